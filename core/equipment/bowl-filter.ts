@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { bringTo } from '../stream/air-stream';
+import { collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
+export const bowlFilter = defineKind({
+  kind: 'bowl-filter',
+  label: 'Bowl filter',
+  does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
+  cautions: ['C21', 'C07'],
+  parameters: z.strictObject({
+    efficiency: numberField({
+      label: 'Share of the drops caught',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.85, // 0.8–0.9 at half flow and more
+      source: 'estimate',
+      uncertainty: { abs: 0.07 },
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(1e4), // 1–2 psi
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+  },
+  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'estimate' }),
+});

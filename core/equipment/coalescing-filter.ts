@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { bringTo } from '../stream/air-stream';
+import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** Merges the finest drops until they drain. Liquid only: no filter lowers the dew point of clean vapour. */
+export const coalescingFilter = defineKind({
+  kind: 'coalescing-filter',
+  label: 'Coalescing filter',
+  does: 'Merges the finest drops until they drain. It takes liquid only and leaves the dew point as it is.',
+  cautions: ['C07', 'C21'],
+  parameters: z.strictObject({
+    grade: choiceField({ label: 'Grade', options: { general: '1 µm, general purpose', fine: '0.01 µm, high efficiency' } }),
+    efficiency: numberField({
+      label: 'Share of the drops caught',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.99,
+      source: 'typical, common practice (99.9 % of particles at the rated size)',
+      uncertainty: { abs: 0.01 },
+    }),
+    drain: drainField('float'),
+    pressureLossPa: pressureLossField(1.7e4), // 2–3 psi wet
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+  },
+  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'typical, common practice' }),
+});

@@ -1,0 +1,154 @@
+import { z } from 'zod';
+import { MOST_C, ZERO_CELSIUS_K } from '../air/saturation';
+import { FLOW_BASES, FLOW_BASIS_LABELS } from '../quantity/flow-basis';
+import { type AirStream, bringTo } from '../stream/air-stream';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+
+const TYPES = {
+  piston1: 'piston, one stage',
+  piston2: 'piston, two stages',
+  screw: 'screw, oil-flooded',
+  oilfree: 'oil-free screw or scroll',
+} as const;
+type CompressorType = keyof typeof TYPES;
+
+// Heat lost through cylinder and head makes the measured discharge cooler than the adiabatic figure. These polytropic
+// exponents return the usual head-outlet temperatures: one stage 325 °F at 125 psig from 80 °F, two stages 275 °F at
+// 175 psig with 110 °F between the stages (typical, common practice; the exponents are our estimate, ±25 K).
+const POLYTROPIC: Record<'piston1' | 'piston2', number> = { piston1: 1.2, piston2: 1.25 };
+const INTERSTAGE_C = 43.3; // 110 °F, common practice
+const SCREW_PACKAGE_RISE_K = 9.7; // 15–20 °F over the room after the built-in cooler, common practice
+const OIL_FREE_C = 177; // 300–400 °F after the last stage, before a cooler, common practice
+
+/**
+ * Estimated temperature of the air that leaves the compressor.
+ * @returns °C; ±25 K for pistons: measure rather than rely on it
+ * @throws Refusal above 200 °C, where the moist-air equations end
+ */
+export function estimatedDischargeC(
+  type: CompressorType,
+  inletC: number,
+  pressureRatio: number,
+  roomTemperatureC: number,
+): number {
+  if (type === 'screw') return roomTemperatureC + SCREW_PACKAGE_RISE_K;
+  if (type === 'oilfree') return OIL_FREE_C;
+  const n = POLYTROPIC[type];
+  const stages = type === 'piston2' ? 2 : 1;
+  const startC = stages === 2 ? INTERSTAGE_C : inletC;
+  const dischargeC = (startC + ZERO_CELSIUS_K) * pressureRatio ** ((n - 1) / n / stages) - ZERO_CELSIUS_K;
+  if (dischargeC > MOST_C)
+    throw new Refusal(
+      'dischargeTemperatureFrom',
+      'The estimate passes 200 °C, where the equations end. Measure the discharge temperature and enter it.',
+    );
+  return dischargeC;
+}
+
+function dischargeC(
+  inlet: AirStream,
+  p: { type: CompressorType; dischargeTemperatureFrom: string; dischargeTemperatureC: number; dischargePressurePa: number },
+  around: Surroundings,
+): number {
+  return p.dischargeTemperatureFrom === 'measured'
+    ? p.dischargeTemperatureC
+    : estimatedDischargeC(p.type, inlet.temperatureC, p.dischargePressurePa / inlet.pressurePa, around.roomTemperatureC);
+}
+
+/** The pump: its free air delivery is the flow of the whole line while it is loaded. */
+export const compressor = defineKind({
+  kind: 'compressor',
+  label: 'Compressor',
+  does: 'Sets the flow, the pressure and the heat. All the water that came in leaves it as vapour.',
+  cautions: ['C09', 'C08', 'C11', 'C12'],
+  parameters: z.strictObject({
+    type: choiceField({ label: 'Type', options: TYPES }),
+    freeAirDeliveryM3PerS: numberField({
+      label: 'Free air delivery',
+      help: 'What it delivers, counted as air at its inlet; not its displacement.',
+      quantity: 'volumeFlow',
+      least: 1e-4,
+      most: 1,
+      default: 16 * 4.719474e-4, // 16 cfm
+      source: 'typical of 5 hp (3.5 cfm/hp), common practice',
+      uncertainty: { rel: 0.1 }, // condensate ±15–20 % with flow ±10 % (handbook of practice)
+    }),
+    flowBasis: choiceField({
+      label: 'Flow is counted',
+      options: Object.fromEntries(FLOW_BASES.map((b) => [b, FLOW_BASIS_LABELS[b]])) as Record<
+        (typeof FLOW_BASES)[number],
+        string
+      >,
+    }),
+    dischargePressurePa: numberField({
+      label: 'Working pressure',
+      help: 'Middle of the band between cut-in and cut-out.',
+      quantity: 'pressure',
+      least: 1.5e5,
+      most: 41e5,
+      default: 8.6e5, // 110 psig: band 95 to 125 psig
+      source: 'typical of one stage, common practice',
+      uncertainty: { abs: 13800 }, // 2.5 in grade B gauge, ±2 psi (ASME B40.100, recalled)
+    }),
+    dischargeTemperatureFrom: choiceField({
+      label: 'Discharge temperature',
+      options: { estimated: 'estimated', measured: 'measured' },
+    }),
+    dischargeTemperatureC: numberField({
+      label: 'Measured at the head outlet',
+      help: 'Tape or matt paint over bare metal before using an infrared gun.',
+      quantity: 'temperature',
+      least: 0,
+      most: 200,
+      default: 163, // 325 °F
+      source: 'typical of one stage, common practice',
+      uncertainty: { abs: 5 },
+      when: { field: 'dischargeTemperatureFrom', is: ['measured'] },
+    }),
+  }),
+  pass(inlet, p, around) {
+    if (p.dischargePressurePa <= inlet.pressurePa)
+      throw new Refusal('dischargePressurePa', 'The working pressure must be above that of the intake air.');
+    const brought = bringTo(inlet, dischargeC(inlet, p, around), p.dischargePressurePa, around.basis);
+    return { out: brought.stream, caughtKgPerS: 0, frozenKgPerS: brought.frozenKgPerS };
+  },
+  whyTemperature(inlet, p, around) {
+    if (p.dischargeTemperatureFrom === 'measured')
+      return {
+        formula: 'as measured at the head outlet',
+        inputs: [{ label: 'measured', quantity: 'temperature', value: p.dischargeTemperatureC, from: 'this stage' }],
+        source: 'entered',
+      };
+    if (p.type === 'screw')
+      return {
+        formula: 'room + rise after the built-in cooler',
+        inputs: [
+          { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },
+          { label: 'rise', quantity: 'temperatureDifference', value: SCREW_PACKAGE_RISE_K, from: 'typical' },
+        ],
+        source: 'typical, common practice',
+      };
+    if (p.type === 'oilfree')
+      return {
+        formula: 'typical of the last stage before a cooler',
+        inputs: [{ label: 'typical', quantity: 'temperature', value: OIL_FREE_C, from: 'typical' }],
+        source: 'typical, common practice',
+      };
+    const two = p.type === 'piston2';
+    return {
+      formula: two ? 'T₂ = T₁ · r^((n−1)/(2n)), T₁ between the stages' : 'T₂ = T₁ · r^((n−1)/n)',
+      inputs: [
+        { label: 'T₁', quantity: 'temperature', value: two ? INTERSTAGE_C : inlet.temperatureC, from: two ? 'typical' : 'intake' },
+        { label: 'r, absolute', quantity: 'number', value: p.dischargePressurePa / inlet.pressurePa, from: 'pressures' },
+        { label: 'n', quantity: 'number', value: POLYTROPIC[p.type as 'piston1'], from: 'our estimate' },
+      ],
+      source: 'polytropic compression, n set to usual head-outlet readings (estimate, ±25 K)',
+      note: 'Measure it: the head’s heat loss differs from pump to pump.',
+    };
+  },
+  whyPressure: (_inlet, p) => ({
+    formula: 'middle of the band that the pressure switch keeps',
+    inputs: [{ label: 'working pressure', quantity: 'pressure', value: p.dischargePressurePa, from: 'this stage' }],
+    source: 'entered',
+  }),
+});

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { defineKind, numberField } from './kind';
+
+/** Where the compressor draws its air: sets pressure, temperature and water of everything after it. */
+export const intake = defineKind({
+  kind: 'intake',
+  label: 'Intake',
+  does: 'Draws and filters the air. Its temperature and humidity set how much water comes in.',
+  cautions: ['C17'],
+  parameters: z.strictObject({
+    filterLossPa: numberField({
+      label: 'Loss across the intake filter',
+      quantity: 'pressureDifference',
+      least: 0,
+      most: 6200, // 25 in of water: plugged (common practice)
+      default: 500, // 2 in of water: clean (common practice)
+      source: 'typical of a clean filter, common practice',
+      uncertainty: { rel: 0.5 },
+    }),
+  }),
+  pass(inlet, p) {
+    return { out: { ...inlet, pressurePa: inlet.pressurePa - p.filterLossPa }, caughtKgPerS: 0, frozenKgPerS: 0 };
+  },
+  whyPressure: (inlet, p) => ({
+    formula: 'barometer − loss across the intake filter',
+    inputs: [
+      { label: 'barometer', quantity: 'barometer', value: inlet.pressurePa, from: 'Survey' },
+      { label: 'filter loss', quantity: 'pressureDifference', value: p.filterLossPa, from: 'this stage' },
+    ],
+    source: 'subtraction',
+  }),
+});

@@ -1,0 +1,162 @@
+import { z } from 'zod';
+import type { Basis } from '../air/enhancement-factor';
+import type { QuantityName } from '../quantity/units';
+import { type AirStream, type Brought, withoutLiquid } from '../stream/air-stream';
+
+/** What surrounds a stage: nothing in it depends on the other stages. */
+export interface Surroundings {
+  readonly basis: Basis;
+  /** Local barometer, absolute. */
+  readonly atmosphericPa: number;
+  /** The air where the equipment stands, which coolers draw and receivers lose heat to. */
+  readonly roomTemperatureC: number;
+  readonly intakeTemperatureC: number;
+  /** Over liquid water, 0…1. */
+  readonly intakeRelativeHumidity: number;
+}
+
+/** What a stage made of the stream that entered it. */
+export interface Outcome {
+  readonly out: AirStream;
+  /** Taken out through the drain. */
+  readonly caughtKgPerS: number;
+  /** Left behind as ice. */
+  readonly frozenKgPerS: number;
+}
+
+/** An input of a formula, for “why?”. */
+export interface ReasonInput {
+  readonly label: string;
+  readonly quantity: QuantityName | 'number';
+  readonly value: number;
+  readonly from: string;
+}
+
+/** How a figure came about: built only when somebody asks. */
+export interface Reason {
+  readonly formula: string;
+  readonly inputs: readonly ReasonInput[];
+  readonly source: string;
+  readonly note?: string;
+}
+
+/** A stage refuses its parameters in the stream that reaches it; the message belongs at the field. */
+export class Refusal extends Error {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+    this.name = 'Refusal';
+  }
+}
+
+/** How far an input may be off (standard uncertainty), absolute in SI or relative. */
+export interface Uncertainty {
+  readonly abs?: number;
+  readonly rel?: number;
+}
+
+/** What a form, the JSON Schema and the catalogue need to know of a parameter, declared beside its check. */
+export interface FieldMeta {
+  readonly label: string;
+  readonly help?: string;
+  readonly quantity?: QuantityName;
+  readonly least?: number;
+  readonly most?: number;
+  /** Where the default comes from. */
+  readonly source?: string;
+  readonly uncertainty?: Uncertainty;
+  readonly options?: Readonly<Record<string, string>>;
+  /** Shown and used only while another parameter has one of these values. */
+  readonly when?: { readonly field: string; readonly is: readonly string[] };
+}
+
+interface NumberField extends FieldMeta {
+  readonly quantity: QuantityName;
+  readonly least: number;
+  readonly most: number;
+  readonly default: number;
+  readonly source: string;
+}
+
+/** A number with its quantity, range, default and the default's source. */
+export function numberField({ default: fallback, ...meta }: NumberField) {
+  return z.number().min(meta.least).max(meta.most).default(fallback).meta({ ...meta });
+}
+
+/** A choice among named options; the first is the default. */
+export function choiceField<const O extends Record<string, string>>(
+  meta: Omit<FieldMeta, 'options'> & { readonly options: O },
+) {
+  const ids = Object.keys(meta.options) as [keyof O & string, ...(keyof O & string)[]];
+  return z.enum(ids).default(ids[0]).meta({ ...meta });
+}
+
+export interface Kind<S extends z.ZodObject = z.ZodObject> {
+  readonly kind: string;
+  /** Id in the trade's catalogue of stages. */
+  readonly label: string;
+  /** One sentence for the catalogue and the insert menu. */
+  readonly does: string;
+  /** Ids of the cautions that the screen shows beside it. */
+  readonly cautions: readonly string[];
+  readonly parameters: S;
+  pass(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Outcome;
+  /** Why the air leaves at this temperature; left out, it leaves as it came. */
+  whyTemperature?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Reason;
+  /** Why the air leaves at this pressure; left out, less the stage's pressure loss. */
+  whyPressure?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Reason;
+  /** What of the liquid at the stage is caught, for “why?”. */
+  catches?(parameters: z.infer<S>): { readonly efficiency: number; readonly source: string };
+}
+
+/** Gives a kind its parameter types. */
+export function defineKind<S extends z.ZodObject>(kind: Kind<S>): Kind<S> {
+  return kind;
+}
+
+/** Takes a share of the liquid out through the drain: none without one, for then the sump is full and all is carried on. */
+export function collect(brought: Brought, efficiency: number, drain: string): Outcome {
+  const caughtKgPerS = drain === 'none' ? 0 : brought.stream.liquidKgPerS * efficiency;
+  return {
+    out: caughtKgPerS === 0 ? brought.stream : withoutLiquid(brought.stream, caughtKgPerS),
+    caughtKgPerS,
+    frozenKgPerS: brought.frozenKgPerS,
+  };
+}
+
+/** The drain of a stage that collects water. */
+export function drainField(first: 'manual' | 'float' | 'timer' | 'none') {
+  const options = {
+    manual: 'by hand',
+    float: 'float',
+    timer: 'timed solenoid',
+    unloader: 'opened by the unloader',
+    level: 'level-sensing, no loss',
+    none: 'no drain fitted',
+  } as const;
+  const { [first]: mine, ...others } = options;
+  return choiceField({ label: 'Drain', options: { [first]: mine, ...others } as typeof options });
+}
+
+/** Pressure lost in the stage at full flow. */
+export function pressureLossField(fallbackPa: number) {
+  return numberField({
+    label: 'Pressure loss',
+    quantity: 'pressureDifference',
+    least: 0,
+    most: 3e5,
+    default: fallbackPa,
+    source: 'typical, common practice',
+    uncertainty: { rel: 0.3 },
+  });
+}
+
+/** The pressure that leaves a stage with a loss; refused where the loss would leave less than the atmosphere. */
+export function pressureAfterLoss(inlet: AirStream, lossPa: number, around: Surroundings): number {
+  const left = inlet.pressurePa - lossPa;
+  if (left < around.atmosphericPa)
+    throw new Refusal('pressureLossPa', 'This pressure loss is more than the pressure that arrives here. Check both.');
+  return left;
+}

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { choiceField, defineKind, numberField } from './kind';
+
+/** Where a job takes its air. It asks something of the air and changes nothing in it. */
+export const outlet = defineKind({
+  kind: 'outlet',
+  label: 'Outlet',
+  does: 'Where a job takes its air, with what the job needs.',
+  cautions: ['C15', 'C19', 'C17'],
+  parameters: z.strictObject({
+    need: choiceField({
+      label: 'The job needs',
+      options: {
+        'no-liquid': 'no liquid water',
+        'dew-point': 'a pressure dew point',
+        'humidity-expanded': 'humidity after expansion to the room',
+        'humidity-in-line': 'humidity in the line',
+        'iso-class': 'a water class of ISO 8573-1',
+      },
+    }),
+    dewPointC: numberField({
+      label: 'Pressure dew point, at most',
+      quantity: 'temperature',
+      least: -70,
+      most: 40,
+      default: 3,
+      source: 'typical, common practice',
+      when: { field: 'need', is: ['dew-point'] },
+    }),
+    relativeHumidity: numberField({
+      label: 'Relative humidity, at most',
+      quantity: 'share',
+      least: 0.001,
+      most: 1,
+      default: 0.1,
+      source: 'solvent-borne finishes, common practice',
+      when: { field: 'need', is: ['humidity-expanded', 'humidity-in-line'] },
+    }),
+    waterClass: choiceField({
+      label: 'Water class',
+      options: { '4': 'class 4', '1': 'class 1', '2': 'class 2', '3': 'class 3', '5': 'class 5', '6': 'class 6' },
+      when: { field: 'need', is: ['iso-class'] },
+    }),
+    leastPressurePa: numberField({
+      label: 'Pressure, at least',
+      quantity: 'pressure',
+      least: 1.1e5,
+      most: 41e5,
+      default: 6.2e5,
+      source: 'typical of air tools, common practice',
+    }),
+    flowM3PerS: numberField({
+      label: 'Flow while in use',
+      help: 'Free air. Noted for now: the line runs at what the compressor delivers.',
+      quantity: 'volumeFlow',
+      least: 0,
+      most: 1,
+      default: 4 * 4.719474e-4,
+      source: 'typical of a small tool, common practice',
+    }),
+  }),
+  pass: (inlet) => ({ out: inlet, caughtKgPerS: 0, frozenKgPerS: 0 }),
+});

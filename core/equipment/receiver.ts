@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { type AirStream, bringTo } from '../stream/air-stream';
+import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, type Surroundings } from './kind';
+
+const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
+const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
+
+/** Outside surface of a receiver of usual proportions: a cylinder two and a half times as long as it is wide, m². */
+export function receiverSurfaceM2(volumeM3: number): number {
+  const diameter = ((4 * volumeM3) / (Math.PI * HEIGHT_TO_DIAMETER)) ** (1 / 3);
+  return Math.PI * diameter ** 2 * (HEIGHT_TO_DIAMETER + 0.5);
+}
+
+function outletC(
+  inlet: AirStream,
+  p: { method: string; outletTemperatureC: number; volumeM3: number; heatLossWPerM2K: number },
+  around: Surroundings,
+): number {
+  if (p.method === 'measured') return p.outletTemperatureC;
+  const ntu = (p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3)) / (inlet.dryAirKgPerS * CP_DRY_AIR);
+  return around.roomTemperatureC + (inlet.temperatureC - around.roomTemperatureC) * Math.exp(-ntu);
+}
+
+/** Stores air, cools it through its wall and lets drops settle. */
+export const receiver = defineKind({
+  kind: 'receiver',
+  label: 'Receiver',
+  does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
+  cautions: ['C01', 'C04', 'C36', 'C35'],
+  parameters: z.strictObject({
+    volumeM3: numberField({
+      label: 'Volume',
+      quantity: 'volume',
+      least: 0.004,
+      most: 20,
+      default: 0.2271, // 60 US gal
+      source: 'typical of a small shop',
+      uncertainty: { rel: 0.05 },
+    }),
+    method: choiceField({
+      label: 'Outlet temperature',
+      options: { estimated: 'estimated from its surface', measured: 'measured' },
+    }),
+    heatLossWPerM2K: z
+      .number()
+      .min(0)
+      .max(50)
+      .default(8.5) // 1.5 Btu/(h·ft²·°F), still air
+      .meta({ label: 'Heat loss, W per m² and K', uncertainty: { rel: 0.4 }, source: 'estimate, still air', when: { field: 'method', is: ['estimated'] } }),
+    outletTemperatureC: numberField({
+      label: 'Measured at its outlet',
+      quantity: 'temperature',
+      least: -20,
+      most: 150,
+      default: 35,
+      source: 'typical, common practice',
+      uncertainty: { abs: 2.8 },
+      when: { field: 'method', is: ['measured'] },
+    }),
+    settlingEfficiency: numberField({
+      label: 'Share of the drops that settles',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.7, // 0.6–0.8 at low flow
+      source: 'estimate',
+      uncertainty: { abs: 0.1 },
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(0),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    return collect(bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis), p.settlingEfficiency, p.drain);
+  },
+  whyTemperature(inlet, p, around) {
+    if (p.method === 'measured')
+      return {
+        formula: 'as measured at its outlet',
+        inputs: [{ label: 'measured', quantity: 'temperature', value: p.outletTemperatureC, from: 'this stage' }],
+        source: 'entered',
+      };
+    return {
+      formula: 'room + (air in − room) · exp(−U·A / (m·cp))',
+      inputs: [
+        { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
+        { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },
+        { label: 'U, W/(m²·K)', quantity: 'number', value: p.heatLossWPerM2K, from: 'this stage' },
+        { label: 'A, m²', quantity: 'number', value: receiverSurfaceM2(p.volumeM3), from: 'volume, usual proportions' },
+        { label: 'm, dry air', quantity: 'massFlow', value: inlet.dryAirKgPerS, from: 'compressor' },
+      ],
+      source: 'heat exchange with constant wall surroundings; U is an estimate',
+      note: 'Start and stop running keeps a tank cooler than this.',
+    };
+  },
+  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.settlingEfficiency, source: 'estimate' }),
+});

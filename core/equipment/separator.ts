@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { bringTo } from '../stream/air-stream';
+import { collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** Catches drops, not vapour: the air leaves it saturated if it came saturated. */
+export const separator = defineKind({
+  kind: 'separator',
+  label: 'Separator',
+  does: 'Spins drops out of the air right after a cooler. It cannot touch vapour.',
+  cautions: ['C36'],
+  parameters: z.strictObject({
+    efficiency: numberField({
+      label: 'Share of the drops caught',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.95, // 30–110 % of rated flow
+      source: 'typical of a cyclone, common practice',
+      uncertainty: { abs: 0.03 },
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(7e3), // 1 psi
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+  },
+  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'typical of a cyclone, common practice' }),
+});

@@ -1,0 +1,127 @@
+import { z } from 'zod';
+import { atmosphericPressurePa } from '../air/atmosphere';
+import { choiceField, numberField } from '../equipment/kind';
+import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
+
+export const PLAN_FORMAT = 'cool-dram-plan';
+export const PLAN_VERSION = 1;
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.');
+const name = (most: number) => z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
+
+/** A place where the air was measured: indoors, outdoors, … */
+export const placeSchema = z.strictObject({
+  id,
+  name: name(60),
+  temperatureC: numberField({
+    label: 'Temperature',
+    quantity: 'temperature',
+    least: -45,
+    most: 60,
+    default: 80 / 3, // 80 °F
+    source: 'default, not measured',
+    uncertainty: { abs: 0.5 }, // ±0.5–1 °F of a cheap sensor
+  }),
+  relativeHumidity: numberField({
+    label: 'Relative humidity',
+    quantity: 'share',
+    least: 0.01,
+    most: 1,
+    default: 0.6,
+    source: 'default, not measured',
+    uncertainty: { abs: 0.03 }, // ±2–3 %
+  }),
+});
+export type Place = z.infer<typeof placeSchema>;
+
+const workingSchema = z.strictObject({
+  days: z.array(z.int().min(1).max(7)).min(1, 'At least one day.').max(7).default([1, 2, 3, 4, 5]).meta({ label: 'Working days, 1 = Monday' }),
+  startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
+  endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
+  loadedShare: numberField({
+    label: 'Share of that time the pump runs loaded',
+    quantity: 'share',
+    least: 0,
+    most: 1,
+    default: 0.4,
+    source: 'typical of a small shop; hour meter or stopwatch is better',
+    uncertainty: { rel: 0.1 },
+  }),
+}).refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
+export type Working = z.infer<typeof workingSchema>;
+
+export const surveySchema = z
+  .strictObject({
+    shop: name(80),
+    atmosphereFrom: choiceField({ label: 'Air pressure from', options: { altitude: 'altitude', barometer: 'barometer' } }),
+    altitudeM: numberField({
+      label: 'Altitude', quantity: 'altitude', least: -400, most: 4500, default: 0, source: 'default: sea level',
+      uncertainty: { abs: 50 }, when: { field: 'atmosphereFrom', is: ['altitude'] },
+    }),
+    barometerPa: numberField({
+      label: 'Barometer at the place', help: 'Station pressure, not reduced to sea level.', quantity: 'barometer',
+      least: 55000, most: 108000, default: 101325, source: 'default: standard sea level',
+      uncertainty: { abs: 300 }, when: { field: 'atmosphereFrom', is: ['barometer'] },
+    }),
+    places: z.array(placeSchema).min(1).max(4),
+    intakePlaceId: id,
+    roomPlaceId: id,
+    working: workingSchema,
+  })
+  .superRefine((survey, ctx) => {
+    for (const field of ['intakePlaceId', 'roomPlaceId'] as const)
+      if (!survey.places.some((p) => p.id === survey[field]))
+        ctx.addIssue({ code: 'custom', path: [field], message: 'There is no place with this id.' });
+  });
+export type Survey = z.infer<typeof surveySchema>;
+
+function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
+  return z.strictObject({ id, kind: z.literal(kind), name: name(60), parameters });
+}
+const anyStage = z.discriminatedUnion('kind', [
+  stageSchema('intake', KINDS.intake.parameters),
+  stageSchema('compressor', KINDS.compressor.parameters),
+  stageSchema('aftercooler', KINDS.aftercooler.parameters),
+  stageSchema('separator', KINDS.separator.parameters),
+  stageSchema('receiver', KINDS.receiver.parameters),
+  stageSchema('bowl-filter', KINDS['bowl-filter'].parameters),
+  stageSchema('coalescing-filter', KINDS['coalescing-filter'].parameters),
+  stageSchema('refrigerated-dryer', KINDS['refrigerated-dryer'].parameters),
+  stageSchema('regulator', KINDS.regulator.parameters),
+  stageSchema('outlet', KINDS.outlet.parameters),
+], {
+  error: (issue) =>
+    issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
+});
+export type Stage = { [K in KindName]: { id: string; kind: K; name: string; parameters: ParametersOf<K> } }[KindName];
+
+/** The plan file: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
+export const planSchema = z.strictObject({
+  format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
+  version: z.literal(PLAN_VERSION, { error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.` }),
+  name: name(80),
+  survey: surveySchema,
+  stages: z
+    .array(anyStage)
+    .min(2)
+    .max(60, 'At most 60 stages.')
+    .superRefine((stages, ctx) => {
+      const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [i], message });
+      stages.forEach((s, i) => {
+        if (i === 0 && s.kind !== 'intake') refuse(i, 'A line begins with its intake.');
+        if (i === 1 && s.kind !== 'compressor') refuse(i, 'The compressor comes right after the intake.');
+        if (i > 1 && (s.kind === 'intake' || s.kind === 'compressor')) refuse(i, `A line has one ${s.kind}.`);
+        if (stages.findIndex((t) => t.id === s.id) < i) refuse(i, 'Two stages have the same id.');
+      });
+    }),
+});
+export type Plan = z.infer<typeof planSchema>;
+
+/** The barometer that the survey means, Pa absolute. */
+export function surveyAtmosphericPa(survey: Survey): number {
+  return survey.atmosphereFrom === 'barometer' ? survey.barometerPa : atmosphericPressurePa(survey.altitudeM);
+}
+
+export function placeOf(survey: Survey, placeId: string): Place {
+  return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
+}

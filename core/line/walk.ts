@@ -1,0 +1,161 @@
+import type { Basis } from '../air/enhancement-factor';
+import { pressureDewPointC } from '../air/dew-point';
+import { humidityRatioFromFraction, relativeHumidity, vapourFractionFromRatio, vapourFractionFromRelativeHumidity } from '../air/humidity';
+import { OutOfRange } from '../air/out-of-range';
+import { type KindName, kindOf } from '../equipment/index';
+import { Refusal, type Surroundings } from '../equipment/kind';
+import { dryAirKgPerS } from '../quantity/flow-basis';
+import type { AirStream } from '../stream/air-stream';
+import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
+
+/** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
+export interface Station {
+  readonly stageId: string;
+  readonly kind: KindName;
+  readonly temperatureC: number;
+  readonly pressurePa: number;
+  /** Over ice below 0 °C (frost point). */
+  readonly pressureDewPointC: number;
+  readonly vapourKgPerS: number;
+  readonly liquidKgPerS: number;
+  readonly caughtKgPerS: number;
+  readonly frozenKgPerS: number;
+}
+
+/** Where all the water went. Water in = vapour out + liquid out + caught + frozen. */
+export interface Ledger {
+  readonly waterInKgPerS: number;
+  readonly vapourOutKgPerS: number;
+  readonly liquidOutKgPerS: number;
+  readonly caughtKgPerS: number;
+  readonly frozenKgPerS: number;
+}
+
+/** Why a walk stopped: the stage that refused, and the field that the message belongs to. */
+export interface WalkProblem {
+  readonly stageId: string;
+  readonly field: string;
+  readonly message: string;
+}
+
+export interface Section {
+  readonly dryAirKgPerS: number;
+  readonly stations: readonly Station[];
+  readonly ledger: Ledger;
+  /** Set where a stage refused; the stations then end before it. */
+  readonly problem?: WalkProblem;
+}
+
+/** The surroundings of every stage of a plan. */
+export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings {
+  const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
+  return {
+    basis,
+    atmosphericPa: surveyAtmosphericPa(plan.survey),
+    roomTemperatureC: placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC,
+    intakeTemperatureC: intake.temperatureC,
+    intakeRelativeHumidity: intake.relativeHumidity,
+  };
+}
+
+/** Dry air that the line's compressor delivers while loaded, kg/s: its free air delivery at what its intake breathes. */
+export function loadedFlowKgPerS(stages: readonly Stage[], around: Surroundings): number {
+  const intake = stages[0] as Extract<Stage, { kind: 'intake' }>;
+  const compressor = stages[1] as Extract<Stage, { kind: 'compressor' }>;
+  const inlet = {
+    pressurePa: around.atmosphericPa - intake.parameters.filterLossPa,
+    temperatureC: around.intakeTemperatureC,
+    relativeHumidity: around.intakeRelativeHumidity,
+  };
+  return dryAirKgPerS(compressor.parameters.freeAirDeliveryM3PerS, compressor.parameters.flowBasis, inlet, around.basis);
+}
+
+/** The air as it enters the intake. */
+function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
+  const flow = loadedFlowKgPerS(stages, around);
+  const x = vapourFractionFromRelativeHumidity(
+    around.intakeRelativeHumidity, around.intakeTemperatureC, around.atmosphericPa, around.basis,
+  );
+  return {
+    dryAirKgPerS: flow,
+    vapourKgPerS: flow * humidityRatioFromFraction(x),
+    liquidKgPerS: 0,
+    temperatureC: around.intakeTemperatureC,
+    pressurePa: around.atmosphericPa,
+  };
+}
+
+/** Mole fraction of vapour in a stream. */
+export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS'>, dryAir: number): number {
+  return vapourFractionFromRatio(station.vapourKgPerS / dryAir);
+}
+
+/**
+ * Visits the stages in the order of flow and returns the section: a station a stage, and the ledger.
+ * Never throws on a valid plan: where the equations end or a stage refuses, the section says so and stops there.
+ * @source each kind's own model; moist air by Hyland & Wexler 1983 with the enhancement factor of Greenspan 1976
+ */
+export function walk(plan: Plan, basis: Basis = 'real'): Section {
+  return walkStages(plan.stages, surroundingsOf(plan, basis));
+}
+
+/** The same from stages and surroundings, for a run over many hours. */
+export function walkStages(stages: readonly Stage[], around: Surroundings): Section {
+  const stations: Station[] = [];
+  let stage = stages[0] as Stage;
+  let problem: WalkProblem | undefined;
+  let stream: AirStream | undefined;
+  let waterIn = 0;
+  let caught = 0;
+  let frozen = 0;
+  try {
+    stream = drawnAir(stages, around);
+    waterIn = stream.vapourKgPerS;
+    for (stage of stages) {
+      const outcome = kindOf(stage.kind).pass(stream, stage.parameters, around);
+      const out = outcome.out;
+      const x = vapourFractionFromRatio(out.vapourKgPerS / out.dryAirKgPerS);
+      stations.push({
+        stageId: stage.id,
+        kind: stage.kind,
+        temperatureC: out.temperatureC,
+        pressurePa: out.pressurePa,
+        pressureDewPointC: pressureDewPointC(x, out.pressurePa, around.basis),
+        vapourKgPerS: out.vapourKgPerS,
+        liquidKgPerS: out.liquidKgPerS,
+        caughtKgPerS: outcome.caughtKgPerS,
+        frozenKgPerS: outcome.frozenKgPerS,
+      });
+      stream = out;
+      caught += outcome.caughtKgPerS;
+      frozen += outcome.frozenKgPerS;
+    }
+  } catch (error) {
+    if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
+    else if (error instanceof OutOfRange) problem = { stageId: stage.id, field: '', message: error.message };
+    else throw error;
+  }
+  return {
+    dryAirKgPerS: stream?.dryAirKgPerS ?? 0,
+    stations,
+    ledger: {
+      waterInKgPerS: waterIn,
+      vapourOutKgPerS: stream?.vapourKgPerS ?? 0,
+      liquidOutKgPerS: stream?.liquidKgPerS ?? 0,
+      caughtKgPerS: caught,
+      frozenKgPerS: frozen,
+    },
+    ...(problem && { problem }),
+  };
+}
+
+/** How far the ledger is from balancing, as a share of the water in. */
+export function imbalance(ledger: Ledger): number {
+  const out = ledger.vapourOutKgPerS + ledger.liquidOutKgPerS + ledger.caughtKgPerS + ledger.frozenKgPerS;
+  return ledger.waterInKgPerS === 0 ? 0 : Math.abs(ledger.waterInKgPerS - out) / ledger.waterInKgPerS;
+}
+
+/** Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature. */
+export function humidityAt(section: Section, station: Station, temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
+  return relativeHumidity(vapourFractionAt(station, section.dryAirKgPerS), temperatureC, pressurePa, basis);
+}

@@ -1,0 +1,63 @@
+import { type Basis, saturatedVapourPressurePa } from '../air/enhancement-factor';
+import { R_DRY_AIR } from '../air/humidity';
+import { ZERO_CELSIUS_K } from '../air/saturation';
+
+/** Conditions at which a volume of air is counted. Humidity is over liquid water, 0…1. */
+export interface AirState {
+  readonly pressurePa: number;
+  readonly temperatureC: number;
+  readonly relativeHumidity: number;
+}
+
+const PSI = 6894.757;
+/**
+ * Reference states in which a standard or normal volume flow is quoted. `inlet` has none: the flow counts at the
+ * compressor's own inlet (free air delivery, ISO 1217).
+ */
+export const FLOW_REFERENCES = {
+  'standard-14.5psia-68F': { pressurePa: 14.5 * PSI, temperatureC: 20, relativeHumidity: 0 }, // CAGI; ISO 1217 (recalled)
+  'standard-14.7psia-60F': { pressurePa: 14.696 * PSI, temperatureC: 140 / 9, relativeHumidity: 0 }, // gas trade (handbook)
+  'standard-14.7psia-68F-36%': { pressurePa: 14.696 * PSI, temperatureC: 20, relativeHumidity: 0.36 }, // older US (handbook)
+  normal: { pressurePa: 101325, temperatureC: 0, relativeHumidity: 0 }, // DIN 1343 (recalled)
+  anr: { pressurePa: 1e5, temperatureC: 20, relativeHumidity: 0.65 }, // ISO 8778 (recalled)
+} as const satisfies Record<string, AirState>;
+
+export const FLOW_BASES = ['inlet', ...(Object.keys(FLOW_REFERENCES) as (keyof typeof FLOW_REFERENCES)[])] as const;
+export type FlowBasis = (typeof FLOW_BASES)[number];
+
+export const FLOW_BASIS_LABELS: Record<FlowBasis, string> = {
+  inlet: 'at the inlet (free air delivery)',
+  'standard-14.5psia-68F': 'standard, 14.5 psi abs · 68 °F · dry',
+  'standard-14.7psia-60F': 'standard, 14.7 psi abs · 60 °F · dry',
+  'standard-14.7psia-68F-36%': 'standard, 14.7 psi abs · 68 °F · 36 % RH',
+  normal: 'normal, 1.013 bar abs · 0 °C · dry',
+  anr: 'ANR, 1 bar abs · 20 °C · 65 % RH',
+};
+
+/**
+ * Dry air in a cubic metre of moist air: (p − RH · f · e) / (R · T). The vapour's share of the volume is left out.
+ * @returns kg/m³
+ */
+export function dryAirDensityKgPerM3(state: AirState, basis: Basis = 'real'): number {
+  const vapourPa =
+    state.relativeHumidity === 0
+      ? 0
+      : state.relativeHumidity * saturatedVapourPressurePa(state.temperatureC, state.pressurePa, basis, 'water');
+  return (state.pressurePa - vapourPa) / (R_DRY_AIR * (state.temperatureC + ZERO_CELSIUS_K));
+}
+
+/**
+ * Dry-air mass flow of a volume flow quoted on a basis.
+ * @param flowM3PerS at the reference of the basis
+ * @param inlet conditions at the compressor inlet; only the basis `inlet` uses them
+ * @returns kg/s
+ * @source equal dry-air mass, ideal gas
+ */
+export function dryAirKgPerS(flowM3PerS: number, flowBasis: FlowBasis, inlet: AirState, basis: Basis = 'real'): number {
+  return flowM3PerS * dryAirDensityKgPerM3(flowBasis === 'inlet' ? inlet : FLOW_REFERENCES[flowBasis], basis);
+}
+
+/** The volume flow on a basis that carries a dry-air mass flow: the inverse of {@link dryAirKgPerS}. */
+export function volumeFlowM3PerS(kgPerS: number, flowBasis: FlowBasis, inlet: AirState, basis: Basis = 'real'): number {
+  return kgPerS / dryAirDensityKgPerM3(flowBasis === 'inlet' ? inlet : FLOW_REFERENCES[flowBasis], basis);
+}

@@ -1,0 +1,51 @@
+import { SEA_LEVEL_PA } from '../air/atmosphere';
+import { fromSi, type QuantityName, type UnitChoice, unitOf } from './units';
+
+export interface Formatted {
+  readonly number: string;
+  readonly unit: string;
+}
+
+const THIN_SPACE = ' ';
+const MINUS = '−';
+
+/**
+ * Three significant figures (or the decimals given), thin spaces from 10 000, a true minus sign.
+ * @example formatNumber(34.7983) // '34.8'
+ */
+export function formatNumber(value: number, decimals?: number): string {
+  if (!Number.isFinite(value)) return '–';
+  const size = Math.abs(value);
+  const places = decimals ?? (size >= 99.95 || size === 0 ? 0 : Math.max(0, 2 - Math.floor(Math.log10(size) + 1e-9)));
+  const fixed = size < 1e-9 && decimals === undefined ? '0' : size.toFixed(Math.min(places, 9));
+  const [whole = '0', part] = fixed.split('.');
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
+  const text = part === undefined ? grouped : `${grouped}.${part}`;
+  return value < 0 && /[1-9]/.test(text) ? MINUS + text : text;
+}
+
+/**
+ * An SI value as number and unit in the unit that the person likes.
+ * @param atmosphericPa the local barometer, for gauge pressures
+ */
+export function formatQuantity(
+  si: number,
+  quantity: QuantityName,
+  choice: UnitChoice = {},
+  atmosphericPa: number = SEA_LEVEL_PA,
+): Formatted {
+  const u = unitOf(quantity, choice[quantity]);
+  return { number: formatNumber(fromSi(si, u, atmosphericPa), u.decimals), unit: u.symbol };
+}
+
+/** The same as one text, for sentences. */
+export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atmosphericPa?: number): string {
+  const { number, unit } = formatQuantity(si, quantity, choice, atmosphericPa);
+  return `${number} ${unit}`;
+}
+
+/** The number alone as a person would type it: up to five significant figures, no grouping, a plain hyphen. */
+export function editableNumber(si: number, quantity: QuantityName, choice: UnitChoice, atmosphericPa: number): string {
+  const value = fromSi(si, unitOf(quantity, choice[quantity]), atmosphericPa);
+  return String(Number(value.toPrecision(5)) || 0);
+}
