@@ -1,0 +1,15 @@
+import { logADrain } from '@/server/log-a-drain';
+import { readLogbook } from '@/server/read-logbook';
+import { readJson, respond } from '@/server/respond';
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+export function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => readLogbook((await params).id));
+}
+
+export function POST(request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => logADrain((await params).id, await readJson(request)), 201);
+}

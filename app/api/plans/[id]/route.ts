@@ -1,0 +1,15 @@
+import { readPlan } from '@/server/read-plan';
+import { readJson, respond } from '@/server/respond';
+import { savePlan } from '@/server/save-plan';
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+export function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => readPlan((await params).id));
+}
+
+export function PUT(request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => savePlan((await params).id, await readJson(request)));
+}

@@ -1,0 +1,117 @@
+# Sourced by the commands in bin/: what they share of finding, installing and running things on this machine.
+# shellcheck shell=bash
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
+cd "$ROOT" || exit 1
+export NEXT_TELEMETRY_DISABLED=1
+
+say() { printf '%s\n' "$*" >&2; }
+die() { say "cool-dram: $*"; exit 1; }
+
+[ "$(node -p 'process.versions.node.split(".")[0]' 2>/dev/null || echo 0)" -ge 20 ] 2>/dev/null ||
+  die "Node.js 20 or newer is needed. Install it, then run this again."
+
+need_debian() { # need_debian COMMAND PACKAGE
+  command -v "$1" >/dev/null 2>&1 && return
+  [ "$(id -u)" -eq 0 ] || die "$2 is missing. As root: apt-get install --no-install-recommends $2"
+  say "Installing $2 from Debian's packages …"
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$2"; } >/dev/null ||
+    die "apt-get could not install $2."
+}
+
+need_npm() { # npm packages by the lock file, again only when the lock file has changed
+  local want
+  want=$(sha256sum package.json package-lock.json | sha256sum)
+  exec 8>>.npm-lock && flock 8
+  if [ "$(cat node_modules/.cool-dram 2>/dev/null)" != "$want" ]; then
+    say "Installing npm packages by the lock file …"
+    npm install --no-save --no-audit --no-fund --loglevel=error >&2 || die "npm could not install the packages."
+    printf '%s' "$want" >node_modules/.cool-dram
+  fi
+  exec 8>&-
+}
+
+free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+port_is_free() { node -e 'require("net").createServer().once("error",()=>process.exit(1)).listen(+process.argv[1],"127.0.0.1",function(){this.close()})' "$1"; }
+secret() { node -p 'require("crypto").randomBytes(18).toString("hex")'; }
+
+# --- a private MariaDB: DB_DIR holds data, port, passwords; DB_SOCKET and DB_PORT say where it listens ---
+
+db_place() { # db_place DIR: somewhere that the server's user can reach
+  DB_DIR=$1
+  if [ "$(id -u)" -eq 0 ]; then
+    mkdir -p "$DB_DIR"
+    if ! runuser -u mysql -- test -x "$DB_DIR"; then
+      DB_DIR=/var/lib/cool-dram-$(printf '%s' "$1" | sha256sum | cut -c1-12)
+      say "The database user cannot reach $1; its data is in $DB_DIR instead."
+    fi
+  fi
+  mkdir -p "$DB_DIR/mariadb"
+  DB_SOCKET=$DB_DIR/mariadb/m.sock
+  [ ${#DB_SOCKET} -lt 100 ] || DB_SOCKET=/tmp/cool-dram-$(printf '%s' "$DB_DIR" | sha256sum | cut -c1-12).sock
+}
+
+db_ping() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -ucool_dram_ping ping 2>&1 | grep -qE 'alive|Access denied'; }
+
+db_start() { # initialises the data directory once, starts the server, sets DATABASE_URL
+  local as_user=() fresh='' log=$DB_DIR/mariadb.log
+  [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb"; }
+  if [ ! -e "$DB_DIR/ready" ]; then
+    fresh=yes
+    rm -rf "${DB_DIR:?}"/mariadb/*
+    mariadb-install-db --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" \
+      --auth-root-authentication-method=normal --skip-test-db >"$log" 2>&1 || die "MariaDB could not be set up; see $log"
+    (umask 077; secret >"$DB_DIR/password"; secret >"$DB_DIR/root-password")
+  fi
+  if ! db_ping; then
+    DB_PORT=$(cat "$DB_DIR/port" 2>/dev/null || true)
+    { [ -n "$DB_PORT" ] && port_is_free "$DB_PORT"; } || DB_PORT=$(free_port)
+    echo "$DB_PORT" >"$DB_DIR/port"
+    # In a session of its own, so that Ctrl-C reaches it only through us, after the web server has finished.
+    setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --socket="$DB_SOCKET" --port="$DB_PORT" \
+      --bind-address=127.0.0.1 --skip-name-resolve --character-set-server=utf8mb4 --default-time-zone=+00:00 \
+      --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 &
+    for _ in $(seq 150); do db_ping && break; sleep 0.1; done
+    db_ping || die "MariaDB does not answer; see $log"
+  fi
+  DB_PORT=$(cat "$DB_DIR/port")
+  if [ -n "$fresh" ]; then
+    mariadb --no-defaults --socket="$DB_SOCKET" -uroot <<SQL || die "MariaDB could not be set up; see $log"
+CREATE DATABASE cool_dram CHARACTER SET utf8mb4;
+CREATE USER 'cool_dram'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_DIR/password")';
+GRANT ALL ON \`cool\_dram%\`.* TO 'cool_dram'@'127.0.0.1';
+ALTER USER 'root'@'localhost' IDENTIFIED BY '$(cat "$DB_DIR/root-password")';
+SQL
+    touch "$DB_DIR/ready"
+  fi
+  export DATABASE_URL="mysql://cool_dram:$(cat "$DB_DIR/password")@127.0.0.1:$DB_PORT/cool_dram"
+}
+
+db_stop() {
+  local pid
+  pid=$(cat "$DB_DIR/mariadb/m.pid" 2>/dev/null) || return 0
+  kill -TERM "$pid" 2>/dev/null
+  for _ in $(seq 200); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.05; done
+}
+
+build_once() { # build_once DIST: a production build, again only when a source has changed
+  local want
+  want=$(find app core db server ui workers public package-lock.json next.config.ts postcss.config.mjs -type f 2>/dev/null |
+    LC_ALL=C sort | xargs sha256sum | sha256sum)
+  [ "$(cat "$1/.cool-dram" 2>/dev/null)" = "$want" ] && return
+  say "Building …"
+  rm -f "$1/.cool-dram"
+  COOL_DRAM_DIST=$1 node_modules/.bin/next build >"${BUILD_LOG:-/dev/null}" 2>&1 || {
+    [ -z "${BUILD_LOG:-}" ] || tail -40 "$BUILD_LOG" >&2
+    die "The build failed."
+  }
+  printf '%s' "$want" >"$1/.cool-dram"
+}
+
+wait_for() { # wait_for URL SECONDS PID
+  for _ in $(seq $(($2 * 10))); do
+    node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "$1" && return 0
+    kill -0 "$3" 2>/dev/null || return 1
+    sleep 0.1
+  done
+  return 1
+}

@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import { planSchema } from '../../core/line/plan';
+import { imbalance, walk } from '../../core/line/walk';
+import { issuesOf } from '../../server/errors';
+
+const USAGE = `bin/walk [--ideal] PLAN.json
+  Prints the walked section of a plan file as JSON; “-” reads standard input.
+  --ideal   take the enhancement factor as 1`;
+
+function fail(message: string, issues: unknown = undefined): never {
+  console.error(issues ? JSON.stringify({ error: { message, issues } }, null, 2) : message);
+  process.exit(2);
+}
+
+const args = process.argv.slice(2);
+const ideal = args.includes('--ideal');
+const files = args.filter((a) => a !== '--ideal');
+if (args.includes('--help') || args.includes('-h')) {
+  console.log(USAGE);
+  process.exit(0);
+}
+const [file] = files;
+if (files.length !== 1 || file === undefined || (file.startsWith('-') && file !== '-')) fail(USAGE);
+
+function read(path: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(path === '-' ? 0 : path, 'utf8');
+  } catch {
+    fail(`“${path}” cannot be read.`);
+  }
+  try {
+    return JSON.parse(text);
+  } catch {
+    fail(`“${path}” is not valid JSON.`);
+  }
+}
+
+const input = read(file);
+const parsed = planSchema.safeParse(input);
+if (!parsed.success) fail('Not a valid plan file.', issuesOf(parsed.error, input));
+const section = walk(parsed.data, ideal ? 'ideal' : 'real');
+const named = section.stations.map((s) => ({ name: parsed.data.stages.find((t) => t.id === s.stageId)?.name, ...s }));
+console.log(
+  JSON.stringify(
+    { format: 'cool-dram-section', version: 1, basis: ideal ? 'ideal' : 'real', ...section, stations: named, ledgerImbalance: imbalance(section.ledger) },
+    null,
+    2,
+  ),
+);
+if (section.problem) process.exitCode = 1;

@@ -1,0 +1,18 @@
+import type { Plan } from './plan';
+import type { Section } from './walk';
+
+/** Hours of a working day in which the pump runs loaded. */
+export function loadedHoursPerDay(plan: Plan): number {
+  const { startsAtH, endsAtH, loadedShare } = plan.survey.working;
+  return (endsAtH - startsAtH) * loadedShare;
+}
+
+/** Water drawn in on a working day, kg. */
+export function waterInPerDayKg(section: Section, plan: Plan): number {
+  return section.ledger.waterInKgPerS * 3600 * loadedHoursPerDay(plan);
+}
+
+/** What it would cost in water to breathe at a place instead: drawn in while loaded, kg/s. */
+export function withIntakeAt(plan: Plan, placeId: string): Plan {
+  return { ...plan, survey: { ...plan.survey, intakePlaceId: placeId } };
+}

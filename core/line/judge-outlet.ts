@@ -1,0 +1,99 @@
+import type { Basis } from '../air/enhancement-factor';
+import type { QuantityName } from '../quantity/units';
+import type { Plan, Stage } from './plan';
+import { type Pick, propagate } from './propagate';
+import { humidityAt, type Section, surroundingsOf, type Station } from './walk';
+
+/** Greatest pressure dew point of the water classes of ISO 8573-1:2010, °C (standard, recalled). */
+export const WATER_CLASS_DEW_POINT_C = { '1': -70, '2': -40, '3': -20, '4': 3, '5': 7, '6': 10 } as const;
+
+/** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
+export type Verdict = 'meets' | 'fails' | 'open';
+
+/** What a job needs and what it gets. */
+export interface OutletJudgement {
+  readonly stageId: string;
+  readonly verdict: Verdict;
+  readonly quantity: QuantityName;
+  readonly limit: number;
+  readonly gets: number;
+  readonly low: number;
+  readonly high: number;
+  /** Drops arrive with the air. */
+  readonly liquidKgPerS: number;
+  readonly pressure: { readonly needsPa: number; readonly getsPa: number; readonly enough: boolean };
+  /** Which reading would settle an open verdict, or what stands behind a failed one. */
+  readonly note?: string;
+}
+
+export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
+
+function stationOf(section: Section, stageId: string): Station | undefined {
+  return section.stations.find((s) => s.stageId === stageId);
+}
+
+function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; limit: number; pick: Pick } {
+  const p = stage.parameters;
+  const at =
+    (read: (section: Section, station: Station, plan: Plan) => number): Pick =>
+    (section, plan) => {
+      const station = stationOf(section, stage.id);
+      return station && read(section, station, plan);
+    };
+  switch (p.need) {
+    case 'no-liquid':
+      // Judged on the dry margin, turned round so that, as everywhere here, less is better.
+      return { quantity: 'temperatureDifference', limit: 0, pick: at((_s, st) => st.pressureDewPointC - st.temperatureC) };
+    case 'humidity-in-line':
+      return { quantity: 'share', limit: p.relativeHumidity, pick: at((s, st) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis)) };
+    case 'humidity-expanded':
+      return {
+        quantity: 'share',
+        limit: p.relativeHumidity,
+        pick: at((s, st, plan) => {
+          const around = surroundingsOf(plan, basis);
+          return humidityAt(s, st, around.roomTemperatureC, around.atmosphericPa, basis);
+        }),
+      };
+    case 'iso-class':
+      return { quantity: 'temperature', limit: WATER_CLASS_DEW_POINT_C[p.waterClass], pick: at((_s, st) => st.pressureDewPointC) };
+    default:
+      return { quantity: 'temperature', limit: p.dewPointC, pick: at((_s, st) => st.pressureDewPointC) };
+  }
+}
+
+/**
+ * Judges an outlet with the uncertainty of the figure: it meets the need only if it would at the worse edge of the
+ * band, fails only if it would at the better one, and is open in between.
+ * @returns `undefined` where the walk stops before the outlet
+ * @source verdicts with uncertainty: common practice; classes: ISO 8573-1:2010 (recalled)
+ */
+export function judgeOutlet(plan: Plan, section: Section, stage: OutletStage, basis: Basis = 'real'): OutletJudgement | undefined {
+  const station = stationOf(section, stage.id);
+  const { quantity, limit, pick } = criterion(stage, basis);
+  const band = propagate(plan, pick, basis);
+  if (!station || !band) return undefined;
+  const wet = station.liquidKgPerS > 0;
+  const verdict: Verdict = wet || band.low > limit ? 'fails' : band.high <= limit ? 'meets' : 'open';
+  const largest = band.drivers[0]?.label;
+  const note = wet
+    ? 'Drops arrive with the air.'
+    : verdict === 'open'
+      ? stage.parameters.need === 'no-liquid' && band.value > -0.05
+        ? 'Saturated: the first degree of cooling drops water.'
+        : `Too close to call. Most is decided by: ${largest ?? 'the inputs'}.`
+      : undefined;
+  const needsPa = stage.parameters.leastPressurePa;
+  return {
+    stageId: stage.id,
+    verdict,
+    quantity,
+    limit,
+    gets: band.value,
+    low: band.low,
+    high: band.high,
+    liquidKgPerS: station.liquidKgPerS,
+    pressure: { needsPa, getsPa: station.pressurePa, enough: station.pressurePa >= needsPa },
+    ...(note && { note }),
+  };
+}

@@ -1,0 +1,114 @@
+import type { Basis } from '../air/enhancement-factor';
+import { fieldsOf, isRelevant } from '../equipment/index';
+import type { FieldMeta } from '../equipment/kind';
+import { type Plan, placeSchema, type Stage, surveySchema } from './plan';
+import { type Section, walk } from './walk';
+
+/** Coverage: bands are two standard uncertainties wide either way, about 19 readings in 20. */
+export const COVERAGE = 2;
+
+/** One input that can be off, by how much, and the plan with it changed. */
+interface UncertainInput {
+  readonly label: string;
+  readonly plus: Plan;
+  readonly minus: Plan;
+}
+
+/** What moves a figure most. */
+export interface Driver {
+  readonly label: string;
+  /** Change of the figure for one standard uncertainty of the input, in the figure's own unit. */
+  readonly effect: number;
+}
+
+export interface Band {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  /** Largest effect first. */
+  readonly drivers: readonly Driver[];
+}
+
+/** Reads the figure in question from a walked plan; `undefined` where the walk did not get that far. */
+export type Pick = (section: Section, plan: Plan) => number | undefined;
+
+function shifted(value: number, meta: FieldMeta, sign: 1 | -1): number {
+  const { abs = 0, rel = 0 } = meta.uncertainty ?? {};
+  const moved = value + sign * Math.hypot(abs, rel * value);
+  return Math.min(meta.most ?? Number.POSITIVE_INFINITY, Math.max(meta.least ?? Number.NEGATIVE_INFINITY, moved));
+}
+
+function inputsOf(plan: Plan): UncertainInput[] {
+  const inputs: UncertainInput[] = [];
+  const add = (label: string, meta: FieldMeta, value: unknown, withValue: (v: number) => Plan): void => {
+    if (!meta.uncertainty || typeof value !== 'number') return;
+    inputs.push({ label, plus: withValue(shifted(value, meta, 1)), minus: withValue(shifted(value, meta, -1)) });
+  };
+  const { survey } = plan;
+  for (const key of ['altitudeM', 'barometerPa'] as const) {
+    const meta = surveySchema.shape[key].meta() as unknown as FieldMeta;
+    if (isRelevant(meta, survey))
+      add(meta.label, meta, survey[key], (v) => ({ ...plan, survey: { ...survey, [key]: v } }));
+  }
+  survey.places.forEach((place, i) => {
+    if (place.id !== survey.intakePlaceId && place.id !== survey.roomPlaceId) return;
+    for (const key of ['temperatureC', 'relativeHumidity'] as const) {
+      const meta = placeSchema.shape[key].meta() as unknown as FieldMeta;
+      add(`${meta.label}, ${place.name}`, meta, place[key], (v) => ({
+        ...plan,
+        survey: { ...survey, places: survey.places.with(i, { ...place, [key]: v }) },
+      }));
+    }
+  });
+  plan.stages.forEach((stage, i) => {
+    const parameters = stage.parameters as Record<string, unknown>;
+    for (const [field, meta] of fieldsOf(stage.kind)) {
+      if (!isRelevant(meta, parameters)) continue;
+      add(`${meta.label}, ${stage.name}`, meta, parameters[field], (v) => ({
+        ...plan,
+        stages: plan.stages.with(i, { ...stage, parameters: { ...parameters, [field]: v } } as Stage),
+      }));
+    }
+  });
+  return inputs;
+}
+
+/**
+ * A figure of the section with the band that the stated uncertainties of its inputs give it: the walk is repeated with
+ * each input moved by its standard uncertainty up and down, and the effects are added in quadrature, upward and
+ * downward ones apart (so that a figure that cannot fall below zero keeps a lopsided band).
+ *
+ * @param more further relative standard uncertainties that the walk does not know of, for instance of the hours run
+ * @returns `undefined` if the walk does not reach the figure
+ * @source u = √Σ(∂f/∂x · u_x)², numerically; band at {@link COVERAGE} standard uncertainties
+ */
+export function propagate(
+  plan: Plan,
+  pick: Pick,
+  basis: Basis = 'real',
+  more: readonly { readonly label: string; readonly rel: number }[] = [],
+): Band | undefined {
+  const value = pick(walk(plan, basis), plan);
+  if (value === undefined) return undefined;
+  let up = 0;
+  let down = 0;
+  const drivers: Driver[] = [];
+  const count = (label: string, effects: number[]): void => {
+    const highest = Math.max(0, ...effects);
+    const lowest = Math.min(0, ...effects);
+    up += highest ** 2;
+    down += lowest ** 2;
+    const effect = Math.max(highest, -lowest);
+    if (effect > 0) drivers.push({ label, effect });
+  };
+  for (const input of inputsOf(plan)) {
+    const effects = [input.plus, input.minus].flatMap((changed) => {
+      const there = pick(walk(changed, basis), changed);
+      return there === undefined ? [] : [there - value];
+    });
+    count(input.label, effects);
+  }
+  for (const { label, rel } of more) count(label, [value * rel, -value * rel]);
+  drivers.sort((a, b) => b.effect - a.effect);
+  return { value, low: value - COVERAGE * Math.sqrt(down), high: value + COVERAGE * Math.sqrt(up), drivers };
+}

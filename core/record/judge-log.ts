@@ -1,0 +1,58 @@
+import { drainPoints } from '../line/edit';
+import type { Plan } from '../line/plan';
+import type { DrainEntry } from './drain-entry';
+import { type DrainJudgement, type ExpectedDrain, judgeDrain } from './judge-drain';
+import { shopTimeMs } from './shop-clock';
+
+/** An entry of the log with what the plan expected when it was made. */
+export interface LoggedDrain extends DrainEntry {
+  readonly expectedKg: number;
+  readonly lowKg: number;
+  readonly highKg: number;
+  /** Loaded hours that the expectation counted. */
+  readonly countedHours: number;
+}
+
+const KG_PER_M3 = 1000; // water, as everywhere in the log: 1 mL is 1 g
+const NEAR_MS = 3 * 86_400_000;
+
+function expectedOf(e: LoggedDrain): ExpectedDrain {
+  return { stageId: e.stageId, drainedAt: e.drainedAt, amountKg: e.amountM3 * KG_PER_M3, expectedKg: e.expectedKg, lowKg: e.lowKg, highKg: e.highKg };
+}
+
+/** The nearest entry in time of a point, within three days. */
+function nearest(log: readonly LoggedDrain[], stageId: string, at: number): ExpectedDrain[] {
+  let best: LoggedDrain | undefined;
+  let gap = NEAR_MS;
+  for (const e of log) {
+    if (e.stageId !== stageId) continue;
+    const distance = Math.abs(shopTimeMs(e.drainedAt) - at);
+    if (distance <= gap) {
+      best = e;
+      gap = distance;
+    }
+  }
+  return best ? [expectedOf(best)] : [];
+}
+
+/** Judges one entry in the light of the whole log of its line. */
+export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: LoggedDrain): DrainJudgement {
+  const points = drainPoints(plan).map((s) => s.id);
+  const here = points.indexOf(entry.stageId);
+  const at = shopTimeMs(entry.drainedAt);
+  const stage = plan.stages.find((s) => s.id === entry.stageId);
+  const cooler = plan.stages.findIndex((s) => s.kind === 'aftercooler');
+  const position = plan.stages.findIndex((s) => s.id === entry.stageId);
+  const neighbours = (ids: string[]): ExpectedDrain[] => ids.flatMap((id) => nearest(log, id, at));
+  return judgeDrain({
+    entry: { ...expectedOf(entry), appearance: entry.appearance, loadedHours: entry.loadedHours },
+    drain: stage && 'drain' in stage.parameters ? stage.parameters.drain : 'manual',
+    before: log
+      .filter((e) => e.stageId === entry.stageId && e.drainedAt < entry.drainedAt)
+      .sort((a, b) => b.drainedAt.localeCompare(a.drainedAt))
+      .map(expectedOf),
+    upstream: here < 0 ? [] : neighbours(points.slice(0, here)),
+    downstream: here < 0 ? [] : neighbours(points.slice(here + 1)),
+    coolerBefore: cooler >= 0 && cooler <= position,
+  });
+}

@@ -1,0 +1,52 @@
+import { boolean, char, datetime, double, index, int, json, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import type { Plan } from '../core/line/plan';
+
+const now = () => new Date();
+
+/** A shop's line as it stands: the plan document, and the version that a writer must have seen. */
+export const plans = mysqlTable('plans', {
+  id: char('id', { length: 36 }).primaryKey(),
+  isDemo: boolean('is_demo').notNull().default(false),
+  rowVersion: int('row_version').notNull().default(1),
+  document: json('document').$type<Plan>().notNull(),
+  createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  updatedAt: datetime('updated_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+});
+
+/** Every write that was acknowledged, by the id that the client gave it, so that a repeated write is one write. */
+export const planWrites = mysqlTable('plan_writes', {
+  id: char('id', { length: 36 }).primaryKey(),
+  planId: char('plan_id', { length: 36 }).notNull().references(() => plans.id, { onDelete: 'cascade' }),
+  rowVersion: int('row_version').notNull(),
+  at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+});
+
+/** The drain log. What the plan expected is kept as it was said on the day: later edits of the plan do not rewrite it. */
+export const drainEntries = mysqlTable(
+  'drain_entries',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    planId: char('plan_id', { length: 36 }).notNull().references(() => plans.id, { onDelete: 'cascade' }),
+    /** The thing that was drained. It keeps its id through every edit of the plan, and its entries when it is gone. */
+    stageId: varchar('stage_id', { length: 64 }).notNull(),
+    stageName: varchar('stage_name', { length: 60 }).notNull(),
+    /** The shop's wall clock, YYYY-MM-DDTHH:mm. */
+    drainedAt: char('drained_at', { length: 16 }).notNull(),
+    sinceAt: char('since_at', { length: 16 }).notNull(),
+    amountM3: double('amount_m3').notNull(),
+    appearance: mysqlEnum('appearance', ['clear', 'milky', 'oily', 'rusty']).notNull(),
+    who: varchar('who', { length: 60 }).notNull(),
+    note: varchar('note', { length: 500 }).notNull().default(''),
+    loadedHours: double('loaded_hours'),
+    intakeTemperatureC: double('intake_temperature_c').notNull(),
+    intakeRelativeHumidity: double('intake_relative_humidity').notNull(),
+    countedHours: double('counted_hours').notNull(),
+    expectedKg: double('expected_kg').notNull(),
+    lowKg: double('low_kg').notNull(),
+    highKg: double('high_kg').notNull(),
+    /** Set when the entry was struck out as a mistake; it stays in the log. */
+    struckAt: datetime('struck_at', { mode: 'date', fsp: 3 }),
+    loggedAt: datetime('logged_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('drain_entries_plan_at').on(t.planId, t.drainedAt)],
+);

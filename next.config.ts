@@ -1,0 +1,11 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  distDir: process.env.COOL_DRAM_DIST ?? '.next',
+  poweredByHeader: false,
+  reactStrictMode: true,
+  serverExternalPackages: ['mysql2'],
+  devIndicators: false,
+};
+
+export default config;

@@ -1,0 +1,59 @@
+import { and, eq } from 'drizzle-orm';
+import { planSchema } from '../core/line/plan';
+import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
+import { expectDrain } from '../core/record/expect-drain';
+import { database } from '../db/client';
+import { drainEntries, plans } from '../db/schema';
+import { checked, RequestRefused } from './errors';
+import { checkedId, noSuchPlan } from './plan-id';
+
+/** The row that an entry makes: with it is kept what the plan expects on this day. */
+export function drainRow(planId: string, planDocument: unknown, entry: DrainEntry) {
+  const plan = planSchema.parse(planDocument);
+  const stage = plan.stages.find((s) => s.id === entry.stageId);
+  if (!stage || !('drain' in stage.parameters))
+    throw new RequestRefused(422, 'invalid', 'This line has no such drain point.', [
+      { field: 'stageId', message: 'This line has no such drain point.' },
+    ]);
+  const expected = expectDrain(plan, entry);
+  return {
+    ...entry,
+    planId,
+    stageName: stage.name,
+    countedHours: expected?.loadedHours ?? 0,
+    expectedKg: expected?.expectedKg ?? 0,
+    lowKg: expected?.lowKg ?? 0,
+    highKg: expected?.highKg ?? 0,
+  };
+}
+
+/** Writes a drain into the log. The same entry sent again is one entry; another one under its id is refused. */
+export async function logADrain(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
+  const id = checkedId('id', planId);
+  const entry = checked(drainEntrySchema, input);
+  const future = futureMessage(entry.drainedAt, nowMs);
+  if (future) throw new RequestRefused(422, 'invalid', future, [{ field: 'drainedAt', message: future }]);
+  return database().transaction(async (tx) => {
+    const [plan] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
+    if (!plan) throw noSuchPlan();
+    const [there] = await tx.select().from(drainEntries).where(eq(drainEntries.id, entry.id));
+    if (there) {
+      const same = there.planId === id && (Object.keys(entry) as (keyof DrainEntry)[]).every((k) => there[k] === entry[k]);
+      if (!same) throw new RequestRefused(409, 'conflict', 'Another entry has this id already.', [{ field: 'id', message: 'Already used.' }]);
+      return { id: entry.id };
+    }
+    await tx.insert(drainEntries).values(drainRow(id, plan.document, entry));
+    return { id: entry.id };
+  });
+}
+
+/** Strikes an entry out as a mistake, or restores it. It stays in the log either way. */
+export async function strikeADrain(planId: string, entryId: string, struck: boolean): Promise<{ id: string }> {
+  const [done] = await database()
+    .update(drainEntries)
+    .set({ struckAt: struck ? new Date() : null })
+    .where(and(eq(drainEntries.id, checkedId('entryId', entryId)), eq(drainEntries.planId, checkedId('id', planId))));
+  if (done.affectedRows === 0)
+    throw new RequestRefused(404, 'not-found', 'There is no such entry.', [{ field: 'entryId', message: 'Unknown.' }]);
+  return { id: entryId };
+}

@@ -1,0 +1,45 @@
+import { RequestRefused, translated } from './errors';
+
+/** Largest body that is read: a plan of sixty stages is under 100 kB. */
+const MOST_BYTES = 1_000_000;
+
+/** Reads a JSON body, or refuses it: too large (413), or not JSON (400). */
+export async function readJson(request: Request): Promise<unknown> {
+  const tooLarge = () =>
+    new RequestRefused(413, 'too-large', 'More than 1 MB was sent. A plan file is far smaller.', [
+      { field: '(body)', message: 'More than 1 MB.' },
+    ]);
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  for (;;) {
+    const { done, value } = (await reader?.read()) ?? { done: true, value: undefined };
+    if (done || !value) break;
+    size += value.byteLength;
+    if (size > MOST_BYTES) {
+      await reader?.cancel();
+      throw tooLarge();
+    }
+    chunks.push(value);
+  }
+  try {
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks)));
+  } catch {
+    throw new RequestRefused(400, 'invalid', 'The body is not valid JSON.', [{ field: '(body)', message: 'Not valid JSON.' }]);
+  }
+}
+
+/** Runs a route's work and answers in JSON; refusals carry their status, message and fields. */
+export async function respond(work: () => Promise<unknown>, status = 200): Promise<Response> {
+  try {
+    return Response.json(await work(), { status });
+  } catch (thrown) {
+    const error = translated(thrown);
+    if (!(error instanceof RequestRefused)) throw error;
+    return Response.json(
+      { error: { code: error.code, message: error.message, issues: error.issues, ...error.more } },
+      { status: error.status },
+    );
+  }
+}

@@ -1,0 +1,55 @@
+import { isDeepStrictEqual } from 'node:util';
+import { eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { planSchema } from '../core/line/plan';
+import { database } from '../db/client';
+import { planWrites, plans } from '../db/schema';
+import { checked, RequestRefused } from './errors';
+import { checkedId, idSchema, noSuchPlan } from './plan-id';
+
+const createSchema = z.strictObject({ id: idSchema, plan: planSchema });
+const saveSchema = z.strictObject({ writeId: idSchema, rowVersion: z.int().min(1), plan: planSchema });
+
+export interface Saved {
+  readonly id: string;
+  readonly rowVersion: number;
+}
+
+/** Stores a new line under the id that the client made. Repeated with the same content it is one line. */
+export async function createPlan(input: unknown): Promise<Saved> {
+  const { id, plan } = checked(createSchema, input);
+  return database().transaction(async (tx) => {
+    const [there] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
+    if (there && !isDeepStrictEqual(there.document, plan))
+      throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [{ field: 'id', message: 'Already used.' }]);
+    if (!there) await tx.insert(plans).values({ id, document: plan });
+    return { id, rowVersion: there?.rowVersion ?? 1 };
+  });
+}
+
+/**
+ * Saves a line over the version that the writer had seen. A write that was already acknowledged is acknowledged again;
+ * a write over somebody else's newer version is refused with that version, and changes nothing.
+ */
+export async function savePlan(planId: string, input: unknown): Promise<Saved> {
+  const id = checkedId('id', planId);
+  const { writeId, rowVersion, plan } = checked(saveSchema, input);
+  return database().transaction(async (tx) => {
+    const [row] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
+    if (!row) throw noSuchPlan();
+    const [done] = await tx.select().from(planWrites).where(eq(planWrites.id, writeId));
+    if (done) return { id, rowVersion: done.rowVersion };
+    if (row.rowVersion !== rowVersion)
+      throw new RequestRefused(
+        409,
+        'conflict',
+        'Somebody saved a newer version of this line.',
+        [{ field: 'rowVersion', message: `The stored version is ${row.rowVersion}; yours was made from ${rowVersion}.` }],
+        { newer: { rowVersion: row.rowVersion, plan: row.document, savedAt: row.updatedAt.toISOString() } },
+      );
+    const next = rowVersion + 1;
+    await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));
+    await tx.insert(planWrites).values({ id: writeId, planId: id, rowVersion: next });
+    return { id, rowVersion: next };
+  });
+}

@@ -1,0 +1,13 @@
+import { notFound } from 'next/navigation';
+import { isDatabaseDown, RequestRefused } from './errors';
+
+/** What a page read, or `undefined` while the database does not answer; a wrong id becomes the page “not found”. */
+export async function whenUp<T>(read: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await read();
+  } catch (error) {
+    if (isDatabaseDown(error)) return undefined;
+    if (error instanceof RequestRefused && error.status < 500) notFound();
+    throw error;
+  }
+}
