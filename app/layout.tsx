@@ -1,0 +1,25 @@
+import './globals.css';
+import type { Metadata, Viewport } from 'next';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
+import type { ReactNode } from 'react';
+import { Toaster } from 'sonner';
+import { Theme } from '@/ui/shell/theme';
+import { readUnits } from '@/ui/units/read-units';
+import { UnitsProvider } from '@/ui/units/units';
+
+export const metadata: Metadata = { title: { default: 'Cool Dram', template: '%s · Cool Dram' }, description: 'Where the water of a compressed-air line falls out, how much, and whether the drain caught it.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <Theme>
+          <UnitsProvider initial={await readUnits()}>
+            <NuqsAdapter>{children}</NuqsAdapter></UnitsProvider>
+          <Toaster position="bottom-center" />
+        </Theme>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+import { listPlans, readPlan } from '@/server/read-plan';
+import { whenUp } from '@/server/when-up';
+import { PlanProvider } from '@/ui/plan/plan-provider';
+import { DatabaseDown } from '@/ui/shell/database-down';
+import { Frame } from '@/ui/shell/frame';
+import { LineSwitcher } from '@/ui/shell/line-switcher';
+import { SaveNotice, SaveStatus } from '@/ui/shell/save-status';
+import { Shortcuts } from '@/ui/shell/shortcuts';
+
+export const dynamic = 'force-dynamic';
+
+export default async function LineLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
+  const { id } = await params;
+  const stored = await whenUp(() => readPlan(id));
+  const lines = stored && (await whenUp(listPlans));
+  if (!stored || !lines)
+    return (
+      <Frame planId={id}>
+        <DatabaseDown />
+      </Frame>
+    );
+  return (
+    <PlanProvider key={id} planId={id} stored={stored}>
+      <Frame planId={id} title={<LineSwitcher lines={lines} />} actions={<SaveStatus />}>
+        <SaveNotice />
+        {children}
+      </Frame>
+      <Shortcuts planId={id} lines={lines} />
+    </PlanProvider>
+  );
+}

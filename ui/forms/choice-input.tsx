@@ -1,0 +1,26 @@
+'use client';
+
+import { Field, tied } from './field';
+
+/** One of a few named options. */
+export function ChoiceInput({ id, label, value, options, onCommit, help, error }: {
+  id: string;
+  label: string;
+  value: string;
+  options: Readonly<Record<string, string>>;
+  onCommit: (value: string) => void;
+  help?: string | undefined;
+  error?: string | undefined;
+}) {
+  return (
+    <Field id={id} label={label} help={help} error={error}>
+      <select {...tied(id, error)} className="control" value={value} onChange={(e) => onCommit(e.target.value)}>
+        {Object.entries(options).map(([option, text]) => (
+          <option key={option} value={option}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
+}

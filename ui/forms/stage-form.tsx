@@ -1,0 +1,92 @@
+'use client';
+
+import { useState } from 'react';
+import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
+import { setParameter } from '@/core/line/edit';
+import type { Plan, Stage } from '@/core/line/plan';
+import { walk } from '@/core/line/walk';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { ChoiceInput } from './choice-input';
+import { Field, tied } from './field';
+import { QuantityInput } from './quantity-input';
+
+/** The message with which the walk refuses this very field after an edit, if it does. */
+function refusalOf(edited: Plan, stageId: string, field: string): string | undefined {
+  const { problem } = walk(edited);
+  return problem?.stageId === stageId && problem.field === field ? problem.message : undefined;
+}
+
+/** The form of a stage, made from what its kind declares. Edits that the stage itself refuses are refused at the field. */
+export function StageForm({ stage, only, columns = 'sm:grid-cols-2 lg:grid-cols-3' }: { stage: Stage; only?: readonly string[]; columns?: string }) {
+  const { plan, edit } = usePlan();
+  const parameters = stage.parameters as Record<string, number | string>;
+  const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
+  const [refused, setRefused] = useState<{ field: string; message: string }>();
+  const commit = (field: string, value: number | string): string | undefined => {
+    const message = refusalOf(setParameter(plan, stage.id, field, value), stage.id, field);
+    if (!message) edit((p) => setParameter(p, stage.id, field, value), `${stage.id}.${field}`);
+    return message;
+  };
+  const shown = fieldsOf(stage.kind).filter(([field, meta]) => (only?.includes(field) ?? true) && isRelevant(meta, parameters));
+  return (
+    <div className={`grid gap-x-4 gap-y-3 ${columns}`}>
+      {shown.map(([field, meta]) => {
+        const id = `${stage.id}-${field}`;
+        const value = parameters[field] as number | string;
+        if (meta.options)
+          return (
+            <ChoiceInput
+              key={field}
+              id={id}
+              label={meta.label}
+              value={String(value)}
+              options={meta.options}
+              help={meta.help}
+              error={refused?.field === field ? refused.message : undefined}
+              onCommit={(v) => {
+                const message = commit(field, v);
+                setRefused(message ? { field, message } : undefined);
+              }}
+            />
+          );
+        const tag = value === defaults[field] ? 'typical' : undefined;
+        if (meta.quantity)
+          return (
+            <QuantityInput
+              key={field}
+              id={id}
+              label={meta.label}
+              quantity={meta.quantity}
+              value={value as number}
+              min={meta.least}
+              max={meta.most}
+              help={meta.help ?? (tag ? meta.source : undefined)}
+              tag={tag}
+              onCommit={(v) => commit(field, v)}
+            />
+          );
+        return <PlainNumber key={field} id={id} label={meta.label} value={value as number} help={meta.source} onCommit={(v) => commit(field, v)} />;
+      })}
+    </div>
+  );
+}
+
+/** A number without a quantity of its own. */
+function PlainNumber({ id, label, value, help, onCommit }: { id: string; label: string; value: number; help?: string | undefined; onCommit: (v: number) => string | undefined }) {
+  const [error, setError] = useState<string>();
+  return (
+    <Field id={id} label={label} help={help} error={error}>
+      <input
+        {...tied(id, error)}
+        className="control"
+        inputMode="decimal"
+        defaultValue={value}
+        onChange={(e) => {
+          const number = Number(e.target.value.replace(',', '.'));
+          const fits = e.target.value.trim() !== '' && number >= 0 && number <= 50;
+          setError(fits ? onCommit(number) : 'Type a number from 0 to 50.');
+        }}
+      />
+    </Field>
+  );
+}

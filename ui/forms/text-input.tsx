@@ -1,0 +1,32 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { Field, tied } from './field';
+
+/** A required text that is taken at every keystroke that leaves it valid. */
+export function TextInput({ id, label, value, most, onCommit, help }: {
+  id: string;
+  label: string;
+  value: string;
+  most: number;
+  onCommit: (value: string) => void;
+  help?: string;
+}) {
+  const [text, setText] = useState(value);
+  useEffect(() => setText((t) => (t.trim() === value ? t : value)), [value]);
+  const problem = text.trim() === '' ? 'A name is needed.' : text.trim().length > most ? `At most ${most} characters.` : undefined;
+  return (
+    <Field id={id} label={label} error={problem} help={help}>
+      <input
+        {...tied(id, problem)}
+        className="control"
+        value={text}
+        onChange={(e) => {
+          setText(e.target.value);
+          const next = e.target.value.trim();
+          if (next !== '' && next.length <= most) onCommit(next);
+        }}
+      />
+    </Field>
+  );
+}

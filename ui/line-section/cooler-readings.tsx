@@ -1,0 +1,49 @@
+'use client';
+
+import { useState } from 'react';
+import { effectivenessFromReadings } from '@/core/equipment/aftercooler';
+import { Refusal } from '@/core/equipment/kind';
+import { setParameter } from '@/core/line/edit';
+import { placeOf, type Stage } from '@/core/line/plan';
+import { QuantityInput } from '@/ui/forms/quantity-input';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+
+/** Which effectiveness do three readings mean? Refuses readings that cannot be true, with their usual causes. */
+export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'aftercooler' }> }) {
+  const { plan, section, edit } = usePlan();
+  const { say } = useUnits();
+  const before = section.stations[plan.stages.findIndex((s) => s.id === stage.id) - 1];
+  const [inletC, setInlet] = useState(Math.round((before?.temperatureC ?? 110) * 10) / 10);
+  const [outletC, setOutlet] = useState(40);
+  const [coolingC, setCooling] = useState(placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC);
+  let effectiveness: number | undefined;
+  let refusal: string | undefined;
+  try {
+    effectiveness = effectivenessFromReadings(inletC, outletC, coolingC);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    refusal = error.message;
+  }
+  const field = (id: string, label: string, value: number, set: (v: number) => void) => (
+    <QuantityInput id={`${stage.id}-${id}`} label={label} quantity="temperature" value={value} min={-40} max={200} onCommit={(v) => { set(v); return undefined; }} />
+  );
+  return (
+    <details className="rounded-md border border-hairline bg-card px-3 py-2">
+      <summary className="cursor-pointer font-medium">What effectiveness do my three readings mean?</summary>
+      <div className="mt-3 grid gap-3 sm:grid-cols-3">
+        {field('reading-in', 'Air in', inletC, setInlet)}
+        {field('reading-out', 'Air out', outletC, setOutlet)}
+        {field('reading-cool', 'Cooling air at the fins', coolingC, setCooling)}
+      </div>
+      {refusal ? (
+        <p role="alert" className="mt-3 text-brick">{refusal}</p>
+      ) : (
+        <p className="mt-3 flex flex-wrap items-center gap-3">
+          <span>Effectiveness <strong>{say(effectiveness ?? 0, 'share')}</strong>, approach {say(outletC - coolingC, 'temperatureDifference')}</span>
+          <button type="button" className="button" onClick={() => edit((p) => setParameter(setParameter(p, stage.id, 'method', 'effectiveness'), stage.id, 'effectiveness', effectiveness ?? 0))}>Use it</button>
+        </p>
+      )}
+    </details>
+  );
+}

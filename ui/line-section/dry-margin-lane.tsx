@@ -1,0 +1,62 @@
+'use client';
+
+import type { Plan } from '@/core/line/plan';
+import type { Section } from '@/core/line/walk';
+import { formatQuantity } from '@/core/quantity/format';
+import { fromSi, unitOf } from '@/core/quantity/units';
+import { useUnits } from '@/ui/units/units';
+import { WhyText } from '@/ui/why/why';
+import { type Columns, linear, niceTicks } from './columns';
+import { Lane } from './lane';
+
+const HEIGHT = 176;
+const CLOSED_K = 0.05; // a margin that no thermometer could tell from none
+
+/** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water falls out. */
+export function DryMarginLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {
+  const { choice } = useUnits();
+  const u = unitOf('temperature', choice.temperature);
+  const inUnit = (c: number): number => fromSi(c, u, 0);
+  const { stations } = section;
+  const air = stations.map((s) => inUnit(s.temperatureC));
+  const dew = stations.map((s) => inUnit(s.pressureDewPointC));
+  const ticks = niceTicks(Math.min(0, ...dew), Math.max(40, ...air));
+  const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 20);
+  const x = columns.centre;
+  const points = (values: number[]): string => values.map((v, i) => `${x[i]},${y(v)}`).join(' ');
+  const closed = stations.map((s) => s.temperatureC - s.pressureDewPointC < CLOSED_K);
+  const number = (c: number): string => formatQuantity(c, 'temperature', choice).number;
+  const name = (i: number): string => plan.stages[i]?.name ?? '';
+  const hatches = closed.flatMap((c, i) => (c ? [{ from: columns.left[i] ?? 0, width: columns.width[i] ?? 0, i }] : []));
+  const changed = (values: number[], i: number): boolean => i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
+  return (
+    <Lane title="Dry margin" unit={u.symbol} height={HEIGHT} columns={columns} ticks={ticks} y={y}>
+      <defs>
+        <pattern id="falling-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" className="stroke-hatch" strokeWidth="2.200" />
+        </pattern>
+      </defs>
+      <polygon points={`${points(air)} ${[...dew].map((v, i) => `${x[i]},${y(v)}`).reverse().join(' ')}`} className="fill-sand" />
+      {hatches.map((h) => <rect key={h.i} x={h.from} width={h.width} y={0} height={HEIGHT} fill="url(#falling-out)" opacity={0.55} />)}
+      <polyline points={points(dew)} fill="none" className="stroke-deep" strokeWidth={2} strokeDasharray="6 4" />
+      <polyline points={points(air)} fill="none" className="stroke-copper" strokeWidth={2.200} />
+      {stations.map((s, i) => <circle key={s.stageId} cx={x[i]} cy={y(air[i] as number)} r={3.200} className="fill-card stroke-copper" strokeWidth={1.800} />)}
+      <g className="text-[11.500px] font-semibold">
+        {stations.map((s, i) =>
+          changed(air, i) ? (
+            <WhyText key={`t${s.stageId}`} figure={{ stageId: s.stageId, name: 'temperature' }} label={`Air after ${name(i)}: ${number(s.temperatureC)} ${u.symbol}. Why?`} x={x[i]} y={y(air[i] as number) - 8} textAnchor="middle" className="fill-copper">
+              {number(s.temperatureC)}
+            </WhyText>
+          ) : null,
+        )}
+        {stations.map((s, i) =>
+          !closed[i] && changed(dew, i) ? (
+            <WhyText key={`d${s.stageId}`} figure={{ stageId: s.stageId, name: 'dewPoint' }} label={`Pressure dew point after ${name(i)}: ${number(s.pressureDewPointC)} ${u.symbol}. Why?`} x={x[i]} y={Math.min(HEIGHT - 3, y(dew[i] as number) + 15)} textAnchor="middle" className="fill-deep">
+              {number(s.pressureDewPointC)}
+            </WhyText>
+          ) : null,
+        )}
+      </g>
+    </Lane>
+  );
+}

@@ -1,0 +1,39 @@
+import type { ReactNode } from 'react';
+import { formatNumber } from '@/core/quantity/format';
+import type { Columns } from './columns';
+
+export const LABELS = 92;
+
+/** A lane under the row of stages: its name and axis at the left, the drawing on the shared x-positions. */
+export function Lane({ title, unit, height, columns, ticks, y, note, children }: {
+  title: string;
+  unit: string;
+  height: number;
+  columns: Columns;
+  ticks: readonly number[];
+  y: (value: number) => number;
+  note?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <section className="flex border-b border-hairline" aria-label={title}>
+      <div className="sticky left-0 z-10 flex shrink-0 bg-paper" style={{ width: LABELS }}>
+        <div className="flex-1 py-2 pl-3">
+          <h2 className="text-[0.85rem] leading-tight">{title}</h2>
+          <p className="text-[0.75rem] text-quiet">{unit}</p>
+          {note}
+        </div>
+        <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
+          {ticks.map((t) => (
+            <text key={t} x={30} y={y(t) + 3.500} textAnchor="end">{formatNumber(t, Number.isInteger(t) ? 0 : 1)}</text>
+          ))}
+        </svg>
+      </div>
+      <svg width={columns.total} height={height} className="block bg-card" role="group" aria-label={title}>
+        {ticks.map((t) => <line key={t} x1={0} x2={columns.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.700} />)}
+        {columns.left.slice(1).map((x) => <line key={x} x1={x} x2={x} y1={0} y2={height} className="stroke-hairline" strokeDasharray="2 3" strokeWidth={0.700} />)}
+        {children}
+      </svg>
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+'use client';
+
+import type { Plan } from '@/core/line/plan';
+import type { Section } from '@/core/line/walk';
+import { formatQuantity } from '@/core/quantity/format';
+import { fromSi, unitOf } from '@/core/quantity/units';
+import { useUnits } from '@/ui/units/units';
+import { WhyText } from '@/ui/why/why';
+import { type Columns, linear, niceTicks } from './columns';
+import { Lane } from './lane';
+
+const HEIGHT = 140;
+const WORTH_A_LABEL = 0.002; // of the water in
+
+/** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
+export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {
+  const { choice } = useUnits();
+  const u = unitOf('waterFlow', choice.waterFlow);
+  const inUnit = (kgPerS: number): number => fromSi(kgPerS, u, 0);
+  const waterIn = section.ledger.waterInKgPerS;
+  const ticks = niceTicks(0, inUnit(waterIn) || 1);
+  const y = linear(0, ticks.at(-1) ?? 1, HEIGHT - 8, 18);
+  const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
+  const bar = Math.min(26, (Math.min(...columns.width) - 16) / 2);
+  return (
+    <Lane
+      title="Water ledger"
+      unit={`${u.symbol} while loaded`}
+      height={HEIGHT}
+      columns={columns}
+      ticks={ticks}
+      y={y}
+      note={
+        <ul className="mt-2 grid gap-0.5 text-[0.72rem] leading-tight text-quiet">
+          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-vapour" />vapour</li>
+          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-drops" />drops</li>
+          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-caught" />caught</li>
+        </ul>
+      }
+    >
+      {section.stations.map((s, i) => {
+        const centre = columns.centre[i] ?? 0;
+        const vapour = inUnit(s.vapourKgPerS);
+        const drops = inUnit(s.liquidKgPerS);
+        const caught = inUnit(s.caughtKgPerS);
+        const collects = s.caughtKgPerS > 0;
+        const x = collects ? centre - bar - 1 : centre - bar / 2;
+        const name = plan.stages[i]?.name;
+        return (
+          <g key={s.stageId} className="text-[11.500px] font-semibold">
+            <rect x={x} width={bar} y={y(vapour)} height={Math.max(0, y(0) - y(vapour))} className="fill-vapour" />
+            <rect x={x} width={bar} y={y(vapour + drops)} height={Math.max(0, y(vapour) - y(vapour + drops))} className="fill-drops" />
+            {collects && <rect x={centre + 1} width={bar} y={y(caught)} height={Math.max(1, y(0) - y(caught))} className="fill-caught" />}
+            {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
+              <WhyText figure={{ stageId: s.stageId, name: 'caught' }} label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`} x={centre + 1 + bar / 2} y={y(caught) - 4} textAnchor="middle" className="fill-caught">
+                {number(s.caughtKgPerS)}
+              </WhyText>
+            )}
+            {(i === 0 || !collects) && plan.stages[i]?.kind !== 'outlet' && (
+              <WhyText figure={{ stageId: s.stageId, name: 'vapour' }} label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`} x={centre} y={y(vapour + drops) - 4} textAnchor="middle" className="fill-quiet font-normal">
+                {number(s.vapourKgPerS)}
+              </WhyText>
+            )}
+            {collects && s.vapourKgPerS + s.liquidKgPerS > waterIn * 0.3 && (
+              <WhyText figure={{ stageId: s.stageId, name: 'vapour' }} label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`} x={x + bar / 2} y={y(vapour + drops) - 4} textAnchor="middle" className="fill-quiet font-normal">
+                {number(s.vapourKgPerS)}
+              </WhyText>
+            )}
+          </g>
+        );
+      })}
+    </Lane>
+  );
+}

@@ -1,0 +1,73 @@
+'use client';
+
+import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
+import { kindOf } from '@/core/equipment/index';
+import { FIRST_FREE_POSITION, moveStage, removeStage, renameStage } from '@/core/line/edit';
+import type { StationFigure } from '@/core/line/explain';
+import { readFigure } from '@/core/line/explain';
+import type { Stage } from '@/core/line/plan';
+import type { QuantityName } from '@/core/quantity/units';
+import { StageForm } from '@/ui/forms/stage-form';
+import { TextInput } from '@/ui/forms/text-input';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { Amount } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
+import { CoolerReadings } from './cooler-readings';
+
+const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
+  ['temperature', 'Air leaves at', 'temperature'],
+  ['dewPoint', 'Pressure dew point', 'temperature'],
+  ['margin', 'Dry margin', 'temperatureDifference'],
+  ['pressure', 'Pressure', 'pressure'],
+  ['humidity', 'Humidity in the line', 'share'],
+  ['vapour', 'Vapour', 'waterFlow'],
+  ['liquid', 'Drops carried on', 'waterFlow'],
+  ['caught', 'Caught here', 'waterFlow'],
+];
+
+/** The selected stage: what it is, its numbers, what it does to the air, and the cautions of working on it. */
+export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () => void }) {
+  const { plan, section, edit } = usePlan();
+  const kind = kindOf(stage.kind);
+  const position = plan.stages.findIndex((s) => s.id === stage.id);
+  const fixed = position < FIRST_FREE_POSITION;
+  const problem = section.problem?.stageId === stage.id ? section.problem.message : undefined;
+  return (
+    <section aria-label={`${stage.name}, ${kind.label}`} className="grid gap-x-6 gap-y-4 p-4 lg:grid-cols-[1fr_15rem_15rem]">
+      <div className="grid content-start gap-3">
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="min-w-40 flex-1"><TextInput id={`${stage.id}-name`} label={`${kind.label}: name`} value={stage.name} most={60} onCommit={(name) => edit((p) => renameStage(p, stage.id, name), `${stage.id}.name`)} /></div>
+          {!fixed && (
+            <div className="flex gap-1">
+              <button type="button" className="button px-2" disabled={position <= FIRST_FREE_POSITION} onClick={() => edit((p) => moveStage(p, stage.id, position - 1))} aria-label="Move upstream" title="Move upstream ( [ )"><ArrowLeft size={16} aria-hidden /></button>
+              <button type="button" className="button px-2" disabled={position >= plan.stages.length - 1} onClick={() => edit((p) => moveStage(p, stage.id, position + 1))} aria-label="Move downstream" title="Move downstream ( ] )"><ArrowRight size={16} aria-hidden /></button>
+              <button type="button" className="button" onClick={() => { edit((p) => removeStage(p, stage.id)); onRemoved(); }}><Trash2 size={15} aria-hidden /> Take out</button>
+            </div>
+          )}
+        </div>
+        {problem && <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">{problem}</p>}
+        <StageForm key={stage.id} stage={stage} />
+        {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
+      </div>
+      <div>
+        <h2 className="mb-1 text-[0.9rem]">The air behind it</h2>
+        <dl>
+          {FIGURES.map(([name, label, quantity]) => {
+            const value = readFigure(section, stage.id, name);
+            return value === undefined ? null : (
+              <div key={name} className="flex justify-between gap-3 border-t border-hairline py-1">
+                <dt className="text-quiet">{label}</dt>
+                <dd className="font-semibold"><Why figure={{ stageId: stage.id, name }}><Amount si={value} quantity={quantity} /></Why></dd>
+              </div>
+            );
+          })}
+        </dl>
+      </div>
+      <div className="grid content-start gap-2">
+        <p className="text-[0.85rem] text-quiet">{kind.does}</p>
+        <Cautions ids={kind.cautions} />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { parseAsString, useQueryState } from 'nuqs';
+import { useMemo } from 'react';
+import { drainPoints } from '@/core/line/edit';
+import { judgeLogged } from '@/core/record/judge-log';
+import type { LogbookEntry } from '@/server/read-logbook';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { DrainForm } from './drain-form';
+import { EntryList } from './entry-list';
+import { JudgementCard } from './judgement-card';
+
+const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), { ssr: false, loading: () => <div className="h-56" /> });
+
+/** Log a drain, see what should have come out, and be told what a difference means. */
+export function LogbookView({ entries }: { entries: readonly LogbookEntry[] }) {
+  const { plan, planId } = usePlan();
+  const router = useRouter();
+  const points = drainPoints(plan);
+  const [chosen, choose] = useQueryState('point', parseAsString.withDefault(points[0]?.id ?? ''));
+  const [opened, open] = useQueryState('entry', parseAsString);
+  const pointId = points.some((p) => p.id === chosen) || entries.some((e) => e.stageId === chosen) ? chosen : (points[0]?.id ?? '');
+  const standing = useMemo(() => entries.filter((e) => !e.struck), [entries]);
+  const judged = useMemo(
+    () => new Map(entries.map((e) => [e.id, judgeLogged(plan, standing.includes(e) ? standing : [...standing, e], e)])),
+    [entries, standing, plan],
+  );
+  const here = entries.filter((e) => e.stageId === pointId);
+  const shown = entries.find((e) => e.id === opened) ?? here.find((e) => !e.struck);
+  const showsPoint = shown?.stageId === pointId ? shown : here.find((e) => !e.struck);
+  const judgement = showsPoint && judged.get(showsPoint.id);
+  const name = points.find((p) => p.id === pointId)?.name ?? here[0]?.stageName ?? '';
+  if (points.length === 0 && entries.length === 0)
+    return (
+      <div className="max-w-prose p-6">
+        <h1>Logbook</h1>
+        <p className="mt-2">Drains are logged here, and each is held against what the line should have given. This line has no drain yet: add a separator or a receiver on the Line page, with a drain.</p>
+      </div>
+    );
+  return (
+    <div className="mx-auto grid max-w-[1400px] items-start gap-x-6 gap-y-5 p-4 lg:grid-cols-[24rem_1fr]">
+      <h1 className="lg:col-span-2">Logbook</h1>
+      <DrainForm
+        entries={standing}
+        pointId={pointId}
+        onPoint={(id) => { void choose(id); void open(null); }}
+        onLogged={(id) => { void open(id); router.refresh(); }}
+      />
+      <div className="grid min-w-0 gap-5">
+        {showsPoint && judgement && <JudgementCard entry={showsPoint} judgement={judgement} />}
+        {here.length > 0 ? (
+          <section aria-label={`History of ${name}`}>
+            <h2 className="mb-2">{name}: what came out against what should have</h2>
+            <HistoryChart entries={here.filter((e) => !e.struck)} judged={judged} />
+          </section>
+        ) : (
+          <p className="rounded-md border border-dashed border-hairline p-4 text-quiet">Nothing logged at {name} yet. Open its drain, catch the water in a jug and type how much it was: the first entry is judged at once, and from the second on you see a history.</p>
+        )}
+        <EntryList planId={planId} entries={entries} judged={judged} opened={showsPoint?.id} onOpen={(e) => { void choose(e.stageId); void open(e.id); }} onChanged={() => router.refresh()} />
+      </div>
+    </div>
+  );
+}

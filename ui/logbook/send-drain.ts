@@ -1,0 +1,50 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { DrainEntry } from '@/core/record/drain-entry';
+
+const RETRY_MS = 2000;
+
+/**
+ * Sends an entry until it is acknowledged. While nobody answers it is kept in this browser and sent again, under the same
+ * id, so that it is one entry however often it is sent; a reload takes it up again.
+ */
+export function useDrainSender(planId: string, onLogged: (entryId: string) => void) {
+  const [message, setMessage] = useState<string>();
+  const [sending, setSending] = useState(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const logged = useRef(onLogged);
+  logged.current = onLogged;
+  const key = `cool-dram.pending-drain.${planId}`;
+
+  const send = useCallback(
+    async (entry: DrainEntry, onField: (field: string, message: string) => void): Promise<void> => {
+      localStorage.setItem(key, JSON.stringify(entry));
+      setSending(true);
+      const answer = await fetch(`/api/plans/${planId}/drains`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(entry),
+        signal: AbortSignal.timeout(10_000),
+      }).catch(() => undefined);
+      const body = await answer?.json().catch(() => undefined);
+      if (answer && answer.status < 500) {
+        localStorage.removeItem(key);
+        setSending(false);
+        setMessage(answer.ok ? undefined : body?.error?.message);
+        if (answer.ok) logged.current(entry.id);
+        else for (const issue of body?.error?.issues ?? []) onField(issue.field, issue.message);
+        return;
+      }
+      const who = body?.error?.code === 'database-down' ? 'the database' : 'the server';
+      setMessage(`Not saved yet: ${who} does not answer. Your entry is kept in this browser and sent again by itself.`);
+      timer.current = setTimeout(() => void send(entry, onField), RETRY_MS);
+    },
+    [planId, key],
+  );
+
+  useEffect(() => {
+    const pending = localStorage.getItem(key);
+    if (pending) void send(JSON.parse(pending) as DrainEntry, () => {});
+    return () => clearTimeout(timer.current);
+  }, [key, send]);
+  return { send, sending, message };
+}

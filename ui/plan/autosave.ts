@@ -1,0 +1,137 @@
+import type { Plan } from '@/core/line/plan';
+import type { PlanStore } from './plan-store';
+
+const PAUSE_MS = 300; // after the last keystroke; what is typed is stored within a second
+const RETRY_MS = 2000;
+
+interface Draft {
+  readonly plan: Plan;
+  readonly rowVersion: number;
+}
+
+/** The newest edit, kept in this browser until the database has it. */
+export function draftOf(planId: string): Draft | undefined {
+  try {
+    const text = localStorage.getItem(`cool-dram.draft.${planId}`);
+    return text ? (JSON.parse(text) as Draft) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function keepDraft(planId: string, draft: Draft | undefined): void {
+  try {
+    if (draft) localStorage.setItem(`cool-dram.draft.${planId}`, JSON.stringify(draft));
+    else localStorage.removeItem(`cool-dram.draft.${planId}`);
+  } catch {
+    // A full or forbidden store: the edit is still on screen and still being sent.
+  }
+}
+
+export interface Autosave {
+  /** Saves mine over the newer version that is stored. */
+  readonly keepMine: () => void;
+  /** Takes the newer version; mine stays one undo away. */
+  readonly takeTheirs: () => void;
+  readonly stop: () => void;
+}
+
+/** Saves every edit of the store by itself, one write at a time, and goes on trying while nobody answers. */
+export function startAutosave(store: PlanStore, planId: string, stored: { plan: Plan; rowVersion: number }): Autosave {
+  let rowVersion = stored.rowVersion;
+  let savedPlan = stored.plan;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let write: { id: string; plan: Plan; rowVersion: number } | undefined;
+  let sending = false;
+  let stopped = false;
+
+  const schedule = (ms: number): void => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void send(), ms);
+  };
+
+  async function send(): Promise<void> {
+    if (sending || stopped) return;
+    const { plan, saving, setSaving } = store.getState();
+    if (saving.phase === 'conflict') return;
+    if (plan === savedPlan) {
+      keepDraft(planId, undefined);
+      return setSaving({ phase: 'saved' });
+    }
+    // The same edit sent again carries the same id, so that it counts once even if the first answer got lost.
+    if (write?.plan !== plan) write = { id: crypto.randomUUID(), plan, rowVersion };
+    sending = true;
+    if (saving.phase !== 'waiting') setSaving({ phase: 'saving' });
+    let answer: Response | undefined;
+    try {
+      answer = await fetch(`/api/plans/${planId}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ writeId: write.id, rowVersion: write.rowVersion, plan }),
+        keepalive: true,
+        signal: AbortSignal.timeout(10_000),
+      });
+    } catch {
+      // no answer: handled below
+    }
+    const body = await answer?.json().catch(() => undefined);
+    sending = false;
+    if (answer?.ok) {
+      rowVersion = body.rowVersion;
+      savedPlan = plan;
+      const newest = store.getState().plan === plan;
+      keepDraft(planId, newest ? undefined : { plan: store.getState().plan, rowVersion });
+      setSaving({ phase: newest ? 'saved' : 'unsaved' });
+      if (!newest) schedule(PAUSE_MS);
+    } else if (answer?.status === 409 && body?.error?.newer) {
+      setSaving({ phase: 'conflict', newer: body.error.newer });
+    } else if (answer && answer.status < 500) {
+      setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
+    } else {
+      const why = body?.error?.code === 'database-down' ? 'the database does not answer' : 'the server does not answer';
+      setSaving({ phase: 'waiting', message: `Not saved: ${why}. Kept in this browser; trying again.` });
+      schedule(RETRY_MS);
+    }
+  }
+
+  const unsubscribe = store.subscribe((state, before) => {
+    if (state.plan === before.plan) return;
+    keepDraft(planId, { plan: state.plan, rowVersion });
+    if (state.saving.phase === 'conflict' || state.saving.phase === 'waiting') return;
+    state.setSaving({ phase: 'unsaved' });
+    schedule(PAUSE_MS);
+  });
+  const flush = (): void => void send();
+  window.addEventListener('pagehide', flush);
+
+  const draft = draftOf(planId);
+  if (draft && JSON.stringify(draft.plan) !== JSON.stringify(stored.plan)) {
+    if (draft.rowVersion === rowVersion) store.getState().edit(() => draft.plan);
+    else {
+      store.getState().edit(() => draft.plan);
+      store.getState().setSaving({ phase: 'conflict', newer: { rowVersion, plan: stored.plan, savedAt: new Date().toISOString() } });
+    }
+  } else keepDraft(planId, undefined);
+
+  const settle = (take: boolean): void => {
+    const { saving, edit, setSaving } = store.getState();
+    if (saving.phase !== 'conflict') return;
+    rowVersion = saving.newer.rowVersion;
+    savedPlan = saving.newer.plan;
+    write = undefined;
+    setSaving({ phase: 'unsaved' });
+    if (take) edit(() => saving.newer.plan);
+    schedule(0);
+  };
+  return {
+    keepMine: () => settle(false),
+    takeTheirs: () => settle(true),
+    stop: () => {
+      void send();
+      stopped = true;
+      clearTimeout(timer);
+      unsubscribe();
+      window.removeEventListener('pagehide', flush);
+    },
+  };
+}

@@ -1,0 +1,16 @@
+import { CAUTIONS } from '@/core/equipment/cautions';
+
+/** The usual cautions of a piece of work, at the place where it is done. */
+export function Cautions({ ids }: { ids: readonly string[] }) {
+  return (
+    <aside aria-label="Cautions" className="rounded-md border border-brick/60 bg-brick-wash px-3 py-2 text-[0.85rem]">
+      <ul className="grid gap-1.5">
+        {ids.map((id) => (
+          <li key={id}>
+            <span className="font-medium text-brick">{CAUTIONS[id]?.text}</span> <span className="text-quiet">Ask: {CAUTIONS[id]?.deferTo}.</span>
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}

@@ -1,0 +1,42 @@
+'use client';
+
+import { Check, ChevronDown, Download } from 'lucide-react';
+import Link from 'next/link';
+import { DropdownMenu } from 'radix-ui';
+import { usePlan } from '@/ui/plan/plan-provider';
+import type { PlanSummary } from '@/server/read-plan';
+
+/** What is open, and the other lines. */
+export function LineSwitcher({ lines }: { lines: readonly PlanSummary[] }) {
+  const { plan, planId } = usePlan();
+  const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="button min-w-0 shrink">
+        <span className="truncate"><strong>{plan.survey.shop}</strong><span className="max-md:hidden"> · {plan.name}</span></span>
+        <ChevronDown size={14} aria-hidden className="shrink-0" />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" sideOffset={6} className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1">
+          {lines.map((line) => (
+            <DropdownMenu.Item key={line.id} asChild>
+              <Link href={`/lines/${line.id}/line`} className={item}>
+                <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
+                <span className="min-w-0 truncate">{line.shop} · {line.name}</span>
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 border-t border-hairline" />
+          <DropdownMenu.Item asChild>
+            <a className={item} href={`/api/plans/${planId}/file`} download>
+              <Download size={14} aria-hidden className="w-4" /> Download this line as a plan file
+            </a>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item asChild>
+            <Link href="/" className={item}><span className="w-4" /> Start another line…</Link>
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import { Command } from 'cmdk';
+import { useRouter } from 'next/navigation';
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+import { useHistory } from '@/ui/plan/plan-provider';
+import type { PlanSummary } from '@/server/read-plan';
+
+/** Keys of the line's pages; a page adds its own by listening for `cool-dram:act`. */
+const KEYS: readonly (readonly [key: string, does: string])[] = [
+  ['S', 'Survey'],
+  ['L', 'Line'],
+  ['B', 'Logbook'],
+  ['W', 'Dew point answer'],
+  ['A', 'Add a stage (on the line)'],
+  ['[ and ]', 'Move the selected stage'],
+  ['← and →', 'Select the stage before or after'],
+  ['?', 'Why? for the figure in focus; else this list'],
+  ['Ctrl K', 'Find or do anything'],
+  ['Ctrl Z, Ctrl Shift Z', 'Undo, redo'],
+];
+
+export function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"], [role="slider"], [role="dialog"]') !== null;
+}
+
+/** Ctrl K finds and does; single letters go places; `?` lists the keys. */
+export function Shortcuts({ planId, lines }: { planId: string; lines: readonly PlanSummary[] }) {
+  const router = useRouter();
+  const { undo, redo } = useHistory();
+  const [open, setOpen] = useState<'find' | 'keys'>();
+  const base = `/lines/${planId}`;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const key = event.key.toLowerCase();
+      if ((event.ctrlKey || event.metaKey) && key === 'k') {
+        event.preventDefault();
+        return setOpen('find');
+      }
+      if (isTyping(event.target)) return;
+      if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
+        event.preventDefault();
+        return key === 'y' || event.shiftKey ? redo() : undo();
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      const places: Record<string, string> = { s: `${base}/survey`, l: `${base}/line`, b: `${base}/logbook`, w: `/dew-point?from=${planId}` };
+      const place = places[key];
+      if (place) router.push(place);
+      else if (event.key === '?') setOpen('keys');
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [base, planId, router, undo, redo]);
+  const go = (href: string) => () => {
+    setOpen(undefined);
+    router.push(href);
+  };
+  const item = 'cursor-pointer rounded-sm px-3 py-2 data-[selected=true]:bg-sunk';
+  return (
+    <Dialog.Root open={open !== undefined} onOpenChange={(o) => !o && setOpen(undefined)}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
+        <Dialog.Content aria-describedby={undefined} className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[34rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2">
+          <Dialog.Title className={open === 'keys' ? 'p-2 text-[1.1rem] font-semibold' : 'sr-only'}>{open === 'keys' ? 'Keys' : 'Find or do'}</Dialog.Title>
+          {open === 'keys' ? (
+            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 p-2">
+              {KEYS.map(([key, does]) => (
+                <div key={key} className="contents"><dt><kbd className="rounded-sm border border-hairline px-1.5">{key}</kbd></dt><dd>{does}</dd></div>
+              ))}
+            </dl>
+          ) : (
+            <Command label="Find or do">
+              <Command.Input autoFocus placeholder="Find or do…" className="control mb-2" />
+              <Command.List>
+                <Command.Empty className="p-3 text-quiet">Nothing by that name.</Command.Empty>
+                <Command.Item className={item} onSelect={go(`${base}/survey`)}>Survey: conditions, pump, jobs</Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/line`)}>Line: where the water falls out</Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/logbook`)}>Log a drain</Command.Item>
+                <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>Convert a dew point or humidity</Command.Item>
+                <Command.Item className={item} onSelect={() => { setOpen(undefined); undo(); }}>Undo</Command.Item>
+                <Command.Item className={item} onSelect={() => { setOpen(undefined); redo(); }}>Redo</Command.Item>
+                <Command.Item className={item} onSelect={() => setOpen('keys')}>Show the keys</Command.Item>
+                {lines.map((line) => (
+                  <Command.Item key={line.id} value={`${line.shop} ${line.name} ${line.id}`} className={item} onSelect={go(`/lines/${line.id}/line`)}>
+                    Open {line.shop} · {line.name}
+                  </Command.Item>
+                ))}
+                <Command.Item className={item} onSelect={go('/')}>Start page</Command.Item>
+              </Command.List>
+            </Command>
+          )}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
