@@ -7,7 +7,10 @@ import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
 import { UnitsProvider } from '@/ui/units/units';
 
-export const metadata: Metadata = { title: { default: 'Cool Dram', template: '%s · Cool Dram' }, description: 'Where the water of a compressed-air line falls out, how much, and whether the drain caught it.' };
+export const metadata: Metadata = {
+  title: { default: 'Cool Dram', template: '%s · Cool Dram' },
+  description: 'Where the water of a compressed-air line falls out, how much, and whether the drain caught it.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
@@ -16,7 +19,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <Theme>
           <UnitsProvider initial={await readUnits()}>
-            <NuqsAdapter>{children}</NuqsAdapter></UnitsProvider>
+            <NuqsAdapter>{children}</NuqsAdapter>
+          </UnitsProvider>
           <Toaster position="bottom-center" />
         </Theme>
       </body>

@@ -1,14 +1,19 @@
 import { newStage } from '../core/line/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
-import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import type { DrainEntry } from '../core/record/drain-entry';
+import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
 
 // A made-up pipe-organ workshop. Every id is fixed, so that loading the demo again is loading the same demo.
 const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
 export const DEMO_PLAN_ID = demoId(1);
-export const DEMO_STAGES = { separator: 'separator', receiver: 'receiver', coalescer: 'coalescer', dryer: 'dryer' } as const;
+export const DEMO_STAGES = {
+  separator: 'separator',
+  receiver: 'receiver',
+  coalescer: 'coalescer',
+  dryer: 'dryer',
+} as const;
 
 function stage<K extends Stage['kind']>(
   kind: K,
@@ -20,7 +25,6 @@ function stage<K extends Stage['kind']>(
   return { ...fresh, parameters: { ...fresh.parameters, ...parameters } } as Stage;
 }
 
-const CFM = 4.719474e-4;
 const BAR_G = (bar: number): number => 100129 + bar * 1e5; // gauge at the demo's altitude of 100 m
 
 export function demoPlan(): Plan {
@@ -42,28 +46,70 @@ export function demoPlan(): Plan {
     stages: [
       stage('intake', 'intake', 'Intake'),
       stage('compressor', 'compressor', 'Pump', {
-        type: 'piston2', freeAirDeliveryM3PerS: 22 * CFM, dischargePressurePa: BAR_G(9.6),
-        dischargeTemperatureFrom: 'measured', dischargeTemperatureC: 128,
+        type: 'piston2',
+        freeAirDeliveryM3PerS: 0.62 / 60,
+        dischargePressurePa: BAR_G(9.6),
+        dischargeTemperatureFrom: 'measured',
+        dischargeTemperatureC: 128,
       }),
       stage('aftercooler', 'aftercooler', 'Finned cooler', { approachK: 10 }),
       stage('separator', DEMO_STAGES.separator, 'Cyclone', { drain: 'float' }),
-      stage('receiver', DEMO_STAGES.receiver, 'Receiver', { volumeM3: 0.27, method: 'measured', outletTemperatureC: 31 }),
+      stage('receiver', DEMO_STAGES.receiver, 'Receiver', {
+        volumeM3: 0.27,
+        method: 'measured',
+        outletTemperatureC: 31,
+      }),
       stage('outlet', 'frames', 'Frame shop nailers', { need: 'no-liquid', leastPressurePa: BAR_G(6) }),
       stage('coalescing-filter', DEMO_STAGES.coalescer, 'Coalescer 1 µm'),
       stage('refrigerated-dryer', DEMO_STAGES.dryer, 'Chilled dryer', { pressureDewPointC: 3 }),
       stage('regulator', 'regulator', 'Loft regulator', { setPressurePa: BAR_G(6.5) }),
       stage('outlet', 'pallets', 'Pallet-valve bench', { need: 'dew-point', dewPointC: 7, leastPressurePa: BAR_G(6) }),
-      stage('outlet', 'shellac', 'Shellac bench', { need: 'humidity-expanded', relativeHumidity: 0.1, leastPressurePa: BAR_G(3) }),
-      stage('outlet', 'action', 'Action leather press', { need: 'iso-class', waterClass: '4', leastPressurePa: BAR_G(5.5) }),
+      stage('outlet', 'shellac', 'Shellac bench', {
+        need: 'humidity-expanded',
+        relativeHumidity: 0.1,
+        leastPressurePa: BAR_G(3),
+      }),
+      stage('outlet', 'action', 'Action leather press', {
+        need: 'iso-class',
+        waterClass: '4',
+        leastPressurePa: BAR_G(5.5),
+      }),
     ],
   });
 }
 
 // Thirty working days of made-up weather at the intake: °C and relative humidity.
 const WEATHER: readonly (readonly [number, number])[] = [
-  [24, 0.52], [25, 0.55], [26, 0.6], [27, 0.62], [26, 0.66], [25, 0.63], [24, 0.58], [23, 0.55], [24, 0.6], [26, 0.64],
-  [28, 0.6], [29, 0.57], [28, 0.62], [27, 0.66], [26, 0.7], [25, 0.68], [24, 0.64], [25, 0.6], [26, 0.58], [27, 0.56],
-  [28, 0.58], [28, 0.61], [27, 0.63], [26, 0.65], [25, 0.62], [26, 0.58], [27, 0.55], [28, 0.54], [27, 0.57], [27, 0.58],
+  [24, 0.52],
+  [25, 0.55],
+  [26, 0.6],
+  [27, 0.62],
+  [26, 0.66],
+  [25, 0.63],
+  [24, 0.58],
+  [23, 0.55],
+  [24, 0.6],
+  [26, 0.64],
+  [28, 0.6],
+  [29, 0.57],
+  [28, 0.62],
+  [27, 0.66],
+  [26, 0.7],
+  [25, 0.68],
+  [24, 0.64],
+  [25, 0.6],
+  [26, 0.58],
+  [27, 0.56],
+  [28, 0.58],
+  [28, 0.61],
+  [27, 0.63],
+  [26, 0.65],
+  [25, 0.62],
+  [26, 0.58],
+  [27, 0.55],
+  [28, 0.54],
+  [27, 0.57],
+  [27, 0.58],
 ];
 /** What the hand makes of the true amount: spilt, sprayed, rounded. */
 const SCATTER = [1.04, 0.95, 0.99, 1.06, 0.93, 1.01, 0.97, 1.05, 0.96, 1.02, 0.94, 1.03, 1, 0.98];
@@ -87,7 +133,12 @@ function workingDaysBefore(nowMs: number): number[] {
  */
 export function demoDrains(nowMs: number): DrainEntry[] {
   const plan = demoPlan();
-  const flooded: Plan = { ...plan, stages: plan.stages.map((s) => (s.id === DEMO_STAGES.separator ? stage('separator', s.id, s.name, { drain: 'none' }) : s)) };
+  const flooded: Plan = {
+    ...plan,
+    stages: plan.stages.map((s) =>
+      s.id === DEMO_STAGES.separator ? stage('separator', s.id, s.name, { drain: 'none' }) : s,
+    ),
+  };
   const days = workingDaysBefore(nowMs);
   const at = (index: number, minute: number): ShopTime => shopTimeOf((days[index] ?? 0) + (16 * 60 + minute) * 60_000);
   const entries: DrainEntry[] = [];
@@ -95,8 +146,12 @@ export function demoDrains(nowMs: number): DrainEntry[] {
     const [temperature, humidity] = WEATHER[index] as readonly [number, number];
     const stuck = index >= STUCK.from && index <= STUCK.to;
     const conditions: DrainConditions = {
-      stageId, drainedAt: at(index, minute), sinceAt: at(index - every, minute), loadedHours: null,
-      intakeTemperatureC: temperature, intakeRelativeHumidity: humidity,
+      stageId,
+      drainedAt: at(index, minute),
+      sinceAt: at(index - every, minute),
+      loadedHours: null,
+      intakeTemperatureC: temperature,
+      intakeRelativeHumidity: humidity,
     };
     const float = stuck && stageId === DEMO_STAGES.separator;
     const kg = (expectDrain(float || !stuck ? plan : flooded, conditions)?.expectedKg ?? 0) * (float ? 0.08 : 1);
@@ -105,9 +160,19 @@ export function demoDrains(nowMs: number): DrainEntry[] {
       ...conditions,
       id: demoId(1000 + n),
       amountM3: Math.round(kg * (SCATTER[n % SCATTER.length] as number) * 100) / 100 / 1000,
-      appearance: stageId === DEMO_STAGES.receiver ? (stuck ? 'rusty' : 'clear') : stageId === DEMO_STAGES.separator ? 'milky' : 'clear',
+      appearance:
+        stageId === DEMO_STAGES.receiver
+          ? stuck
+            ? 'rusty'
+            : 'clear'
+          : stageId === DEMO_STAGES.separator
+            ? 'milky'
+            : 'clear',
       who: PEOPLE[n % PEOPLE.length] as string,
-      note: float && index >= STUCK.to - 1 ? 'Hardly anything again. Float seized, taken apart and cleaned on the next morning.' : '',
+      note:
+        float && index >= STUCK.to - 1
+          ? 'Hardly anything again. Float seized, taken apart and cleaned on the next morning.'
+          : '',
     });
   };
   for (let index = 5; index < days.length; index++) {

@@ -1,4 +1,15 @@
-import { boolean, char, datetime, double, index, int, json, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import {
+  boolean,
+  char,
+  datetime,
+  double,
+  index,
+  int,
+  json,
+  mysqlEnum,
+  mysqlTable,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 
 const now = () => new Date();
@@ -16,7 +27,9 @@ export const plans = mysqlTable('plans', {
 /** Every write that was acknowledged, by the id that the client gave it, so that a repeated write is one write. */
 export const planWrites = mysqlTable('plan_writes', {
   id: char('id', { length: 36 }).primaryKey(),
-  planId: char('plan_id', { length: 36 }).notNull().references(() => plans.id, { onDelete: 'cascade' }),
+  planId: char('plan_id', { length: 36 })
+    .notNull()
+    .references(() => plans.id, { onDelete: 'cascade' }),
   rowVersion: int('row_version').notNull(),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
@@ -26,7 +39,9 @@ export const drainEntries = mysqlTable(
   'drain_entries',
   {
     id: char('id', { length: 36 }).primaryKey(),
-    planId: char('plan_id', { length: 36 }).notNull().references(() => plans.id, { onDelete: 'cascade' }),
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
     /** The thing that was drained. It keeps its id through every edit of the plan, and its entries when it is gone. */
     stageId: varchar('stage_id', { length: 64 }).notNull(),
     stageName: varchar('stage_name', { length: 60 }).notNull(),

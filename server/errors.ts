@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 
 /** A field and what is wrong with it, in words that the person can act on. */
 export interface FieldIssue {
@@ -24,7 +24,10 @@ export class RequestRefused extends Error {
 export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
   return error.issues.flatMap((issue) => {
     if (issue.code === 'unrecognized_keys')
-      return issue.keys.map((key) => ({ field: [...issue.path, key].join('.'), message: 'This field is not known here.' }));
+      return issue.keys.map((key) => ({
+        field: [...issue.path, key].join('.'),
+        message: 'This field is not known here.',
+      }));
     return [{ field: issue.path.join('.'), message: `${issue.message}${given(input, issue.path)}` }];
   });
 }
@@ -42,12 +45,26 @@ export function checked<S extends z.ZodType>(schema: S, input: unknown): z.outpu
   if (result.success) return result.data;
   const issues = issuesOf(result.error, input);
   const first = issues[0];
-  throw new RequestRefused(422, 'invalid', first ? `${first.field || 'The request'}: ${first.message}` : 'Not valid.', issues);
+  throw new RequestRefused(
+    422,
+    'invalid',
+    first ? `${first.field || 'The request'}: ${first.message}` : 'Not valid.',
+    issues,
+  );
 }
 
 const DOWN = new Set([
-  'ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'ENOTFOUND', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST',
-  'PROTOCOL_SEQUENCE_TIMEOUT', 'ER_SERVER_SHUTDOWN', 'ER_CON_COUNT_ERROR', 'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ENOENT',
+  'ENOTFOUND',
+  'EPIPE',
+  'ETIMEDOUT',
+  'PROTOCOL_CONNECTION_LOST',
+  'PROTOCOL_SEQUENCE_TIMEOUT',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CON_COUNT_ERROR',
+  'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
 ]);
 
 /** Whether an error means that the database does not answer. Drizzle hides the driver's error in `cause`. */
@@ -63,7 +80,8 @@ const TOO_MUCH = new Set(['ER_DATA_TOO_LONG', 'ER_WARN_DATA_OUT_OF_RANGE', 'ER_T
 
 /** Turns the database's own refusals into ours, so that what a person typed never becomes a 500. */
 export function translated(error: unknown): unknown {
-  if (isDatabaseDown(error)) return new RequestRefused(503, 'database-down', 'The database does not answer. Nothing was changed.');
+  if (isDatabaseDown(error))
+    return new RequestRefused(503, 'database-down', 'The database does not answer. Nothing was changed.');
   for (let e = error; e instanceof Error; e = e.cause)
     if (TOO_MUCH.has(String((e as { code?: unknown }).code)))
       return new RequestRefused(422, 'invalid', 'A value is too long or too large to store.');

@@ -38,8 +38,12 @@ export async function logADrain(planId: string, input: unknown, nowMs = Date.now
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(drainEntries).where(eq(drainEntries.id, entry.id));
     if (there) {
-      const same = there.planId === id && (Object.keys(entry) as (keyof DrainEntry)[]).every((k) => there[k] === entry[k]);
-      if (!same) throw new RequestRefused(409, 'conflict', 'Another entry has this id already.', [{ field: 'id', message: 'Already used.' }]);
+      const same =
+        there.planId === id && (Object.keys(entry) as (keyof DrainEntry)[]).every((k) => there[k] === entry[k]);
+      if (!same)
+        throw new RequestRefused(409, 'conflict', 'Another entry has this id already.', [
+          { field: 'id', message: 'Already used.' },
+        ]);
       return { id: entry.id };
     }
     await tx.insert(drainEntries).values(drainRow(id, plan.document, entry));

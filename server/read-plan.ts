@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
-import { type Plan, planSchema } from '../core/line/plan';
+import { type Plan, type PlanSummary, planSchema } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
 import { checkedId, noSuchPlan } from './plan-id';
@@ -13,18 +13,12 @@ export interface StoredPlan {
 
 /** A line as it was last saved. The document passes through its schema, so that fields new since then get their defaults. */
 export async function readPlan(id: string): Promise<StoredPlan> {
-  const [row] = await database().select().from(plans).where(eq(plans.id, checkedId('id', id)));
+  const [row] = await database()
+    .select()
+    .from(plans)
+    .where(eq(plans.id, checkedId('id', id)));
   if (!row) throw noSuchPlan();
   return { id: row.id, rowVersion: row.rowVersion, isDemo: row.isDemo, plan: planSchema.parse(row.document) };
-}
-
-export interface PlanSummary {
-  readonly id: string;
-  readonly name: string;
-  readonly shop: string;
-  readonly isDemo: boolean;
-  readonly stages: number;
-  readonly updatedAt: string;
 }
 
 /** All lines, the one last worked on first. */

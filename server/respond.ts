@@ -26,7 +26,9 @@ export async function readJson(request: Request): Promise<unknown> {
   try {
     return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks)));
   } catch {
-    throw new RequestRefused(400, 'invalid', 'The body is not valid JSON.', [{ field: '(body)', message: 'Not valid JSON.' }]);
+    throw new RequestRefused(400, 'invalid', 'The body is not valid JSON.', [
+      { field: '(body)', message: 'Not valid JSON.' },
+    ]);
   }
 }
 

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { planSchema } from '../core/line/plan';
 import { database } from '../db/client';
-import { planWrites, plans } from '../db/schema';
+import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 
@@ -21,7 +21,9 @@ export async function createPlan(input: unknown): Promise<Saved> {
   return database().transaction(async (tx) => {
     const [there] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
     if (there && !isDeepStrictEqual(there.document, plan))
-      throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [{ field: 'id', message: 'Already used.' }]);
+      throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [
+        { field: 'id', message: 'Already used.' },
+      ]);
     if (!there) await tx.insert(plans).values({ id, document: plan });
     return { id, rowVersion: there?.rowVersion ?? 1 };
   });
@@ -44,7 +46,12 @@ export async function savePlan(planId: string, input: unknown): Promise<Saved> {
         409,
         'conflict',
         'Somebody saved a newer version of this line.',
-        [{ field: 'rowVersion', message: `The stored version is ${row.rowVersion}; yours was made from ${rowVersion}.` }],
+        [
+          {
+            field: 'rowVersion',
+            message: `The stored version is ${row.rowVersion}; yours was made from ${rowVersion}.`,
+          },
+        ],
         { newer: { rowVersion: row.rowVersion, plan: row.document, savedAt: row.updatedAt.toISOString() } },
       );
     const next = rowVersion + 1;

@@ -43,7 +43,14 @@ const section = walk(parsed.data, ideal ? 'ideal' : 'real');
 const named = section.stations.map((s) => ({ name: parsed.data.stages.find((t) => t.id === s.stageId)?.name, ...s }));
 console.log(
   JSON.stringify(
-    { format: 'cool-dram-section', version: 1, basis: ideal ? 'ideal' : 'real', ...section, stations: named, ledgerImbalance: imbalance(section.ledger) },
+    {
+      format: 'cool-dram-section',
+      version: 1,
+      basis: ideal ? 'ideal' : 'real',
+      ...section,
+      stations: named,
+      ledgerImbalance: imbalance(section.ledger),
+    },
     null,
     2,
   ),

@@ -1,6 +1,14 @@
-import { type Basis, LEAST_SUPERCOOLED_C, saturatedVapourPressurePa } from './enhancement-factor';
 import { type Convention, pressureDewPointC } from './dew-point';
-import { humidityRatioFromFraction, ppmByVolume, relativeHumidity, vapourDensityKgPerM3, vapourFractionFromDensity, vapourFractionFromPpm, vapourFractionFromRelativeHumidity } from './humidity';
+import { type Basis, LEAST_SUPERCOOLED_C, saturatedVapourPressurePa } from './enhancement-factor';
+import {
+  humidityRatioFromFraction,
+  ppmByVolume,
+  relativeHumidity,
+  vapourDensityKgPerM3,
+  vapourFractionFromDensity,
+  vapourFractionFromPpm,
+  vapourFractionFromRelativeHumidity,
+} from './humidity';
 import { OutOfRange } from './out-of-range';
 import { stablePhase } from './saturation';
 
@@ -14,13 +22,28 @@ export interface AirAt {
 /** Ways in which the moisture of compressed air is told. */
 export type MoistureReading =
   | { readonly kind: 'relativeHumidity'; readonly relativeHumidity: number; readonly at: AirAt }
-  | { readonly kind: 'pressureDewPoint'; readonly dewPointC: number; readonly convention: Convention; readonly at: AirAt }
-  | { readonly kind: 'atmosphericDewPoint'; readonly dewPointC: number; readonly convention: Convention; readonly atmosphericPa: number }
+  | {
+      readonly kind: 'pressureDewPoint';
+      readonly dewPointC: number;
+      readonly convention: Convention;
+      readonly at: AirAt;
+    }
+  | {
+      readonly kind: 'atmosphericDewPoint';
+      readonly dewPointC: number;
+      readonly convention: Convention;
+      readonly atmosphericPa: number;
+    }
   | { readonly kind: 'density'; readonly kgPerM3: number; readonly at: AirAt }
   | { readonly kind: 'ppm'; readonly ppmByVolume: number };
 
 /** Mole fraction of vapour that a dew point at a pressure means, in either convention below 0 °C. */
-export function vapourFractionFromDewPoint(dewPointC: number, pressurePa: number, convention: Convention = 'frost', basis: Basis = 'real'): number {
+export function vapourFractionFromDewPoint(
+  dewPointC: number,
+  pressurePa: number,
+  convention: Convention = 'frost',
+  basis: Basis = 'real',
+): number {
   const phase = convention === 'water' ? 'water' : stablePhase(dewPointC);
   return saturatedVapourPressurePa(dewPointC, pressurePa, basis, phase) / pressurePa;
 }
@@ -32,7 +55,12 @@ export function vapourFractionFromDewPoint(dewPointC: number, pressurePa: number
 export function vapourFractionOf(reading: MoistureReading, basis: Basis = 'real'): number {
   switch (reading.kind) {
     case 'relativeHumidity':
-      return vapourFractionFromRelativeHumidity(reading.relativeHumidity, reading.at.temperatureC, reading.at.pressurePa, basis);
+      return vapourFractionFromRelativeHumidity(
+        reading.relativeHumidity,
+        reading.at.temperatureC,
+        reading.at.pressurePa,
+        basis,
+      );
     case 'pressureDewPoint':
       return vapourFractionFromDewPoint(reading.dewPointC, reading.at.pressurePa, reading.convention, basis);
     case 'atmosphericDewPoint':

@@ -18,10 +18,7 @@ export function stablePhase(temperatureC: number): Phase {
 // ln(Pa) over water and over ice as functions of K: Hyland & Wexler 1983, as printed in ASHRAE Fundamentals ch. 1, eqs. 5 and 6.
 export function lnSaturationWater(k: number): number {
   return (
-    -5800.2206 / k +
-    1.3914993 +
-    k * (-0.048640239 + k * (4.1764768e-5 - k * 1.4452093e-8)) +
-    6.5459673 * Math.log(k)
+    -5800.2206 / k + 1.3914993 + k * (-0.048640239 + k * (4.1764768e-5 - k * 1.4452093e-8)) + 6.5459673 * Math.log(k)
   );
 }
 export function lnSaturationIce(k: number): number {

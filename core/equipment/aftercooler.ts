@@ -1,6 +1,16 @@
 import { z } from 'zod';
 import { type AirStream, bringTo } from '../stream/air-stream';
-import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal, type Surroundings } from './kind';
+import {
+  choiceField,
+  collect,
+  defineKind,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+  Refusal,
+  type Surroundings,
+} from './kind';
 
 const COLDER_CAUSES =
   'Air cannot leave a cooler colder than the air that cools it. Usual causes: an infrared gun on bare metal (polished ' +
@@ -106,12 +116,25 @@ export const aftercooler = defineKind({
     return collect(bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis), p.catchEfficiency, p.drain);
   },
   whyTemperature(inlet, p, around) {
-    const cooling = { label: 'cooling air', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey, where it stands' } as const;
-    const arriving = { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' } as const;
+    const cooling = {
+      label: 'cooling air',
+      quantity: 'temperature',
+      value: around.roomTemperatureC,
+      from: 'Survey, where it stands',
+    } as const;
+    const arriving = {
+      label: 'air in',
+      quantity: 'temperature',
+      value: inlet.temperatureC,
+      from: 'stage before',
+    } as const;
     if (p.method === 'approach')
       return {
         formula: 'cooling air + approach, never above the air in',
-        inputs: [cooling, { label: 'approach', quantity: 'temperatureDifference', value: p.approachK, from: 'this stage' }],
+        inputs: [
+          cooling,
+          { label: 'approach', quantity: 'temperatureDifference', value: p.approachK, from: 'this stage' },
+        ],
         source: 'definition of approach',
       };
     if (p.method === 'effectiveness')
@@ -127,7 +150,12 @@ export const aftercooler = defineKind({
         arriving,
         { label: 'air out', quantity: 'temperature', value: p.outletTemperatureC, from: 'this stage' },
         cooling,
-        { label: 'effectiveness that this means', quantity: 'share', value: span > 0 ? (inlet.temperatureC - p.outletTemperatureC) / span : 0, from: 'computed' },
+        {
+          label: 'effectiveness that this means',
+          quantity: 'share',
+          value: span > 0 ? (inlet.temperatureC - p.outletTemperatureC) / span : 0,
+          from: 'computed',
+        },
       ],
       source: 'entered',
     };

@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
-import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import {
+  choiceField,
+  collect,
+  defineKind,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+} from './kind';
 
 /** Merges the finest drops until they drain. Liquid only: no filter lowers the dew point of clean vapour. */
 export const coalescingFilter = defineKind({
@@ -9,7 +17,10 @@ export const coalescingFilter = defineKind({
   does: 'Merges the finest drops until they drain. It takes liquid only and leaves the dew point as it is.',
   cautions: ['C07', 'C21'],
   parameters: z.strictObject({
-    grade: choiceField({ label: 'Grade', options: { general: '1 µm, general purpose', fine: '0.01 µm, high efficiency' } }),
+    grade: choiceField({
+      label: 'Grade',
+      options: { general: '1 µm, general purpose', fine: '0.01 µm, high efficiency' },
+    }),
     efficiency: numberField({
       label: 'Share of the drops caught',
       quantity: 'share',

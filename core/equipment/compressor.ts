@@ -47,12 +47,22 @@ export function estimatedDischargeC(
 
 function dischargeC(
   inlet: AirStream,
-  p: { type: CompressorType; dischargeTemperatureFrom: string; dischargeTemperatureC: number; dischargePressurePa: number },
+  p: {
+    type: CompressorType;
+    dischargeTemperatureFrom: string;
+    dischargeTemperatureC: number;
+    dischargePressurePa: number;
+  },
   around: Surroundings,
 ): number {
   return p.dischargeTemperatureFrom === 'measured'
     ? p.dischargeTemperatureC
-    : estimatedDischargeC(p.type, inlet.temperatureC, p.dischargePressurePa / inlet.pressurePa, around.roomTemperatureC);
+    : estimatedDischargeC(
+        p.type,
+        inlet.temperatureC,
+        p.dischargePressurePa / inlet.pressurePa,
+        around.roomTemperatureC,
+      );
 }
 
 /** The pump: its free air delivery is the flow of the whole line while it is loaded. */
@@ -138,8 +148,18 @@ export const compressor = defineKind({
     return {
       formula: two ? 'T₂ = T₁ · r^((n−1)/(2n)), T₁ between the stages' : 'T₂ = T₁ · r^((n−1)/n)',
       inputs: [
-        { label: 'T₁', quantity: 'temperature', value: two ? INTERSTAGE_C : inlet.temperatureC, from: two ? 'typical' : 'intake' },
-        { label: 'r, absolute', quantity: 'number', value: p.dischargePressurePa / inlet.pressurePa, from: 'pressures' },
+        {
+          label: 'T₁',
+          quantity: 'temperature',
+          value: two ? INTERSTAGE_C : inlet.temperatureC,
+          from: two ? 'typical' : 'intake',
+        },
+        {
+          label: 'r, absolute',
+          quantity: 'number',
+          value: p.dischargePressurePa / inlet.pressurePa,
+          from: 'pressures',
+        },
         { label: 'n', quantity: 'number', value: POLYTROPIC[p.type as 'piston1'], from: 'our estimate' },
       ],
       source: 'polytropic compression, n set to usual head-outlet readings (estimate, ±25 K)',

@@ -82,7 +82,12 @@ interface NumberField extends FieldMeta {
 
 /** A number with its quantity, range, default and the default's source. */
 export function numberField({ default: fallback, ...meta }: NumberField) {
-  return z.number().min(meta.least).max(meta.most).default(fallback).meta({ ...meta });
+  return z
+    .number()
+    .min(meta.least)
+    .max(meta.most)
+    .default(fallback)
+    .meta({ ...meta });
 }
 
 /** A choice among named options; the first is the default. */
@@ -90,7 +95,10 @@ export function choiceField<const O extends Record<string, string>>(
   meta: Omit<FieldMeta, 'options'> & { readonly options: O },
 ) {
   const ids = Object.keys(meta.options) as [keyof O & string, ...(keyof O & string)[]];
-  return z.enum(ids).default(ids[0]).meta({ ...meta });
+  return z
+    .enum(ids)
+    .default(ids[0])
+    .meta({ ...meta });
 }
 
 export interface Kind<S extends z.ZodObject = z.ZodObject> {

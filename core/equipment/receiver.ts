@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { type AirStream, bringTo } from '../stream/air-stream';
-import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, type Surroundings } from './kind';
+import {
+  choiceField,
+  collect,
+  defineKind,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+  type Surroundings,
+} from './kind';
 
 const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
@@ -46,7 +55,12 @@ export const receiver = defineKind({
       .min(0)
       .max(50)
       .default(8.5) // 1.5 Btu/(h·ft²·°F), still air
-      .meta({ label: 'Heat loss, W per m² and K', uncertainty: { rel: 0.4 }, source: 'estimate, still air', when: { field: 'method', is: ['estimated'] } }),
+      .meta({
+        label: 'Heat loss, W per m² and K',
+        uncertainty: { rel: 0.4 },
+        source: 'estimate, still air',
+        when: { field: 'method', is: ['estimated'] },
+      }),
     outletTemperatureC: numberField({
       label: 'Measured at its outlet',
       quantity: 'temperature',

@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
-import { choiceField, collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import {
+  choiceField,
+  collect,
+  defineKind,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+  Refusal,
+} from './kind';
 
 interface Settings {
   method: 'dew-point' | 'evaporator';
@@ -88,14 +97,22 @@ export const refrigeratedDryer = defineKind({
   pass(inlet, p, around) {
     const cold = Math.min(inlet.temperatureC, coldC(p));
     if (coldC(p) < 0.5)
-      throw new Refusal('approachK', 'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.');
+      throw new Refusal(
+        'approachK',
+        'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
+      );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
     const chilled = collect(bringTo(inlet, cold, pressurePa, around.basis), p.separatorEfficiency, p.drain);
     const warmed = bringTo(chilled.out, outletC(inlet.temperatureC, p), pressurePa, around.basis);
     return { out: warmed.stream, caughtKgPerS: chilled.caughtKgPerS, frozenKgPerS: chilled.frozenKgPerS };
   },
   whyTemperature(inlet, p) {
-    const cold = { label: 'coldest air', quantity: 'temperature', value: Math.min(inlet.temperatureC, coldC(p)), from: p.method === 'dew-point' ? 'plate' : 'evaporator + approach' } as const;
+    const cold = {
+      label: 'coldest air',
+      quantity: 'temperature',
+      value: Math.min(inlet.temperatureC, coldC(p)),
+      from: p.method === 'dew-point' ? 'plate' : 'evaporator + approach',
+    } as const;
     if (p.reheat === 'no') return { formula: 'leaves at the coldest air', inputs: [cold], source: 'no reheat fitted' };
     return {
       formula: 'air in − reheat difference, never below the coldest air',

@@ -25,5 +25,8 @@ export const separator = defineKind({
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
     return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'typical of a cyclone, common practice' }),
+  catches: (p) => ({
+    efficiency: p.drain === 'none' ? 0 : p.efficiency,
+    source: 'typical of a cyclone, common practice',
+  }),
 });

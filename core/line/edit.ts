@@ -66,7 +66,11 @@ export interface PlanStart {
   readonly lineName: string;
   readonly intakeTemperatureC: number;
   readonly intakeRelativeHumidity: number;
-  readonly compressor: { readonly type: 'piston1' | 'piston2' | 'screw' | 'oilfree'; readonly freeAirDeliveryM3PerS: number; readonly dischargePressurePa: number };
+  readonly compressor: {
+    readonly type: 'piston1' | 'piston2' | 'screw' | 'oilfree';
+    readonly freeAirDeliveryM3PerS: number;
+    readonly dischargePressurePa: number;
+  };
   readonly receiverVolumeM3: number;
   readonly has: { readonly aftercooler: boolean; readonly refrigeratedDryer: boolean };
 }
@@ -89,7 +93,12 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
     survey: {
       shop: start.shop,
       places: [
-        { id: place, name: 'At the intake', temperatureC: start.intakeTemperatureC, relativeHumidity: start.intakeRelativeHumidity },
+        {
+          id: place,
+          name: 'At the intake',
+          temperatureC: start.intakeTemperatureC,
+          relativeHumidity: start.intakeRelativeHumidity,
+        },
       ],
       intakePlaceId: place,
       roomPlaceId: place,

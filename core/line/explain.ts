@@ -6,13 +6,22 @@ import { kindOf } from '../equipment/index';
 import type { Reason, ReasonInput } from '../equipment/kind';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
+import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
 import { type Band, type Pick, propagate } from './propagate';
-import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt } from './walk';
 
 /** The computed figures of a section that a person may question. */
-export const STATION_FIGURES = ['temperature', 'dewPoint', 'margin', 'pressure', 'vapour', 'liquid', 'caught', 'humidity'] as const;
+export const STATION_FIGURES = [
+  'temperature',
+  'dewPoint',
+  'margin',
+  'pressure',
+  'vapour',
+  'liquid',
+  'caught',
+  'humidity',
+] as const;
 export type StationFigure = (typeof STATION_FIGURES)[number];
 export const PLAN_FIGURES = ['waterIn', 'waterPerDay', 'dryAir', 'atmosphere'] as const;
 export type PlanFigure = (typeof PLAN_FIGURES)[number];
@@ -28,24 +37,45 @@ export interface Derivation extends Reason {
 
 const MOIST_AIR = 'saturation: Hyland & Wexler 1983 (ASHRAE); enhancement factor: Greenspan 1976, Hardy 1998';
 
-const READ: Record<StationFigure, { title: string; quantity: QuantityName; read: (section: Section, st: Station, basis: Basis) => number }> = {
+const READ: Record<
+  StationFigure,
+  { title: string; quantity: QuantityName; read: (section: Section, st: Station, basis: Basis) => number }
+> = {
   temperature: { title: 'Air temperature', quantity: 'temperature', read: (_s, st) => st.temperatureC },
   dewPoint: { title: 'Pressure dew point', quantity: 'temperature', read: (_s, st) => st.pressureDewPointC },
-  margin: { title: 'Dry margin', quantity: 'temperatureDifference', read: (_s, st) => Math.max(0, st.temperatureC - st.pressureDewPointC) },
+  margin: {
+    title: 'Dry margin',
+    quantity: 'temperatureDifference',
+    read: (_s, st) => Math.max(0, st.temperatureC - st.pressureDewPointC),
+  },
   pressure: { title: 'Pressure', quantity: 'pressure', read: (_s, st) => st.pressurePa },
   vapour: { title: 'Vapour in the air', quantity: 'waterFlow', read: (_s, st) => st.vapourKgPerS },
   liquid: { title: 'Carried as drops', quantity: 'waterFlow', read: (_s, st) => st.liquidKgPerS },
   caught: { title: 'Caught at the drain', quantity: 'waterFlow', read: (_s, st) => st.caughtKgPerS },
-  humidity: { title: 'Relative humidity in the line', quantity: 'share', read: (s, st, basis) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis) },
+  humidity: {
+    title: 'Relative humidity in the line',
+    quantity: 'share',
+    read: (s, st, basis) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis),
+  },
 };
 
 /** Reads a figure of a station; `undefined` where the walk does not reach it. */
-export function readFigure(section: Section, stageId: string, name: StationFigure, basis: Basis = 'real'): number | undefined {
+export function readFigure(
+  section: Section,
+  stageId: string,
+  name: StationFigure,
+  basis: Basis = 'real',
+): number | undefined {
   const station = section.stations.find((s) => s.stageId === stageId);
   return station && READ[name].read(section, station, basis);
 }
 
-const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({ label, quantity, value, from });
+const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({
+  label,
+  quantity,
+  value,
+  from,
+});
 
 /** The stream that enters a stage: what left the one before, or the air as drawn. */
 function inletOf(plan: Plan, section: Section, index: number, basis: Basis): AirStream {
@@ -72,27 +102,43 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
   const f = (): ReasonInput => {
     const held = Math.min(100, Math.max(LEAST_C, station.temperatureC));
     const value = basis === 'ideal' ? 1 : enhancementFactor(held, station.pressurePa, stablePhase(held));
-    return input('enhancement factor f', 'number', value, station.temperatureC > 100 ? 'held at its value at 100 °C, outside the fit' : 'computed');
+    return input(
+      'enhancement factor f',
+      'number',
+      value,
+      station.temperatureC > 100 ? 'held at its value at 100 °C, outside the fit' : 'computed',
+    );
   };
   switch (name) {
     case 'temperature':
-      return kind.whyTemperature?.(inlet, stage.parameters, around) ?? {
-        formula: 'as it came: this stage neither heats nor cools',
-        inputs: [input('air in', 'temperature', inlet.temperatureC, 'stage before')],
-        source: 'model of this kind',
-      };
+      return (
+        kind.whyTemperature?.(inlet, stage.parameters, around) ?? {
+          formula: 'as it came: this stage neither heats nor cools',
+          inputs: [input('air in', 'temperature', inlet.temperatureC, 'stage before')],
+          source: 'model of this kind',
+        }
+      );
     case 'pressure': {
       const loss = (stage.parameters as { pressureLossPa?: number }).pressureLossPa ?? 0;
-      return kind.whyPressure?.(inlet, stage.parameters, around) ?? {
-        formula: 'pressure in − loss',
-        inputs: [input('pressure in', 'pressure', inlet.pressurePa, 'stage before'), input('loss', 'pressureDifference', loss, 'this stage')],
-        source: 'entered or typical',
-      };
+      return (
+        kind.whyPressure?.(inlet, stage.parameters, around) ?? {
+          formula: 'pressure in − loss',
+          inputs: [
+            input('pressure in', 'pressure', inlet.pressurePa, 'stage before'),
+            input('loss', 'pressureDifference', loss, 'this stage'),
+          ],
+          source: 'entered or typical',
+        }
+      );
     }
     case 'dewPoint':
       return {
         formula: 'the temperature T at which f(T, p) · e(T) = x · p',
-        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'), p, f()],
+        inputs: [
+          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
+          p,
+          f(),
+        ],
         source: MOIST_AIR,
         note: station.pressureDewPointC < 0 ? 'Below 0 °C this is the frost point, over ice.' : undefined,
       } as Reason;
@@ -105,15 +151,27 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
     case 'humidity':
       return {
         formula: 'x · p / (f · e(T)), over liquid water',
-        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'), t, p, f()],
+        inputs: [
+          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
+          t,
+          p,
+          f(),
+        ],
         source: MOIST_AIR,
       };
     case 'vapour': {
       const arrives = inlet.vapourKgPerS + inlet.liquidKgPerS;
-      const most = station.temperatureC > MOST_C ? Number.POSITIVE_INFINITY : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * section.dryAirKgPerS;
+      const most =
+        station.temperatureC > MOST_C
+          ? Number.POSITIVE_INFINITY
+          : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * section.dryAirKgPerS;
       const inputs = [input('water that arrives', 'waterFlow', arrives, 'stage before'), t, p, f(), dry];
       if (Number.isFinite(most) && most < 1e3) inputs.push(input('the air can hold', 'waterFlow', most, 'saturation'));
-      return { formula: 'the lesser of what arrives and what the air can hold: 0.622 · x/(1−x) · dry air, x = f·e/p', inputs, source: MOIST_AIR };
+      return {
+        formula: 'the lesser of what arrives and what the air can hold: 0.622 · x/(1−x) · dry air, x = f·e/p',
+        inputs,
+        source: MOIST_AIR,
+      };
     }
     default: {
       const falls = station.caughtKgPerS + station.liquidKgPerS;
@@ -131,37 +189,56 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
   }
 }
 
-function planReason(plan: Plan, section: Section, name: PlanFigure): Reason & { title: string; quantity: QuantityName; pick: Pick } {
+function planReason(
+  plan: Plan,
+  section: Section,
+  name: PlanFigure,
+): Reason & { title: string; quantity: QuantityName; pick: Pick } {
   const { survey } = plan;
   const place = placeOf(survey, survey.intakePlaceId);
   const compressor = plan.stages[1] as Extract<Plan['stages'][number], { kind: 'compressor' }>;
   const atmosphere = input('barometer', 'barometer', surveyAtmosphericPa(survey), survey.atmosphereFrom);
-  const air = [input('temperature', 'temperature', place.temperatureC, place.name), input('relative humidity', 'share', place.relativeHumidity, place.name), atmosphere];
+  const air = [
+    input('temperature', 'temperature', place.temperatureC, place.name),
+    input('relative humidity', 'share', place.relativeHumidity, place.name),
+    atmosphere,
+  ];
   switch (name) {
     case 'atmosphere':
       return {
-        title: 'Air pressure at this place', quantity: 'barometer', pick: (_s, p) => surveyAtmosphericPa(p.survey),
+        title: 'Air pressure at this place',
+        quantity: 'barometer',
+        pick: (_s, p) => surveyAtmosphericPa(p.survey),
         formula: survey.atmosphereFrom === 'altitude' ? '101 325 Pa · (1 − 2.25577e−5 · z)^5.2559' : 'as read',
         inputs: [input('altitude', 'altitude', survey.altitudeM, 'Survey')],
         source: 'ICAO standard atmosphere (ASHRAE)',
       };
     case 'dryAir':
       return {
-        title: 'Dry air while loaded', quantity: 'massFlow', pick: (s) => s.dryAirKgPerS,
+        title: 'Dry air while loaded',
+        quantity: 'massFlow',
+        pick: (s) => s.dryAirKgPerS,
         formula: 'free air delivery · (p − RH·f·e) / (R·T)',
-        inputs: [input('free air delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name), ...air],
+        inputs: [
+          input('free air delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name),
+          ...air,
+        ],
         source: 'ideal gas, R = 287.042 J/(kg·K)',
       };
     case 'waterIn':
       return {
-        title: 'Water drawn in while loaded', quantity: 'waterFlow', pick: (s) => s.ledger.waterInKgPerS,
+        title: 'Water drawn in while loaded',
+        quantity: 'waterFlow',
+        pick: (s) => s.ledger.waterInKgPerS,
         formula: '0.622 · x/(1−x) · dry air, x = RH·f·e(T)/p',
         inputs: [...air, input('dry air', 'massFlow', section.dryAirKgPerS, 'compressor')],
         source: MOIST_AIR,
       };
     case 'waterPerDay':
       return {
-        title: 'Water drawn in per working day', quantity: 'drained', pick: (s, p) => waterInPerDayKg(s, p) / 1000,
+        title: 'Water drawn in per working day',
+        quantity: 'drained',
+        pick: (s, p) => waterInPerDayKg(s, p) / 1000,
         formula: 'water drawn in · hours a day · share of them loaded (1 g is 1 mL)',
         inputs: [
           input('water drawn in', 'waterFlow', section.ledger.waterInKgPerS, 'above'),
@@ -186,11 +263,13 @@ export function explain(plan: Plan, section: Section, figure: Figure, basis: Bas
   const { title, quantity } = READ[figure.name];
   if (!section.stations[index]) return undefined;
   const band = propagate(plan, (s) => readFigure(s, figure.stageId, figure.name, basis), basis);
-  return band && {
-    ...stationReason(plan, section, index, figure.name, basis),
-    title: `${title} · ${plan.stages[index]?.name}`,
-    quantity,
-    value: band.value,
-    band,
-  };
+  return (
+    band && {
+      ...stationReason(plan, section, index, figure.name, basis),
+      title: `${title} · ${plan.stages[index]?.name}`,
+      quantity,
+      value: band.value,
+      band,
+    }
+  );
 }

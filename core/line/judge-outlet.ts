@@ -2,7 +2,7 @@ import type { Basis } from '../air/enhancement-factor';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
 import { type Pick, propagate } from './propagate';
-import { humidityAt, type Section, surroundingsOf, type Station } from './walk';
+import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
 
 /** Greatest pressure dew point of the water classes of ISO 8573-1:2010, °C (standard, recalled). */
 export const WATER_CLASS_DEW_POINT_C = { '1': -70, '2': -40, '3': -20, '4': 3, '5': 7, '6': 10 } as const;
@@ -43,9 +43,17 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
   switch (p.need) {
     case 'no-liquid':
       // Judged on the dry margin, turned round so that, as everywhere here, less is better.
-      return { quantity: 'temperatureDifference', limit: 0, pick: at((_s, st) => st.pressureDewPointC - st.temperatureC) };
+      return {
+        quantity: 'temperatureDifference',
+        limit: 0,
+        pick: at((_s, st) => st.pressureDewPointC - st.temperatureC),
+      };
     case 'humidity-in-line':
-      return { quantity: 'share', limit: p.relativeHumidity, pick: at((s, st) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis)) };
+      return {
+        quantity: 'share',
+        limit: p.relativeHumidity,
+        pick: at((s, st) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis)),
+      };
     case 'humidity-expanded':
       return {
         quantity: 'share',
@@ -56,7 +64,11 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
         }),
       };
     case 'iso-class':
-      return { quantity: 'temperature', limit: WATER_CLASS_DEW_POINT_C[p.waterClass], pick: at((_s, st) => st.pressureDewPointC) };
+      return {
+        quantity: 'temperature',
+        limit: WATER_CLASS_DEW_POINT_C[p.waterClass],
+        pick: at((_s, st) => st.pressureDewPointC),
+      };
     default:
       return { quantity: 'temperature', limit: p.dewPointC, pick: at((_s, st) => st.pressureDewPointC) };
   }
@@ -68,7 +80,12 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
  * @returns `undefined` where the walk stops before the outlet
  * @source verdicts with uncertainty: common practice; classes: ISO 8573-1:2010 (recalled)
  */
-export function judgeOutlet(plan: Plan, section: Section, stage: OutletStage, basis: Basis = 'real'): OutletJudgement | undefined {
+export function judgeOutlet(
+  plan: Plan,
+  section: Section,
+  stage: OutletStage,
+  basis: Basis = 'real',
+): OutletJudgement | undefined {
   const station = stationOf(section, stage.id);
   const { quantity, limit, pick } = criterion(stage, basis);
   const band = propagate(plan, pick, basis);
@@ -77,11 +94,11 @@ export function judgeOutlet(plan: Plan, section: Section, stage: OutletStage, ba
   const verdict: Verdict = wet || band.low > limit ? 'fails' : band.high <= limit ? 'meets' : 'open';
   const largest = band.drivers[0]?.label;
   const note = wet
-    ? 'Drops arrive with the air.'
+    ? 'drops arrive with the air.'
     : verdict === 'open'
       ? stage.parameters.need === 'no-liquid' && band.value > -0.05
-        ? 'Saturated: the first degree of cooling drops water.'
-        : `Too close to call. Most is decided by: ${largest ?? 'the inputs'}.`
+        ? 'saturated, the first degree of cooling drops water.'
+        : `check ${largest ?? 'the inputs'}.`
       : undefined;
   const needsPa = stage.parameters.leastPressurePa;
   return {

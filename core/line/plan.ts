@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { atmosphericPressurePa } from '../air/atmosphere';
-import { choiceField, numberField } from '../equipment/kind';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
+import { choiceField, numberField } from '../equipment/kind';
 
 export const PLAN_FORMAT = 'cool-dram-plan';
 export const PLAN_VERSION = 1;
@@ -34,34 +34,56 @@ export const placeSchema = z.strictObject({
 });
 export type Place = z.infer<typeof placeSchema>;
 
-const workingSchema = z.strictObject({
-  days: z.array(z.int().min(1).max(7)).min(1, 'At least one day.').max(7).default([1, 2, 3, 4, 5]).meta({ label: 'Working days, 1 = Monday' }),
-  startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
-  endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
-  loadedShare: numberField({
-    label: 'Share of that time the pump runs loaded',
-    quantity: 'share',
-    least: 0,
-    most: 1,
-    default: 0.4,
-    source: 'typical of a small shop; hour meter or stopwatch is better',
-    uncertainty: { rel: 0.1 },
-  }),
-}).refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
+const workingSchema = z
+  .strictObject({
+    days: z
+      .array(z.int().min(1).max(7))
+      .min(1, 'At least one day.')
+      .max(7)
+      .default([1, 2, 3, 4, 5])
+      .meta({ label: 'Working days, 1 = Monday' }),
+    startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
+    endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
+    loadedShare: numberField({
+      label: 'Share of that time the pump runs loaded',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.4,
+      source: 'typical of a small shop; hour meter or stopwatch is better',
+      uncertainty: { rel: 0.1 },
+    }),
+  })
+  .refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
 export type Working = z.infer<typeof workingSchema>;
 
 export const surveySchema = z
   .strictObject({
     shop: name(80),
-    atmosphereFrom: choiceField({ label: 'Air pressure from', options: { altitude: 'altitude', barometer: 'barometer' } }),
+    atmosphereFrom: choiceField({
+      label: 'Air pressure from',
+      options: { altitude: 'altitude', barometer: 'barometer' },
+    }),
     altitudeM: numberField({
-      label: 'Altitude', quantity: 'altitude', least: -400, most: 4500, default: 0, source: 'default: sea level',
-      uncertainty: { abs: 50 }, when: { field: 'atmosphereFrom', is: ['altitude'] },
+      label: 'Altitude',
+      quantity: 'altitude',
+      least: -400,
+      most: 4500,
+      default: 0,
+      source: 'default: sea level',
+      uncertainty: { abs: 50 },
+      when: { field: 'atmosphereFrom', is: ['altitude'] },
     }),
     barometerPa: numberField({
-      label: 'Barometer at the place', help: 'Station pressure, not reduced to sea level.', quantity: 'barometer',
-      least: 55000, most: 108000, default: 101325, source: 'default: standard sea level',
-      uncertainty: { abs: 300 }, when: { field: 'atmosphereFrom', is: ['barometer'] },
+      label: 'Barometer at the place',
+      help: 'Station pressure, not reduced to sea level.',
+      quantity: 'barometer',
+      least: 55000,
+      most: 108000,
+      default: 101325,
+      source: 'default: standard sea level',
+      uncertainty: { abs: 300 },
+      when: { field: 'atmosphereFrom', is: ['barometer'] },
     }),
     places: z.array(placeSchema).min(1).max(4),
     intakePlaceId: id,
@@ -78,27 +100,33 @@ export type Survey = z.infer<typeof surveySchema>;
 function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
   return z.strictObject({ id, kind: z.literal(kind), name: name(60), parameters });
 }
-const anyStage = z.discriminatedUnion('kind', [
-  stageSchema('intake', KINDS.intake.parameters),
-  stageSchema('compressor', KINDS.compressor.parameters),
-  stageSchema('aftercooler', KINDS.aftercooler.parameters),
-  stageSchema('separator', KINDS.separator.parameters),
-  stageSchema('receiver', KINDS.receiver.parameters),
-  stageSchema('bowl-filter', KINDS['bowl-filter'].parameters),
-  stageSchema('coalescing-filter', KINDS['coalescing-filter'].parameters),
-  stageSchema('refrigerated-dryer', KINDS['refrigerated-dryer'].parameters),
-  stageSchema('regulator', KINDS.regulator.parameters),
-  stageSchema('outlet', KINDS.outlet.parameters),
-], {
-  error: (issue) =>
-    issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
-});
+const anyStage = z.discriminatedUnion(
+  'kind',
+  [
+    stageSchema('intake', KINDS.intake.parameters),
+    stageSchema('compressor', KINDS.compressor.parameters),
+    stageSchema('aftercooler', KINDS.aftercooler.parameters),
+    stageSchema('separator', KINDS.separator.parameters),
+    stageSchema('receiver', KINDS.receiver.parameters),
+    stageSchema('bowl-filter', KINDS['bowl-filter'].parameters),
+    stageSchema('coalescing-filter', KINDS['coalescing-filter'].parameters),
+    stageSchema('refrigerated-dryer', KINDS['refrigerated-dryer'].parameters),
+    stageSchema('regulator', KINDS.regulator.parameters),
+    stageSchema('outlet', KINDS.outlet.parameters),
+  ],
+  {
+    error: (issue) =>
+      issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
+  },
+);
 export type Stage = { [K in KindName]: { id: string; kind: K; name: string; parameters: ParametersOf<K> } }[KindName];
 
 /** The plan file: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
 export const planSchema = z.strictObject({
   format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
-  version: z.literal(PLAN_VERSION, { error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.` }),
+  version: z.literal(PLAN_VERSION, {
+    error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.`,
+  }),
   name: name(80),
   survey: surveySchema,
   stages: z
@@ -124,4 +152,14 @@ export function surveyAtmosphericPa(survey: Survey): number {
 
 export function placeOf(survey: Survey, placeId: string): Place {
   return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
+}
+
+/** What a list of lines shows of each. */
+export interface PlanSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly shop: string;
+  readonly isDemo: boolean;
+  readonly stages: number;
+  readonly updatedAt: string;
 }

@@ -1,6 +1,11 @@
-import type { Basis } from '../air/enhancement-factor';
 import { pressureDewPointC } from '../air/dew-point';
-import { humidityRatioFromFraction, relativeHumidity, vapourFractionFromRatio, vapourFractionFromRelativeHumidity } from '../air/humidity';
+import type { Basis } from '../air/enhancement-factor';
+import {
+  humidityRatioFromFraction,
+  relativeHumidity,
+  vapourFractionFromRatio,
+  vapourFractionFromRelativeHumidity,
+} from '../air/humidity';
 import { OutOfRange } from '../air/out-of-range';
 import { type KindName, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/kind';
@@ -67,14 +72,22 @@ export function loadedFlowKgPerS(stages: readonly Stage[], around: Surroundings)
     temperatureC: around.intakeTemperatureC,
     relativeHumidity: around.intakeRelativeHumidity,
   };
-  return dryAirKgPerS(compressor.parameters.freeAirDeliveryM3PerS, compressor.parameters.flowBasis, inlet, around.basis);
+  return dryAirKgPerS(
+    compressor.parameters.freeAirDeliveryM3PerS,
+    compressor.parameters.flowBasis,
+    inlet,
+    around.basis,
+  );
 }
 
 /** The air as it enters the intake. */
 function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
   const flow = loadedFlowKgPerS(stages, around);
   const x = vapourFractionFromRelativeHumidity(
-    around.intakeRelativeHumidity, around.intakeTemperatureC, around.atmosphericPa, around.basis,
+    around.intakeRelativeHumidity,
+    around.intakeTemperatureC,
+    around.atmosphericPa,
+    around.basis,
   );
   return {
     dryAirKgPerS: flow,
@@ -156,6 +169,12 @@ export function imbalance(ledger: Ledger): number {
 }
 
 /** Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature. */
-export function humidityAt(section: Section, station: Station, temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
+export function humidityAt(
+  section: Section,
+  station: Station,
+  temperatureC: number,
+  pressurePa: number,
+  basis: Basis = 'real',
+): number {
   return relativeHumidity(vapourFractionAt(station, section.dryAirKgPerS), temperatureC, pressurePa, basis);
 }

@@ -10,14 +10,16 @@ const THIN_SPACE = ' ';
 const MINUS = '−';
 
 /**
- * Three significant figures (or the decimals given), thin spaces from 10 000, a true minus sign.
+ * Three significant figures (or as many as given, or the decimals given), thin spaces from 10 000, a true minus sign.
  * @example formatNumber(34.7983) // '34.8'
  */
-export function formatNumber(value: number, decimals?: number): string {
+export function formatNumber(value: number, decimals?: number, figures = 3): string {
   if (!Number.isFinite(value)) return '–';
   const size = Math.abs(value);
-  const places = decimals ?? (size >= 99.95 || size === 0 ? 0 : Math.max(0, 2 - Math.floor(Math.log10(size) + 1e-9)));
-  const fixed = size < 1e-9 && decimals === undefined ? '0' : size.toFixed(Math.min(places, 9));
+  const power = size === 0 ? figures : Math.floor(Math.log10(Number(size.toPrecision(figures))));
+  const places = decimals ?? Math.max(0, figures - 1 - power);
+  const rounded = decimals === undefined ? Number(size.toPrecision(figures)) : size;
+  const fixed = rounded < 1e-9 && decimals === undefined ? '0' : rounded.toFixed(Math.min(places, 9));
   const [whole = '0', part] = fixed.split('.');
   const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
   const text = part === undefined ? grouped : `${grouped}.${part}`;
@@ -35,7 +37,7 @@ export function formatQuantity(
   atmosphericPa: number = SEA_LEVEL_PA,
 ): Formatted {
   const u = unitOf(quantity, choice[quantity]);
-  return { number: formatNumber(fromSi(si, u, atmosphericPa), u.decimals), unit: u.symbol };
+  return { number: formatNumber(fromSi(si, u, atmosphericPa), u.decimals, u.figures), unit: u.symbol };
 }
 
 /** The same as one text, for sentences. */
@@ -44,8 +46,8 @@ export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atm
   return `${number} ${unit}`;
 }
 
-/** The number alone as a person would type it: up to five significant figures, no grouping, a plain hyphen. */
+/** The number alone as a person would type it: up to four significant figures, no grouping, a plain hyphen. */
 export function editableNumber(si: number, quantity: QuantityName, choice: UnitChoice, atmosphericPa: number): string {
   const value = fromSi(si, unitOf(quantity, choice[quantity]), atmosphericPa);
-  return String(Number(value.toPrecision(5)) || 0);
+  return String(Number(value.toPrecision(4)) || 0);
 }

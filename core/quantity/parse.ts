@@ -1,6 +1,15 @@
 import { SEA_LEVEL_PA } from '../air/atmosphere';
 import { formatNumber } from './format';
-import { fromSi, QUANTITIES, type Quantity, type QuantityName, toSi, type Unit, type UnitChoice, unitOf } from './units';
+import {
+  fromSi,
+  QUANTITIES,
+  type Quantity,
+  type QuantityName,
+  toSi,
+  type Unit,
+  type UnitChoice,
+  unitOf,
+} from './units';
 
 export type Parsed =
   | { readonly ok: true; readonly value: number; readonly understood: string }
@@ -17,7 +26,12 @@ export interface ParseOptions {
 }
 
 const spelling = (text: string): string =>
-  text.toLowerCase().replaceAll('³', '3').replaceAll('℃', '°c').replaceAll('℉', '°f').replace(/[\s ]+/g, '');
+  text
+    .toLowerCase()
+    .replaceAll('³', '3')
+    .replaceAll('℃', '°c')
+    .replaceAll('℉', '°f')
+    .replace(/[\s ]+/g, '');
 
 function findUnit(quantity: Quantity, text: string): Unit | undefined {
   const wanted = spelling(text);
@@ -26,7 +40,10 @@ function findUnit(quantity: Quantity, text: string): Unit | undefined {
 
 /** Reads a number with a decimal point or comma; `undefined` if it is none, a text if it can be read in two ways. */
 function readNumber(text: string): number | string | undefined {
-  const t = text.replace(/[−–]/g, '-').replace(/(?<=\d)[   '](?=\d{3}(\D|$))/g, '').trim();
+  const t = text
+    .replace(/[−–]/g, '-')
+    .replace(/(?<=\d)[   '](?=\d{3}(\D|$))/g, '')
+    .trim();
   if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(t)) {
     const joined = t.replace(',', '');
     return `“${t}” can be read as ${joined} or as ${t.replace(',', '.')}. Type ${joined}, or use a point for decimals.`;
@@ -60,15 +77,27 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
   const u = unitText === '' ? own : findUnit(known, unitText);
   if (!u) {
     const symbols = known.units.map((k) => k.symbol).join(', ');
-    return { ok: false, message: `“${short(unitText)}” is not a unit of ${known.name.replace(/^an? /, '')}. Known: ${symbols}.` };
+    return {
+      ok: false,
+      message: `“${short(unitText)}” is not a unit of ${known.name.replace(/^an? /, '')}. Known: ${symbols}.`,
+    };
   }
   const value = toSi(number, u, atmosphericPa);
   const understood = `${formatNumber(number, decimalsOf(number))} ${u.symbol}`;
   const belowVacuum = quantity === 'pressure' && value <= 0;
   const belowZero = quantity === 'temperature' && value < -273.15;
   const slack = 1e-9 * Math.max(Math.abs(min ?? 0), Math.abs(max ?? 0));
-  if (belowVacuum || belowZero || (min !== undefined && value < min - slack) || (max !== undefined && value > max + slack)) {
-    const why = belowVacuum ? ' is below a perfect vacuum' : belowZero ? ' is below absolute zero' : ' is not possible here';
+  if (
+    belowVacuum ||
+    belowZero ||
+    (min !== undefined && value < min - slack) ||
+    (max !== undefined && value > max + slack)
+  ) {
+    const why = belowVacuum
+      ? ' is below a perfect vacuum'
+      : belowZero
+        ? ' is below absolute zero'
+        : ' is not possible here';
     return { ok: false, message: `${understood}${why}. Allowed: ${rangeText(quantity, u, min, max, atmosphericPa)}.` };
   }
   return { ok: true, value, understood };

@@ -11,8 +11,10 @@ export interface Unit {
   readonly factor: number;
   readonly offset?: number;
   readonly gauge?: true;
-  /** Decimals shown; left out, three significant figures. */
+  /** Decimals shown; left out, `figures` significant ones. */
   readonly decimals?: number;
+  /** Significant figures shown, three unless said. */
+  readonly figures?: number;
 }
 
 export interface Quantity {
@@ -165,18 +167,24 @@ export const QUANTITIES = {
   time: {
     name: 'a time',
     units: [
-      unit('h', 'h', 3600, ['hr', 'hrs', 'hour', 'hours']),
+      unit('h', 'h', 3600, ['hr', 'hrs', 'hour', 'hours'], { figures: 2 }),
       unit('min', 'min', 60, ['minute', 'minutes']),
       unit('s', 's', 1, ['sec', 'second', 'seconds']),
       unit('day', 'day', 86400, ['d', 'days']),
     ],
   },
-  share: { name: 'a percentage', units: [unit('%', '%', 0.01, ['percent', 'pct', '%rh', 'rh'])] },
+  share: { name: 'a percentage', units: [unit('%', '%', 0.01, ['percent', 'pct', '%rh', 'rh'], { figures: 2 })] },
   waterContent: {
     name: 'a water content',
-    units: [unit('g/m3', 'g/m³', 1e-3, ['g/m3']), unit('lb/kft3', 'lb/1000 ft³', POUND / (1000 * CUBIC_FOOT), ['lb/1000ft3'])],
+    units: [
+      unit('g/m3', 'g/m³', 1e-3, ['g/m3']),
+      unit('lb/kft3', 'lb/1000 ft³', POUND / (1000 * CUBIC_FOOT), ['lb/1000ft3']),
+    ],
   },
-  fraction: { name: 'a fraction in parts per million', units: [unit('ppmv', 'ppm by volume', 1e-6, ['ppm', 'ppmv', 'ppm(v)'])] },
+  fraction: {
+    name: 'a fraction in parts per million',
+    units: [unit('ppmv', 'ppm by volume', 1e-6, ['ppm', 'ppmv', 'ppm(v)'])],
+  },
 } as const satisfies Record<string, Quantity>;
 
 export type QuantityName = keyof typeof QUANTITIES;

@@ -13,7 +13,9 @@ export const APPEARANCES = {
 /** Longest time that one drain entry may look back on. */
 const LONGEST_DAYS = 366;
 
-const shopTime = z.string().refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
+const shopTime = z
+  .string()
+  .refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
 
 /** What a person says when a drain has been opened. The id is made by the client, so that a repeated write is one write. */
 export const drainEntrySchema = z
@@ -23,8 +25,17 @@ export const drainEntrySchema = z
     drainedAt: shopTime,
     /** The time up to which the water before had gone: the drain before this one. */
     sinceAt: shopTime,
-    amountM3: numberField({ label: 'Amount', quantity: 'drained', least: 0, most: 0.2, default: 0, source: '' }).unwrap(),
-    appearance: z.enum(['clear', 'milky', 'oily', 'rusty'], { error: 'Say how it looked: clear, milky, oily or rusty.' }),
+    amountM3: numberField({
+      label: 'Amount',
+      quantity: 'drained',
+      least: 0,
+      most: 0.2,
+      default: 0,
+      source: '',
+    }).unwrap(),
+    appearance: z.enum(['clear', 'milky', 'oily', 'rusty'], {
+      error: 'Say how it looked: clear, milky, oily or rusty.',
+    }),
     who: z.string().trim().min(1, 'Say who drained it.').max(60, 'At most 60 characters.'),
     note: z.string().trim().max(500, 'At most 500 characters.').default(''),
     /** From the hour meter, where there is one; else the working pattern counts. */
@@ -39,7 +50,8 @@ export const drainEntrySchema = z
     const at = shopTimeMs(entry.drainedAt);
     if (at < Date.UTC(2000, 0, 1)) refuse('drainedAt', 'That is before the year 2000.');
     else if (since >= at) refuse('sinceAt', 'The drain before must be earlier than this one.');
-    else if (at - since > LONGEST_DAYS * 86_400_000) refuse('sinceAt', `More than ${LONGEST_DAYS} days before this drain.`);
+    else if (at - since > LONGEST_DAYS * 86_400_000)
+      refuse('sinceAt', `More than ${LONGEST_DAYS} days before this drain.`);
     else if (entry.loadedHours !== null && entry.loadedHours > (at - since) / 3_600_000 + 1e-9)
       refuse('loadedHours', 'More loaded hours than have passed between the two drains.');
   });
@@ -50,5 +62,7 @@ const CLOCK_LEAD_MS = 14 * 3_600_000;
 
 /** A message if the time lies ahead of now, whatever the shop's time zone. */
 export function futureMessage(drainedAt: string, nowMs: number): string | undefined {
-  return shopTimeMs(drainedAt) > nowMs + CLOCK_LEAD_MS ? 'That lies in the future. Log a drain when it has been done.' : undefined;
+  return shopTimeMs(drainedAt) > nowMs + CLOCK_LEAD_MS
+    ? 'That lies in the future. Log a drain when it has been done.'
+    : undefined;
 }

@@ -13,8 +13,15 @@ export interface ExpectedDrain {
 export type DrainVerdict = 'as expected' | 'less' | 'more' | 'nothing to expect';
 
 export type CauseId =
-  | 'drain-stuck' | 'less-use' | 'drier-air' | 'cooler-fouled'
-  | 'more-use' | 'wetter-air' | 'upstream-lets-through' | 'left-before' | 'not-only-water';
+  | 'drain-stuck'
+  | 'less-use'
+  | 'drier-air'
+  | 'cooler-fouled'
+  | 'more-use'
+  | 'wetter-air'
+  | 'upstream-lets-through'
+  | 'left-before'
+  | 'not-only-water';
 
 /** A possible cause, how it shows here, and the cheapest check that tells. */
 export interface Cause {
@@ -79,22 +86,39 @@ function causesOfLess(c: DrainContext): Scored[] {
   return [
     {
       id: 'drain-stuck',
-      title: automatic ? `The ${c.drain === 'float' ? 'float ' : ''}drain is stuck shut or blocked` : 'The drain is partly blocked',
-      because: stuckSigns.length > 0 ? `${capital(stuckSigns.join('; '))}.` : 'Scale and sludge block drains more often than anything else fails.',
+      title: automatic
+        ? `The ${c.drain === 'float' ? 'float ' : ''}drain is stuck shut or blocked`
+        : 'The drain is partly blocked',
+      because:
+        stuckSigns.length > 0
+          ? `${capital(stuckSigns.join('; '))}.`
+          : 'Scale and sludge block drains more often than anything else fails.',
       check: 'Isolate, vent and prove zero pressure, then open the drain: water standing behind it settles it.',
-      score: (automatic ? 3 : 1) + (downstreamMore ? 4 : 0) + Math.min(lessBefore, 2) + (ratio < 0.35 ? 1.5 : 0) + (othersNormal ? 1 : 0) - (allLess ? 3 : 0),
+      score:
+        (automatic ? 3 : 1) +
+        (downstreamMore ? 4 : 0) +
+        Math.min(lessBefore, 2) +
+        (ratio < 0.35 ? 1.5 : 0) +
+        (othersNormal ? 1 : 0) -
+        (allLess ? 3 : 0),
     },
     {
       id: 'less-use',
       title: 'The pump ran less than reckoned',
-      because: metered ? 'The hours were metered, so this is unlikely.' : allLess ? 'Every point gave less by a like share.' : 'The hours come from the working pattern, not from a meter.',
+      because: metered
+        ? 'The hours were metered, so this is unlikely.'
+        : allLess
+          ? 'Every point gave less by a like share.'
+          : 'The hours come from the working pattern, not from a meter.',
       check: 'Read the hour meter, or time the pump for an hour, and enter the loaded hours.',
       score: 2 + (allLess ? 3 : 0) - (metered ? 2 : 0) - (downstreamMore ? 1 : 0),
     },
     {
       id: 'drier-air',
       title: 'The air was drier than noted',
-      because: allLess ? 'Every point gave less by a like share.' : 'One reading stands for the whole time since the last drain.',
+      because: allLess
+        ? 'Every point gave less by a like share.'
+        : 'One reading stands for the whole time since the last drain.',
       check: 'Read temperature and humidity at the intake again, after five minutes of settling.',
       score: 1.5 + (allLess ? 3 : 0) - (downstreamMore ? 2 : 0),
     },
@@ -102,7 +126,9 @@ function causesOfLess(c: DrainContext): Scored[] {
       id: 'cooler-fouled',
       title: 'A fouled cooler sends the water on as vapour',
       because: c.coolerBefore
-        ? downstreamMore ? 'More than expected comes out further down.' : 'Warmer air after the cooler drops less here and more further on.'
+        ? downstreamMore
+          ? 'More than expected comes out further down.'
+          : 'Warmer air after the cooler drops less here and more further on.'
         : 'There is no cooler ahead of this point.',
       check: 'Measure the air after the cooler on tape or in a well: 5 K over its usual approach calls for cleaning.',
       score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > 0.35 ? 0.5 : 0),
@@ -120,7 +146,9 @@ function causesOfMore(c: DrainContext): Scored[] {
     {
       id: 'upstream-lets-through',
       title: 'Something before it lets its water through',
-      because: upstreamLess ? 'A point upstream gave less than it should in the same days.' : 'What a separator or cooler misses arrives here.',
+      because: upstreamLess
+        ? 'A point upstream gave less than it should in the same days.'
+        : 'What a separator or cooler misses arrives here.',
       check: 'Test the drain upstream, and measure the air after the cooler.',
       score: 2 + (upstreamLess ? 4 : 0) - (c.upstream.length === 0 ? 2 : 0),
     },
@@ -134,21 +162,29 @@ function causesOfMore(c: DrainContext): Scored[] {
     {
       id: 'wetter-air',
       title: 'The air was wetter than noted',
-      because: allMore ? 'Every point gave more by a like share.' : 'One reading stands for the whole time since the last drain.',
+      because: allMore
+        ? 'Every point gave more by a like share.'
+        : 'One reading stands for the whole time since the last drain.',
       check: 'Read temperature and humidity at the intake again.',
       score: 1.8 + (allMore ? 3 : 0),
     },
     {
       id: 'more-use',
       title: 'The pump ran more than reckoned',
-      because: c.entry.loadedHours !== null ? 'The hours were metered, so this is unlikely.' : 'The hours come from the working pattern. Leaks keep a pump loaded out of hours too.',
+      because:
+        c.entry.loadedHours !== null
+          ? 'The hours were metered, so this is unlikely.'
+          : 'The hours come from the working pattern. Leaks keep a pump loaded out of hours too.',
       check: 'Read the hour meter, or listen whether the pump starts with every tool shut.',
       score: 1.7 + (allMore ? 3 : 0) - (c.entry.loadedHours !== null ? 2 : 0),
     },
     {
       id: 'not-only-water',
       title: 'Not all of it is water',
-      because: c.entry.appearance === 'oily' || c.entry.appearance === 'milky' ? `It looked ${c.entry.appearance}.` : 'It looked like water.',
+      because:
+        c.entry.appearance === 'oily' || c.entry.appearance === 'milky'
+          ? `It looked ${c.entry.appearance}.`
+          : 'It looked like water.',
       check: 'Let it stand an hour and measure the layers apart.',
       score: c.entry.appearance === 'oily' || c.entry.appearance === 'milky' ? 2.5 : -1,
     },

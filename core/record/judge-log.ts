@@ -11,13 +11,24 @@ export interface LoggedDrain extends DrainEntry {
   readonly highKg: number;
   /** Loaded hours that the expectation counted. */
   readonly countedHours: number;
+  /** The drain point's name on that day. */
+  readonly stageName: string;
+  /** Struck out as a mistake: still to be read, no longer counted. */
+  readonly struck: boolean;
 }
 
 const KG_PER_M3 = 1000; // water, as everywhere in the log: 1 mL is 1 g
 const NEAR_MS = 3 * 86_400_000;
 
 function expectedOf(e: LoggedDrain): ExpectedDrain {
-  return { stageId: e.stageId, drainedAt: e.drainedAt, amountKg: e.amountM3 * KG_PER_M3, expectedKg: e.expectedKg, lowKg: e.lowKg, highKg: e.highKg };
+  return {
+    stageId: e.stageId,
+    drainedAt: e.drainedAt,
+    amountKg: e.amountM3 * KG_PER_M3,
+    expectedKg: e.expectedKg,
+    lowKg: e.lowKg,
+    highKg: e.highKg,
+  };
 }
 
 /** The nearest entry in time of a point, within three days. */

@@ -29,7 +29,11 @@ export function shopTimeOf(ms: number): ShopTime {
  * @returns hours ≥ 0
  * @example workingHoursBetween('2026-11-16T08:00', '2026-11-17T12:00', { days: [1,2,3,4,5], startsAtH: 8, endsAtH: 17 }) // 13
  */
-export function workingHoursBetween(since: ShopTime, until: ShopTime, working: Pick<Working, 'days' | 'startsAtH' | 'endsAtH'>): number {
+export function workingHoursBetween(
+  since: ShopTime,
+  until: ShopTime,
+  working: Pick<Working, 'days' | 'startsAtH' | 'endsAtH'>,
+): number {
   const from = shopTimeMs(since);
   const to = shopTimeMs(until);
   if (!(to > from)) return 0;

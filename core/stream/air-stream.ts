@@ -1,5 +1,5 @@
-import { saturatedHumidityRatio } from '../air/humidity';
 import type { Basis } from '../air/enhancement-factor';
+import { saturatedHumidityRatio } from '../air/humidity';
 import { TRIPLE_POINT_C } from '../air/saturation';
 
 /**
@@ -32,7 +32,7 @@ export interface Brought {
 export function bringTo(stream: AirStream, temperatureC: number, pressurePa: number, basis: Basis): Brought {
   const water = stream.vapourKgPerS + stream.liquidKgPerS;
   const most = saturatedHumidityRatio(temperatureC, pressurePa, basis) * stream.dryAirKgPerS;
-  const vapourKgPerS = water < most ? water : most;
+  const vapourKgPerS = Math.min(water, most);
   const rest = water - vapourKgPerS;
   const freezes = temperatureC < TRIPLE_POINT_C;
   return {

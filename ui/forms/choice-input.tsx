@@ -3,7 +3,15 @@
 import { Field, tied } from './field';
 
 /** One of a few named options. */
-export function ChoiceInput({ id, label, value, options, onCommit, help, error }: {
+export function ChoiceInput({
+  id,
+  label,
+  value,
+  options,
+  onCommit,
+  help,
+  error,
+}: {
   id: string;
   label: string;
   value: string;

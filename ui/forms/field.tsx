@@ -1,7 +1,14 @@
 import type { ReactNode } from 'react';
 
 /** A label above a control, help below it, and the message when something is wrong, tied together for screen readers. */
-export function Field({ id, label, help, error, tag, children }: {
+export function Field({
+  id,
+  label,
+  help,
+  error,
+  tag,
+  children,
+}: {
   id: string;
   label: string;
   help?: ReactNode;
@@ -22,7 +29,11 @@ export function Field({ id, label, help, error, tag, children }: {
           {error}
         </p>
       ) : (
-        help && <p id={`${id}-help`} className="mt-0.5 text-[0.8rem] text-quiet">{help}</p>
+        help && (
+          <p id={`${id}-help`} className="mt-0.5 text-[0.8rem] text-quiet">
+            {help}
+          </p>
+        )
       )}
     </div>
   );
@@ -30,5 +41,9 @@ export function Field({ id, label, help, error, tag, children }: {
 
 /** The attributes that tie a control to its {@link Field}. */
 export function tied(id: string, error: string | undefined) {
-  return { id, 'aria-invalid': error ? true : undefined, 'aria-describedby': error ? `${id}-error` : `${id}-help` } as const;
+  return {
+    id,
+    'aria-invalid': error ? true : undefined,
+    'aria-describedby': error ? `${id}-error` : `${id}-help`,
+  } as const;
 }

@@ -18,7 +18,7 @@ interface Props {
   readonly help?: string | undefined;
   readonly tag?: string | undefined;
   /** Takes the new SI value, or refuses it with a message for the field. */
-  readonly onCommit: (value: number) => string | undefined | undefined;
+  readonly onCommit: (value: number) => string | undefined;
   readonly large?: boolean;
 }
 
@@ -44,8 +44,16 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
 
   const take = (typed: string): void => {
     setText(typed);
-    const parsed = parseQuantity(typed, quantity, { choice, atmosphericPa, ...(min !== undefined && { min }), ...(max !== undefined && { max }) });
-    if (!parsed.ok) return setError(parsed.message);
+    const parsed = parseQuantity(typed, quantity, {
+      choice,
+      atmosphericPa,
+      ...(min !== undefined && { min }),
+      ...(max !== undefined && { max }),
+    });
+    if (!parsed.ok) {
+      setError(parsed.message);
+      return;
+    }
     const before = own.current;
     own.current = parsed.value;
     const refusal = parsed.value === value ? undefined : onCommit(parsed.value);
@@ -76,7 +84,9 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
             if (!error) setText(editableNumber(own.current, quantity, choice, atmosphericPa));
           }}
         />
-        <span className="unit pointer-events-none absolute inset-y-0 right-2 flex items-center">{unitOf(quantity, choice[quantity]).symbol}</span>
+        <span className="unit pointer-events-none absolute inset-y-0 right-2 flex items-center">
+          {unitOf(quantity, choice[quantity]).symbol}
+        </span>
       </div>
     </Field>
   );

@@ -17,7 +17,15 @@ function refusalOf(edited: Plan, stageId: string, field: string): string | undef
 }
 
 /** The form of a stage, made from what its kind declares. Edits that the stage itself refuses are refused at the field. */
-export function StageForm({ stage, only, columns = 'sm:grid-cols-2 lg:grid-cols-3' }: { stage: Stage; only?: readonly string[]; columns?: string }) {
+export function StageForm({
+  stage,
+  only,
+  columns = 'sm:grid-cols-2 lg:grid-cols-3',
+}: {
+  stage: Stage;
+  only?: readonly string[];
+  columns?: string;
+}) {
   const { plan, edit } = usePlan();
   const parameters = stage.parameters as Record<string, number | string>;
   const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
@@ -27,7 +35,9 @@ export function StageForm({ stage, only, columns = 'sm:grid-cols-2 lg:grid-cols-
     if (!message) edit((p) => setParameter(p, stage.id, field, value), `${stage.id}.${field}`);
     return message;
   };
-  const shown = fieldsOf(stage.kind).filter(([field, meta]) => (only?.includes(field) ?? true) && isRelevant(meta, parameters));
+  const shown = fieldsOf(stage.kind).filter(
+    ([field, meta]) => (only?.includes(field) ?? true) && isRelevant(meta, parameters),
+  );
   return (
     <div className={`grid gap-x-4 gap-y-3 ${columns}`}>
       {shown.map(([field, meta]) => {
@@ -65,14 +75,35 @@ export function StageForm({ stage, only, columns = 'sm:grid-cols-2 lg:grid-cols-
               onCommit={(v) => commit(field, v)}
             />
           );
-        return <PlainNumber key={field} id={id} label={meta.label} value={value as number} help={meta.source} onCommit={(v) => commit(field, v)} />;
+        return (
+          <PlainNumber
+            key={field}
+            id={id}
+            label={meta.label}
+            value={value as number}
+            help={meta.source}
+            onCommit={(v) => commit(field, v)}
+          />
+        );
       })}
     </div>
   );
 }
 
 /** A number without a quantity of its own. */
-function PlainNumber({ id, label, value, help, onCommit }: { id: string; label: string; value: number; help?: string | undefined; onCommit: (v: number) => string | undefined }) {
+function PlainNumber({
+  id,
+  label,
+  value,
+  help,
+  onCommit,
+}: {
+  id: string;
+  label: string;
+  value: number;
+  help?: string | undefined;
+  onCommit: (v: number) => string | undefined;
+}) {
   const [error, setError] = useState<string>();
   return (
     <Field id={id} label={label} help={help} error={error}>

@@ -4,7 +4,14 @@ import { useEffect, useState } from 'react';
 import { Field, tied } from './field';
 
 /** A required text that is taken at every keystroke that leaves it valid. */
-export function TextInput({ id, label, value, most, onCommit, help }: {
+export function TextInput({
+  id,
+  label,
+  value,
+  most,
+  onCommit,
+  help,
+}: {
   id: string;
   label: string;
   value: string;
@@ -14,7 +21,8 @@ export function TextInput({ id, label, value, most, onCommit, help }: {
 }) {
   const [text, setText] = useState(value);
   useEffect(() => setText((t) => (t.trim() === value ? t : value)), [value]);
-  const problem = text.trim() === '' ? 'A name is needed.' : text.trim().length > most ? `At most ${most} characters.` : undefined;
+  const problem =
+    text.trim() === '' ? 'A name is needed.' : text.trim().length > most ? `At most ${most} characters.` : undefined;
   return (
     <Field id={id} label={label} error={problem} help={help}>
       <input

@@ -15,29 +15,98 @@ export function Conditions() {
   const { survey } = plan;
   const place = placeOf(survey, survey.intakePlaceId);
   const set = (field: 'temperatureC' | 'relativeHumidity', value: number): undefined => {
-    edit((p) => withSurvey(p, { ...p.survey, places: p.survey.places.map((x) => (x.id === place.id ? { ...x, [field]: value } : x)) }), `place.${place.id}.${field}`);
+    edit(
+      (p) =>
+        withSurvey(p, {
+          ...p.survey,
+          places: p.survey.places.map((x) => (x.id === place.id ? { ...x, [field]: value } : x)),
+        }),
+      `place.${place.id}.${field}`,
+    );
   };
   return (
     <Popover.Root>
       <Popover.Trigger className="button">
-        {place.name} <strong>{say(place.temperatureC, 'temperature')} · {say(place.relativeHumidity, 'share')} RH</strong> <ChevronDown size={14} aria-hidden />
+        {place.name}{' '}
+        <strong>
+          {say(place.temperatureC, 'temperature')} · {say(place.relativeHumidity, 'share')} RH
+        </strong>{' '}
+        <ChevronDown size={14} aria-hidden />
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="start" sideOffset={6} collisionPadding={10} className="floating z-40 grid w-80 max-w-[94vw] gap-3 p-4">
-          <QuantityInput id="conditions-temperature" label="Temperature" quantity="temperature" value={place.temperatureC} min={-45} max={60} onCommit={(v) => set('temperatureC', v)} />
-          <Drag label="Temperature" value={place.temperatureC} min={-20} max={50} step={0.5} onChange={(v) => set('temperatureC', v)} />
-          <QuantityInput id="conditions-humidity" label="Relative humidity" quantity="share" value={place.relativeHumidity} min={0.01} max={1} onCommit={(v) => set('relativeHumidity', v)} />
-          <Drag label="Relative humidity" value={place.relativeHumidity} min={0.01} max={1} step={0.01} onChange={(v) => set('relativeHumidity', v)} />
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          collisionPadding={10}
+          className="floating z-40 grid w-80 max-w-[94vw] gap-3 p-4"
+        >
+          <QuantityInput
+            id="conditions-temperature"
+            label="Temperature"
+            quantity="temperature"
+            value={place.temperatureC}
+            min={-45}
+            max={60}
+            onCommit={(v) => set('temperatureC', v)}
+          />
+          <Drag
+            label="Temperature"
+            value={place.temperatureC}
+            min={-20}
+            max={50}
+            step={0.5}
+            onChange={(v) => set('temperatureC', v)}
+          />
+          <QuantityInput
+            id="conditions-humidity"
+            label="Relative humidity"
+            quantity="share"
+            value={place.relativeHumidity}
+            min={0.01}
+            max={1}
+            onCommit={(v) => set('relativeHumidity', v)}
+          />
+          <Drag
+            label="Relative humidity"
+            value={place.relativeHumidity}
+            min={0.01}
+            max={1}
+            step={0.01}
+            onChange={(v) => set('relativeHumidity', v)}
+          />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
 
-export function Drag({ label, value, min, max, step, onChange }: { label: string; value: number; min: number; max: number; step: number; onChange: (v: number) => void }) {
+export function Drag({
+  label,
+  value,
+  min,
+  max,
+  step,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  onChange: (v: number) => void;
+}) {
   return (
-    <Slider.Root className="relative flex h-6 touch-none items-center" value={[value]} min={min} max={max} step={step} onValueChange={([v]) => v !== undefined && onChange(Number(v.toFixed(4)))}>
-      <Slider.Track className="relative h-1 flex-1 rounded-full bg-hairline"><Slider.Range className="absolute h-full rounded-full bg-water" /></Slider.Track>
+    <Slider.Root
+      className="relative flex h-6 touch-none items-center"
+      value={[value]}
+      min={min}
+      max={max}
+      step={step}
+      onValueChange={([v]) => v !== undefined && onChange(Number(v.toFixed(4)))}
+    >
+      <Slider.Track className="relative h-1 flex-1 rounded-full bg-hairline">
+        <Slider.Range className="absolute h-full rounded-full bg-water" />
+      </Slider.Track>
       <Slider.Thumb aria-label={label} className="block size-5 rounded-full border-2 border-water bg-card" />
     </Slider.Root>
   );

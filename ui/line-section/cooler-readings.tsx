@@ -26,7 +26,18 @@ export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'after
     refusal = error.message;
   }
   const field = (id: string, label: string, value: number, set: (v: number) => void) => (
-    <QuantityInput id={`${stage.id}-${id}`} label={label} quantity="temperature" value={value} min={-40} max={200} onCommit={(v) => { set(v); return undefined; }} />
+    <QuantityInput
+      id={`${stage.id}-${id}`}
+      label={label}
+      quantity="temperature"
+      value={value}
+      min={-40}
+      max={200}
+      onCommit={(v) => {
+        set(v);
+        return undefined;
+      }}
+    />
   );
   return (
     <details className="rounded-md border border-hairline bg-card px-3 py-2">
@@ -37,11 +48,31 @@ export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'after
         {field('reading-cool', 'Cooling air at the fins', coolingC, setCooling)}
       </div>
       {refusal ? (
-        <p role="alert" className="mt-3 text-brick">{refusal}</p>
+        <p role="alert" className="mt-3 text-brick">
+          {refusal}
+        </p>
       ) : (
         <p className="mt-3 flex flex-wrap items-center gap-3">
-          <span>Effectiveness <strong>{say(effectiveness ?? 0, 'share')}</strong>, approach {say(outletC - coolingC, 'temperatureDifference')}</span>
-          <button type="button" className="button" onClick={() => edit((p) => setParameter(setParameter(p, stage.id, 'method', 'effectiveness'), stage.id, 'effectiveness', effectiveness ?? 0))}>Use it</button>
+          <span>
+            Effectiveness <strong>{say(effectiveness ?? 0, 'share')}</strong>, approach{' '}
+            {say(outletC - coolingC, 'temperatureDifference')}
+          </span>
+          <button
+            type="button"
+            className="button"
+            onClick={() =>
+              edit((p) =>
+                setParameter(
+                  setParameter(p, stage.id, 'method', 'effectiveness'),
+                  stage.id,
+                  'effectiveness',
+                  effectiveness ?? 0,
+                ),
+              )
+            }
+          >
+            Use it
+          </button>
         </p>
       )}
     </details>

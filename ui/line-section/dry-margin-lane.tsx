@@ -27,8 +27,14 @@ export function DryMarginLane({ plan, section, columns }: { plan: Plan; section:
   const closed = stations.map((s) => s.temperatureC - s.pressureDewPointC < CLOSED_K);
   const number = (c: number): string => formatQuantity(c, 'temperature', choice).number;
   const name = (i: number): string => plan.stages[i]?.name ?? '';
-  const hatches = closed.flatMap((c, i) => (c ? [{ from: columns.left[i] ?? 0, width: columns.width[i] ?? 0, i }] : []));
-  const changed = (values: number[], i: number): boolean => i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
+  const hatches = closed.flatMap((c, i) =>
+    c ? [{ from: columns.left[i] ?? 0, width: columns.width[i] ?? 0, i }] : [],
+  );
+  const changed = (values: number[], i: number): boolean =>
+    i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
+  // A line that comes down from the left would cross a label set over its end.
+  const falls = (i: number): boolean => i > 0 && y(air[i] as number) - y(air[i - 1] as number) > 12;
+  const wet = hatches[Math.floor(hatches.length / 2)];
   return (
     <Lane title="Dry margin" unit={u.symbol} height={HEIGHT} columns={columns} ticks={ticks} y={y}>
       <defs>
@@ -36,22 +42,68 @@ export function DryMarginLane({ plan, section, columns }: { plan: Plan; section:
           <line x1="0" y1="0" x2="0" y2="7" className="stroke-hatch" strokeWidth="2.200" />
         </pattern>
       </defs>
-      <polygon points={`${points(air)} ${[...dew].map((v, i) => `${x[i]},${y(v)}`).reverse().join(' ')}`} className="fill-sand" />
-      {hatches.map((h) => <rect key={h.i} x={h.from} width={h.width} y={0} height={HEIGHT} fill="url(#falling-out)" opacity={0.55} />)}
+      <polygon
+        points={`${points(air)} ${[...dew]
+          .map((v, i) => `${x[i]},${y(v)}`)
+          .reverse()
+          .join(' ')}`}
+        className="fill-sand"
+      />
+      {hatches.map((h) => (
+        <rect key={h.i} x={h.from} width={h.width} y={0} height={HEIGHT} fill="url(#falling-out)" opacity={0.55} />
+      ))}
       <polyline points={points(dew)} fill="none" className="stroke-deep" strokeWidth={2} strokeDasharray="6 4" />
-      <polyline points={points(air)} fill="none" className="stroke-copper" strokeWidth={2.200} />
-      {stations.map((s, i) => <circle key={s.stageId} cx={x[i]} cy={y(air[i] as number)} r={3.200} className="fill-card stroke-copper" strokeWidth={1.800} />)}
+      <polyline points={points(air)} fill="none" className="stroke-copper" strokeWidth={2.2} />
+      {stations.map((s, i) => (
+        <circle
+          key={s.stageId}
+          cx={x[i]}
+          cy={y(air[i] as number)}
+          r={3.2}
+          className="fill-card stroke-copper"
+          strokeWidth={1.8}
+        />
+      ))}
+      {wet && hatches.length > 1 && (
+        <text
+          x={((hatches[0]?.from ?? 0) + wet.from + wet.width) / 2 + 30}
+          y={HEIGHT - 10}
+          textAnchor="middle"
+          className="fill-deep text-[11px] font-semibold"
+          paintOrder="stroke"
+          stroke="var(--card)"
+          strokeWidth={4}
+        >
+          no margin: water falls out here
+        </text>
+      )}
       <g className="text-[11.500px] font-semibold">
         {stations.map((s, i) =>
           changed(air, i) ? (
-            <WhyText key={`t${s.stageId}`} figure={{ stageId: s.stageId, name: 'temperature' }} label={`Air after ${name(i)}: ${number(s.temperatureC)} ${u.symbol}. Why?`} x={x[i]} y={y(air[i] as number) - 8} textAnchor="middle" className="fill-copper">
+            <WhyText
+              key={`t${s.stageId}`}
+              figure={{ stageId: s.stageId, name: 'temperature' }}
+              label={`Air after ${name(i)}: ${number(s.temperatureC)} ${u.symbol}. Why?`}
+              x={(x[i] ?? 0) + (falls(i) ? 4 : 0)}
+              y={y(air[i] as number) - 8}
+              textAnchor={falls(i) ? 'start' : 'middle'}
+              className="fill-copper"
+            >
               {number(s.temperatureC)}
             </WhyText>
           ) : null,
         )}
         {stations.map((s, i) =>
           !closed[i] && changed(dew, i) ? (
-            <WhyText key={`d${s.stageId}`} figure={{ stageId: s.stageId, name: 'dewPoint' }} label={`Pressure dew point after ${name(i)}: ${number(s.pressureDewPointC)} ${u.symbol}. Why?`} x={x[i]} y={Math.min(HEIGHT - 3, y(dew[i] as number) + 15)} textAnchor="middle" className="fill-deep">
+            <WhyText
+              key={`d${s.stageId}`}
+              figure={{ stageId: s.stageId, name: 'dewPoint' }}
+              label={`Pressure dew point after ${name(i)}: ${number(s.pressureDewPointC)} ${u.symbol}. Why?`}
+              x={x[i]}
+              y={Math.min(HEIGHT - 3, y(dew[i] as number) + 15)}
+              textAnchor="middle"
+              className="fill-deep"
+            >
               {number(s.pressureDewPointC)}
             </WhyText>
           ) : null,

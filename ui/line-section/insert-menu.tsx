@@ -14,7 +14,8 @@ export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.key.toLowerCase() !== 'a' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key.toLowerCase() !== 'a' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
+        return;
       event.preventDefault();
       setOpen(true);
     };
@@ -23,14 +24,36 @@ export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind
   }, []);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className="button button-strong" title="Add a stage (A)"><Plus size={16} aria-hidden /> Add a stage</Popover.Trigger>
+      <Popover.Trigger className="button button-strong" title="Add a stage (A)">
+        <Plus size={16} aria-hidden /> Add a stage
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} collisionPadding={10} className="floating z-50 max-h-[75vh] w-[25rem] max-w-[94vw] overflow-auto p-2">
-          <p className="px-2 pt-1 pb-2 text-quiet">Goes in after <strong>{after}</strong></p>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          collisionPadding={10}
+          className="floating z-50 max-h-[75vh] w-[25rem] max-w-[94vw] overflow-auto p-2"
+        >
+          <p className="px-2 pt-1 pb-2 text-quiet">
+            Goes in after <strong>{after}</strong>
+          </p>
           {INSERTABLE.map((kind) => (
-            <button key={kind} type="button" className="flex w-full items-start gap-3 rounded-sm p-2 text-left hover:bg-sunk" onClick={() => { setOpen(false); onInsert(kind); }}>
-              <span className="shrink-0"><StageIcon kind={kind} size={28} /></span>
-              <span><strong className="block">{KINDS[kind].label}</strong><span className="text-[0.85rem] text-quiet">{KINDS[kind].does}</span></span>
+            <button
+              key={kind}
+              type="button"
+              className="flex w-full items-start gap-3 rounded-sm p-2 text-left hover:bg-sunk"
+              onClick={() => {
+                setOpen(false);
+                onInsert(kind);
+              }}
+            >
+              <span className="shrink-0">
+                <StageIcon kind={kind} size={28} />
+              </span>
+              <span>
+                <strong className="block">{KINDS[kind].label}</strong>
+                <span className="text-[0.85rem] text-quiet">{KINDS[kind].does}</span>
+              </span>
             </button>
           ))}
         </Popover.Content>

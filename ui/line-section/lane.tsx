@@ -5,7 +5,16 @@ import type { Columns } from './columns';
 export const LABELS = 92;
 
 /** A lane under the row of stages: its name and axis at the left, the drawing on the shared x-positions. */
-export function Lane({ title, unit, height, columns, ticks, y, note, children }: {
+export function Lane({
+  title,
+  unit,
+  height,
+  columns,
+  ticks,
+  y,
+  note,
+  children,
+}: {
   title: string;
   unit: string;
   height: number;
@@ -25,13 +34,28 @@ export function Lane({ title, unit, height, columns, ticks, y, note, children }:
         </div>
         <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
           {ticks.map((t) => (
-            <text key={t} x={30} y={y(t) + 3.500} textAnchor="end">{formatNumber(t, Number.isInteger(t) ? 0 : 1)}</text>
+            <text key={t} x={30} y={y(t) + 3.5} textAnchor="end">
+              {formatNumber(t, Number.isInteger(t) ? 0 : 1)}
+            </text>
           ))}
         </svg>
       </div>
       <svg width={columns.total} height={height} className="block bg-card" role="group" aria-label={title}>
-        {ticks.map((t) => <line key={t} x1={0} x2={columns.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.700} />)}
-        {columns.left.slice(1).map((x) => <line key={x} x1={x} x2={x} y1={0} y2={height} className="stroke-hairline" strokeDasharray="2 3" strokeWidth={0.700} />)}
+        {ticks.map((t) => (
+          <line key={t} x1={0} x2={columns.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.7} />
+        ))}
+        {columns.left.slice(1).map((x) => (
+          <line
+            key={x}
+            x1={x}
+            x2={x}
+            y1={0}
+            y2={height}
+            className="stroke-hairline"
+            strokeDasharray="2 3"
+            strokeWidth={0.7}
+          />
+        ))}
         {children}
       </svg>
     </section>

@@ -21,7 +21,8 @@ export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Se
   const ticks = niceTicks(0, inUnit(waterIn) || 1);
   const y = linear(0, ticks.at(-1) ?? 1, HEIGHT - 8, 18);
   const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
-  const bar = Math.min(26, (Math.min(...columns.width) - 16) / 2);
+  const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
+  const bar = Math.min(30, (Math.min(...columns.width) - 16) / 2);
   return (
     <Lane
       title="Water ledger"
@@ -32,9 +33,18 @@ export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Se
       y={y}
       note={
         <ul className="mt-2 grid gap-0.5 text-[0.72rem] leading-tight text-quiet">
-          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-vapour" />vapour</li>
-          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-drops" />drops</li>
-          <li className="flex items-center gap-1"><i className="size-2 shrink-0 bg-caught" />caught</li>
+          <li className="flex items-center gap-1">
+            <i className="size-2 shrink-0 bg-vapour" />
+            vapour
+          </li>
+          <li className="flex items-center gap-1">
+            <i className="size-2 shrink-0 bg-drops" />
+            drops
+          </li>
+          <li className="flex items-center gap-1">
+            <i className="size-2 shrink-0 bg-caught" />
+            caught
+          </li>
         </ul>
       }
     >
@@ -49,21 +59,70 @@ export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Se
         return (
           <g key={s.stageId} className="text-[11.500px] font-semibold">
             <rect x={x} width={bar} y={y(vapour)} height={Math.max(0, y(0) - y(vapour))} className="fill-vapour" />
-            <rect x={x} width={bar} y={y(vapour + drops)} height={Math.max(0, y(vapour) - y(vapour + drops))} className="fill-drops" />
-            {collects && <rect x={centre + 1} width={bar} y={y(caught)} height={Math.max(1, y(0) - y(caught))} className="fill-caught" />}
+            <rect
+              x={x}
+              width={bar}
+              y={y(vapour + drops)}
+              height={Math.max(0, y(vapour) - y(vapour + drops))}
+              className="fill-drops"
+            />
+            {collects && (
+              <rect
+                x={centre + 1}
+                width={bar}
+                y={y(caught)}
+                height={Math.max(1, y(0) - y(caught))}
+                className="fill-caught"
+              />
+            )}
             {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
-              <WhyText figure={{ stageId: s.stageId, name: 'caught' }} label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`} x={centre + 1 + bar / 2} y={y(caught) - 4} textAnchor="middle" className="fill-caught">
+              <WhyText
+                figure={{ stageId: s.stageId, name: 'caught' }}
+                label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
+                x={centre + 1 + bar / 2}
+                y={y(caught) - 4}
+                textAnchor="middle"
+                className="fill-caught"
+              >
                 {number(s.caughtKgPerS)}
               </WhyText>
             )}
-            {(i === 0 || !collects) && plan.stages[i]?.kind !== 'outlet' && (
-              <WhyText figure={{ stageId: s.stageId, name: 'vapour' }} label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`} x={centre} y={y(vapour + drops) - 4} textAnchor="middle" className="fill-quiet font-normal">
+            {tall(vapour) ? (
+              <WhyText
+                figure={{ stageId: s.stageId, name: 'vapour' }}
+                label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
+                x={x + bar / 2}
+                y={y(vapour) + 13}
+                textAnchor="middle"
+                className="fill-ink font-normal"
+              >
                 {number(s.vapourKgPerS)}
               </WhyText>
+            ) : (
+              !tall(drops) &&
+              plan.stages[i]?.kind !== 'outlet' && (
+                <WhyText
+                  figure={{ stageId: s.stageId, name: 'vapour' }}
+                  label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
+                  x={x + bar / 2}
+                  y={y(vapour + drops) - 4}
+                  textAnchor="middle"
+                  className="fill-quiet font-normal"
+                >
+                  {number(s.vapourKgPerS)}
+                </WhyText>
+              )
             )}
-            {collects && s.vapourKgPerS + s.liquidKgPerS > waterIn * 0.3 && (
-              <WhyText figure={{ stageId: s.stageId, name: 'vapour' }} label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`} x={x + bar / 2} y={y(vapour + drops) - 4} textAnchor="middle" className="fill-quiet font-normal">
-                {number(s.vapourKgPerS)}
+            {tall(drops) && (
+              <WhyText
+                figure={{ stageId: s.stageId, name: 'liquid' }}
+                label={`Drops carried on from ${name}: ${number(s.liquidKgPerS)} ${u.symbol}. Why?`}
+                x={x + bar / 2}
+                y={y(vapour + drops) + 13}
+                textAnchor="middle"
+                className="fill-on-strong"
+              >
+                {number(s.liquidKgPerS)}
               </WhyText>
             )}
           </g>

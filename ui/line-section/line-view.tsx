@@ -24,7 +24,10 @@ import { StageRow } from './stage-row';
 export function LineView() {
   const { plan, section, edit } = usePlan();
   const [selectedId, select] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
-  const index = Math.max(0, plan.stages.findIndex((s) => s.id === selectedId));
+  const index = Math.max(
+    0,
+    plan.stages.findIndex((s) => s.id === selectedId),
+  );
   const selected = plan.stages[index];
   const [room, setRoom] = useState(860);
   const box = useRef<HTMLDivElement>(null);
@@ -39,10 +42,12 @@ export function LineView() {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const step = event.key === 'ArrowRight' || event.key === ']' ? 1 : event.key === 'ArrowLeft' || event.key === '[' ? -1 : 0;
+      const step =
+        event.key === 'ArrowRight' || event.key === ']' ? 1 : event.key === 'ArrowLeft' || event.key === '[' ? -1 : 0;
       if (step === 0 || !selected) return;
       event.preventDefault();
-      if (event.key.startsWith('Arrow')) void select(plan.stages[Math.min(plan.stages.length - 1, Math.max(0, index + step))]?.id ?? null);
+      if (event.key.startsWith('Arrow'))
+        void select(plan.stages[Math.min(plan.stages.length - 1, Math.max(0, index + step))]?.id ?? null);
       else edit((p) => moveStage(p, selected.id, index + step));
     };
     window.addEventListener('keydown', onKey);
@@ -61,21 +66,55 @@ export function LineView() {
         <h1 className="max-w-72 truncate">{plan.name}</h1>
         <Conditions />
         <Balance />
-        <div className="ml-auto"><InsertMenu after={selected?.kind === 'intake' ? 'the compressor' : (selected?.name ?? '')} onInsert={insert} /></div>
+        <div className="ml-auto">
+          <InsertMenu
+            after={selected?.kind === 'intake' ? 'the compressor' : (selected?.name ?? '')}
+            onInsert={insert}
+          />
+        </div>
       </div>
       {section.problem && (
         <p role="alert" className="mx-3 mb-2 rounded-md bg-brick-wash px-3 py-2 text-brick">
-          <button type="button" className="font-semibold underline" onClick={() => void select(section.problem?.stageId ?? null)}>{plan.stages.find((s) => s.id === section.problem?.stageId)?.name}</button>: {section.problem.message}
+          <button
+            type="button"
+            className="font-semibold underline"
+            onClick={() => void select(section.problem?.stageId ?? null)}
+          >
+            {plan.stages.find((s) => s.id === section.problem?.stageId)?.name}
+          </button>
+          : {section.problem.message}
         </p>
       )}
       <div className="flex border-t border-hairline max-lg:flex-col">
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard */}
-        <div ref={box} className="min-w-0 flex-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Section of the line">
+        <div
+          ref={box}
+          className="min-w-0 flex-1 overflow-x-auto"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+          tabIndex={0}
+          role="region"
+          aria-label="Section of the line"
+        >
           <div style={{ width: columns.total + LABELS }}>
-            <StageRow plan={plan} section={section} columns={columns} selected={selected?.id} onSelect={(id) => void select(id)} onMove={(id, to) => edit((p) => moveStage(p, id, to))} />
+            <StageRow
+              plan={plan}
+              section={section}
+              columns={columns}
+              selected={selected?.id}
+              onSelect={(id) => void select(id)}
+              onMove={(id, to) => edit((p) => moveStage(p, id, to))}
+            />
             <DryMarginLane plan={plan} section={section} columns={columns} />
             <PressureLane plan={plan} section={section} columns={columns} />
             <LedgerLane plan={plan} section={section} columns={columns} />
+          </div>
+          <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
+            {selected && (
+              <StageEditor
+                key={selected.id}
+                stage={selected}
+                onRemoved={() => void select(plan.stages[index - 1]?.id ?? null)}
+              />
+            )}
           </div>
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
@@ -83,7 +122,6 @@ export function LineView() {
           <OutletList selected={selected?.id} onSelect={(id) => void select(id)} />
         </div>
       </div>
-      <div className="border-t border-hairline">{selected && <StageEditor key={selected.id} stage={selected} onRemoved={() => void select(plan.stages[index - 1]?.id ?? null)} />}</div>
     </div>
   );
 }
@@ -96,8 +134,17 @@ function Balance() {
   const frozen = ledger.frozenKgPerS > 0 ? ` + ${say(ledger.frozenKgPerS, 'waterFlow')} frozen` : '';
   return (
     <p className="text-quiet">
-      <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">{say(ledger.waterInKgPerS, 'waterFlow')}</Why> in = {say(ledger.caughtKgPerS, 'waterFlow')} caught + {say(ledger.vapourOutKgPerS, 'waterFlow')} vapour + {say(ledger.liquidOutKgPerS, 'waterFlow')} drops{frozen}
-      {!section.problem && (imbalance(ledger) < 1e-9 ? <span className="text-water"> · balances</span> : <span className="text-brick"> · does not balance</span>)}
+      <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">
+        {say(ledger.waterInKgPerS, 'waterFlow')}
+      </Why>{' '}
+      in = {say(ledger.caughtKgPerS, 'waterFlow')} caught + {say(ledger.vapourOutKgPerS, 'waterFlow')} vapour +{' '}
+      {say(ledger.liquidOutKgPerS, 'waterFlow')} drops{frozen}
+      {!section.problem &&
+        (imbalance(ledger) < 1e-9 ? (
+          <span className="text-water"> · balances</span>
+        ) : (
+          <span className="text-brick"> · does not balance</span>
+        ))}
     </p>
   );
 }

@@ -6,11 +6,21 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
-const WORD = { meets: 'meets it', open: 'too close to call', fails: 'does not' } as const;
-const TONE = { meets: 'border-l-water text-water', open: 'border-l-amber text-amber', fails: 'border-l-brick text-brick' } as const;
+const WORD = { meets: 'meets it', open: 'too close to call', fails: 'falls short' } as const;
+const TONE = {
+  meets: 'border-l-water text-water',
+  open: 'border-l-amber text-amber',
+  fails: 'border-l-brick text-brick',
+} as const;
 
 /** At the end of the line: what each job needs, what it gets, and the margin. */
-export function OutletList({ selected, onSelect }: { selected: string | undefined; onSelect: (stageId: string) => void }) {
+export function OutletList({
+  selected,
+  onSelect,
+}: {
+  selected: string | undefined;
+  onSelect: (stageId: string) => void;
+}) {
   const { plan, section } = usePlan();
   const outlets = useMemo(
     () =>
@@ -32,7 +42,11 @@ export function OutletList({ selected, onSelect }: { selected: string | undefine
             className={`block w-full rounded-md border border-l-4 border-hairline bg-card p-2.5 text-left ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
           >
             <span className="block font-semibold text-ink">{stage.name}</span>
-            {judged ? <Judgement judged={judged} stage={stage} /> : <span className="text-quiet">The walk stops before it.</span>}
+            {judged ? (
+              <Judgement judged={judged} stage={stage} />
+            ) : (
+              <span className="text-quiet">The walk stops before it.</span>
+            )}
           </button>
         </li>
       ))}
@@ -44,23 +58,43 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
   const { say } = useUnits();
   const p = stage.parameters;
   const dryMargin = p.need === 'no-liquid';
-  const what = { 'no-liquid': 'no liquid water', 'dew-point': 'dew point', 'iso-class': `class ${p.waterClass}`, 'humidity-expanded': 'RH expanded', 'humidity-in-line': 'RH in the line' }[p.need];
+  const what = {
+    'no-liquid': 'no liquid water',
+    'dew-point': 'dew point',
+    'iso-class': `class ${p.waterClass}`,
+    'humidity-expanded': 'RH expanded',
+    'humidity-in-line': 'RH in the line',
+  }[p.need];
   const limit = dryMargin ? '' : ` ≤ ${say(judged.limit, judged.quantity)}`;
   const gets = dryMargin
-    ? `${say(Math.max(0, -judged.gets), 'temperatureDifference')} above dew point`
+    ? judged.liquidKgPerS > 0
+      ? `${say(judged.liquidKgPerS, 'waterFlow')} of drops`
+      : `${say(Math.max(0, -judged.gets), 'temperatureDifference')} above dew point`
     : `${say(judged.gets, judged.quantity)}`;
   const half = (judged.high - judged.low) / 2;
   const unsure = say(half, judged.quantity === 'temperature' ? 'temperatureDifference' : judged.quantity);
   return (
-    <span className="grid gap-0.5 text-[0.85rem]">
-      <span className="text-quiet">needs {what}{limit}, {say(judged.pressure.needsPa, 'pressure')}</span>
-      <span className="text-ink">gets <strong>{gets}</strong> <span className="text-quiet">± {unsure}</span></span>
-      <span className="text-ink">
-        <strong>{say(judged.pressure.getsPa, 'pressure')}</strong>
-        {!judged.pressure.enough && <span className="text-brick"> ▲ too little pressure</span>}
+    <span className="grid gap-0.5 text-[0.85rem] leading-snug">
+      <span className="text-quiet">
+        needs {what}
+        {limit}
       </span>
-      <span className="font-semibold"><span aria-hidden>{MARK[judged.verdict]} </span>{WORD[judged.verdict]}</span>
-      {judged.note && <span className="text-quiet">{judged.note}</span>}
+      <span className="text-ink">
+        gets <strong>{gets}</strong>
+        {half > 0.005 && <span className="text-quiet"> ± {unsure}</span>}
+      </span>
+      <span className="text-quiet">
+        at <strong className="text-ink">{say(judged.pressure.getsPa, 'pressure')}</strong> of{' '}
+        {say(judged.pressure.needsPa, 'pressure')}
+        {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}
+      </span>
+      <span>
+        <strong>
+          <span aria-hidden>{MARK[judged.verdict]} </span>
+          {WORD[judged.verdict]}
+        </strong>
+        {judged.note && <span className="text-quiet">: {judged.note}</span>}
+      </span>
     </span>
   );
 }

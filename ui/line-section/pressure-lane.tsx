@@ -27,13 +27,21 @@ export function PressureLane({ plan, section, columns }: { plan: Plan; section: 
   });
   return (
     <Lane title="Pressure" unit={u.symbol} height={HEIGHT} columns={columns} ticks={ticks} y={y}>
-      <path d={path} fill="none" className="stroke-ink" strokeWidth={1.800} />
+      <path d={path} fill="none" className="stroke-ink" strokeWidth={1.8} />
       <g className="text-[11.500px] font-semibold">
         {section.stations.map((s, i) => {
           if (i < 1 || (i > 1 && Math.abs((values[i] as number) - (values[i - 1] as number)) < 1e-6)) return null;
           const text = formatQuantity(s.pressurePa, 'pressure', choice, atmosphericPa).number;
           return (
-            <WhyText key={s.stageId} figure={{ stageId: s.stageId, name: 'pressure' }} label={`Pressure after ${plan.stages[i]?.name}: ${text} ${u.symbol}. Why?`} x={columns.centre[i]} y={y(values[i] as number) - 5} textAnchor="middle" className="fill-ink">
+            <WhyText
+              key={s.stageId}
+              figure={{ stageId: s.stageId, name: 'pressure' }}
+              label={`Pressure after ${plan.stages[i]?.name}: ${text} ${u.symbol}. Why?`}
+              x={columns.centre[i]}
+              y={y(values[i] as number) - 5}
+              textAnchor="middle"
+              className="fill-ink"
+            >
               {text}
             </WhyText>
           );

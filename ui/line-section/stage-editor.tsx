@@ -34,20 +34,60 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
   const fixed = position < FIRST_FREE_POSITION;
   const problem = section.problem?.stageId === stage.id ? section.problem.message : undefined;
   return (
-    <section aria-label={`${stage.name}, ${kind.label}`} className="grid gap-x-6 gap-y-4 p-4 lg:grid-cols-[1fr_15rem_15rem]">
+    <section aria-label={`${stage.name}, ${kind.label}`} className="grid gap-x-6 gap-y-4 p-4 md:grid-cols-[1fr_14rem]">
       <div className="grid content-start gap-3">
         <div className="flex flex-wrap items-end gap-3">
-          <div className="min-w-40 flex-1"><TextInput id={`${stage.id}-name`} label={`${kind.label}: name`} value={stage.name} most={60} onCommit={(name) => edit((p) => renameStage(p, stage.id, name), `${stage.id}.name`)} /></div>
+          <div className="min-w-40 flex-1">
+            <TextInput
+              id={`${stage.id}-name`}
+              label={`${kind.label}: name`}
+              value={stage.name}
+              most={60}
+              onCommit={(name) => edit((p) => renameStage(p, stage.id, name), `${stage.id}.name`)}
+            />
+          </div>
           {!fixed && (
             <div className="flex gap-1">
-              <button type="button" className="button px-2" disabled={position <= FIRST_FREE_POSITION} onClick={() => edit((p) => moveStage(p, stage.id, position - 1))} aria-label="Move upstream" title="Move upstream ( [ )"><ArrowLeft size={16} aria-hidden /></button>
-              <button type="button" className="button px-2" disabled={position >= plan.stages.length - 1} onClick={() => edit((p) => moveStage(p, stage.id, position + 1))} aria-label="Move downstream" title="Move downstream ( ] )"><ArrowRight size={16} aria-hidden /></button>
-              <button type="button" className="button" onClick={() => { edit((p) => removeStage(p, stage.id)); onRemoved(); }}><Trash2 size={15} aria-hidden /> Take out</button>
+              <button
+                type="button"
+                className="button px-2"
+                disabled={position <= FIRST_FREE_POSITION}
+                onClick={() => edit((p) => moveStage(p, stage.id, position - 1))}
+                aria-label="Move upstream"
+                title="Move upstream ( [ )"
+              >
+                <ArrowLeft size={16} aria-hidden />
+              </button>
+              <button
+                type="button"
+                className="button px-2"
+                disabled={position >= plan.stages.length - 1}
+                onClick={() => edit((p) => moveStage(p, stage.id, position + 1))}
+                aria-label="Move downstream"
+                title="Move downstream ( ] )"
+              >
+                <ArrowRight size={16} aria-hidden />
+              </button>
+              <button
+                type="button"
+                className="button"
+                onClick={() => {
+                  edit((p) => removeStage(p, stage.id));
+                  onRemoved();
+                }}
+              >
+                <Trash2 size={15} aria-hidden /> Take out
+              </button>
             </div>
           )}
         </div>
-        {problem && <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">{problem}</p>}
+        {problem && (
+          <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+            {problem}
+          </p>
+        )}
         <StageForm key={stage.id} stage={stage} />
+        <p className="text-[0.88rem] text-quiet">{kind.does}</p>
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div>
@@ -58,14 +98,17 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
             return value === undefined ? null : (
               <div key={name} className="flex justify-between gap-3 border-t border-hairline py-1">
                 <dt className="text-quiet">{label}</dt>
-                <dd className="font-semibold"><Why figure={{ stageId: stage.id, name }}><Amount si={value} quantity={quantity} /></Why></dd>
+                <dd className="font-semibold">
+                  <Why figure={{ stageId: stage.id, name }}>
+                    <Amount si={value} quantity={quantity} />
+                  </Why>
+                </dd>
               </div>
             );
           })}
         </dl>
       </div>
-      <div className="grid content-start gap-2">
-        <p className="text-[0.85rem] text-quiet">{kind.does}</p>
+      <div className="md:col-span-2">
         <Cautions ids={kind.cautions} />
       </div>
     </section>

@@ -1,7 +1,20 @@
 'use client';
 
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { TriangleAlert } from 'lucide-react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
@@ -24,10 +37,17 @@ interface Props {
 export function StageRow({ plan, section, columns, selected, onSelect, onMove }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
   );
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
-    if (over && active.id !== over.id) onMove(String(active.id), plan.stages.findIndex((s) => s.id === over.id));
+    if (over && active.id !== over.id)
+      onMove(
+        String(active.id),
+        plan.stages.findIndex((s) => s.id === over.id),
+      );
   };
   return (
     <div className="flex border-b border-hairline">
@@ -60,7 +80,18 @@ export function StageRow({ plan, section, columns, selected, onSelect, onMove }:
   );
 }
 
-function StageCard({ stage, width, fixed, wet, wetBefore, collects, refuses, selected, last, onSelect }: {
+function StageCard({
+  stage,
+  width,
+  fixed,
+  wet,
+  wetBefore,
+  collects,
+  refuses,
+  selected,
+  last,
+  onSelect,
+}: {
   stage: Stage;
   width: number;
   fixed: boolean;
@@ -72,30 +103,56 @@ function StageCard({ stage, width, fixed, wet, wetBefore, collects, refuses, sel
   last: boolean;
   onSelect: (stageId: string) => void;
 }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: stage.id, disabled: fixed });
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: stage.id,
+    disabled: fixed,
+  });
   const pipe = 'absolute top-[27px] h-[3px] bg-copper';
   const drops = 'absolute top-[33px] h-0 border-t-2 border-dotted border-drops';
   return (
-    <li ref={setNodeRef} style={{ width, transform: CSS.Translate.toString(transform), transition }} className={`relative shrink-0 ${isDragging ? 'z-20 opacity-80' : ''}`}>
-      {stage.kind !== 'intake' && <span aria-hidden className={`${pipe} left-0`} style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }} />}
-      {!last && <span aria-hidden className={`${pipe} right-0`} style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }} />}
+    <li
+      ref={setNodeRef}
+      style={{ width, transform: CSS.Translate.toString(transform), transition }}
+      className={`relative shrink-0 ${isDragging ? 'z-20 opacity-80' : ''}`}
+    >
+      {stage.kind !== 'intake' && (
+        <span
+          aria-hidden
+          className={`${pipe} left-0`}
+          style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }}
+        />
+      )}
+      {!last && (
+        <span
+          aria-hidden
+          className={`${pipe} right-0`}
+          style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }}
+        />
+      )}
       {wetBefore && <span aria-hidden className={`${drops} left-0`} style={{ width: 'calc(50% - 18px)' }} />}
       {wet && <span aria-hidden className={`${drops} right-0`} style={{ width: 'calc(50% - 18px)' }} />}
       <button
         type="button"
         {...attributes}
         {...listeners}
-        role="button"
         aria-pressed={selected}
         aria-roledescription={fixed ? 'stage' : 'movable stage'}
         data-stage={stage.id}
         onClick={() => onSelect(stage.id)}
         className={`relative flex h-[98px] w-full touch-manipulation flex-col items-center border-b-[3px] px-1 pt-3 text-center ${selected ? 'border-copper bg-card' : 'border-transparent hover:bg-sunk'}`}
       >
-        <span className={stage.kind === 'outlet' ? 'mt-[15px] rounded-sm' : ''}><StageIcon kind={stage.kind} size={stage.kind === 'outlet' ? 20 : 32} /></span>
-        <span className={`line-clamp-2 w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${stage.kind === 'outlet' ? 'mt-[-1px]' : 'mt-1'}`}>{stage.name}</span>
+        <span className={stage.kind === 'outlet' ? 'mt-[15px] rounded-sm' : ''}>
+          <StageIcon kind={stage.kind} size={stage.kind === 'outlet' ? 20 : 32} />
+        </span>
+        <span
+          className={`line-clamp-3 w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${stage.kind === 'outlet' ? 'mt-[-1px]' : 'mt-1'}`}
+        >
+          {stage.name}
+        </span>
         {collects && (
-          <svg width="10" height="9" className="absolute bottom-[1px]" aria-hidden><path d="M5 0v5M2 4l3 4 3-4" className="stroke-water" fill="none" strokeWidth="1.600" /></svg>
+          <svg width="10" height="9" className="absolute bottom-[1px]" aria-hidden>
+            <path d="M5 0v5M2 4l3 4 3-4" className="stroke-water" fill="none" strokeWidth="1.600" />
+          </svg>
         )}
         {refuses && <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />}
       </button>

@@ -11,7 +11,13 @@ const HOW = { mL: 'mL', floz: 'fl oz', cup: 'cups' } as const;
 type How = keyof typeof HOW;
 
 /** How much came out: in millilitres, fluid ounces, or by the size of the cup at hand. */
-export function AmountInput({ error, onChange }: { error: string | undefined; onChange: (m3: number | undefined) => void }) {
+export function AmountInput({
+  error,
+  onChange,
+}: {
+  error: string | undefined;
+  onChange: (m3: number | undefined) => void;
+}) {
   const { choice } = useUnits();
   const [how, setHow] = useState<How>(choice.drained === 'floz' ? 'floz' : 'mL');
   const [text, setText] = useState('');
@@ -24,11 +30,13 @@ export function AmountInput({ error, onChange }: { error: string | undefined; on
     const size = parseQuantity(cup, 'drained', { min: 5e-6, max: 5e-3 });
     if (unit === 'cup' && !size.ok) {
       setProblem(`Cup size: ${size.message}`);
-      return onChange(undefined);
+      onChange(undefined);
+      return;
     }
     if (typed.trim() === '') {
       setProblem(undefined);
-      return onChange(undefined);
+      onChange(undefined);
+      return;
     }
     const plainNumber = /^[\d.,\s]+$/.test(typed.trim());
     const parsed =
@@ -43,10 +51,29 @@ export function AmountInput({ error, onChange }: { error: string | undefined; on
     <div className="grid gap-2">
       <Field id="amount" label="How much came out" error={shown}>
         <div className="flex items-stretch gap-2">
-          <input {...tied('amount', shown)} className="control min-w-0 flex-1 text-[1.8rem] leading-none font-semibold" inputMode="decimal" autoComplete="off" value={text} onChange={(e) => take(e.target.value, how, cupText)} />
-          <ToggleGroup.Root type="single" aria-label="Unit of the amount" value={how} onValueChange={(v) => v && take(text, v as How, cupText)} className="flex gap-1">
+          <input
+            {...tied('amount', shown)}
+            className="control min-w-0 flex-1 text-[1.8rem] leading-none font-semibold"
+            inputMode="decimal"
+            autoComplete="off"
+            value={text}
+            onChange={(e) => take(e.target.value, how, cupText)}
+          />
+          <ToggleGroup.Root
+            type="single"
+            aria-label="Unit of the amount"
+            value={how}
+            onValueChange={(v) => v && take(text, v as How, cupText)}
+            className="flex gap-1"
+          >
             {Object.entries(HOW).map(([id, label]) => (
-              <ToggleGroup.Item key={id} value={id} className="button min-h-12 min-w-12 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper">{label}</ToggleGroup.Item>
+              <ToggleGroup.Item
+                key={id}
+                value={id}
+                className="button min-h-12 min-w-12 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper"
+              >
+                {label}
+              </ToggleGroup.Item>
             ))}
           </ToggleGroup.Root>
         </div>
@@ -66,5 +93,7 @@ function cups(typed: string, cupM3: number): ReturnType<typeof parseQuantity> {
   const count = parseQuantity(typed, 'mass', { choice: { mass: 'kg' } }); // a bare number, read as everywhere
   if (!count.ok) return { ok: false, message: `“${typed}” is not a number of cups.` };
   const value = count.value * cupM3;
-  return value <= MOST_M3 ? { ok: true, value, understood: `${count.value} cups` } : { ok: false, message: 'More than 200 L: check the number of cups.' };
+  return value <= MOST_M3
+    ? { ok: true, value, understood: `${count.value} cups` }
+    : { ok: false, message: 'More than 200 L: check the number of cups.' };
 }

@@ -1,15 +1,15 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { drainPoints } from '@/core/line/edit';
 import { type Plan, placeOf } from '@/core/line/plan';
 import { APPEARANCES, type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
 import { expectDrain } from '@/core/record/expect-drain';
 import { verdictOf } from '@/core/record/judge-drain';
+import type { LoggedDrain } from '@/core/record/judge-log';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
-import type { LogbookEntry } from '@/server/read-logbook';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -28,19 +28,29 @@ const SWATCH: Record<keyof typeof APPEARANCES, string> = {
 };
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
-function sinceFor(plan: Plan, entries: readonly LogbookEntry[], pointId: string, at: ShopTime): ShopTime {
-  const last = entries.filter((e) => e.stageId === pointId && e.drainedAt < at).map((e) => e.drainedAt).sort().at(-1);
+function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: string, at: ShopTime): ShopTime {
+  const last = entries
+    .filter((e) => e.stageId === pointId && e.drainedAt < at)
+    .map((e) => e.drainedAt)
+    .sort()
+    .at(-1);
   if (last) return last;
   const starts = `${at.slice(0, 10)}T00:00`;
   const opening = shopTimeMs(starts) + plan.survey.working.startsAtH * 3_600_000;
   return shopTimeOf(shopTimeMs(at) - opening > 3_600_000 ? opening : opening - 86_400_000);
 }
 
-const remembered = (): string => (typeof localStorage === 'undefined' ? '' : (localStorage.getItem('cool-dram.who') ?? ''));
+const remembered = (): string =>
+  typeof localStorage === 'undefined' ? '' : (localStorage.getItem('cool-dram.who') ?? '');
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
-export function DrainForm({ entries, pointId, onPoint, onLogged }: {
-  entries: readonly LogbookEntry[];
+export function DrainForm({
+  entries,
+  pointId,
+  onPoint,
+  onLogged,
+}: {
+  entries: readonly LoggedDrain[];
   pointId: string;
   onPoint: (id: string) => void;
   onLogged: (entryId: string) => void;
@@ -53,7 +63,13 @@ export function DrainForm({ entries, pointId, onPoint, onLogged }: {
   const form = useForm<DrainEntry>({
     // The schema's own output type: defaults make its input looser than what the form holds.
     resolver: zodResolver(drainEntrySchema) as never,
-    defaultValues: { note: '', loadedHours: null, who: '', intakeTemperatureC: place.temperatureC, intakeRelativeHumidity: place.relativeHumidity },
+    defaultValues: {
+      note: '',
+      loadedHours: null,
+      who: '',
+      intakeTemperatureC: place.temperatureC,
+      intakeRelativeHumidity: place.relativeHumidity,
+    },
   });
   const { errors } = form.formState;
   const { setValue, reset } = form;
@@ -79,85 +95,197 @@ export function DrainForm({ entries, pointId, onPoint, onLogged }: {
     });
   }, [pointId, round, entries.length]);
   const v = form.watch();
-  const expected = useMemo(() => {
-    const timed = Number.isFinite(shopTimeMs(v.drainedAt ?? '')) && Number.isFinite(shopTimeMs(v.sinceAt ?? '')) && v.sinceAt < v.drainedAt;
-    const hours = v.loadedHours === null || (Number.isFinite(v.loadedHours) && v.loadedHours >= 0);
-    return v.stageId && timed && hours ? expectDrain(plan, v) : undefined;
-  }, [plan, v.stageId, v.drainedAt, v.sinceAt, v.loadedHours, v.intakeTemperatureC, v.intakeRelativeHumidity]);
+  const timed =
+    Number.isFinite(shopTimeMs(v.drainedAt ?? '')) &&
+    Number.isFinite(shopTimeMs(v.sinceAt ?? '')) &&
+    v.sinceAt < v.drainedAt;
+  const metered = v.loadedHours === null || (Number.isFinite(v.loadedHours) && v.loadedHours >= 0);
+  const expected = v.stageId && timed && metered ? expectDrain(plan, v) : undefined;
   const drained = (kg: number): string => say(kg / 1000, 'drained');
-  const verdict = expected && v.amountM3 !== undefined ? verdictOf({ ...expected, stageId: v.stageId, drainedAt: v.drainedAt, amountKg: v.amountM3 * 1000 }) : undefined;
+  const verdict =
+    expected && v.amountM3 !== undefined
+      ? verdictOf({ ...expected, stageId: v.stageId, drainedAt: v.drainedAt, amountKg: v.amountM3 * 1000 })
+      : undefined;
   const submit = form.handleSubmit((entry) => {
-    if (entry.drainedAt > nowOnTheWall()) return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
+    if (entry.drainedAt > nowOnTheWall())
+      return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
     localStorage.setItem('cool-dram.who', entry.who);
     sender.send(entry, (field, message) => form.setError(field as keyof DrainEntry, { message }));
   });
   return (
-    <form onSubmit={submit} noValidate className="grid gap-3 rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16" aria-label="Log a drain">
+    <form
+      onSubmit={submit}
+      noValidate
+      className="grid gap-3 rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16"
+      aria-label="Log a drain"
+    >
       <h2>Log a drain</h2>
       <div className="grid gap-1" role="radiogroup" aria-label="Drain point">
         {points.map((p) => {
           const last = entries.find((e) => e.stageId === p.id);
           return (
-            <label key={p.id} className={`flex min-h-11 cursor-pointer items-center justify-between gap-2 rounded-md border px-3 ${p.id === pointId ? 'border-ink bg-sunk font-semibold' : 'border-hairline'}`}>
-              <span className="flex min-w-0 items-center gap-2"><input type="radio" name="point" className="size-4 accent-(--water)" checked={p.id === pointId} onChange={() => onPoint(p.id)} /><span className="truncate">{p.name}</span></span>
-              <span className="shrink-0 text-[0.8rem] font-normal text-quiet">{last ? sayTime(last.drainedAt) : 'not yet'}</span>
+            <label
+              key={p.id}
+              className={`flex min-h-11 cursor-pointer items-center justify-between gap-2 rounded-md border px-3 ${p.id === pointId ? 'border-ink bg-sunk font-semibold' : 'border-hairline'}`}
+            >
+              <span className="flex min-w-0 items-center gap-2">
+                <input
+                  type="radio"
+                  name="point"
+                  className="size-4 accent-(--water)"
+                  checked={p.id === pointId}
+                  onChange={() => onPoint(p.id)}
+                />
+                <span className="truncate">{p.name}</span>
+              </span>
+              <span className="shrink-0 text-[0.8rem] font-normal text-quiet">
+                {last ? sayTime(last.drainedAt) : 'not yet'}
+              </span>
             </label>
           );
         })}
-        {errors.stageId && <p role="alert" className="text-brick">{errors.stageId.message}</p>}
+        {errors.stageId && (
+          <p role="alert" className="text-brick">
+            {errors.stageId.message}
+          </p>
+        )}
       </div>
       <Cautions ids={['C36', 'C20']} />
-      <AmountInput key={`${pointId}.${round}`} error={errors.amountM3 && 'Type how much came out, for example 160.'} onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })} />
+      <AmountInput
+        key={`${pointId}.${round}`}
+        error={errors.amountM3 && 'Type how much came out, for example 160.'}
+        onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
+      />
       <p className="rounded-md bg-water-wash px-3 py-2" aria-live="polite">
         {expected ? (
-          expected.highKg < 0.0005 ? 'No water is expected here in that time.' : (
+          expected.highKg < 0.0005 ? (
+            'No water is expected here in that time.'
+          ) : (
             <>
-              Expected <strong>{drained(expected.lowKg)} to {drained(expected.highKg)}</strong> in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
+              Expected{' '}
+              <strong>
+                {drained(expected.lowKg)} to {drained(expected.highKg)}
+              </strong>{' '}
+              in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
             </>
           )
-        ) : 'What to expect shows here once the times are in order.'}
+        ) : (
+          'What to expect shows here once the times are in order.'
+        )}
       </p>
       <fieldset>
         <legend className="mb-1 text-[0.9rem] font-medium">It looked</legend>
         <div className="grid grid-cols-4 gap-1.5">
           {Object.entries(APPEARANCES).map(([id, label]) => (
-            <label key={id} className="grid cursor-pointer justify-items-center gap-1 rounded-md border border-hairline p-1.5 text-[0.85rem] has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-water">
+            <label
+              key={id}
+              className="grid cursor-pointer justify-items-center gap-1 rounded-md border border-hairline p-1.5 text-[0.85rem] has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-water"
+            >
               <input type="radio" className="sr-only" value={id} {...form.register('appearance')} />
-              <span aria-hidden className={`h-6 w-full rounded-sm border border-hairline ${SWATCH[id as keyof typeof SWATCH]}`} />
+              <span
+                aria-hidden
+                className={`h-6 w-full rounded-sm border border-hairline ${SWATCH[id as keyof typeof SWATCH]}`}
+              />
               {label}
             </label>
           ))}
         </div>
-        {errors.appearance && <p role="alert" className="mt-1 text-[0.85rem] text-brick">{errors.appearance.message}</p>}
+        {errors.appearance && (
+          <p role="alert" className="mt-1 text-[0.85rem] text-brick">
+            {errors.appearance.message}
+          </p>
+        )}
       </fieldset>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
         <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
-          <input {...tied('drainedAt', errors.drainedAt?.message)} type="datetime-local" className="control" {...form.register('drainedAt')} />
+          <input
+            {...tied('drainedAt', errors.drainedAt?.message)}
+            type="datetime-local"
+            className="control"
+            {...form.register('drainedAt')}
+          />
         </Field>
         <Field id="sinceAt" label="The time before" error={errors.sinceAt?.message}>
-          <input {...tied('sinceAt', errors.sinceAt?.message)} type="datetime-local" className="control" {...form.register('sinceAt')} />
+          <input
+            {...tied('sinceAt', errors.sinceAt?.message)}
+            type="datetime-local"
+            className="control"
+            {...form.register('sinceAt')}
+          />
         </Field>
       </div>
       <Field id="who" label="Who" error={errors.who?.message}>
-        <input {...tied('who', errors.who?.message)} className="control" autoComplete="name" {...form.register('who')} />
+        <input
+          {...tied('who', errors.who?.message)}
+          className="control"
+          autoComplete="name"
+          {...form.register('who')}
+        />
       </Field>
       <details>
         <summary className="cursor-pointer text-quiet">Hours, intake air, note</summary>
         <div className="mt-2 grid gap-3">
-          <Field id="loadedHours" label="Loaded hours since then, by the meter" error={errors.loadedHours?.message} help="Left empty, the working pattern of the survey counts.">
-            <input {...tied('loadedHours', errors.loadedHours?.message)} className="control" inputMode="decimal" {...form.register('loadedHours', { setValueAs: (t: string | number | null) => (t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.'))) })} />
+          <Field
+            id="loadedHours"
+            label="Loaded hours since then, by the meter"
+            error={errors.loadedHours?.message}
+            help="Left empty, the working pattern of the survey counts."
+          >
+            <input
+              {...tied('loadedHours', errors.loadedHours?.message)}
+              className="control"
+              inputMode="decimal"
+              {...form.register('loadedHours', {
+                setValueAs: (t: string | number | null) =>
+                  t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.')),
+              })}
+            />
           </Field>
           <div className="grid grid-cols-2 items-start gap-3">
-            <Controller control={form.control} name="intakeTemperatureC" render={({ field }) => <QuantityInput id="entry-temperature" label="Intake air" quantity="temperature" value={field.value} min={-45} max={60} onCommit={(x) => void field.onChange(x) as undefined} />} />
-            <Controller control={form.control} name="intakeRelativeHumidity" render={({ field }) => <QuantityInput id="entry-humidity" label="its humidity" quantity="share" value={field.value} min={0.01} max={1} onCommit={(x) => void field.onChange(x) as undefined} />} />
+            <Controller
+              control={form.control}
+              name="intakeTemperatureC"
+              render={({ field }) => (
+                <QuantityInput
+                  id="entry-temperature"
+                  label="Intake air"
+                  quantity="temperature"
+                  value={field.value}
+                  min={-45}
+                  max={60}
+                  onCommit={(x) => void field.onChange(x) as undefined}
+                />
+              )}
+            />
+            <Controller
+              control={form.control}
+              name="intakeRelativeHumidity"
+              render={({ field }) => (
+                <QuantityInput
+                  id="entry-humidity"
+                  label="its humidity"
+                  quantity="share"
+                  value={field.value}
+                  min={0.01}
+                  max={1}
+                  onCommit={(x) => void field.onChange(x) as undefined}
+                />
+              )}
+            />
           </div>
           <Field id="note" label="Note" error={errors.note?.message}>
             <textarea {...tied('note', errors.note?.message)} rows={2} className="control" {...form.register('note')} />
           </Field>
         </div>
       </details>
-      {sender.message && <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">{sender.message}</p>}
-      <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.sending}>{sender.sending ? 'Saving…' : 'Log it'}</button>
+      {sender.message && (
+        <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">
+          {sender.message}
+        </p>
+      )}
+      <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.sending}>
+        {sender.sending ? 'Saving…' : 'Log it'}
+      </button>
     </form>
   );
 }

@@ -1,13 +1,28 @@
 'use client';
 
 import { format } from 'date-fns';
-import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
-import type { DrainJudgement, DrainVerdict } from '@/core/record/judge-drain';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ResponsiveContainer,
+  Scatter,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { fromSi, unitOf } from '@/core/quantity/units';
-import type { LogbookEntry } from '@/server/read-logbook';
+import type { DrainJudgement, DrainVerdict } from '@/core/record/judge-drain';
+import type { LoggedDrain } from '@/core/record/judge-log';
 import { useUnits } from '@/ui/units/units';
 
-const COLOUR: Record<DrainVerdict, string> = { 'as expected': 'var(--water)', less: 'var(--amber)', more: 'var(--brick)', 'nothing to expect': 'var(--quiet)' };
+const COLOUR: Record<DrainVerdict, string> = {
+  'as expected': 'var(--water)',
+  less: 'var(--amber)',
+  more: 'var(--brick)',
+  'nothing to expect': 'var(--quiet)',
+};
 
 interface Point {
   at: number;
@@ -22,11 +37,17 @@ function Mark({ cx = 0, cy = 0, payload }: { cx?: number; cy?: number; payload?:
   const fill = COLOUR[verdict];
   if (verdict === 'less') return <path d={`M${cx - 6},${cy - 5}h12l-6,10z`} fill={fill} />;
   if (verdict === 'more') return <path d={`M${cx - 6},${cy + 5}h12l-6,-10z`} fill={fill} />;
-  return <circle cx={cx} cy={cy} r={4.500} fill={fill} />;
+  return <circle cx={cx} cy={cy} r={4.5} fill={fill} />;
 }
 
 /** What came out of a drain over time, over the band of what should have. */
-export function HistoryChart({ entries, judged }: { entries: readonly LogbookEntry[]; judged: ReadonlyMap<string, DrainJudgement> }) {
+export function HistoryChart({
+  entries,
+  judged,
+}: {
+  entries: readonly LoggedDrain[];
+  judged: ReadonlyMap<string, DrainJudgement>;
+}) {
   const { choice, say } = useUnits();
   const u = unitOf('drained', choice.drained);
   const inUnit = (m3: number): number => fromSi(m3, u, 0);
@@ -47,8 +68,23 @@ export function HistoryChart({ entries, judged }: { entries: readonly LogbookEnt
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
-            <XAxis dataKey="at" type="number" scale="time" domain={['dataMin', 'dataMax']} tickFormatter={day} stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} minTickGap={28} padding={{ left: 12, right: 12 }} />
-            <YAxis width={52} stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} tickFormatter={(v: number) => String(v)} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              scale="time"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={day}
+              stroke="var(--quiet)"
+              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
+              minTickGap={28}
+              padding={{ left: 12, right: 12 }}
+            />
+            <YAxis
+              width={52}
+              stroke="var(--quiet)"
+              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
+              tickFormatter={(v: number) => String(v)}
+            />
             <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
             <Line dataKey="expected" stroke="var(--deep)" strokeDasharray="6 4" dot={false} isAnimationActive={false} />
             <Scatter dataKey="came" shape={<Mark />} isAnimationActive={false} />
@@ -59,8 +95,12 @@ export function HistoryChart({ entries, judged }: { entries: readonly LogbookEnt
                 return active && p ? (
                   <div className="floating px-3 py-2 text-[0.85rem]">
                     <p className="font-semibold">{format(p.at, 'EEE d MMM, HH:mm')}</p>
-                    <p>came out {inSi(p.came)}: {p.verdict}</p>
-                    <p className="text-quiet">expected {inSi(p.band[0])} to {inSi(p.band[1])}</p>
+                    <p>
+                      came out {inSi(p.came)}: {p.verdict}
+                    </p>
+                    <p className="text-quiet">
+                      expected {inSi(p.band[0])} to {inSi(p.band[1])}
+                    </p>
                   </div>
                 ) : null;
               }}
@@ -70,10 +110,18 @@ export function HistoryChart({ entries, judged }: { entries: readonly LogbookEnt
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-[0.8rem] text-quiet">
         <span>{u.symbol} a drain</span>
-        <span><span className="text-water">●</span> as expected</span>
-        <span><span className="text-amber">▼</span> less</span>
-        <span><span className="text-brick">▲</span> more</span>
-        <span className="flex items-center gap-1"><i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20</span>
+        <span>
+          <span className="text-water">●</span> as expected
+        </span>
+        <span>
+          <span className="text-amber">▼</span> less
+        </span>
+        <span>
+          <span className="text-brick">▲</span> more
+        </span>
+        <span className="flex items-center gap-1">
+          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
+        </span>
       </figcaption>
     </figure>
   );

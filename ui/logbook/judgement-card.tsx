@@ -1,25 +1,34 @@
 'use client';
 
 import type { DrainJudgement } from '@/core/record/judge-drain';
-import type { LogbookEntry } from '@/server/read-logbook';
+import type { LoggedDrain } from '@/core/record/judge-log';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Verdict } from './verdict';
 import { sayTime } from './when';
 
 /** What an entry means: the verdict, and the causes in the order in which this line points to them. */
-export function JudgementCard({ entry, judgement }: { entry: LogbookEntry; judgement: DrainJudgement }) {
+export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgement: DrainJudgement }) {
   const { say } = useUnits();
   const amount = (kg: number): string => say(kg / 1000, 'drained');
   return (
     <section aria-label="Judgement" aria-live="polite" className="rounded-md border border-hairline bg-card p-4">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <h2>{entry.stageName} · {sayTime(entry.drainedAt)}</h2>
+        <h2>
+          {entry.stageName} · {sayTime(entry.drainedAt)}
+        </h2>
         <Verdict of={judgement.verdict} className="text-[1.05rem]" />
       </div>
       <p className="mt-1">
-        <strong>{say(entry.amountM3, 'drained')}</strong> came out, {entry.appearance}. Expected <strong>{amount(entry.lowKg)} to {amount(entry.highKg)}</strong>
-        <span className="text-quiet"> (middle {amount(entry.expectedKg)}, {say(entry.countedHours * 3600, 'time')} loaded since {sayTime(entry.sinceAt)}, 19 times in 20).</span>
+        <strong>{say(entry.amountM3, 'drained')}</strong> came out, {entry.appearance}. Expected{' '}
+        <strong>
+          {amount(entry.lowKg)} to {amount(entry.highKg)}
+        </strong>
+        <span className="text-quiet">
+          {' '}
+          (middle {amount(entry.expectedKg)}, {say(entry.countedHours * 3600, 'time')} loaded since{' '}
+          {sayTime(entry.sinceAt)}, 19 times in 20).
+        </span>
       </p>
       {judgement.causes.length > 0 && (
         <ol className="mt-3 grid gap-2">
@@ -34,9 +43,21 @@ export function JudgementCard({ entry, judgement }: { entry: LogbookEntry; judge
           ))}
         </ol>
       )}
-      {judgement.causes.some((c) => c.id === 'drain-stuck') && <div className="mt-3"><Cautions ids={['C07', 'C36']} /></div>}
-      {(entry.appearance === 'oily' || entry.appearance === 'milky') && <div className="mt-3"><Cautions ids={['C27']} /></div>}
-      {entry.appearance === 'rusty' && <div className="mt-3"><Cautions ids={['C01']} /></div>}
+      {judgement.causes.some((c) => c.id === 'drain-stuck') && (
+        <div className="mt-3">
+          <Cautions ids={['C07', 'C36']} />
+        </div>
+      )}
+      {(entry.appearance === 'oily' || entry.appearance === 'milky') && (
+        <div className="mt-3">
+          <Cautions ids={['C27']} />
+        </div>
+      )}
+      {entry.appearance === 'rusty' && (
+        <div className="mt-3">
+          <Cautions ids={['C01']} />
+        </div>
+      )}
     </section>
   );
 }

@@ -5,23 +5,30 @@ import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
 import { drainPoints } from '@/core/line/edit';
+import type { DrainJudgement } from '@/core/record/judge-drain';
+import type { LoggedDrain } from '@/core/record/judge-log';
 import { judgeLogged } from '@/core/record/judge-log';
-import type { LogbookEntry } from '@/server/read-logbook';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { DrainForm } from './drain-form';
 import { EntryList } from './entry-list';
 import { JudgementCard } from './judgement-card';
+import { Verdict } from './verdict';
+import { sayTime } from './when';
 
-const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), { ssr: false, loading: () => <div className="h-56" /> });
+const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), {
+  ssr: false,
+  loading: () => <div className="h-56" />,
+});
 
 /** Log a drain, see what should have come out, and be told what a difference means. */
-export function LogbookView({ entries }: { entries: readonly LogbookEntry[] }) {
+export function LogbookView({ entries }: { entries: readonly LoggedDrain[] }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
   const points = drainPoints(plan);
   const [chosen, choose] = useQueryState('point', parseAsString.withDefault(points[0]?.id ?? ''));
   const [opened, open] = useQueryState('entry', parseAsString);
-  const pointId = points.some((p) => p.id === chosen) || entries.some((e) => e.stageId === chosen) ? chosen : (points[0]?.id ?? '');
+  const pointId =
+    points.some((p) => p.id === chosen) || entries.some((e) => e.stageId === chosen) ? chosen : (points[0]?.id ?? '');
   const standing = useMemo(() => entries.filter((e) => !e.struck), [entries]);
   const judged = useMemo(
     () => new Map(entries.map((e) => [e.id, judgeLogged(plan, standing.includes(e) ? standing : [...standing, e], e)])),
@@ -36,19 +43,37 @@ export function LogbookView({ entries }: { entries: readonly LogbookEntry[] }) {
     return (
       <div className="max-w-prose p-6">
         <h1>Logbook</h1>
-        <p className="mt-2">Drains are logged here, and each is held against what the line should have given. This line has no drain yet: add a separator or a receiver on the Line page, with a drain.</p>
+        <p className="mt-2">
+          Drains are logged here, and each is held against what the line should have given. This line has no drain yet:
+          add a separator or a receiver on the Line page, with a drain.
+        </p>
       </div>
     );
   return (
-    <div className="mx-auto grid max-w-[1400px] items-start gap-x-6 gap-y-5 p-4 lg:grid-cols-[24rem_1fr]">
+    <div className="mx-auto grid max-w-[1400px] items-start gap-x-6 gap-y-5 p-4 lg:grid-cols-[26rem_1fr]">
       <h1 className="lg:col-span-2">Logbook</h1>
       <DrainForm
         entries={standing}
         pointId={pointId}
-        onPoint={(id) => { void choose(id); void open(null); }}
-        onLogged={(id) => { void open(id); router.refresh(); }}
+        onPoint={(id) => {
+          void choose(id);
+          void open(null);
+        }}
+        onLogged={(id) => {
+          void open(id);
+          router.refresh();
+        }}
       />
       <div className="grid min-w-0 gap-5">
+        <OutOfBand
+          entries={standing}
+          judged={judged}
+          opened={showsPoint?.id}
+          onOpen={(e) => {
+            void choose(e.stageId);
+            void open(e.id);
+          }}
+        />
         {showsPoint && judgement && <JudgementCard entry={showsPoint} judgement={judgement} />}
         {here.length > 0 ? (
           <section aria-label={`History of ${name}`}>
@@ -56,10 +81,58 @@ export function LogbookView({ entries }: { entries: readonly LogbookEntry[] }) {
             <HistoryChart entries={here.filter((e) => !e.struck)} judged={judged} />
           </section>
         ) : (
-          <p className="rounded-md border border-dashed border-hairline p-4 text-quiet">Nothing logged at {name} yet. Open its drain, catch the water in a jug and type how much it was: the first entry is judged at once, and from the second on you see a history.</p>
+          <p className="rounded-md border border-dashed border-hairline p-4 text-quiet">
+            Nothing logged at {name} yet. Open its drain, catch the water in a jug and type how much it was: the first
+            entry is judged at once, and from the second on you see a history.
+          </p>
         )}
-        <EntryList planId={planId} entries={entries} judged={judged} opened={showsPoint?.id} onOpen={(e) => { void choose(e.stageId); void open(e.id); }} onChanged={() => router.refresh()} />
+        <EntryList
+          planId={planId}
+          entries={entries}
+          judged={judged}
+          opened={showsPoint?.id}
+          onOpen={(e) => {
+            void choose(e.stageId);
+            void open(e.id);
+          }}
+          onChanged={() => router.refresh()}
+        />
       </div>
     </div>
+  );
+}
+
+const LATELY = 12; // entries looked back on
+
+/** What fell outside its band lately, so that it is not overlooked further down. */
+function OutOfBand({
+  entries,
+  judged,
+  opened,
+  onOpen,
+}: {
+  entries: readonly LoggedDrain[];
+  judged: ReadonlyMap<string, DrainJudgement>;
+  opened: string | undefined;
+  onOpen: (entry: LoggedDrain) => void;
+}) {
+  const odd = entries.slice(0, LATELY).filter((e) => ['less', 'more'].includes(judged.get(e.id)?.verdict ?? ''));
+  if (odd.length === 0) return null;
+  return (
+    <section aria-label="Out of the band lately" className="flex flex-wrap items-center gap-2">
+      <h2 className="mr-1 text-[0.9rem]">Out of the band lately</h2>
+      {odd.map((e) => (
+        <button
+          key={e.id}
+          type="button"
+          aria-pressed={opened === e.id}
+          className="button min-h-9 text-[0.85rem] aria-pressed:border-ink"
+          onClick={() => onOpen(e)}
+        >
+          {e.stageName}, {sayTime(e.drainedAt).replace(/,.*/, '')}{' '}
+          <Verdict of={judged.get(e.id)?.verdict ?? 'less'} short />
+        </button>
+      ))}
+    </section>
   );
 }

@@ -8,7 +8,12 @@ const LOOK: Record<DrainVerdict, { mark: string; word: string; tone: string }> =
 };
 
 /** A verdict by shape, word and colour. */
-export function Verdict({ of: verdict, className }: { of: DrainVerdict; className?: string }) {
+export function Verdict({ of: verdict, className, short }: { of: DrainVerdict; className?: string; short?: boolean }) {
   const { mark, word, tone } = LOOK[verdict];
-  return <span className={`font-semibold whitespace-nowrap ${tone} ${className ?? ''}`}><span aria-hidden>{mark} </span>{word}</span>;
+  return (
+    <span className={`font-semibold whitespace-nowrap ${tone} ${className ?? ''}`}>
+      <span aria-hidden>{mark} </span>
+      {short ? verdict : word}
+    </span>
+  );
 }

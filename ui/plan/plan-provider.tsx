@@ -18,7 +18,15 @@ interface PlanContextValue {
 const PlanContext = createContext<PlanContextValue | undefined>(undefined);
 
 /** Holds a line while it is looked at: the plan with undo, its section walked anew at every edit, and the saving. */
-export function PlanProvider({ planId, stored, children }: { planId: string; stored: { plan: Plan; rowVersion: number }; children: ReactNode }) {
+export function PlanProvider({
+  planId,
+  stored,
+  children,
+}: {
+  planId: string;
+  stored: { plan: Plan; rowVersion: number };
+  children: ReactNode;
+}) {
   const [store] = useState(() => createPlanStore(stored.plan));
   const [autosave, setAutosave] = useState<Autosave>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the server sent first is the base; later edits are the store's

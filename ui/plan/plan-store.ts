@@ -1,4 +1,4 @@
-import { temporal, type TemporalState } from 'zundo';
+import { type TemporalState, temporal } from 'zundo';
 import type { StoreApi } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import type { Plan } from '@/core/line/plan';
@@ -7,7 +7,10 @@ import type { Plan } from '@/core/line/plan';
 export type Saving =
   | { readonly phase: 'saved' | 'unsaved' | 'saving' }
   | { readonly phase: 'waiting' | 'refused'; readonly message: string }
-  | { readonly phase: 'conflict'; readonly newer: { readonly rowVersion: number; readonly plan: Plan; readonly savedAt: string } };
+  | {
+      readonly phase: 'conflict';
+      readonly newer: { readonly rowVersion: number; readonly plan: Plan; readonly savedAt: string };
+    };
 
 export interface PlanState {
   readonly plan: Plan;
@@ -45,10 +48,12 @@ export function createPlanStore(plan: Plan): PlanStore {
         partialize: ({ plan: kept }): Kept => ({ plan: kept }),
         equality: (a, b) => a.plan === b.plan,
         limit: 200,
-        handleSet: (record) => (...past) => {
-          if (!joins) (record as (...past: unknown[]) => void)(...past);
-          joins = false;
-        },
+        handleSet:
+          (record) =>
+          (...past) => {
+            if (!joins) (record as (...past: unknown[]) => void)(...past);
+            joins = false;
+          },
       },
     ),
   ) as PlanStore;

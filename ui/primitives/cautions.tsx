@@ -7,7 +7,8 @@ export function Cautions({ ids }: { ids: readonly string[] }) {
       <ul className="grid gap-1.5">
         {ids.map((id) => (
           <li key={id}>
-            <span className="font-medium text-brick">{CAUTIONS[id]?.text}</span> <span className="text-quiet">Ask: {CAUTIONS[id]?.deferTo}.</span>
+            <span className="font-medium text-brick">{CAUTIONS[id]?.text}</span>{' '}
+            <span className="text-quiet">Ask: {CAUTIONS[id]?.deferTo}.</span>
           </li>
         ))}
       </ul>

@@ -17,7 +17,8 @@ export function DatabaseDown() {
     <div role="alert" className="mx-auto max-w-lg p-8">
       <h1>The database does not answer</h1>
       <p className="mt-2">
-        Nothing that was shown as saved is lost, and what you typed since is kept in this browser. This page tries again every two seconds and comes back by itself.
+        Nothing that was shown as saved is lost, and what you typed since is kept in this browser. This page tries again
+        every two seconds and comes back by itself.
       </p>
       <p className="mt-2 text-quiet">If it does not, look at the terminal in which Cool Dram was started.</p>
     </div>

@@ -6,42 +6,82 @@ import { ThemeToggle } from './theme';
 import { UnitsMenu } from './units-menu';
 
 /** The program around a page: the name, what is open, the rail of views (a bar below on a phone). */
-export function Frame({ planId, title, actions, children }: { planId?: string; title?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+export function Frame({
+  planId,
+  title,
+  actions,
+  children,
+}: {
+  planId?: string;
+  title?: ReactNode;
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <div className="flex min-h-dvh flex-col">
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:bg-card focus:p-2">To the content</a>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:bg-card focus:p-2">
+        To the content
+      </a>
       <header className="no-print sticky top-0 z-30 flex min-h-12 items-center gap-2 border-b border-hairline bg-card px-3 py-1.5 sm:gap-3">
-        <Link href="/" className="mr-1 flex shrink-0 items-center gap-1.5 text-[1.05rem] font-bold [font-stretch:112%]" aria-label="Cool Dram, start page">
+        <Link
+          href="/"
+          className="mr-1 flex shrink-0 items-center gap-1.5 text-[1.05rem] font-bold [font-stretch:112%]"
+          aria-label="Cool Dram, start page"
+        >
           <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden>
-            <path d="M3 3h14l-2.2 13a1.6 1.6 0 0 1-1.6 1.3H6.8A1.6 1.6 0 0 1 5.200 16z" fill="none" stroke="var(--ink)" strokeWidth="1.6" />
+            <path
+              d="M3 3h14l-2.2 13a1.6 1.6 0 0 1-1.6 1.3H6.8A1.6 1.6 0 0 1 5.200 16z"
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="1.6"
+            />
             <path d="M4.600 10.500h10.800L14.300 16a.8.8 0 0 1-.8.6h-7a.8.8 0 0 1-.8-.6z" fill="var(--water)" />
           </svg>
-          <span className="max-sm:hidden">Cool<span className="text-water">Dram</span></span>
+          <span className="max-sm:hidden">
+            Cool<span className="text-water">Dram</span>
+          </span>
         </Link>
         <div className="flex min-w-0 flex-1 items-center gap-2">{title}</div>
         {actions}
-        <div className="max-sm:hidden"><UnitsMenu /></div>
+        <div className="max-sm:hidden">
+          <UnitsMenu />
+        </div>
         <ThemeToggle />
       </header>
       <div className="flex flex-1 max-sm:flex-col-reverse">
-        <nav aria-label="Views" className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[104px] sm:shrink-0 sm:border-r">
+        <nav
+          aria-label="Views"
+          className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[104px] sm:shrink-0 sm:border-r"
+        >
           <ul className="flex sm:sticky sm:top-12 sm:flex-col sm:py-3">
             {planId ? (
               <>
                 <RailHeading>Plan</RailHeading>
-                <RailLink href={`/lines/${planId}/survey`} icon={<CircleGauge size={18} />}>Survey</RailLink>
-                <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>Line</RailLink>
+                <RailLink href={`/lines/${planId}/survey`} icon={<CircleGauge size={18} />}>
+                  Survey
+                </RailLink>
+                <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>
+                  Line
+                </RailLink>
                 <RailHeading>Keep</RailHeading>
-                <RailLink href={`/lines/${planId}/logbook`} icon={<ClipboardList size={18} />}>Logbook</RailLink>
+                <RailLink href={`/lines/${planId}/logbook`} icon={<ClipboardList size={18} />}>
+                  Logbook
+                </RailLink>
                 <RailHeading>Answer</RailHeading>
               </>
             ) : (
-              <RailLink href="/" icon={<House size={18} />}>Start</RailLink>
+              <RailLink href="/" icon={<House size={18} />}>
+                Start
+              </RailLink>
             )}
-            <RailLink href={planId ? `/dew-point?from=${planId}` : '/dew-point'} icon={<Droplets size={18} />}>Dew point</RailLink>
+            <RailLink href={planId ? `/dew-point?from=${planId}` : '/dew-point'} icon={<Droplets size={18} />}>
+              Dew point
+            </RailLink>
           </ul>
         </nav>
-        <main id="main" className="min-w-0 flex-1">{children}</main>
+        <main id="main" className="min-w-0 flex-1">
+          {children}
+        </main>
       </div>
     </div>
   );

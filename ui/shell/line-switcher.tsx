@@ -3,8 +3,8 @@
 import { Check, ChevronDown, Download } from 'lucide-react';
 import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
+import type { PlanSummary } from '@/core/line/plan';
 import { usePlan } from '@/ui/plan/plan-provider';
-import type { PlanSummary } from '@/server/read-plan';
 
 /** What is open, and the other lines. */
 export function LineSwitcher({ lines }: { lines: readonly PlanSummary[] }) {
@@ -13,16 +13,25 @@ export function LineSwitcher({ lines }: { lines: readonly PlanSummary[] }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="button min-w-0 shrink">
-        <span className="truncate"><strong>{plan.survey.shop}</strong><span className="max-md:hidden"> · {plan.name}</span></span>
+        <span className="truncate">
+          <strong>{plan.survey.shop}</strong>
+          <span className="max-md:hidden"> · {plan.name}</span>
+        </span>
         <ChevronDown size={14} aria-hidden className="shrink-0" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={6} className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1">
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={6}
+          className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1"
+        >
           {lines.map((line) => (
             <DropdownMenu.Item key={line.id} asChild>
               <Link href={`/lines/${line.id}/line`} className={item}>
                 <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
-                <span className="min-w-0 truncate">{line.shop} · {line.name}</span>
+                <span className="min-w-0 truncate">
+                  {line.shop} · {line.name}
+                </span>
               </Link>
             </DropdownMenu.Item>
           ))}
@@ -33,7 +42,9 @@ export function LineSwitcher({ lines }: { lines: readonly PlanSummary[] }) {
             </a>
           </DropdownMenu.Item>
           <DropdownMenu.Item asChild>
-            <Link href="/" className={item}><span className="w-4" /> Start another line…</Link>
+            <Link href="/" className={item}>
+              <span className="w-4" /> Start another line…
+            </Link>
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -3,21 +3,64 @@
 import { Check, CloudOff, LoaderCircle, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
 
-const TEXT = { saved: 'Saved', unsaved: 'Saving…', saving: 'Saving…', waiting: 'Not saved yet', refused: 'Not saved', conflict: 'Two versions' } as const;
+const TEXT = {
+  saved: 'Saved',
+  unsaved: 'Saving…',
+  saving: 'Saving…',
+  waiting: 'Not saved yet',
+  refused: 'Not saved',
+  conflict: 'Two versions',
+} as const;
 
 /** Undo, redo, and whether the newest edit is in the database. */
 export function SaveStatus() {
   const { phase } = usePlanState((s) => s.saving);
   const { undo, redo, canUndo, canRedo } = useHistory();
-  const Icon = phase === 'saved' ? Check : phase === 'waiting' ? CloudOff : phase === 'refused' || phase === 'conflict' ? TriangleAlert : LoaderCircle;
-  const tone = phase === 'saved' ? 'text-water' : phase === 'waiting' || phase === 'conflict' ? 'text-amber' : phase === 'refused' ? 'text-brick' : 'text-quiet';
+  const Icon =
+    phase === 'saved'
+      ? Check
+      : phase === 'waiting'
+        ? CloudOff
+        : phase === 'refused' || phase === 'conflict'
+          ? TriangleAlert
+          : LoaderCircle;
+  const tone =
+    phase === 'saved'
+      ? 'text-water'
+      : phase === 'waiting' || phase === 'conflict'
+        ? 'text-amber'
+        : phase === 'refused'
+          ? 'text-brick'
+          : 'text-quiet';
   return (
     <div className="flex shrink-0 items-center gap-1">
-      <span role="status" data-testid="save-status" className={`flex items-center gap-1 whitespace-nowrap pr-1 ${tone}`}>
+      <span
+        role="status"
+        data-testid="save-status"
+        className={`flex items-center gap-1 whitespace-nowrap pr-1 ${tone}`}
+      >
         <Icon size={15} aria-hidden /> <span className="max-md:sr-only">{TEXT[phase]}</span>
       </span>
-      <button type="button" className="button px-2" onClick={undo} disabled={!canUndo} aria-label="Undo" title="Undo (Ctrl Z)"><Undo2 size={16} aria-hidden /></button>
-      <button type="button" className="button px-2" onClick={redo} disabled={!canRedo} aria-label="Redo" title="Redo (Ctrl Shift Z)"><Redo2 size={16} aria-hidden /></button>
+      <button
+        type="button"
+        className="button px-2"
+        onClick={undo}
+        disabled={!canUndo}
+        aria-label="Undo"
+        title="Undo (Ctrl Z)"
+      >
+        <Undo2 size={16} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="button px-2"
+        onClick={redo}
+        disabled={!canRedo}
+        aria-label="Redo"
+        title="Redo (Ctrl Shift Z)"
+      >
+        <Redo2 size={16} aria-hidden />
+      </button>
     </div>
   );
 }
@@ -27,15 +70,27 @@ export function SaveNotice() {
   const saving = usePlanState((s) => s.saving);
   const { autosave } = usePlan();
   if (saving.phase === 'waiting' || saving.phase === 'refused')
-    return <p role="alert" className="border-b border-hairline bg-amber-wash px-4 py-2 text-amber">{saving.message}</p>;
+    return (
+      <p role="alert" className="border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
+        {saving.message}
+      </p>
+    );
   if (saving.phase !== 'conflict') return null;
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-3 border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-3 border-b border-hairline bg-amber-wash px-4 py-2 text-amber"
+    >
       <span className="flex-1 basis-72">
-        <strong>Somebody saved a newer version of this line.</strong> Yours is kept in this browser. Nothing is overwritten until you choose; the other one stays an undo away.
+        <strong>Somebody saved a newer version of this line.</strong> Yours is kept in this browser. Nothing is
+        overwritten until you choose; the other one stays an undo away.
       </span>
-      <button type="button" className="button" onClick={autosave?.takeTheirs}>Use the newer one</button>
-      <button type="button" className="button" onClick={autosave?.keepMine}>Keep mine</button>
+      <button type="button" className="button" onClick={autosave?.takeTheirs}>
+        Use the newer one
+      </button>
+      <button type="button" className="button" onClick={autosave?.keepMine}>
+        Keep mine
+      </button>
     </div>
   );
 }

@@ -4,8 +4,8 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
+import type { PlanSummary } from '@/core/line/plan';
 import { useHistory } from '@/ui/plan/plan-provider';
-import type { PlanSummary } from '@/server/read-plan';
 
 /** Keys of the line's pages; a page adds its own by listening for `cool-dram:act`. */
 const KEYS: readonly (readonly [key: string, does: string])[] = [
@@ -22,7 +22,10 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
 ];
 
 export function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"], [role="slider"], [role="dialog"]') !== null;
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable="true"], [role="slider"], [role="dialog"]') !== null
+  );
 }
 
 /** Ctrl K finds and does; single letters go places; `?` lists the keys. */
@@ -36,15 +39,23 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
       const key = event.key.toLowerCase();
       if ((event.ctrlKey || event.metaKey) && key === 'k') {
         event.preventDefault();
-        return setOpen('find');
+        setOpen('find');
+        return;
       }
       if (isTyping(event.target)) return;
       if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
         event.preventDefault();
-        return key === 'y' || event.shiftKey ? redo() : undo();
+        if (key === 'y' || event.shiftKey) redo();
+        else undo();
+        return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const places: Record<string, string> = { s: `${base}/survey`, l: `${base}/line`, b: `${base}/logbook`, w: `/dew-point?from=${planId}` };
+      const places: Record<string, string> = {
+        s: `${base}/survey`,
+        l: `${base}/line`,
+        b: `${base}/logbook`,
+        w: `/dew-point?from=${planId}`,
+      };
       const place = places[key];
       if (place) router.push(place);
       else if (event.key === '?') setOpen('keys');
@@ -61,12 +72,22 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
     <Dialog.Root open={open !== undefined} onOpenChange={(o) => !o && setOpen(undefined)}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
-        <Dialog.Content aria-describedby={undefined} className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[34rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2">
-          <Dialog.Title className={open === 'keys' ? 'p-2 text-[1.1rem] font-semibold' : 'sr-only'}>{open === 'keys' ? 'Keys' : 'Find or do'}</Dialog.Title>
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[34rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2"
+        >
+          <Dialog.Title className={open === 'keys' ? 'p-2 text-[1.1rem] font-semibold' : 'sr-only'}>
+            {open === 'keys' ? 'Keys' : 'Find or do'}
+          </Dialog.Title>
           {open === 'keys' ? (
             <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 p-2">
               {KEYS.map(([key, does]) => (
-                <div key={key} className="contents"><dt><kbd className="rounded-sm border border-hairline px-1.5">{key}</kbd></dt><dd>{does}</dd></div>
+                <div key={key} className="contents">
+                  <dt>
+                    <kbd className="rounded-sm border border-hairline px-1.5">{key}</kbd>
+                  </dt>
+                  <dd>{does}</dd>
+                </div>
               ))}
             </dl>
           ) : (
@@ -74,19 +95,52 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
               <Command.Input autoFocus placeholder="Find or do…" className="control mb-2" />
               <Command.List>
                 <Command.Empty className="p-3 text-quiet">Nothing by that name.</Command.Empty>
-                <Command.Item className={item} onSelect={go(`${base}/survey`)}>Survey: conditions, pump, jobs</Command.Item>
-                <Command.Item className={item} onSelect={go(`${base}/line`)}>Line: where the water falls out</Command.Item>
-                <Command.Item className={item} onSelect={go(`${base}/logbook`)}>Log a drain</Command.Item>
-                <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>Convert a dew point or humidity</Command.Item>
-                <Command.Item className={item} onSelect={() => { setOpen(undefined); undo(); }}>Undo</Command.Item>
-                <Command.Item className={item} onSelect={() => { setOpen(undefined); redo(); }}>Redo</Command.Item>
-                <Command.Item className={item} onSelect={() => setOpen('keys')}>Show the keys</Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/survey`)}>
+                  Survey: conditions, pump, jobs
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/line`)}>
+                  Line: where the water falls out
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/logbook`)}>
+                  Log a drain
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>
+                  Convert a dew point or humidity
+                </Command.Item>
+                <Command.Item
+                  className={item}
+                  onSelect={() => {
+                    setOpen(undefined);
+                    undo();
+                  }}
+                >
+                  Undo
+                </Command.Item>
+                <Command.Item
+                  className={item}
+                  onSelect={() => {
+                    setOpen(undefined);
+                    redo();
+                  }}
+                >
+                  Redo
+                </Command.Item>
+                <Command.Item className={item} onSelect={() => setOpen('keys')}>
+                  Show the keys
+                </Command.Item>
                 {lines.map((line) => (
-                  <Command.Item key={line.id} value={`${line.shop} ${line.name} ${line.id}`} className={item} onSelect={go(`/lines/${line.id}/line`)}>
+                  <Command.Item
+                    key={line.id}
+                    value={`${line.shop} ${line.name} ${line.id}`}
+                    className={item}
+                    onSelect={go(`/lines/${line.id}/line`)}
+                  >
                     Open {line.shop} · {line.name}
                   </Command.Item>
                 ))}
-                <Command.Item className={item} onSelect={go('/')}>Start page</Command.Item>
+                <Command.Item className={item} onSelect={go('/')}>
+                  Start page
+                </Command.Item>
               </Command.List>
             </Command>
           )}

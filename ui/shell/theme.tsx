@@ -16,7 +16,13 @@ export function Theme({ children }: { children: ReactNode }) {
 export function ThemeToggle() {
   const { resolvedTheme, setTheme } = useTheme();
   return (
-    <button type="button" className="button px-2" aria-label="Light or dark" title="Light or dark" onClick={() => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark')}>
+    <button
+      type="button"
+      className="button px-2"
+      aria-label="Light or dark"
+      title="Light or dark"
+      onClick={() => setTheme(resolvedTheme === 'dark' ? 'light' : 'dark')}
+    >
       <Moon size={16} className="dark:hidden" aria-hidden />
       <Sun size={16} className="hidden dark:block" aria-hidden />
     </button>

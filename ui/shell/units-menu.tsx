@@ -29,22 +29,35 @@ export function UnitsMenu() {
       <Popover.Portal>
         <Popover.Content className="floating z-50 max-h-[85vh] w-80 overflow-auto p-4" align="end" sideOffset={6}>
           <div className="mb-3 flex gap-2">
-            <button type="button" className="button flex-1" onClick={() => setChoice(METRIC)}>Metric</button>
-            <button type="button" className="button flex-1" onClick={() => setChoice(US_CUSTOMARY)}>US customary</button>
+            <button type="button" className="button flex-1" onClick={() => setChoice(METRIC)}>
+              Metric
+            </button>
+            <button type="button" className="button flex-1" onClick={() => setChoice(US_CUSTOMARY)}>
+              US customary
+            </button>
           </div>
           <div className="grid gap-2">
             {SHOWN.map(([quantity, label]) => (
               <label key={quantity} className="grid grid-cols-[1fr_7.5rem] items-center gap-3">
                 {label}
-                <select className="control" value={own(quantity).id} onChange={(e) => setChoice({ ...choice, [quantity]: e.target.value })}>
+                <select
+                  className="control"
+                  value={own(quantity).id}
+                  onChange={(e) => setChoice({ ...choice, [quantity]: e.target.value })}
+                >
                   {(QUANTITIES[quantity] as Quantity).units.map((u) => (
-                    <option key={u.id} value={u.id}>{u.symbol}</option>
+                    <option key={u.id} value={u.id}>
+                      {u.symbol}
+                    </option>
                   ))}
                 </select>
               </label>
             ))}
           </div>
-          <p className="mt-3 text-[0.8rem] text-quiet">You may type any unit in any field: 38 cfm, 100F, 7 bar. Pressures are gauge unless you type “bar abs” or “psia”.</p>
+          <p className="mt-3 text-[0.8rem] text-quiet">
+            You may type any unit in any field: 38 cfm, 100F, 7 bar. Pressures are gauge unless you type “bar abs” or
+            “psia”.
+          </p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -16,16 +16,29 @@ export function SettleTimer({ place }: { place: string }) {
   }, [until]);
   if (until === undefined)
     return (
-      <button type="button" className="button" onClick={() => { setNow(Date.now()); setUntil(Date.now() + SETTLE_MS); }}>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          setNow(Date.now());
+          setUntil(Date.now() + SETTLE_MS);
+        }}
+      >
         <Timer size={15} aria-hidden /> Let the sensor settle, 5 min
       </button>
     );
   const left = Math.max(0, Math.ceil((until - now) / 1000));
   return (
-    <button type="button" className={`button ${left === 0 ? 'border-water bg-water-wash text-water' : ''}`} onClick={() => setUntil(undefined)}>
+    <button
+      type="button"
+      className={`button ${left === 0 ? 'border-water bg-water-wash text-water' : ''}`}
+      onClick={() => setUntil(undefined)}
+    >
       <Timer size={15} aria-hidden />
       <span role="timer" aria-label={`Settling at ${place}`}>
-        {left > 0 ? `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} left · stop` : 'Settled: read it and type it in'}
+        {left > 0
+          ? `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} left · stop`
+          : 'Settled: read it and type it in'}
       </span>
     </button>
   );

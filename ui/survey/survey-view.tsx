@@ -2,11 +2,11 @@
 
 import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { kindOf } from '@/core/equipment/index';
+import type { FieldMeta } from '@/core/equipment/kind';
 import { insertStage, newStage, removeStage, renameStage, withSurvey } from '@/core/line/edit';
 import type { Survey } from '@/core/line/plan';
 import { surveySchema } from '@/core/line/plan';
-import { kindOf } from '@/core/equipment/index';
-import type { FieldMeta } from '@/core/equipment/kind';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { StageForm } from '@/ui/forms/stage-form';
@@ -17,7 +17,8 @@ import { Places } from './places';
 import { WaterDrawnIn } from './water-drawn-in';
 import { WorkingHours } from './working-hours';
 
-const metaOf = (field: 'altitudeM' | 'barometerPa' | 'atmosphereFrom'): FieldMeta => surveySchema.shape[field].meta() as unknown as FieldMeta;
+const metaOf = (field: 'altitudeM' | 'barometerPa' | 'atmosphereFrom'): FieldMeta =>
+  surveySchema.shape[field].meta() as unknown as FieldMeta;
 
 /** What was measured and what is asked of the air: the ground that everything else stands on. */
 export function SurveyView() {
@@ -34,17 +35,56 @@ export function SurveyView() {
       <div className="grid gap-6 max-lg:order-2">
         <Part title="Shop">
           <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-            <TextInput id="shop" label="Shop" value={survey.shop} most={80} onCommit={(shop) => set({ shop }, 'shop')} />
-            <TextInput id="line-name" label="Line" value={plan.name} most={80} onCommit={(name) => edit((p) => ({ ...p, name }), 'name')} />
-            <ChoiceInput id="atmosphere-from" label="Air pressure from" value={survey.atmosphereFrom} options={metaOf('atmosphereFrom').options ?? {}} onCommit={(v) => set({ atmosphereFrom: v as Survey['atmosphereFrom'] }, 'from')} />
+            <TextInput
+              id="shop"
+              label="Shop"
+              value={survey.shop}
+              most={80}
+              onCommit={(shop) => set({ shop }, 'shop')}
+            />
+            <TextInput
+              id="line-name"
+              label="Line"
+              value={plan.name}
+              most={80}
+              onCommit={(name) => edit((p) => ({ ...p, name }), 'name')}
+            />
+            <ChoiceInput
+              id="atmosphere-from"
+              label="Air pressure from"
+              value={survey.atmosphereFrom}
+              options={metaOf('atmosphereFrom').options ?? {}}
+              onCommit={(v) => set({ atmosphereFrom: v as Survey['atmosphereFrom'] }, 'from')}
+            />
             {survey.atmosphereFrom === 'altitude' ? (
-              <QuantityInput id="altitude" label="Altitude" quantity="altitude" value={survey.altitudeM} min={metaOf('altitudeM').least} max={metaOf('altitudeM').most} help="Gauge readings stay as they are; the absolute pressures follow." onCommit={(altitudeM) => set({ altitudeM }, 'altitude')} />
+              <QuantityInput
+                id="altitude"
+                label="Altitude"
+                quantity="altitude"
+                value={survey.altitudeM}
+                min={metaOf('altitudeM').least}
+                max={metaOf('altitudeM').most}
+                help="Gauge readings stay as they are; the absolute pressures follow."
+                onCommit={(altitudeM) => set({ altitudeM }, 'altitude')}
+              />
             ) : (
-              <QuantityInput id="barometer" label="Barometer at the place" quantity="barometer" value={survey.barometerPa} min={metaOf('barometerPa').least} max={metaOf('barometerPa').most} help={metaOf('barometerPa').help} onCommit={(barometerPa) => set({ barometerPa }, 'barometer')} />
+              <QuantityInput
+                id="barometer"
+                label="Barometer at the place"
+                quantity="barometer"
+                value={survey.barometerPa}
+                min={metaOf('barometerPa').least}
+                max={metaOf('barometerPa').most}
+                help={metaOf('barometerPa').help}
+                onCommit={(barometerPa) => set({ barometerPa }, 'barometer')}
+              />
             )}
           </div>
         </Part>
-        <Part title="Air at the intake" note="Measure within a hand’s breadth of the intake filter, out of the sun, not touching metal. A second place shows what moving the intake would cost or save.">
+        <Part
+          title="Air at the intake"
+          note="Measure within a hand’s breadth of the intake filter, out of the sun, not touching metal. A second place shows what moving the intake would cost or save."
+        >
           <Places />
         </Part>
         {compressor && (
@@ -53,30 +93,58 @@ export function SurveyView() {
             <Cautions ids={kindOf('compressor').cautions} />
           </Part>
         )}
-        <Part title="Working hours" note="With the share of the time loaded they turn water per hour into water per day, and into what a drain should give.">
+        <Part
+          title="Working hours"
+          note="With the share of the time loaded they turn water per hour into water per day, and into what a drain should give."
+        >
           <WorkingHours />
         </Part>
-        <Part title="Jobs" note="What each job needs of the air. Every job is an outlet of the line; move it along the line on the Line page.">
+        <Part
+          title="Jobs"
+          note="What each job needs of the air. Every job is an outlet of the line; move it along the line on the Line page."
+        >
           <ul className="grid gap-4">
             {jobs.map((job) => (
               <li key={job.id} className="rounded-md border border-hairline bg-card p-3">
                 <div className="mb-3 flex flex-wrap items-end gap-3">
-                  <div className="min-w-48 flex-1"><TextInput id={`${job.id}-job`} label="Job" value={job.name} most={60} onCommit={(name) => edit((p) => renameStage(p, job.id, name), `${job.id}.name`)} /></div>
-                  <button type="button" className="button" onClick={() => edit((p) => removeStage(p, job.id))}>Remove</button>
+                  <div className="min-w-48 flex-1">
+                    <TextInput
+                      id={`${job.id}-job`}
+                      label="Job"
+                      value={job.name}
+                      most={60}
+                      onCommit={(name) => edit((p) => renameStage(p, job.id, name), `${job.id}.name`)}
+                    />
+                  </div>
+                  <button type="button" className="button" onClick={() => edit((p) => removeStage(p, job.id))}>
+                    Remove
+                  </button>
                 </div>
                 <StageForm stage={job} />
               </li>
             ))}
           </ul>
           <div className="flex flex-wrap items-center gap-3">
-            <button type="button" className="button" onClick={() => edit((p) => insertStage(p, newStage('outlet', crypto.randomUUID(), `Job ${jobs.length + 1}`), p.stages.length))}>
+            <button
+              type="button"
+              className="button"
+              onClick={() =>
+                edit((p) =>
+                  insertStage(p, newStage('outlet', crypto.randomUUID(), `Job ${jobs.length + 1}`), p.stages.length),
+                )
+              }
+            >
               <Plus size={15} aria-hidden /> Add a job
             </button>
-            <span className="text-[0.85rem] text-quiet">Air to breathe is not a job for this tool: use a certified breathing-air system.</span>
+            <span className="text-[0.85rem] text-quiet">
+              Air to breathe is not a job for this tool: use a certified breathing-air system.
+            </span>
           </div>
         </Part>
       </div>
-      <aside className="max-lg:order-1 lg:sticky lg:top-16" aria-label="Water drawn in"><WaterDrawnIn /></aside>
+      <aside className="max-lg:order-1 lg:sticky lg:top-16" aria-label="Water drawn in">
+        <WaterDrawnIn />
+      </aside>
     </div>
   );
 }

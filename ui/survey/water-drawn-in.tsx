@@ -19,13 +19,31 @@ export function WaterDrawnIn() {
   return (
     <div className="rounded-md border border-hairline bg-card p-4">
       <h2>Water drawn in</h2>
-      <p className="mt-1 text-[2.2rem] leading-tight font-semibold text-water"><Why figure={{ name: 'waterIn' }}><Amount si={here} quantity="waterFlow" /></Why></p>
+      <p className="mt-1 text-[2.2rem] leading-tight font-semibold text-water">
+        <Why figure={{ name: 'waterIn' }}>
+          <Amount si={here} quantity="waterFlow" />
+        </Why>
+      </p>
       <p className="text-quiet">while the pump runs loaded</p>
-      <p className="mt-2 text-[1.3rem] font-semibold"><Why figure={{ name: 'waterPerDay' }}><Amount si={perDay / 1000} quantity={perDay >= 1 ? 'volume' : 'drained'} /></Why></p>
+      <p className="mt-2 text-[1.3rem] font-semibold">
+        <Why figure={{ name: 'waterPerDay' }}>
+          <Amount si={perDay / 1000} quantity={perDay >= 1 ? 'volume' : 'drained'} />
+        </Why>
+      </p>
       <p className="text-quiet">on a working day of {say(loadedHoursPerDay(plan) * 3600, 'time')} loaded</p>
       <dl className="mt-3">
-        <div className="flex justify-between border-t border-hairline py-1"><dt className="text-quiet">Air pressure</dt><dd><Why figure={{ name: 'atmosphere' }}>{say(surveyAtmosphericPa(survey), 'barometer')}</Why></dd></div>
-        <div className="flex justify-between border-t border-hairline py-1"><dt className="text-quiet">Dry air while loaded</dt><dd><Why figure={{ name: 'dryAir' }}>{say(section.dryAirKgPerS, 'massFlow')}</Why></dd></div>
+        <div className="flex justify-between border-t border-hairline py-1">
+          <dt className="text-quiet">Air pressure</dt>
+          <dd>
+            <Why figure={{ name: 'atmosphere' }}>{say(surveyAtmosphericPa(survey), 'barometer')}</Why>
+          </dd>
+        </div>
+        <div className="flex justify-between border-t border-hairline py-1">
+          <dt className="text-quiet">Dry air while loaded</dt>
+          <dd>
+            <Why figure={{ name: 'dryAir' }}>{say(section.dryAirKgPerS, 'massFlow')}</Why>
+          </dd>
+        </div>
       </dl>
       {costs.length > 1 && (
         <div className="mt-3">
@@ -37,9 +55,15 @@ export function WaterDrawnIn() {
                   <span className={place.id === survey.intakePlaceId ? 'font-semibold' : ''}>{place.name}</span>
                   <span className="whitespace-nowrap">{say(water, 'waterFlow')}</span>
                 </div>
-                <div className="mt-0.5 h-2 bg-sunk" aria-hidden><div className="h-full bg-drops" style={{ width: `${(100 * water) / most}%` }} /></div>
+                <div className="mt-0.5 h-2 bg-sunk" aria-hidden>
+                  <div className="h-full bg-drops" style={{ width: `${(100 * water) / most}%` }} />
+                </div>
                 {place.id !== survey.intakePlaceId && (
-                  <p className="text-[0.82rem] text-quiet">{water > here ? `${say(water - here, 'waterFlow')} more to get rid of` : `${say(here - water, 'waterFlow')} less to get rid of`}</p>
+                  <p className="text-[0.82rem] text-quiet">
+                    {water > here
+                      ? `${say(water - here, 'waterFlow')} more to get rid of`
+                      : `${say(here - water, 'waterFlow')} less to get rid of`}
+                  </p>
                 )}
               </li>
             ))}

@@ -10,7 +10,8 @@ import { Drag } from '@/ui/line-section/conditions';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-const asTime = (hours: number): string => `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
+const asTime = (hours: number): string =>
+  `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const asHours = (time: string): number => Number(time.slice(0, 2)) + Number(time.slice(3)) / 60;
 
 /** Days and hours worked, and how much of them the pump runs loaded. */
@@ -23,28 +24,73 @@ export function WorkingHours() {
   };
   const setHours = (field: 'startsAtH' | 'endsAtH', time: string): void => {
     const next = { ...working, [field]: asHours(time) };
-    if (!/^\d\d:\d\d$/.test(time) || next.endsAtH <= next.startsAtH) return setError('The day must end after it starts.');
+    if (!/^\d\d:\d\d$/.test(time) || next.endsAtH <= next.startsAtH) {
+      setError('The day must end after it starts.');
+      return;
+    }
     setError(undefined);
     set({ [field]: asHours(time) }, field);
   };
   return (
     <div className="grid items-start gap-x-4 gap-y-3 sm:grid-cols-2">
       <div className="sm:col-span-2">
-        <p id="working-days" className="mb-0.5 text-[0.9rem] font-medium">Working days</p>
-        <ToggleGroup.Root type="multiple" aria-labelledby="working-days" value={working.days.map(String)} onValueChange={(v) => v.length > 0 && set({ days: v.map(Number).sort() })} className="flex flex-wrap gap-1">
+        <p id="working-days" className="mb-0.5 text-[0.9rem] font-medium">
+          Working days
+        </p>
+        <ToggleGroup.Root
+          type="multiple"
+          aria-labelledby="working-days"
+          value={working.days.map(String)}
+          onValueChange={(v) => v.length > 0 && set({ days: v.map(Number).sort() })}
+          className="flex flex-wrap gap-1"
+        >
           {DAYS.map((day, i) => (
-            <ToggleGroup.Item key={day} value={String(i + 1)} className="button min-w-12 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper">{day}</ToggleGroup.Item>
+            <ToggleGroup.Item
+              key={day}
+              value={String(i + 1)}
+              className="button min-w-12 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper"
+            >
+              {day}
+            </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
       </div>
       {(['startsAtH', 'endsAtH'] as const).map((field) => (
-        <Field key={field} id={field} label={field === 'startsAtH' ? 'From' : 'To'} error={field === 'endsAtH' ? error : undefined}>
-          <input {...tied(field, field === 'endsAtH' ? error : undefined)} type="time" className="control" key={working[field]} defaultValue={asTime(working[field])} onChange={(e) => setHours(field, e.target.value)} />
+        <Field
+          key={field}
+          id={field}
+          label={field === 'startsAtH' ? 'From' : 'To'}
+          error={field === 'endsAtH' ? error : undefined}
+        >
+          <input
+            {...tied(field, field === 'endsAtH' ? error : undefined)}
+            type="time"
+            className="control"
+            key={working[field]}
+            defaultValue={asTime(working[field])}
+            onChange={(e) => setHours(field, e.target.value)}
+          />
         </Field>
       ))}
       <div className="sm:col-span-2">
-        <QuantityInput id="loaded-share" label="Share of that time the pump runs loaded" quantity="share" value={working.loadedShare} min={0} max={1} help="Time the pump over an hour, or read its hour meter at start and end of the day." onCommit={(loadedShare) => set({ loadedShare }, 'loaded')} />
-        <Drag label="Share of the time loaded" value={working.loadedShare} min={0} max={1} step={0.01} onChange={(loadedShare) => set({ loadedShare }, 'loaded')} />
+        <QuantityInput
+          id="loaded-share"
+          label="Share of that time the pump runs loaded"
+          quantity="share"
+          value={working.loadedShare}
+          min={0}
+          max={1}
+          help="Time the pump over an hour, or read its hour meter at start and end of the day."
+          onCommit={(loadedShare) => set({ loadedShare }, 'loaded')}
+        />
+        <Drag
+          label="Share of the time loaded"
+          value={working.loadedShare}
+          min={0}
+          max={1}
+          step={0.01}
+          onChange={(loadedShare) => set({ loadedShare }, 'loaded')}
+        />
       </div>
     </div>
   );

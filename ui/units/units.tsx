@@ -24,16 +24,29 @@ export function UnitsProvider({ initial, children }: { initial: UnitChoice; chil
     // biome-ignore lint/suspicious/noDocumentCookie: the Cookie Store API is not in every browser yet
     document.cookie = `units=${encodeURIComponent(JSON.stringify(next))};path=/;max-age=${YEAR_S};samesite=lax`;
   }, []);
-  return <Provide choice={choice} setChoice={setChoice} atmosphericPa={SEA_LEVEL_PA}>{children}</Provide>;
+  return (
+    <Provide choice={choice} setChoice={setChoice} atmosphericPa={SEA_LEVEL_PA}>
+      {children}
+    </Provide>
+  );
 }
 
 /** Gauge pressures below this point are read against the barometer of the shop. */
 export function AtmosphereProvider({ atmosphericPa, children }: { atmosphericPa: number; children: ReactNode }) {
   const { choice, setChoice } = useUnits();
-  return <Provide choice={choice} setChoice={setChoice} atmosphericPa={atmosphericPa}>{children}</Provide>;
+  return (
+    <Provide choice={choice} setChoice={setChoice} atmosphericPa={atmosphericPa}>
+      {children}
+    </Provide>
+  );
 }
 
-function Provide({ children, choice, setChoice, atmosphericPa }: Pick<Units, 'choice' | 'setChoice' | 'atmosphericPa'> & { children: ReactNode }) {
+function Provide({
+  children,
+  choice,
+  setChoice,
+  atmosphericPa,
+}: Pick<Units, 'choice' | 'setChoice' | 'atmosphericPa'> & { children: ReactNode }) {
   const value = useMemo<Units>(
     () => ({
       choice,

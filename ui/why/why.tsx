@@ -25,8 +25,17 @@ function Answer({ figure }: { figure: Figure }) {
   const derivation = explain(plan, section, figure);
   return (
     <Popover.Portal>
-      <Popover.Content className="floating z-50 max-h-[80vh] w-[25rem] max-w-[94vw] overflow-auto p-4" sideOffset={8} collisionPadding={10} aria-label="Why this figure">
-        {derivation ? <Explanation of={derivation} /> : <p>The walk stops before this figure: see the message on the line.</p>}
+      <Popover.Content
+        className="floating z-50 max-h-[80vh] w-[25rem] max-w-[94vw] overflow-auto p-4"
+        sideOffset={8}
+        collisionPadding={10}
+        aria-label="Why this figure"
+      >
+        {derivation ? (
+          <Explanation of={derivation} />
+        ) : (
+          <p>The walk stops before this figure: see the message on the line.</p>
+        )}
         <Popover.Arrow className="fill-card" />
       </Popover.Content>
     </Popover.Portal>
@@ -38,7 +47,11 @@ export function Why({ figure, children, className }: { figure: Figure; children:
   const { open, setOpen, onKeyDown } = useWhy();
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className={`decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`} onKeyDown={onKeyDown} title="Why?">
+      <Popover.Trigger
+        className={`decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`}
+        onKeyDown={onKeyDown}
+        title="Why?"
+      >
         {children}
       </Popover.Trigger>
       {open && <Answer figure={figure} />}
@@ -47,13 +60,27 @@ export function Why({ figure, children, className }: { figure: Figure; children:
 }
 
 /** The same for a number drawn in a lane of the section. */
-export function WhyText({ figure, label, children, ...text }: { figure: Figure; label: string } & SVGProps<SVGTextElement>) {
+export function WhyText({
+  figure,
+  label,
+  children,
+  ...text
+}: { figure: Figure; label: string } & SVGProps<SVGTextElement>) {
   const { open, setOpen, onKeyDown } = useWhy();
   const anchor = useRef<SVGTextElement>(null);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Anchor virtualRef={anchor as never} />
-      <text ref={anchor} {...text} role="button" tabIndex={0} aria-label={label} className={`cursor-help hover:underline ${text.className ?? ''}`} onClick={() => setOpen(true)} onKeyDown={onKeyDown}>
+      <text
+        ref={anchor}
+        {...text}
+        role="button"
+        tabIndex={0}
+        aria-label={label}
+        className={`cursor-help hover:underline ${text.className ?? ''}`}
+        onClick={() => setOpen(true)}
+        onKeyDown={onKeyDown}
+      >
         {children}
       </text>
       {open && <Answer figure={figure} />}
@@ -65,13 +92,23 @@ function Explanation({ of: d }: { of: Derivation }) {
   const { say, choice } = useUnits();
   const span = d.band && d.band.high - d.band.low > 0 ? d.band : undefined;
   const effect = (x: number): string =>
-    d.quantity === 'temperature' ? say(x, 'temperatureDifference') : d.quantity === 'pressure' || d.quantity === 'barometer' ? say(x, 'pressureDifference') : say(x, d.quantity);
+    d.quantity === 'temperature'
+      ? say(x, 'temperatureDifference')
+      : d.quantity === 'pressure' || d.quantity === 'barometer'
+        ? say(x, 'pressureDifference')
+        : say(x, d.quantity);
   return (
     <div className="grid gap-3">
       <div>
         <p className="eyebrow">{d.title}</p>
-        <p className="text-[1.5rem] font-semibold"><Amount si={d.value} quantity={d.quantity} /></p>
-        {span && <p className="text-quiet">between {say(span.low, d.quantity)} and {say(span.high, d.quantity)}, 19 times in 20</p>}
+        <p className="text-[1.5rem] font-semibold">
+          <Amount si={d.value} quantity={d.quantity} />
+        </p>
+        {span && (
+          <p className="text-quiet">
+            between {say(span.low, d.quantity)} and {say(span.high, d.quantity)}, 19 times in 20
+          </p>
+        )}
       </div>
       <div>
         <p className="eyebrow">Formula</p>
@@ -82,8 +119,14 @@ function Explanation({ of: d }: { of: Derivation }) {
         <tbody>
           {d.inputs.map((i) => (
             <tr key={i.label} className="border-t border-hairline align-top">
-              <th scope="row" className="py-1 pr-2 text-left font-normal">{i.label}</th>
-              <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">{i.quantity === 'number' ? formatNumber(i.value, Math.abs(i.value) < 10 ? 4 : undefined) : say(i.value, i.quantity)}</td>
+              <th scope="row" className="py-1 pr-2 text-left font-normal">
+                {i.label}
+              </th>
+              <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
+                {i.quantity === 'number'
+                  ? formatNumber(i.value, Math.abs(i.value) < 10 ? 4 : undefined)
+                  : say(i.value, i.quantity)}
+              </td>
               <td className="py-1 text-quiet">{i.from}</td>
             </tr>
           ))}
@@ -94,13 +137,19 @@ function Explanation({ of: d }: { of: Derivation }) {
           <p className="eyebrow">What could shift it</p>
           <ul>
             {d.band.drivers.slice(0, 4).map((driver) => (
-              <li key={driver.label} className="flex justify-between gap-3"><span>{driver.label}</span><span className="whitespace-nowrap">± {effect(driver.effect * COVERAGE)}</span></li>
+              <li key={driver.label} className="flex justify-between gap-3">
+                <span>{driver.label}</span>
+                <span className="whitespace-nowrap">± {effect(driver.effect * COVERAGE)}</span>
+              </li>
             ))}
           </ul>
         </div>
       )}
       {d.note && <p>{d.note}</p>}
-      <p className="text-[0.85rem] text-quiet">Source: {d.source}.{choice.temperature === 'F' && d.quantity === 'temperatureDifference' ? ' °F here is a difference.' : ''}</p>
+      <p className="text-[0.85rem] text-quiet">
+        Source: {d.source}.
+        {choice.temperature === 'F' && d.quantity === 'temperatureDifference' ? ' °F here is a difference.' : ''}
+      </p>
     </div>
   );
 }

@@ -10,7 +10,13 @@ import { Shortcuts } from '@/ui/shell/shortcuts';
 
 export const dynamic = 'force-dynamic';
 
-export default async function LineLayout({ params, children }: { params: Promise<{ id: string }>; children: ReactNode }) {
+export default async function LineLayout({
+  params,
+  children,
+}: {
+  params: Promise<{ id: string }>;
+  children: ReactNode;
+}) {
   const { id } = await params;
   const stored = await whenUp(() => readPlan(id));
   const lines = stored && (await whenUp(listPlans));
