@@ -13,7 +13,7 @@ module.exports = {
     {
       name: 'core-needs-only-zod',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/test/' },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod/' },
     },
     allow('workers', 'core'),

@@ -27,7 +27,7 @@ const E_WARMEST_FIT = saturationPressurePa(WARMEST_FIT_C, 'water');
 const SLACK = 1e-9;
 
 function lnFactorAtTriple(pressurePa: number): number {
-  return lnEnhancement(Math.exp(LN_TRIPLE), TRIPLE_POINT_C, pressurePa, 'water');
+  return lnEnhancement(Math.exp(LN_TRIPLE), TRIPLE_POINT_C, pressurePa, 'ice');
 }
 
 // Newton's method in 1/T, in which ln e is almost a straight line. It starts from cubics in ln e, fitted to the two
@@ -89,7 +89,7 @@ export function pressureDewPointC(
   if (basis === 'ideal') return dewPointFromVapourPressureC(vapourPressurePa, convention);
   requirePressure(pressurePa);
   // The phase is fixed beforehand from the real saturation at the triple point, so that the steps below cannot flicker
-  // between ice and water. f hardly depends on temperature: correcting the ideal answer by ln f over the slope of ln e
+  // between ice and water (the two fits of f part by about 0.02 K there). f hardly depends on temperature: correcting the ideal answer by ln f over the slope of ln e
   // converges a hundredfold a step.
   const lnReal = Math.log(vapourPressurePa);
   const phase: Phase = convention === 'frost' && lnReal < LN_TRIPLE + lnFactorAtTriple(pressurePa) ? 'ice' : 'water';

@@ -28,6 +28,9 @@ export interface OutletJudgement {
 
 export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
 
+/** A dry margin that no thermometer could tell from none, K. */
+export const CLOSED_K = 0.05;
+
 function stationOf(section: Section, stageId: string): Station | undefined {
   return section.stations.find((s) => s.stageId === stageId);
 }
@@ -91,12 +94,23 @@ export function judgeOutlet(
   const band = propagate(plan, pick, basis);
   if (!station || !band) return undefined;
   const wet = station.liquidKgPerS > 0;
-  const verdict: Verdict = wet || band.low > limit ? 'fails' : band.high <= limit ? 'meets' : 'open';
+  const verdict: Verdict =
+    stage.parameters.need === 'no-liquid'
+      ? wet
+        ? 'fails'
+        : band.high <= -CLOSED_K
+          ? 'meets'
+          : 'open'
+      : wet || band.low > limit
+        ? 'fails'
+        : band.high <= limit
+          ? 'meets'
+          : 'open';
   const largest = band.drivers[0]?.label;
   const note = wet
     ? 'drops arrive with the air.'
     : verdict === 'open'
-      ? stage.parameters.need === 'no-liquid' && band.value > -0.05
+      ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
         ? 'saturated, the first degree of cooling drops water.'
         : `check ${largest ?? 'the inputs'}.`
       : undefined;

@@ -1,5 +1,6 @@
 'use client';
 
+import { CLOSED_K } from '@/core/line/judge-outlet';
 import type { Plan } from '@/core/line/plan';
 import type { Section } from '@/core/line/walk';
 import { formatQuantity } from '@/core/quantity/format';
@@ -10,7 +11,6 @@ import { type Columns, linear, niceTicks } from './columns';
 import { Lane } from './lane';
 
 const HEIGHT = 176;
-const CLOSED_K = 0.05; // a margin that no thermometer could tell from none
 
 /** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water falls out. */
 export function DryMarginLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {

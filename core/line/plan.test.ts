@@ -1,0 +1,147 @@
+import { planOf, stageOf } from '../test/reference';
+import {
+  drainPoints,
+  insertStage,
+  moveStage,
+  newStage,
+  removeStage,
+  setParameter,
+  startPlan,
+  withSurvey,
+} from './edit';
+import { explain, PLAN_FIGURES, STATION_FIGURES } from './explain';
+import { type Plan, planSchema, type Stage, surveyAtmosphericPa } from './plan';
+import { walk } from './walk';
+
+const plan = planOf({}, stageOf('aftercooler'), stageOf('separator'), stageOf('receiver'), stageOf('outlet'));
+const kinds = (p: Plan): string[] => p.stages.map((s) => s.kind).slice(2);
+
+/** The field paths and messages with which the schema refuses the plan with one value changed. */
+function refusals(path: string, value: unknown): string {
+  const raw = structuredClone(plan) as unknown as Record<string, never>;
+  const keys = path.split('.');
+  const last = keys.pop() as string;
+  const holder = keys.reduce<Record<string, never>>((at, key) => at[key] as never, raw);
+  holder[last] = value as never;
+  const result = planSchema.safeParse(raw);
+  return result.success ? '' : result.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('\n');
+}
+
+describe('the plan file', () => {
+  test.each<[string, string, unknown, RegExp]>([
+    ['an unknown kind', 'stages.3.kind', 'wishing-well', /stages\.3.*Unknown kind of stage\. Known: intake/],
+    ['an unknown version', 'version', 99, /version: Unknown version.*reads version 1/],
+    ['another format', 'format', 'recipe', /format: Not a plan file/],
+    ['humidity of 140 %', 'survey.places.0.relativeHumidity', 1.4, /survey\.places\.0\.relativeHumidity/],
+    ['a receiver of −80 gallons', 'stages.4.parameters.volumeM3', -0.3, /stages\.4\.parameters\.volumeM3/],
+    ['a pressure below vacuum', 'stages.1.parameters.dischargePressurePa', -1e5, /dischargePressurePa/],
+    ['text for a number', 'survey.altitudeM', 'high', /survey\.altitudeM.*number/],
+    ['a parameter that nobody knows', 'stages.3.parameters.colour', 1, /stages\.3\.parameters/],
+    ['a place that is not there', 'survey.intakePlaceId', 'moon', /survey\.intakePlaceId: There is no place/],
+    ['two compressors', 'stages.3', plan.stages[1], /stages\.3: A line has one compressor/],
+    ['two stages of one id', 'stages.3.id', 'receiver', /stages\.4: Two stages have the same id/],
+    ['a day that ends before it starts', 'survey.working.endsAtH', 3, /survey\.working\.endsAtH/],
+  ])('refuses %s at its field', (_what, path, value, message) => {
+    expect(refusals(path, value)).toMatch(message);
+  });
+
+  test('fills what is left out with typical values', () => {
+    const bare = { ...plan, stages: plan.stages.map(({ parameters: _p, ...s }) => ({ ...s, parameters: {} })) };
+    expect(planSchema.parse(bare).stages[1]?.parameters).toEqual(newStage('compressor', 'x').parameters);
+  });
+
+  test('survives a trip through JSON', () => {
+    expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
+  });
+});
+
+describe('edits', () => {
+  test('put in, move, take out; intake and compressor stay', () => {
+    const filter = newStage('bowl-filter', 'new');
+    expect(kinds(insertStage(plan, filter, 4))).toEqual([
+      'aftercooler',
+      'separator',
+      'bowl-filter',
+      'receiver',
+      'outlet',
+    ]);
+    expect(insertStage(plan, filter, 0).stages[2]?.id).toBe('new');
+    expect(kinds(moveStage(plan, 'receiver', 2))).toEqual(['receiver', 'aftercooler', 'separator', 'outlet']);
+    expect(moveStage(plan, 'intake', 3)).toBe(plan);
+    expect(kinds(removeStage(plan, 'separator'))).toEqual(['aftercooler', 'receiver', 'outlet']);
+    expect(removeStage(plan, 'compressor').stages).toHaveLength(plan.stages.length);
+  });
+
+  test('leave the plan they start from as it was', () => {
+    const before = structuredClone(plan);
+    setParameter(plan, 'receiver', 'volumeM3', 1);
+    moveStage(plan, 'receiver', 2);
+    expect(plan).toEqual(before);
+  });
+
+  test('another barometer keeps every gauge reading (pitfall 8)', () => {
+    const gauge = ({ stages, survey }: Plan) =>
+      (stages[1] as Extract<Stage, { kind: 'compressor' }>).parameters.dischargePressurePa -
+      surveyAtmosphericPa(survey);
+    const high = withSurvey(plan, { ...plan.survey, atmosphereFrom: 'altitude', altitudeM: 1600 });
+    expect(surveyAtmosphericPa(high.survey)).toBeCloseTo(83524, -1);
+    expect(gauge(high)).toBeCloseTo(gauge(plan), 6);
+  });
+
+  test('a first line from a few answers is a valid plan that walks to its outlet', () => {
+    let n = 0;
+    const started = startPlan(
+      {
+        shop: 'Shop',
+        lineName: 'Line',
+        intakeTemperatureC: 27,
+        intakeRelativeHumidity: 0.6,
+        compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0075, dischargePressurePa: 8.6e5 },
+        receiverVolumeM3: 0.23,
+        has: { aftercooler: true, refrigeratedDryer: true },
+      },
+      () => `id-${n++}`,
+    );
+    const section = walk(started);
+    expect(section.problem).toBeUndefined();
+    expect(section.stations).toHaveLength(started.stages.length);
+    expect(drainPoints(started).map((s) => s.kind)).toEqual([
+      'separator',
+      'receiver',
+      'bowl-filter',
+      'refrigerated-dryer',
+    ]);
+  });
+});
+
+describe('why?', () => {
+  const section = walk(plan);
+  test.each(plan.stages.map((s) => s.id))(
+    'every figure of %s has a formula, inputs, a source, and its own value',
+    (stageId) => {
+      for (const name of STATION_FIGURES) {
+        const d = explain(plan, section, { stageId, name });
+        expect(d?.formula).toBeTruthy();
+        expect(d?.source).toBeTruthy();
+        expect(d?.inputs.length).toBeGreaterThan(0);
+        expect(d?.band?.low).toBeLessThanOrEqual((d?.value ?? 0) + 1e-12);
+        expect(d?.band?.high).toBeGreaterThanOrEqual((d?.value ?? 0) - 1e-12);
+      }
+    },
+  );
+
+  test.each(PLAN_FIGURES)('so does %s', (name) => {
+    const d = explain(plan, section, { name });
+    expect(d?.value).toBeGreaterThan(0);
+    expect(d?.band?.drivers.length).toBeGreaterThan(0);
+  });
+
+  test('says that the enhancement factor is held outside its fit', () => {
+    const d = explain(plan, section, { stageId: 'compressor', name: 'dewPoint' });
+    expect(d?.inputs.map((i) => i.from).join()).toMatch(/outside the fit/);
+  });
+
+  test('has no answer where the walk does not reach', () => {
+    expect(explain(plan, section, { stageId: 'nowhere', name: 'pressure' })).toBeUndefined();
+  });
+});

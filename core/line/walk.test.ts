@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { planOfCheck } from '../test/condensate-check';
+import { type Check, checksOf, expectCheck, planOf, stageOf } from '../test/reference';
+import { waterInPerDayKg } from './day';
+import { humidityAt, imbalance, walk } from './walk';
+
+describe('condensate along a line', () => {
+  for (const basis of ['ideal', 'real'] as const)
+    test.each(checksOf(6))(`$id, ${basis} ($provenance)`, (check) => {
+      const section = walk(planOfCheck(check), basis);
+      const suffix = basis === 'real' ? '_real_kg_h' : '_kg_h';
+      const { ledger } = section;
+      const found: Record<string, number> = {
+        dry_air: section.dryAirKgPerS,
+        water_in: ledger.waterInKgPerS,
+        vapour_out: ledger.vapourOutKgPerS,
+        liquid_out: ledger.liquidOutKgPerS,
+        total_removed: ledger.caughtKgPerS,
+        ...Object.fromEntries(section.stations.map((s) => [`${s.stageId}_removed`, s.caughtKgPerS])),
+      };
+      const keys = Object.keys(found).filter((k) => k + suffix in check.expected);
+      expect(keys.length).toBeGreaterThanOrEqual(5);
+      for (const key of keys) expectCheck((found[key] as number) * 3600, check, key + suffix);
+    });
+
+  // Pitfall 10, computed: unclamped, the formula gives −2.50 kg/h.
+  test('condensate is never negative: 45 °C and 10 %, cooled to 50 °C at 7 bar g', () => {
+    const plan = planOf(
+      { temperatureC: 45, relativeHumidity: 0.1, flowM3PerS: 10 / 60, pressurePa: 801325, roomC: 20 },
+      stageOf('aftercooler', { method: 'measured', outletTemperatureC: 50, drain: 'manual', pressureLossPa: 0 }),
+    );
+    expect(walk(plan).ledger.caughtKgPerS).toBe(0);
+  });
+
+  // Pitfall 3, computed with f = 1: 74.9 % of the water condenses at 7 bar g and 20 °C.
+  test('intake humidity is not carried into the line', () => {
+    const plan = planOf(
+      { temperatureC: 20, relativeHumidity: 0.5, pressurePa: 801325 },
+      stageOf('receiver', { method: 'measured', outletTemperatureC: 20, settlingEfficiency: 1 }),
+    );
+    const section = walk(plan, 'ideal');
+    expect(section.ledger.caughtKgPerS / section.ledger.waterInKgPerS).toBeCloseTo(0.749, 3);
+    expect(humidityAt(section, section.stations[2] as never, 20, 801325, 'ideal')).toBeCloseTo(1, 9);
+  });
+
+  // Pitfall 8, computed: at 1600 m a dryer at 3 °C and 7 bar g leaves 2.3 % more water per kg of air.
+  test('gauge pressure counts from the local barometer', () => {
+    const ratio = (atmosphericPa: number) => {
+      const s = walk(
+        planOf(
+          { atmosphericPa, pressurePa: atmosphericPa + 7e5 },
+          stageOf('refrigerated-dryer', { pressureDewPointC: 3, separatorEfficiency: 1, pressureLossPa: 0 }),
+        ),
+        'ideal',
+      );
+      return s.ledger.vapourOutKgPerS / s.dryAirKgPerS;
+    };
+    expect(ratio(83524) / ratio(101325)).toBeCloseTo(1.023, 3);
+  });
+
+  // Pitfall 16, computed: the 92.0 kg/day of case G06-01 are 4.06 US gal in an 8 h shift at half load.
+  test('a day has the hours that are worked, loaded', () => {
+    const plan = planOfCheck(checksOf(6)[0] as Check);
+    const day = {
+      ...plan,
+      survey: { ...plan.survey, working: { days: [1], startsAtH: 8, endsAtH: 16, loadedShare: 0.5 } },
+    };
+    const section = walk(day, 'ideal');
+    const caught = (waterInPerDayKg(section, day) * section.ledger.caughtKgPerS) / section.ledger.waterInKgPerS;
+    expect(caught / 3.785412).toBeCloseTo(4.06, 1); // theirs counts water at 0.998 kg/L, ours 1 g as 1 mL
+  });
+});
+
+describe('laws of every line', () => {
+  const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  const drain = fc.constantFrom('manual' as const, 'float' as const, 'none' as const);
+  const loss = number(0, 3e4);
+  const stage = fc.oneof(
+    fc
+      .record({ approachK: number(0, 40), pressureLossPa: loss, drain, catchEfficiency: number(0, 1) })
+      .map((p) => stageOf('aftercooler', p)),
+    fc.record({ efficiency: number(0, 1), pressureLossPa: loss, drain }).map((p) => stageOf('separator', p)),
+    fc
+      .record({ volumeM3: number(0.01, 5), settlingEfficiency: number(0, 1), drain })
+      .map((p) => stageOf('receiver', p)),
+    fc
+      .record({ method: fc.constant('measured' as const), outletTemperatureC: number(-15, 60) })
+      .map((p) => stageOf('receiver', p)),
+    fc.record({ efficiency: number(0, 1), drain }).map((p) => stageOf('bowl-filter', p)),
+    fc.record({ efficiency: number(0, 1), drain }).map((p) => stageOf('coalescing-filter', p)),
+    fc
+      .record({
+        pressureDewPointC: number(0.5, 15),
+        separatorEfficiency: number(0, 1),
+        reheat: fc.constantFrom('yes' as const, 'no' as const),
+        drain,
+      })
+      .map((p) => stageOf('refrigerated-dryer', p)),
+    fc.record({ setPressurePa: number(2e5, 20e5) }).map((p) => stageOf('regulator', p)),
+    fc.constant(stageOf('outlet')),
+  );
+  const line = fc.record({
+    stages: fc.array(stage, { maxLength: 14 }).map((all) => all.map((s, i) => ({ ...s, id: `s${i}` }))),
+    weather: fc.record({
+      temperatureC: number(-25, 45),
+      relativeHumidity: number(0.05, 1),
+      roomC: number(-10, 45),
+      atmosphericPa: number(70000, 104000),
+      pressurePa: number(6e5, 16e5),
+    }),
+    basis: fc.constantFrom('real' as const, 'ideal' as const),
+  });
+
+  test('the ledger balances to 1e-9, nothing is negative, and no dew point exceeds its air', () => {
+    fc.assert(
+      fc.property(line, ({ stages, weather, basis }) => {
+        const section = walk(planOf(weather, ...stages), basis);
+        expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+        for (const s of section.stations.slice(1)) {
+          for (const flow of [s.vapourKgPerS, s.liquidKgPerS, s.caughtKgPerS, s.frozenKgPerS])
+            expect(flow).toBeGreaterThanOrEqual(0);
+          expect(s.pressureDewPointC).toBeLessThan(s.temperatureC + 1e-3);
+        }
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test('pressure never rises behind the pump', () => {
+    fc.assert(
+      fc.property(line, ({ stages, weather, basis }) => {
+        const { stations } = walk(planOf(weather, ...stages), basis);
+        for (let i = 2; i < stations.length; i++)
+          expect(stations[i]?.pressurePa).toBeLessThanOrEqual(stations[i - 1]?.pressurePa as number);
+      }),
+    );
+  });
+
+  test('wetter air brings more water in and catches no less of it', () => {
+    fc.assert(
+      fc.property(line, number(1.05, 1.5), ({ stages, weather, basis }, k) => {
+        fc.pre(weather.relativeHumidity * k <= 1);
+        const wetter = walk(planOf({ ...weather, relativeHumidity: weather.relativeHumidity * k }, ...stages), basis);
+        const drier = walk(planOf(weather, ...stages), basis);
+        expect(wetter.ledger.waterInKgPerS).toBeGreaterThan(drier.ledger.waterInKgPerS);
+        expect(wetter.ledger.caughtKgPerS / wetter.dryAirKgPerS).toBeGreaterThanOrEqual(
+          drier.ledger.caughtKgPerS / drier.dryAirKgPerS - 1e-12,
+        );
+      }),
+    );
+  });
+
+  test('a line that a stage refuses is walked up to it and says why, and never throws', () => {
+    const section = walk(
+      planOf(
+        {},
+        stageOf('separator', { pressureLossPa: 3e5 }, 'a'),
+        stageOf('separator', { pressureLossPa: 3e5 }, 'b'),
+        stageOf('separator', { pressureLossPa: 3e5 }, 'c'),
+      ),
+    );
+    expect(section.problem).toMatchObject({ stageId: 'c', field: 'pressureLossPa' });
+    expect(section.stations).toHaveLength(4);
+    expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+  });
+});

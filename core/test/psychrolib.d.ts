@@ -1,0 +1,14 @@
+declare module 'psychrolib' {
+  interface Psychrolib {
+    readonly SI: number;
+    SetUnitSystem(system: number): void;
+    GetSatVapPres(temperatureC: number): number;
+    GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
+    GetHumRatioFromVapPres(vapourPressurePa: number, pressurePa: number): number;
+    GetVapPresFromRelHum(temperatureC: number, relativeHumidity: number): number;
+    GetVapPresFromHumRatio(humidityRatio: number, pressurePa: number): number;
+    GetStandardAtmPressure(altitudeM: number): number;
+  }
+  const psychrolib: Psychrolib;
+  export default psychrolib;
+}

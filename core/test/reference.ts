@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { newStage } from '../line/edit';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../line/plan';
+
+/** Check values computed apart from this program; `provenance` says how far to trust each. See reference/README.md. */
+export interface Check {
+  readonly id: string;
+  readonly group: number;
+  readonly inputs: Record<string, number> & { readonly [key: string]: unknown };
+  readonly expected: Record<string, number>;
+  readonly tolerance: Record<string, { rel?: number; abs?: number }>;
+  readonly provenance: string;
+}
+
+const all = JSON.parse(readFileSync(path.join(__dirname, '../../reference/checks.json'), 'utf8')) as Check[];
+
+export function checksOf(group: number): Check[] {
+  return all.filter((c) => c.group === group);
+}
+
+/** Passes if the value is within the check's relative or absolute tolerance of what it expects. */
+export function expectCheck(got: number, check: Check, key: string): void {
+  const want = check.expected[key] as number;
+  const { rel = 0, abs = 0 } = check.tolerance[key] ?? {};
+  const allowed = Math.max(rel * Math.abs(want), abs);
+  if (!(Math.abs(got - want) <= allowed))
+    throw new Error(`${check.id} ${key}: got ${got}, want ${want} ± ${allowed} (${check.provenance})`);
+}
+
+type Parameters<K extends Stage['kind']> = Partial<Extract<Stage, { kind: K }>['parameters']>;
+
+/** A stage with some parameters set, its id its kind unless given. */
+export function stageOf<K extends Stage['kind']>(kind: K, parameters: Parameters<K> = {}, id: string = kind): Stage {
+  const fresh = newStage(kind, id);
+  return { ...fresh, parameters: { ...fresh.parameters, ...parameters } } as Stage;
+}
+
+interface PlanOf {
+  readonly temperatureC?: number;
+  readonly relativeHumidity?: number;
+  readonly roomC?: number;
+  readonly atmosphericPa?: number;
+  readonly flowM3PerS?: number;
+  readonly pressurePa?: number;
+  readonly dischargeC?: number;
+}
+
+/** A plan of a bare intake, a pump with its discharge measured, and further stages. */
+export function planOf(o: PlanOf, ...stages: Stage[]): Plan {
+  const place = { temperatureC: o.temperatureC ?? 25, relativeHumidity: o.relativeHumidity ?? 0.6 };
+  return planSchema.parse({
+    format: PLAN_FORMAT,
+    version: PLAN_VERSION,
+    name: 'test',
+    survey: {
+      shop: 'test',
+      atmosphereFrom: 'barometer',
+      barometerPa: o.atmosphericPa ?? 101325,
+      places: [
+        { id: 'in', name: 'intake', ...place },
+        { id: 'room', name: 'room', ...place, temperatureC: o.roomC ?? place.temperatureC },
+      ],
+      intakePlaceId: 'in',
+      roomPlaceId: 'room',
+      working: {},
+    },
+    stages: [
+      stageOf('intake', { filterLossPa: 0 }),
+      stageOf('compressor', {
+        freeAirDeliveryM3PerS: o.flowM3PerS ?? 0.01,
+        dischargePressurePa: o.pressurePa ?? 8e5,
+        dischargeTemperatureFrom: 'measured',
+        dischargeTemperatureC: o.dischargeC ?? 120,
+      }),
+      ...stages,
+    ],
+  });
+}

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+
+// bin/test starts the server on a production build with the demo data and says where it is.
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: process.env.PLAYWRIGHT_OUTPUT ?? 'test-results',
+  workers: 1,
+  timeout: 40_000,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3000',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+});

@@ -1,0 +1,113 @@
+import type { Pool } from 'mysql2/promise';
+import { setParameter } from '../core/line/edit';
+import type { DrainEntry } from '../core/record/drain-entry';
+import { expectDrain } from '../core/record/expect-drain';
+import { planOf, stageOf } from '../core/test/reference';
+import { RequestRefused } from './errors';
+import { logADrain, strikeADrain } from './log-a-drain';
+import { readLogbook } from './read-logbook';
+import { createPlan, savePlan } from './save-plan';
+import { closeDatabase, freshDatabase } from './test/database';
+
+const NOW = Date.UTC(2026, 10, 17, 18);
+const plan = planOf({}, stageOf('aftercooler'), stageOf('receiver'));
+const uuid = (): string => crypto.randomUUID();
+const entry = (change: Partial<DrainEntry> = {}): DrainEntry => ({
+  id: uuid(),
+  stageId: 'receiver',
+  drainedAt: '2026-11-17T16:00',
+  sinceAt: '2026-11-16T16:00',
+  amountM3: 160e-6,
+  appearance: 'clear',
+  who: 'Ottilie',
+  note: '',
+  loadedHours: null,
+  intakeTemperatureC: 25,
+  intakeRelativeHumidity: 0.6,
+  ...change,
+});
+const statusOf = (work: Promise<unknown>): Promise<unknown> =>
+  work.then(
+    () => 'accepted',
+    (e: unknown) => (e instanceof RequestRefused ? `${e.status} ${e.issues.map((i) => i.field).join()}` : e),
+  );
+
+let pool: Pool;
+let id: string;
+beforeAll(async () => {
+  pool = await freshDatabase('logbook');
+});
+beforeEach(async () => {
+  id = uuid();
+  await createPlan({ id, plan });
+});
+afterAll(() => closeDatabase(pool));
+
+describe('logging a drain', () => {
+  test('keeps what was typed, and beside it what the plan expected', async () => {
+    const mine = entry({ note: '½ cup of Öl – “rusty”', loadedHours: 3.25 });
+    await logADrain(id, mine, NOW);
+    const expected = expectDrain(plan, mine);
+    expect(await readLogbook(id)).toEqual([
+      expect.objectContaining({
+        ...mine,
+        stageName: 'Receiver',
+        struck: false,
+        expectedKg: expected?.expectedKg,
+        lowKg: expected?.lowKg,
+        highKg: expected?.highKg,
+        countedHours: 3.25,
+      }),
+    ]);
+  });
+
+  test('the same entry sent again is one entry; another under its id is refused', async () => {
+    const mine = entry();
+    await logADrain(id, mine, NOW);
+    await logADrain(id, mine, NOW);
+    expect(await readLogbook(id)).toHaveLength(1);
+    expect(await statusOf(logADrain(id, { ...mine, amountM3: 1e-3 }, NOW))).toBe('409 id');
+  });
+
+  test('a later edit of the plan does not rewrite what was expected then', async () => {
+    await logADrain(id, entry(), NOW);
+    const [before] = await readLogbook(id);
+    await savePlan(id, {
+      writeId: uuid(),
+      rowVersion: 1,
+      plan: setParameter(plan, 'receiver', 'settlingEfficiency', 0.1),
+    });
+    expect(await readLogbook(id)).toEqual([before]);
+  });
+
+  test('entries stay when their drain point leaves the line', async () => {
+    await logADrain(id, entry(), NOW);
+    await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: planOf({}, stageOf('aftercooler')) });
+    expect(await readLogbook(id)).toHaveLength(1);
+  });
+
+  test('a mistake is struck out and can be restored; it is never erased', async () => {
+    const mine = entry();
+    await logADrain(id, mine, NOW);
+    await strikeADrain(id, mine.id, true);
+    expect((await readLogbook(id))[0]).toMatchObject({ id: mine.id, struck: true });
+    await strikeADrain(id, mine.id, false);
+    expect((await readLogbook(id))[0]).toMatchObject({ struck: false });
+    expect(await statusOf(strikeADrain(id, uuid(), true))).toBe('404 entryId');
+    expect(await statusOf(strikeADrain(uuid(), mine.id, true))).toBe('404 entryId');
+  });
+
+  test.each<[string, Partial<Record<keyof DrainEntry, unknown>>, string]>([
+    ['a date in 2206', { drainedAt: '2206-11-17T16:00', sinceAt: '2206-11-16T16:00' }, '422 drainedAt'],
+    ['a point that the line has not', { stageId: 'nowhere' }, '422 stageId'],
+    ['the pump, which has no drain', { stageId: 'compressor' }, '422 stageId'],
+    ['a negative amount', { amountM3: -1 }, '422 amountM3'],
+    ['text for a number', { amountM3: 'half a cup' }, '422 amountM3'],
+    ['nobody', { who: '' }, '422 who'],
+    ['a colour that nobody asked', { appearance: 'pink' }, '422 appearance'],
+    ['a note of a thousand letters', { note: 'x'.repeat(1000) }, '422 note'],
+  ])('%s is refused at its field and changes nothing', async (_what, change, refusal) => {
+    expect(await statusOf(logADrain(id, { ...entry(), ...change }, NOW))).toBe(refusal);
+    expect(await readLogbook(id)).toHaveLength(0);
+  });
+});

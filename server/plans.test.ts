@@ -1,0 +1,114 @@
+import type { Pool, RowDataPacket } from 'mysql2/promise';
+import { planOf, stageOf } from '../core/test/reference';
+import { RequestRefused } from './errors';
+import { listPlans, readPlan } from './read-plan';
+import { createPlan, savePlan } from './save-plan';
+import { closeDatabase, freshDatabase } from './test/database';
+
+const uuid = (): string => crypto.randomUUID();
+const plan = planOf({}, stageOf('receiver'));
+let pool: Pool;
+beforeAll(async () => {
+  pool = await freshDatabase('plans');
+});
+afterAll(() => closeDatabase(pool));
+
+async function refusalOf(work: Promise<unknown>): Promise<RequestRefused> {
+  const outcome = await work.then(
+    () => undefined,
+    (error: unknown) => error,
+  );
+  if (!(outcome instanceof RequestRefused)) throw new Error(`not refused: ${String(outcome)}`);
+  return outcome;
+}
+
+describe('saving a line', () => {
+  test('what was saved is what is read, number for number', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    expect(await readPlan(id)).toEqual({ id, rowVersion: 1, isDemo: false, plan });
+    const renamed = { ...plan, name: 'Ærø, Ω 3 µm – “new”' };
+    expect(await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: renamed })).toEqual({ id, rowVersion: 2 });
+    expect((await readPlan(id)).plan).toEqual(renamed);
+    expect((await listPlans()).find((l) => l.id === id)).toMatchObject({ name: renamed.name, stages: 3 });
+  });
+
+  test('a write repeated is one write, even after somebody else’s', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    const mine = { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'mine' } };
+    await savePlan(id, mine);
+    await savePlan(id, { writeId: uuid(), rowVersion: 2, plan: { ...plan, name: 'theirs' } });
+    expect(await savePlan(id, mine)).toEqual({ id, rowVersion: 2 });
+    expect((await readPlan(id)).plan.name).toBe('theirs');
+    expect((await readPlan(id)).rowVersion).toBe(3);
+  });
+
+  test('somebody else’s newer save is not overwritten, and comes back with the refusal', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'theirs' } });
+    const refusal = await refusalOf(savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'mine' } }));
+    expect(refusal).toMatchObject({ status: 409, code: 'conflict', issues: [{ field: 'rowVersion' }] });
+    expect(refusal.more).toMatchObject({ newer: { rowVersion: 2, plan: { name: 'theirs' } } });
+    expect((await readPlan(id)).plan.name).toBe('theirs');
+  });
+
+  test('of many writers at once from one version, one wins', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    const writers = Array.from({ length: 6 }, (_, i) =>
+      savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: `writer ${i}` } }),
+    );
+    const results = await Promise.allSettled(writers);
+    expect(results.filter((r) => r.status === 'fulfilled')).toHaveLength(1);
+    expect((await readPlan(id)).rowVersion).toBe(2);
+  });
+
+  test('creating twice with one id is one line; with other content it is refused', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
+    expect(await refusalOf(createPlan({ id, plan: { ...plan, name: 'other' } }))).toMatchObject({ status: 409 });
+  });
+
+  test.each<[string, unknown, string]>([
+    ['no plan', undefined, 'plan'],
+    [
+      'humidity of 140 %',
+      { ...plan, survey: { ...plan.survey, places: plan.survey.places.map((p) => ({ ...p, relativeHumidity: 1.4 })) } },
+      'plan.survey.places.0.relativeHumidity',
+    ],
+    [
+      'an unknown kind',
+      { ...plan, stages: [...plan.stages, { id: 'x', kind: 'wand', name: 'x', parameters: {} }] },
+      'plan.stages.3.kind',
+    ],
+    ['an unknown field', { ...plan, mood: 'good' }, 'plan.mood'],
+  ])('%s is refused at its field and changes nothing', async (_what, bad, field) => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    const refusal = await refusalOf(savePlan(id, { writeId: uuid(), rowVersion: 1, plan: bad }));
+    expect(refusal.status).toBe(422);
+    expect(refusal.issues.map((i) => i.field)).toContain(field);
+    expect((await readPlan(id)).rowVersion).toBe(1);
+  });
+
+  test('a wrong id names its field; an unknown one is not found', async () => {
+    expect(await refusalOf(readPlan('42'))).toMatchObject({ status: 422, issues: [{ field: 'id' }] });
+    expect(await refusalOf(readPlan(uuid()))).toMatchObject({ status: 404 });
+    expect(await refusalOf(savePlan(uuid(), { writeId: uuid(), rowVersion: 1, plan }))).toMatchObject({ status: 404 });
+  });
+
+  test('every acknowledged save survives: the versions in the table are those that were answered', async () => {
+    const id = uuid();
+    await createPlan({ id, plan });
+    for (let v = 1; v <= 5; v++)
+      await savePlan(id, { writeId: uuid(), rowVersion: v, plan: { ...plan, name: `v${v}` } });
+    const [rows] = await pool.query<RowDataPacket[]>(
+      'SELECT row_version FROM plan_writes WHERE plan_id = ? ORDER BY row_version',
+      [id],
+    );
+    expect(rows.map((r) => r.row_version)).toEqual([2, 3, 4, 5, 6]);
+  });
+});

@@ -1,0 +1,27 @@
+import path from 'node:path';
+import { drizzle } from 'drizzle-orm/mysql2';
+import { migrate } from 'drizzle-orm/mysql2/migrator';
+import { createPool, type Pool } from 'mysql2/promise';
+
+/** A fresh, migrated database on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it. */
+export async function freshDatabase(name: string): Promise<Pool> {
+  const url = new URL(process.env.DATABASE_URL ?? '');
+  const own = `cool_dram_${name}_${process.pid}`;
+  const admin = createPool({ uri: url.href });
+  await admin.query(`DROP DATABASE IF EXISTS ${own}`);
+  await admin.query(`CREATE DATABASE ${own} CHARACTER SET utf8mb4`);
+  await admin.end();
+  url.pathname = `/${own}`;
+  process.env.DATABASE_URL = url.href;
+  const pool = createPool({ uri: url.href, timezone: 'Z' });
+  await migrate(drizzle({ client: pool }), { migrationsFolder: path.join(__dirname, '../../db/migrations') });
+  return pool;
+}
+
+/** Closes what the code under test had opened. */
+export async function closeDatabase(pool: Pool): Promise<void> {
+  const kept = globalThis as { coolDramDb?: { $client: Pool } };
+  await kept.coolDramDb?.$client.end();
+  delete kept.coolDramDb;
+  await pool.end();
+}
