@@ -28,7 +28,7 @@ export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
         field: [...issue.path, key].join('.'),
         message: 'This field is not known here.',
       }));
-    return [{ field: issue.path.join('.'), message: `${issue.message}${given(input, issue.path)}` }];
+    return [{ field: issue.path.join('.') || '(body)', message: `${issue.message}${given(input, issue.path)}` }];
   });
 }
 
@@ -45,12 +45,7 @@ export function checked<S extends z.ZodType>(schema: S, input: unknown): z.outpu
   if (result.success) return result.data;
   const issues = issuesOf(result.error, input);
   const first = issues[0];
-  throw new RequestRefused(
-    422,
-    'invalid',
-    first ? `${first.field || 'The request'}: ${first.message}` : 'Not valid.',
-    issues,
-  );
+  throw new RequestRefused(422, 'invalid', first ? `${first.field}: ${first.message}` : 'Not valid.', issues);
 }
 
 const DOWN = new Set([

@@ -32,6 +32,21 @@ export function renameStage(plan: Plan, stageId: string, name: string): Plan {
   return { ...plan, stages: plan.stages.map((s) => (s.id === stageId ? { ...s, name } : s)) };
 }
 
+/**
+ * Which field a method “measured” reads; choosing it starts from what the line computes there, not from a typical value.
+ */
+const MEASURED_FIELD: Readonly<Record<string, string>> = {
+  method: 'outletTemperatureC',
+  dischargeTemperatureFrom: 'dischargeTemperatureC',
+};
+
+/** Switches a stage to a measured temperature, beginning with the computed one rounded to a tenth. */
+export function chooseMeasured(plan: Plan, stageId: string, field: string, computedC: number): Plan {
+  const reads = MEASURED_FIELD[field];
+  const chosen = setParameter(plan, stageId, field, 'measured');
+  return reads ? setParameter(chosen, stageId, reads, Math.round(computedC * 10) / 10) : chosen;
+}
+
 export function setParameter(plan: Plan, stageId: string, field: string, value: number | string): Plan {
   return {
     ...plan,

@@ -65,7 +65,7 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
   const { choice = {}, atmosphericPa = SEA_LEVEL_PA, min, max } = options;
   const own = unitOf(quantity, choice[quantity]);
   const known = QUANTITIES[quantity] as Quantity;
-  const example = `for example “${formatNumber(fromSi(sample(min, max), own, atmosphericPa))} ${own.symbol}”`;
+  const example = `for example “${formatNumber(fromSi(known.typical, own, atmosphericPa))} ${own.symbol}”`;
   const trimmed = text.trim();
   if (trimmed === '') return { ok: false, message: `Type ${known.name}, ${example}.` };
   const match = /^([+\-−–]?[\d.,\s   ']*\d(?:[.,]?)(?:e[+-]?\d+)?)\s*(.*)$/i.exec(trimmed);
@@ -112,8 +112,8 @@ export function rangeText(
   atmosphericPa: number = SEA_LEVEL_PA,
 ): string {
   const inUnit = (si: number): string => {
-    const x = fromSi(si, u, atmosphericPa);
-    return formatNumber(x, Math.abs(x) < 0.0005 ? 0 : undefined);
+    const x = Number(fromSi(si, u, atmosphericPa).toPrecision(3));
+    return formatNumber(x, Math.abs(x) < 0.0005 ? 0 : decimalsOf(x));
   };
   if (min !== undefined && max !== undefined) return `${inUnit(min)} to ${inUnit(max)} ${u.symbol}`;
   if (min !== undefined) return `${inUnit(min)} ${u.symbol} or more`;
@@ -123,4 +123,3 @@ export function rangeText(
 
 const short = (text: string): string => (text.length > 24 ? `${text.slice(0, 24)}…` : text);
 const decimalsOf = (x: number): number => Math.min(6, (String(x).split('.')[1] ?? '').length);
-const sample = (min = 0, max = min + 1): number => (min + max) / 2;

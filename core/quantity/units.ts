@@ -19,6 +19,8 @@ export interface Unit {
 
 export interface Quantity {
   readonly name: string;
+  /** A usual value, SI, shown as an example. */
+  readonly typical: number;
   readonly units: readonly Unit[];
 }
 
@@ -45,6 +47,7 @@ const HORSEPOWER = 745.699872;
 export const QUANTITIES = {
   temperature: {
     name: 'a temperature',
+    typical: 20,
     units: [
       unit('C', '°C', 1, ['c', 'degc', 'celsius', 'deg.c'], { offset: 0, decimals: 1 }),
       unit('F', '°F', 5 / 9, ['f', 'degf', 'fahrenheit', 'deg.f'], { offset: (-32 * 5) / 9, decimals: 1 }),
@@ -53,6 +56,7 @@ export const QUANTITIES = {
   },
   temperatureDifference: {
     name: 'a temperature difference',
+    typical: 10,
     units: [
       unit('K', 'K', 1, ['kelvin', '°c', 'c', 'degc'], { decimals: 1 }),
       unit('Fd', '°F diff', 5 / 9, ['°f', 'f', 'degf', 'fd'], { decimals: 1 }),
@@ -60,6 +64,7 @@ export const QUANTITIES = {
   },
   pressure: {
     name: 'a pressure',
+    typical: 8e5,
     units: [
       unit('barg', 'bar', 1e5, ['barg', 'bar(g)', 'bar.g', 'bargauge'], { gauge: true }),
       unit('psig', 'psi', PSI, ['psig', 'psi(g)', 'lb', 'lbs', 'pound', 'pounds'], { gauge: true }),
@@ -72,6 +77,7 @@ export const QUANTITIES = {
   },
   barometer: {
     name: 'a barometer reading',
+    typical: 101300,
     units: [
       unit('hPa', 'hPa', 100, ['mbar', 'mb', 'millibar'], { decimals: 0 }),
       unit('inHg', 'inHg', INCH_MERCURY, ['in.hg', '"hg'], { decimals: 2 }),
@@ -82,6 +88,7 @@ export const QUANTITIES = {
   },
   pressureDifference: {
     name: 'a pressure difference',
+    typical: 2e4,
     units: [
       unit('bar', 'bar', 1e5),
       unit('psi', 'psi', PSI, ['psid']),
@@ -92,6 +99,7 @@ export const QUANTITIES = {
   },
   volumeFlow: {
     name: 'an air flow',
+    typical: 0.01,
     units: [
       unit('cfm', 'cfm', CUBIC_FOOT / 60, ['ft3/min', 'ft³/min', 'icfm', 'scfm', 'acfm']),
       unit('m3/min', 'm³/min', 1 / 60, ['m3/min', 'm3min']),
@@ -103,6 +111,7 @@ export const QUANTITIES = {
   },
   waterFlow: {
     name: 'a flow of water',
+    typical: 1e-4,
     units: [
       unit('g/h', 'g/h', 1e-3 / 3600, ['gph.w']),
       unit('kg/h', 'kg/h', 1 / 3600),
@@ -113,6 +122,7 @@ export const QUANTITIES = {
   },
   massFlow: {
     name: 'a mass flow',
+    typical: 0.01,
     units: [
       unit('kg/h', 'kg/h', 1 / 3600),
       unit('lb/h', 'lb/h', POUND / 3600, ['lb/hr']),
@@ -122,6 +132,7 @@ export const QUANTITIES = {
   },
   volume: {
     name: 'a volume',
+    typical: 0.27,
     units: [
       unit('L', 'L', 1e-3, ['l', 'liter', 'litre', 'liters', 'litres', 'ltr']),
       unit('USgal', 'US gal', US_GALLON, ['gal', 'gallon', 'gallons', 'usgal', 'usgallon', 'usgallons']),
@@ -132,6 +143,7 @@ export const QUANTITIES = {
   },
   drained: {
     name: 'an amount of water',
+    typical: 160e-6,
     units: [
       unit('mL', 'mL', 1e-6, ['ml', 'cc', 'g']),
       unit('floz', 'fl oz', US_FLUID_OUNCE, ['oz', 'floz', 'fl.oz', 'fl.oz.']),
@@ -142,6 +154,7 @@ export const QUANTITIES = {
   },
   length: {
     name: 'a length',
+    typical: 12,
     units: [
       unit('m', 'm', 1, ['metre', 'meter']),
       unit('ft', 'ft', FOOT, ["'", 'feet', 'foot']),
@@ -151,6 +164,7 @@ export const QUANTITIES = {
   },
   altitude: {
     name: 'an altitude',
+    typical: 100,
     units: [
       unit('m', 'm', 1, ['metre', 'meter', 'metres', 'meters'], { decimals: 0 }),
       unit('ft', 'ft', FOOT, ["'", 'feet', 'foot'], { decimals: 0 }),
@@ -158,14 +172,17 @@ export const QUANTITIES = {
   },
   mass: {
     name: 'a mass',
+    typical: 4.5,
     units: [unit('kg', 'kg', 1), unit('g', 'g', 1e-3), unit('lb', 'lb', POUND, ['lbs', 'pound', 'pounds'])],
   },
   power: {
     name: 'a power',
+    typical: 4000,
     units: [unit('kW', 'kW', 1e3), unit('hp', 'hp', HORSEPOWER), unit('W', 'W', 1)],
   },
   time: {
     name: 'a time',
+    typical: 3600,
     units: [
       unit('h', 'h', 3600, ['hr', 'hrs', 'hour', 'hours'], { figures: 2 }),
       unit('min', 'min', 60, ['minute', 'minutes']),
@@ -173,9 +190,14 @@ export const QUANTITIES = {
       unit('day', 'day', 86400, ['d', 'days']),
     ],
   },
-  share: { name: 'a percentage', units: [unit('%', '%', 0.01, ['percent', 'pct', '%rh', 'rh'], { figures: 2 })] },
+  share: {
+    name: 'a percentage',
+    typical: 0.6,
+    units: [unit('%', '%', 0.01, ['percent', 'pct', '%rh', 'rh'], { figures: 2 })],
+  },
   waterContent: {
     name: 'a water content',
+    typical: 5e-3,
     units: [
       unit('g/m3', 'g/m³', 1e-3, ['g/m3']),
       unit('lb/kft3', 'lb/1000 ft³', POUND / (1000 * CUBIC_FOOT), ['lb/1000ft3']),
@@ -183,6 +205,7 @@ export const QUANTITIES = {
   },
   fraction: {
     name: 'a fraction in parts per million',
+    typical: 500e-6,
     units: [unit('ppmv', 'ppm by volume', 1e-6, ['ppm', 'ppmv', 'ppm(v)'])],
   },
 } as const satisfies Record<string, Quantity>;

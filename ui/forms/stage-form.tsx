@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
-import { setParameter } from '@/core/line/edit';
+import { chooseMeasured, setParameter } from '@/core/line/edit';
 import type { Plan, Stage } from '@/core/line/plan';
 import { walk } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -26,13 +26,18 @@ export function StageForm({
   only?: readonly string[];
   columns?: string;
 }) {
-  const { plan, edit } = usePlan();
+  const { plan, section, edit } = usePlan();
   const parameters = stage.parameters as Record<string, number | string>;
   const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
   const [refused, setRefused] = useState<{ field: string; message: string }>();
   const commit = (field: string, value: number | string): string | undefined => {
-    const message = refusalOf(setParameter(plan, stage.id, field, value), stage.id, field);
-    if (!message) edit((p) => setParameter(p, stage.id, field, value), `${stage.id}.${field}`);
+    const computedC = section.stations.find((s) => s.stageId === stage.id)?.temperatureC;
+    const change = (p: Plan): Plan =>
+      value === 'measured' && computedC !== undefined
+        ? chooseMeasured(p, stage.id, field, computedC)
+        : setParameter(p, stage.id, field, value);
+    const message = refusalOf(change(plan), stage.id, field);
+    if (!message) edit(change, `${stage.id}.${field}`);
     return message;
   };
   const shown = fieldsOf(stage.kind).filter(

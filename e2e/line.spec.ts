@@ -1,0 +1,139 @@
+import { expect, test } from '@playwright/test';
+import { buildOwnLine, DEMO, expectSaved, figure } from './own-line';
+
+const cards = '[data-stage]';
+
+test('add, edit, move, take out, undo and redo; the section moves as one types; a reload loses nothing', async ({
+  page,
+}) => {
+  await buildOwnLine(page);
+  const names = () => page.locator(cards).allInnerTexts();
+  const before = await names();
+  await page.keyboard.press('a');
+  await page.getByRole('button', { name: /^Coalescing filter/ }).click();
+  await expect(page.locator(cards)).toHaveCount(before.length + 1);
+  expect((await names())[2]).toBe('Coalescing filter');
+  await page.keyboard.press(']');
+  await expect.poll(names).toEqual(expect.arrayContaining(['Coalescing filter']));
+  expect((await names())[3]).toBe('Coalescing filter');
+
+  await page.locator(cards, { hasText: 'Aftercooler' }).click();
+  const airAfter = figure(page, 'Air after Aftercooler');
+  await expect(airAfter).toHaveText('37.0');
+  await page.getByLabel('Approach to the air it draws').fill('36 F');
+  await expect(airAfter).toHaveText('47.0');
+  await expectSaved(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('heading', { name: 'Main line' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(airAfter).toHaveText('37.0');
+  await expect(page.getByLabel('Approach to the air it draws')).toHaveValue('10');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(airAfter).toHaveText('47.0');
+
+  await page.locator(cards, { hasText: 'Coalescing filter' }).click();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(page.locator(cards)).toHaveCount(before.length);
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.locator(cards)).toHaveCount(before.length);
+  await expect(airAfter).toHaveText('47.0');
+});
+
+test('stages are dragged with the mouse, and lifted with the space bar', async ({ page }) => {
+  await buildOwnLine(page);
+  const order = () => page.locator(cards).allInnerTexts();
+  const from = page.locator(cards, { hasText: 'Bowl filter' });
+  const to = page.locator(cards, { hasText: 'Separator' });
+  await from.hover();
+  await page.mouse.down();
+  const box = await to.boundingBox();
+  await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 30, { steps: 12 });
+  await page.mouse.up();
+  await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(3);
+  await page.locator(cards, { hasText: 'Bowl filter' }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(4);
+});
+
+test('an outlet colder than the cooling air is refused at the field with its usual causes, and changes nothing', async ({
+  page,
+}) => {
+  await buildOwnLine(page);
+  await page.locator(cards, { hasText: 'Aftercooler' }).click();
+  await page.getByLabel('Outlet temperature').selectOption('measured');
+  const field = page.getByLabel('Measured after the cooler');
+  await field.fill('20');
+  await expect(page.locator('#main').getByRole('alert')).toContainText('emissivity');
+  await expect(field).toHaveAttribute('aria-invalid', 'true');
+  await expect(figure(page, 'Air after Aftercooler')).toHaveText('37.0');
+  await field.fill('95 F');
+  await expect(page.locator('#main').getByRole('alert')).toHaveCount(0);
+  await expect(figure(page, 'Air after Aftercooler')).toHaveText('35.0');
+});
+
+test('every kind of wrong number gets a message at its field', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.locator(cards, { hasText: 'Receiver' }).click();
+  const volume = page.getByLabel('Volume');
+  const alert = page.locator('#main').getByRole('alert');
+  for (const [typed, message] of [
+    ['-80 gal', 'is not possible here. Allowed'],
+    ['a lot', 'is not a number'],
+    ['60 cfm', 'is not a unit of volume'],
+    ['1,234', 'can be read as 1234 or as 1.234'],
+    ['', 'Type a volume'],
+  ] as const) {
+    await volume.fill(typed);
+    await expect(alert).toContainText(message);
+  }
+  await page.locator(cards, { hasText: 'Compressor' }).click();
+  await page.getByLabel('Working pressure').fill('-2 bar');
+  await expect(alert).toContainText('below a perfect vacuum');
+  await expectSaved(page);
+  await page.reload();
+  await page.locator(cards, { hasText: 'Receiver' }).click();
+  await expect(page.getByLabel('Volume')).toHaveValue('230');
+});
+
+test('any figure answers “why?”, from the keyboard too', async ({ page }) => {
+  await page.goto(`${DEMO}/line`);
+  await figure(page, 'Caught at Cyclone').focus();
+  await page.keyboard.press('?');
+  const why = page.getByRole('dialog', { name: 'Why this figure' });
+  await expect(why).toContainText('drops at this stage · share caught');
+  await expect(why).toContainText('Source: water balance');
+  await expect(why).toContainText('19 times in 20');
+  await page.keyboard.press('Escape');
+  await expect(why).toHaveCount(0);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
+
+test('drag the humidity, and the whole section moves', async ({ page }) => {
+  await buildOwnLine(page);
+  const caught = figure(page, 'Caught at Separator');
+  const before = Number(await caught.textContent());
+  await page.getByRole('button', { name: /At the intake/ }).click();
+  await page.getByRole('slider', { name: 'Relative humidity' }).focus();
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => Number(await caught.textContent())).toBeGreaterThan(before * 1.2);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(caught).toHaveText(String(before));
+});
+
+test('US customary units, everywhere and remembered', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.getByRole('button', { name: 'Units' }).click();
+  await page.getByRole('button', { name: 'US customary' }).click();
+  await page.keyboard.press('Escape');
+  await expect(figure(page, 'Air after Aftercooler')).toHaveText('98.6');
+  await page.reload();
+  await expect(figure(page, 'Air after Aftercooler')).toHaveText('98.6');
+  await expect(page.getByText('lb/h while loaded')).toBeVisible();
+});

@@ -1,0 +1,22 @@
+import { expect, type Page } from '@playwright/test';
+
+export const DEMO = '/lines/d0000000-0000-4000-8000-000000000001';
+
+/** Builds a line of one's own from the first page, as a newcomer would, and returns its address. */
+export async function buildOwnLine(page: Page, shop = 'Lute shop'): Promise<string> {
+  await page.goto('/');
+  await page.getByLabel('Shop').fill(shop);
+  await page.getByRole('button', { name: 'Build my line' }).click();
+  await page.waitForURL(/\/lines\/[0-9a-f-]+\/line/);
+  return new URL(page.url()).pathname.replace(/\/line$/, '');
+}
+
+/** Waits until the newest edit is in the database. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 10_000 });
+}
+
+/** The text of a figure that answers “why?”, by the start of its accessible name. */
+export function figure(page: Page, name: string) {
+  return page.getByRole('button', { name: new RegExp(`^${name}`) });
+}

@@ -1,0 +1,35 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { DEMO } from './own-line';
+
+const PAGES = ['/', `${DEMO}/survey`, `${DEMO}/line?stage=aftercooler`, `${DEMO}/logbook`, '/dew-point'];
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ browser }) => {
+    const context = await browser.newContext({ colorScheme });
+    const page = await context.newPage();
+    for (const address of PAGES) {
+      await page.goto(address);
+      await page.waitForTimeout(500);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(violations.map((v) => `${address} ${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`)).toEqual([]);
+    }
+    await context.close();
+  });
+
+for (const width of [390, 1280, 1920])
+  test(`no page scrolls sideways at ${width} px, and no script fails`, async ({ page }) => {
+    const faults: string[] = [];
+    page.on('pageerror', (e) => faults.push(e.message));
+    page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
+    page.on('request', (r) => new URL(r.url()).hostname !== '127.0.0.1' && faults.push(`request to ${r.url()}`));
+    await page.setViewportSize({ width, height: 844 });
+    for (const address of PAGES) {
+      await page.goto(address);
+      await page.waitForTimeout(300);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(width);
+    }
+    expect(faults).toEqual([]);
+  });
