@@ -98,6 +98,12 @@ function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
   };
 }
 
+/** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
+function dewPointOf(stream: AirStream, basis: Basis): number {
+  if (stream.liquidKgPerS > 0) return stream.temperatureC;
+  return pressureDewPointC(vapourFractionFromRatio(stream.vapourKgPerS / stream.dryAirKgPerS), stream.pressurePa, basis);
+}
+
 /** Mole fraction of vapour in a stream. */
 export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS'>, dryAir: number): number {
   return vapourFractionFromRatio(station.vapourKgPerS / dryAir);
@@ -127,13 +133,12 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
     for (stage of stages) {
       const outcome = kindOf(stage.kind).pass(stream, stage.parameters, around);
       const out = outcome.out;
-      const x = vapourFractionFromRatio(out.vapourKgPerS / out.dryAirKgPerS);
       stations.push({
         stageId: stage.id,
         kind: stage.kind,
         temperatureC: out.temperatureC,
         pressurePa: out.pressurePa,
-        pressureDewPointC: pressureDewPointC(x, out.pressurePa, around.basis),
+        pressureDewPointC: dewPointOf(out, around.basis),
         vapourKgPerS: out.vapourKgPerS,
         liquidKgPerS: out.liquidKgPerS,
         caughtKgPerS: outcome.caughtKgPerS,

@@ -5,6 +5,9 @@ declare module 'psychrolib' {
     GetSatVapPres(temperatureC: number): number;
     GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
     GetHumRatioFromVapPres(vapourPressurePa: number, pressurePa: number): number;
+    GetSatHumRatio(temperatureC: number, pressurePa: number): number;
+    GetHumRatioFromRelHum(temperatureC: number, relativeHumidity: number, pressurePa: number): number;
+    GetTDewPointFromHumRatio(temperatureC: number, humidityRatio: number, pressurePa: number): number;
     GetVapPresFromRelHum(temperatureC: number, relativeHumidity: number): number;
     GetVapPresFromHumRatio(humidityRatio: number, pressurePa: number): number;
     GetStandardAtmPressure(altitudeM: number): number;

@@ -135,7 +135,7 @@ function StageCard({
         type="button"
         {...attributes}
         {...listeners}
-        aria-disabled={undefined} // fixed stages cannot be moved, but they can be chosen
+        aria-disabled={false} // fixed stages cannot be moved, but they can be chosen
         aria-pressed={selected}
         aria-roledescription={fixed ? 'stage' : 'movable stage'}
         data-stage={stage.id}
