@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import psychrolib from 'psychrolib';
 import { dewPointFromVapourPressureC } from '../core/air/dew-point';
-import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 import { newStage } from '../core/line/edit';
 import { type Plan, planSchema, type Stage } from '../core/line/plan';
 import { surroundingsOf, walkStages } from '../core/line/walk';
+import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 
 // Prints how much faster the core is than the same computed with psychrolib's functions, both in this run, on the same
 // distinct inputs, outputs compared. Ratios, not times: a busy machine slows both.
@@ -40,11 +40,11 @@ const dew = race(
     for (let i = 0; i < N; i++) dewOurs[i] = dewPointFromVapourPressureC(pressures[i] as number);
   },
   () => {
-    for (let i = 0; i < N; i++)
-      dewTheirs[i] = psychrolib.GetTDewPointFromVapPres(DRY_BULB, pressures[i] as number);
+    for (let i = 0; i < N; i++) dewTheirs[i] = psychrolib.GetTDewPointFromVapPres(DRY_BULB, pressures[i] as number);
   },
 );
-for (let i = 0; i < N; i++) assert(Math.abs((dewOurs[i] as number) - (dewTheirs[i] as number)) < 2e-3, `dew point ${i}`);
+for (let i = 0; i < N; i++)
+  assert(Math.abs((dewOurs[i] as number) - (dewTheirs[i] as number)) < 2e-3, `dew point ${i}`);
 
 // --- the walk of 1,000 distinct eight-stage lines -----------------------------------------------------------------
 
@@ -73,7 +73,12 @@ function line(i: number): Plan {
     },
     stages: [
       stage('intake', 'intake', { filterLossPa: s(4, 0, 2000) }),
-      stage('compressor', 'compressor', { freeAirDeliveryM3PerS: s(5, 0.004, 0.03), dischargePressurePa: s(6, 7e5, 13e5), dischargeTemperatureFrom: 'measured', dischargeTemperatureC: s(7, 100, 170) }),
+      stage('compressor', 'compressor', {
+        freeAirDeliveryM3PerS: s(5, 0.004, 0.03),
+        dischargePressurePa: s(6, 7e5, 13e5),
+        dischargeTemperatureFrom: 'measured',
+        dischargeTemperatureC: s(7, 100, 170),
+      }),
       stage('aftercooler', 'aftercooler', { approachK: s(8, 5, 20) }),
       stage('separator', 'separator', { efficiency: s(9, 0.8, 0.99) }),
       stage('receiver', 'receiver', { method: 'measured', outletTemperatureC: s(2, 10, 38) + s(10, 0, 5) }),
@@ -98,10 +103,11 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
   const found: Found[] = [];
   let t = around.intakeTemperatureC;
   let p = around.atmosphericPa;
+  const ratioIn = psychrolib.GetHumRatioFromRelHum(t, around.intakeRelativeHumidity, p);
   const dry =
     pump.parameters.freeAirDeliveryM3PerS *
-    dryAirDensityKgPerM3({ pressurePa: p - intake.parameters.filterLossPa, temperatureC: t, relativeHumidity: around.intakeRelativeHumidity }, 'ideal');
-  let vapour = dry * psychrolib.GetHumRatioFromRelHum(t, around.intakeRelativeHumidity, p);
+    dryAirDensityKgPerM3(p - intake.parameters.filterLossPa, t, ratioIn / (0.621945 + ratioIn));
+  let vapour = dry * ratioIn;
   let liquid = 0;
   const bring = (toC: number, toPa: number): void => {
     t = toC;
@@ -118,7 +124,8 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
     let after: number | undefined;
     if (s.kind === 'intake') p -= s.parameters.filterLossPa;
     else if (s.kind === 'compressor') bring(s.parameters.dischargeTemperatureC, s.parameters.dischargePressurePa);
-    else if (s.kind === 'aftercooler') bring(Math.min(t, around.roomTemperatureC + s.parameters.approachK), p - s.parameters.pressureLossPa);
+    else if (s.kind === 'aftercooler')
+      bring(Math.min(t, around.roomTemperatureC + s.parameters.approachK), p - s.parameters.pressureLossPa);
     else if (s.kind === 'receiver') {
       bring(s.parameters.outletTemperatureC, p - s.parameters.pressureLossPa);
       efficiency = s.parameters.settlingEfficiency;
@@ -139,7 +146,10 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
 }
 
 const lines = Array.from({ length: LINES }, (_, i) => line(i));
-const prepared = lines.map((plan) => ({ stages: plan.stages as readonly Stage[], around: surroundingsOf(plan, 'ideal') }));
+const prepared = lines.map((plan) => ({
+  stages: plan.stages as readonly Stage[],
+  around: surroundingsOf(plan, 'ideal'),
+}));
 let sum = 0; // taken from every result, so that no work can be left out
 const oursOf = (all: typeof prepared) => () => {
   for (const { stages, around } of all) sum += walkStages(stages, around).stations[7]?.pressureDewPointC ?? 0;
@@ -154,7 +164,10 @@ prepared.forEach(({ stages, around }, i) => {
   assert.equal(section.stations.length, 8);
   section.stations.forEach((s, k) => {
     const r = reference[k] as Found;
-    assert(Math.abs(s.pressureDewPointC - r.dewPointC) < 3e-3, `line ${i} stage ${k}: ${s.pressureDewPointC} ${r.dewPointC}`);
+    assert(
+      Math.abs(s.pressureDewPointC - r.dewPointC) < 3e-3,
+      `line ${i} stage ${k}: ${s.pressureDewPointC} ${r.dewPointC}`,
+    );
     for (const [got, want] of [
       [s.vapourKgPerS, r.vapour],
       [s.liquidKgPerS, r.liquid],
@@ -174,4 +187,6 @@ console.log(`${''.padEnd(44)}${'ours'.padStart(10)}${'psychrolib'.padStart(10)}$
 row('dew point from vapour pressure', N, dew);
 row('walk of an eight-stage line, same physics', LINES, walks);
 row('the same with the enhancement factor', LINES, realWalks);
-console.log(`outputs equal: dew points within 0.003 K, flows within 1e-4 of the water in (psychrolib stops its own iteration at 0.001 K)`);
+console.log(
+  `outputs equal: dew points within 0.003 K, flows within 1e-4 of the water in (psychrolib stops its own iteration at 0.001 K)`,
+);

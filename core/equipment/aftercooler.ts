@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { type AirStream, bringTo } from '../stream/air-stream';
 import {
   choiceField,
-  collect,
   defineKind,
+  drained,
   drainField,
   numberField,
   pressureAfterLoss,
@@ -113,7 +113,7 @@ export const aftercooler = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return collect(bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis), p.catchEfficiency, p.drain);
+    return bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis, drained(p, p.catchEfficiency));
   },
   whyTemperature(inlet, p, around) {
     const cooling = {
@@ -160,5 +160,5 @@ export const aftercooler = defineKind({
       source: 'entered',
     };
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.catchEfficiency, source: 'estimate' }),
+  catches: (p) => ({ efficiency: drained(p, p.catchEfficiency), source: 'estimate' }),
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
-import { collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -23,7 +23,7 @@ export const bowlFilter = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+    return bringTo(inlet, inlet.temperatureC, pressurePa, around.basis, drained(p, p.efficiency));
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'estimate' }),
+  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'estimate' }),
 });

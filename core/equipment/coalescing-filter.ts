@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
 import {
   choiceField,
-  collect,
   defineKind,
+  drained,
   drainField,
   numberField,
   pressureAfterLoss,
@@ -35,7 +35,7 @@ export const coalescingFilter = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+    return bringTo(inlet, inlet.temperatureC, pressurePa, around.basis, drained(p, p.efficiency));
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.efficiency, source: 'typical, common practice' }),
+  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'typical, common practice' }),
 });

@@ -119,8 +119,7 @@ export const compressor = defineKind({
   pass(inlet, p, around) {
     if (p.dischargePressurePa <= inlet.pressurePa)
       throw new Refusal('dischargePressurePa', 'The working pressure must be above that of the intake air.');
-    const brought = bringTo(inlet, dischargeC(inlet, p, around), p.dischargePressurePa, around.basis);
-    return { out: brought.stream, caughtKgPerS: 0, frozenKgPerS: brought.frozenKgPerS };
+    return bringTo(inlet, dischargeC(inlet, p, around), p.dischargePressurePa, around.basis);
   },
   whyTemperature(inlet, p, around) {
     if (p.dischargeTemperatureFrom === 'measured')

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bringTo } from '../stream/air-stream';
 import { defineKind, numberField } from './kind';
 
 /** Where the compressor draws its air: sets pressure, temperature and water of everything after it. */
@@ -18,9 +19,7 @@ export const intake = defineKind({
       uncertainty: { rel: 0.5 },
     }),
   }),
-  pass(inlet, p) {
-    return { out: { ...inlet, pressurePa: inlet.pressurePa - p.filterLossPa }, caughtKgPerS: 0, frozenKgPerS: 0 };
-  },
+  pass: (inlet, p, around) => bringTo(inlet, inlet.temperatureC, inlet.pressurePa - p.filterLossPa, around.basis),
   whyPressure: (inlet, p) => ({
     formula: 'barometer − loss across the intake filter',
     inputs: [

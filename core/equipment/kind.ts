@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Basis } from '../air/enhancement-factor';
 import type { QuantityName } from '../quantity/units';
-import { type AirStream, type Brought, withoutLiquid } from '../stream/air-stream';
+import type { AirStream, Outcome } from '../stream/air-stream';
 
 /** What surrounds a stage: nothing in it depends on the other stages. */
 export interface Surroundings {
@@ -13,15 +13,6 @@ export interface Surroundings {
   readonly intakeTemperatureC: number;
   /** Over liquid water, 0…1. */
   readonly intakeRelativeHumidity: number;
-}
-
-/** What a stage made of the stream that entered it. */
-export interface Outcome {
-  readonly out: AirStream;
-  /** Taken out through the drain. */
-  readonly caughtKgPerS: number;
-  /** Left behind as ice. */
-  readonly frozenKgPerS: number;
 }
 
 /** An input of a formula, for “why?”. */
@@ -124,14 +115,9 @@ export function defineKind<S extends z.ZodObject>(kind: Kind<S>): Kind<S> {
   return kind;
 }
 
-/** Takes a share of the liquid out through the drain: none without one, for then the sump is full and all is carried on. */
-export function collect(brought: Brought, efficiency: number, drain: string): Outcome {
-  const caughtKgPerS = drain === 'none' ? 0 : brought.stream.liquidKgPerS * efficiency;
-  return {
-    out: caughtKgPerS === 0 ? brought.stream : withoutLiquid(brought.stream, caughtKgPerS),
-    caughtKgPerS,
-    frozenKgPerS: brought.frozenKgPerS,
-  };
+/** The share of the drops that is caught: none without a drain, for then the sump is full and all is carried on. */
+export function drained(p: { readonly drain: string }, efficiency: number): number {
+  return p.drain === 'none' ? 0 : efficiency;
 }
 
 /** The drain of a stage that collects water. */

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { type AirStream, bringTo } from '../stream/air-stream';
 import {
   choiceField,
-  collect,
   defineKind,
+  drained,
   drainField,
   numberField,
   pressureAfterLoss,
@@ -85,7 +85,7 @@ export const receiver = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return collect(bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis), p.settlingEfficiency, p.drain);
+    return bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis, drained(p, p.settlingEfficiency));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -107,5 +107,5 @@ export const receiver = defineKind({
       note: 'Start and stop running keeps a tank cooler than this.',
     };
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.settlingEfficiency, source: 'estimate' }),
+  catches: (p) => ({ efficiency: drained(p, p.settlingEfficiency), source: 'estimate' }),
 });

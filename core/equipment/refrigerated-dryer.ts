@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
 import {
   choiceField,
-  collect,
   defineKind,
+  drained,
   drainField,
   numberField,
   pressureAfterLoss,
@@ -102,9 +102,9 @@ export const refrigeratedDryer = defineKind({
         'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
       );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    const chilled = collect(bringTo(inlet, cold, pressurePa, around.basis), p.separatorEfficiency, p.drain);
-    const warmed = bringTo(chilled.out, outletC(inlet.temperatureC, p), pressurePa, around.basis);
-    return { out: warmed.stream, caughtKgPerS: chilled.caughtKgPerS, frozenKgPerS: chilled.frozenKgPerS };
+    const chilled = bringTo(inlet, cold, pressurePa, around.basis, drained(p, p.separatorEfficiency));
+    const warmed = bringTo(chilled, outletC(inlet.temperatureC, p), pressurePa, around.basis);
+    return { ...warmed, caughtKgPerS: chilled.caughtKgPerS, frozenKgPerS: chilled.frozenKgPerS };
   },
   whyTemperature(inlet, p) {
     const cold = {
@@ -125,5 +125,5 @@ export const refrigeratedDryer = defineKind({
       note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
     };
   },
-  catches: (p) => ({ efficiency: p.drain === 'none' ? 0 : p.separatorEfficiency, source: 'estimate' }),
+  catches: (p) => ({ efficiency: drained(p, p.separatorEfficiency), source: 'estimate' }),
 });

@@ -22,9 +22,7 @@ export const regulator = defineKind({
   pass(inlet, p, around) {
     if (p.setPressurePa <= around.atmosphericPa)
       throw new Refusal('setPressurePa', 'The set pressure must be above the atmosphere.');
-    const pressurePa = Math.min(inlet.pressurePa, p.setPressurePa);
-    const brought = bringTo(inlet, inlet.temperatureC, pressurePa, around.basis);
-    return { out: brought.stream, caughtKgPerS: 0, frozenKgPerS: brought.frozenKgPerS };
+    return bringTo(inlet, inlet.temperatureC, Math.min(inlet.pressurePa, p.setPressurePa), around.basis);
   },
   whyPressure: (inlet, p) => ({
     formula: 'set pressure, or what arrives if that is less',

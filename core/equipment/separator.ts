@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { bringTo } from '../stream/air-stream';
-import { collect, defineKind, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Catches drops, not vapour: the air leaves it saturated if it came saturated. */
 export const separator = defineKind({
@@ -23,10 +23,10 @@ export const separator = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return collect(bringTo(inlet, inlet.temperatureC, pressurePa, around.basis), p.efficiency, p.drain);
+    return bringTo(inlet, inlet.temperatureC, pressurePa, around.basis, drained(p, p.efficiency));
   },
   catches: (p) => ({
-    efficiency: p.drain === 'none' ? 0 : p.efficiency,
+    efficiency: drained(p, p.efficiency),
     source: 'typical of a cyclone, common practice',
   }),
 });

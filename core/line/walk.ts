@@ -9,7 +9,7 @@ import {
 import { OutOfRange } from '../air/out-of-range';
 import { type KindName, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/kind';
-import { dryAirKgPerS } from '../quantity/flow-basis';
+import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import type { AirStream } from '../stream/air-stream';
 import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
 
@@ -63,31 +63,21 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
   };
 }
 
-/** Dry air that the line's compressor delivers while loaded, kg/s: its free air delivery at what its intake breathes. */
-export function loadedFlowKgPerS(stages: readonly Stage[], around: Surroundings): number {
+/** The air as it enters the intake, at the flow that the line's compressor delivers while it is loaded. */
+function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
   const intake = stages[0] as Extract<Stage, { kind: 'intake' }>;
   const compressor = stages[1] as Extract<Stage, { kind: 'compressor' }>;
-  const inlet = {
-    pressurePa: around.atmosphericPa - intake.parameters.filterLossPa,
-    temperatureC: around.intakeTemperatureC,
-    relativeHumidity: around.intakeRelativeHumidity,
-  };
-  return dryAirKgPerS(
-    compressor.parameters.freeAirDeliveryM3PerS,
-    compressor.parameters.flowBasis,
-    inlet,
-    around.basis,
-  );
-}
-
-/** The air as it enters the intake. */
-function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
-  const flow = loadedFlowKgPerS(stages, around);
   const x = vapourFractionFromRelativeHumidity(
     around.intakeRelativeHumidity,
     around.intakeTemperatureC,
     around.atmosphericPa,
     around.basis,
+  );
+  // The intake filter lowers the pressure, not the share of vapour, of the air that fills the cylinder.
+  const flow = dryAirKgPerS(
+    compressor.parameters.freeAirDeliveryM3PerS,
+    compressor.parameters.flowBasis,
+    dryAirDensityKgPerM3(around.atmosphericPa - intake.parameters.filterLossPa, around.intakeTemperatureC, x),
   );
   return {
     dryAirKgPerS: flow,
@@ -101,7 +91,11 @@ function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
 /** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
 function dewPointOf(stream: AirStream, basis: Basis): number {
   if (stream.liquidKgPerS > 0) return stream.temperatureC;
-  return pressureDewPointC(vapourFractionFromRatio(stream.vapourKgPerS / stream.dryAirKgPerS), stream.pressurePa, basis);
+  return pressureDewPointC(
+    vapourFractionFromRatio(stream.vapourKgPerS / stream.dryAirKgPerS),
+    stream.pressurePa,
+    basis,
+  );
 }
 
 /** Mole fraction of vapour in a stream. */
@@ -131,8 +125,7 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
     stream = drawnAir(stages, around);
     waterIn = stream.vapourKgPerS;
     for (stage of stages) {
-      const outcome = kindOf(stage.kind).pass(stream, stage.parameters, around);
-      const out = outcome.out;
+      const out = kindOf(stage.kind).pass(stream, stage.parameters, around);
       stations.push({
         stageId: stage.id,
         kind: stage.kind,
@@ -141,12 +134,12 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
         pressureDewPointC: dewPointOf(out, around.basis),
         vapourKgPerS: out.vapourKgPerS,
         liquidKgPerS: out.liquidKgPerS,
-        caughtKgPerS: outcome.caughtKgPerS,
-        frozenKgPerS: outcome.frozenKgPerS,
+        caughtKgPerS: out.caughtKgPerS,
+        frozenKgPerS: out.frozenKgPerS,
       });
       stream = out;
-      caught += outcome.caughtKgPerS;
-      frozen += outcome.frozenKgPerS;
+      caught += out.caughtKgPerS;
+      frozen += out.frozenKgPerS;
     }
   } catch (error) {
     if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };

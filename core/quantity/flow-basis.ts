@@ -1,28 +1,20 @@
-import { type Basis, saturatedVapourPressurePa } from '../air/enhancement-factor';
-import { R_DRY_AIR } from '../air/humidity';
+import { R_DRY_AIR, vapourFractionFromRelativeHumidity } from '../air/humidity';
 import { ZERO_CELSIUS_K } from '../air/saturation';
-
-/** Conditions at which a volume of air is counted. Humidity is over liquid water, 0…1. */
-export interface AirState {
-  readonly pressurePa: number;
-  readonly temperatureC: number;
-  readonly relativeHumidity: number;
-}
 
 const PSI = 6894.757;
 /**
  * Reference states in which a standard or normal volume flow is quoted. `inlet` has none: the flow counts at the
  * compressor's own inlet (free air delivery, ISO 1217).
  */
-export const FLOW_REFERENCES = {
+const REFERENCES = {
   'standard-14.5psia-68F': { pressurePa: 14.5 * PSI, temperatureC: 20, relativeHumidity: 0 }, // CAGI; ISO 1217 (recalled)
   'standard-14.7psia-60F': { pressurePa: 14.696 * PSI, temperatureC: 140 / 9, relativeHumidity: 0 }, // gas trade (handbook)
   'standard-14.7psia-68F-36%': { pressurePa: 14.696 * PSI, temperatureC: 20, relativeHumidity: 0.36 }, // older US (handbook)
   normal: { pressurePa: 101325, temperatureC: 0, relativeHumidity: 0 }, // DIN 1343 (recalled)
   anr: { pressurePa: 1e5, temperatureC: 20, relativeHumidity: 0.65 }, // ISO 8778 (recalled)
-} as const satisfies Record<string, AirState>;
+} as const;
 
-export const FLOW_BASES = ['inlet', ...(Object.keys(FLOW_REFERENCES) as (keyof typeof FLOW_REFERENCES)[])] as const;
+export const FLOW_BASES = ['inlet', ...(Object.keys(REFERENCES) as (keyof typeof REFERENCES)[])] as const;
 export type FlowBasis = (typeof FLOW_BASES)[number];
 
 export const FLOW_BASIS_LABELS: Record<FlowBasis, string> = {
@@ -35,29 +27,33 @@ export const FLOW_BASIS_LABELS: Record<FlowBasis, string> = {
 };
 
 /**
- * Dry air in a cubic metre of moist air: (p − RH · f · e) / (R · T). The vapour's share of the volume is left out.
+ * Dry air in a cubic metre of moist air: p · (1 − x) / (R · T), ideal gas.
+ * @param vapourFraction mole fraction of vapour, 0…1
  * @returns kg/m³
  */
-export function dryAirDensityKgPerM3(state: AirState, basis: Basis = 'real'): number {
-  const vapourPa =
-    state.relativeHumidity === 0
-      ? 0
-      : state.relativeHumidity * saturatedVapourPressurePa(state.temperatureC, state.pressurePa, basis, 'water');
-  return (state.pressurePa - vapourPa) / (R_DRY_AIR * (state.temperatureC + ZERO_CELSIUS_K));
+export function dryAirDensityKgPerM3(pressurePa: number, temperatureC: number, vapourFraction: number): number {
+  return (pressurePa * (1 - vapourFraction)) / (R_DRY_AIR * (temperatureC + ZERO_CELSIUS_K));
 }
+
+const DENSITIES = Object.fromEntries(
+  Object.entries(REFERENCES).map(([basis, { pressurePa, temperatureC, relativeHumidity }]) => {
+    const x = vapourFractionFromRelativeHumidity(relativeHumidity, temperatureC, pressurePa);
+    return [basis, dryAirDensityKgPerM3(pressurePa, temperatureC, x)];
+  }),
+) as Record<keyof typeof REFERENCES, number>;
 
 /**
  * Dry-air mass flow of a volume flow quoted on a basis.
  * @param flowM3PerS at the reference of the basis
- * @param inlet conditions at the compressor inlet; only the basis `inlet` uses them
+ * @param inletDensityKgPerM3 dry air per cubic metre at the compressor inlet; only the basis `inlet` uses it
  * @returns kg/s
  * @source equal dry-air mass, ideal gas
  */
-export function dryAirKgPerS(flowM3PerS: number, flowBasis: FlowBasis, inlet: AirState, basis: Basis = 'real'): number {
-  return flowM3PerS * dryAirDensityKgPerM3(flowBasis === 'inlet' ? inlet : FLOW_REFERENCES[flowBasis], basis);
+export function dryAirKgPerS(flowM3PerS: number, basis: FlowBasis, inletDensityKgPerM3: number): number {
+  return flowM3PerS * (basis === 'inlet' ? inletDensityKgPerM3 : DENSITIES[basis]);
 }
 
 /** The volume flow on a basis that carries a dry-air mass flow: the inverse of {@link dryAirKgPerS}. */
-export function volumeFlowM3PerS(kgPerS: number, flowBasis: FlowBasis, inlet: AirState, basis: Basis = 'real'): number {
-  return kgPerS / dryAirDensityKgPerM3(flowBasis === 'inlet' ? inlet : FLOW_REFERENCES[flowBasis], basis);
+export function volumeFlowM3PerS(kgPerS: number, basis: FlowBasis, inletDensityKgPerM3: number): number {
+  return kgPerS / (basis === 'inlet' ? inletDensityKgPerM3 : DENSITIES[basis]);
 }

@@ -19,22 +19,27 @@ describe('a stream brought to another temperature and pressure', () => {
         fc.double({ min: -60, max: 180, noNaN: true }),
         fc.double({ min: 1e5, max: 40e5, noNaN: true }),
         (vapour, liquid, t, p) => {
-          const { stream: out, frozenKgPerS } = bringTo(stream(vapour, liquid), t, p, 'real');
-          expect(out.vapourKgPerS + out.liquidKgPerS + frozenKgPerS).toBeCloseTo(vapour + liquid, 12);
-          expect(out.vapourKgPerS).toBeLessThanOrEqual(saturatedHumidityRatio(t, p) * (1 + 1e-12));
-          expect(Math.min(out.liquidKgPerS, frozenKgPerS)).toBeGreaterThanOrEqual(0);
+          const out = bringTo(stream(vapour, liquid), t, p, 'real', 0.4);
+          expect(out.vapourKgPerS + out.liquidKgPerS + out.caughtKgPerS + out.frozenKgPerS).toBeCloseTo(
+            vapour + liquid,
+            12,
+          );
+          // What arrives is at 40 °C and 8 bar; air that is only warmed or let down keeps what it came with.
+          const held = t >= 40 && p <= 8e5 && liquid === 0;
+          if (!held) expect(out.vapourKgPerS).toBeLessThanOrEqual(saturatedHumidityRatio(t, p) * (1 + 1e-12));
+          expect(Math.min(out.liquidKgPerS, out.caughtKgPerS, out.frozenKgPerS)).toBeGreaterThanOrEqual(0);
         },
       ),
     );
   });
 
   test('drops evaporate as far as warmer air takes them up (pitfall 11)', () => {
-    const wet = bringTo(stream(0.01), 5, 8e5, 'real').stream;
+    const wet = bringTo(stream(0.01), 5, 8e5, 'real');
     expect(wet.liquidKgPerS).toBeGreaterThan(0);
-    expect(bringTo(wet, 60, 8e5, 'real').stream).toMatchObject({ vapourKgPerS: 0.01, liquidKgPerS: 0 });
+    expect(bringTo(wet, 60, 8e5, 'real')).toMatchObject({ vapourKgPerS: 0.01, liquidKgPerS: 0 });
   });
 
   test('below freezing nothing stays liquid', () => {
-    expect(bringTo(stream(0.002, 0.001), -10, 8e5, 'real').stream.liquidKgPerS).toBe(0);
+    expect(bringTo(stream(0.002, 0.001), -10, 8e5, 'real').liquidKgPerS).toBe(0);
   });
 });
