@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type AirStream, bringTo } from '../stream/air-stream';
+import type { AirStream } from '../stream/air-stream';
 import {
   choiceField,
   defineKind,
@@ -113,7 +113,7 @@ export const aftercooler = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis, drained(p, p.catchEfficiency));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency));
   },
   whyTemperature(inlet, p, around) {
     const cooling = {

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { bringTo } from '../stream/air-stream';
 import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
@@ -23,7 +22,7 @@ export const bowlFilter = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return bringTo(inlet, inlet.temperatureC, pressurePa, around.basis, drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
   },
   catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'estimate' }),
 });

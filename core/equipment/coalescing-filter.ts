@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { bringTo } from '../stream/air-stream';
 import {
   choiceField,
   defineKind,
@@ -35,7 +34,7 @@ export const coalescingFilter = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return bringTo(inlet, inlet.temperatureC, pressurePa, around.basis, drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
   },
   catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'typical, common practice' }),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MOST_C, ZERO_CELSIUS_K } from '../air/saturation';
 import { FLOW_BASES, FLOW_BASIS_LABELS } from '../quantity/flow-basis';
-import { type AirStream, bringTo } from '../stream/air-stream';
+import type { AirStream } from '../stream/air-stream';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 
 const TYPES = {
@@ -119,7 +119,7 @@ export const compressor = defineKind({
   pass(inlet, p, around) {
     if (p.dischargePressurePa <= inlet.pressurePa)
       throw new Refusal('dischargePressurePa', 'The working pressure must be above that of the intake air.');
-    return bringTo(inlet, dischargeC(inlet, p, around), p.dischargePressurePa, around.basis);
+    inlet.bringTo(dischargeC(inlet, p, around), p.dischargePressurePa);
   },
   whyTemperature(inlet, p, around) {
     if (p.dischargeTemperatureFrom === 'measured')

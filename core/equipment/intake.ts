@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { bringTo } from '../stream/air-stream';
 import { defineKind, numberField } from './kind';
 
 /** Where the compressor draws its air: sets pressure, temperature and water of everything after it. */
@@ -19,7 +18,9 @@ export const intake = defineKind({
       uncertainty: { rel: 0.5 },
     }),
   }),
-  pass: (inlet, p, around) => bringTo(inlet, inlet.temperatureC, inlet.pressurePa - p.filterLossPa, around.basis),
+  pass(inlet, p) {
+    inlet.bringTo(inlet.temperatureC, inlet.pressurePa - p.filterLossPa);
+  },
   whyPressure: (inlet, p) => ({
     formula: 'barometer − loss across the intake filter',
     inputs: [

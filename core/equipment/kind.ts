@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Basis } from '../air/enhancement-factor';
 import type { QuantityName } from '../quantity/units';
-import type { AirStream, Outcome } from '../stream/air-stream';
+import type { AirStream } from '../stream/air-stream';
 
 /** What surrounds a stage: nothing in it depends on the other stages. */
 export interface Surroundings {
@@ -101,7 +101,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];
   readonly parameters: S;
-  pass(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Outcome;
+  /** Makes of the stream that enters the stream that leaves: depends on nothing but its three arguments. */
+  pass(air: AirStream, parameters: z.infer<S>, around: Surroundings): void;
   /** Why the air leaves at this temperature; left out, it leaves as it came. */
   whyTemperature?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Reason;
   /** Why the air leaves at this pressure; left out, less the stage's pressure loss. */

@@ -59,5 +59,5 @@ export const outlet = defineKind({
       source: 'typical of a small tool, common practice',
     }),
   }),
-  pass: (inlet) => ({ ...inlet, caughtKgPerS: 0, frozenKgPerS: 0 }),
+  pass() {},
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type AirStream, bringTo } from '../stream/air-stream';
+import type { AirStream } from '../stream/air-stream';
 import {
   choiceField,
   defineKind,
@@ -85,7 +85,7 @@ export const receiver = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    return bringTo(inlet, outletC(inlet, p, around), pressurePa, around.basis, drained(p, p.settlingEfficiency));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.settlingEfficiency));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { bringTo } from '../stream/air-stream';
 import {
   choiceField,
   defineKind,
@@ -102,9 +101,8 @@ export const refrigeratedDryer = defineKind({
         'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
       );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    const chilled = bringTo(inlet, cold, pressurePa, around.basis, drained(p, p.separatorEfficiency));
-    const warmed = bringTo(chilled, outletC(inlet.temperatureC, p), pressurePa, around.basis);
-    return { ...warmed, caughtKgPerS: chilled.caughtKgPerS, frozenKgPerS: chilled.frozenKgPerS };
+    const leavesC = outletC(inlet.temperatureC, p);
+    inlet.bringTo(cold, pressurePa).catchDrops(drained(p, p.separatorEfficiency)).bringTo(leavesC, pressurePa);
   },
   whyTemperature(inlet, p) {
     const cold = {

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { bringTo } from '../stream/air-stream';
 import { defineKind, numberField, Refusal } from './kind';
 
 /** Lowers the pressure: the dew point falls with it, and drops may evaporate. Throttling is taken as isothermal. */
@@ -22,7 +21,7 @@ export const regulator = defineKind({
   pass(inlet, p, around) {
     if (p.setPressurePa <= around.atmosphericPa)
       throw new Refusal('setPressurePa', 'The set pressure must be above the atmosphere.');
-    return bringTo(inlet, inlet.temperatureC, Math.min(inlet.pressurePa, p.setPressurePa), around.basis);
+    inlet.bringTo(inlet.temperatureC, Math.min(inlet.pressurePa, p.setPressurePa));
   },
   whyPressure: (inlet, p) => ({
     formula: 'set pressure, or what arrives if that is less',

@@ -5,7 +5,7 @@ import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { kindOf } from '../equipment/index';
 import type { Reason, ReasonInput } from '../equipment/kind';
 import type { QuantityName } from '../quantity/units';
-import type { AirStream } from '../stream/air-stream';
+import { AirStream } from '../stream/air-stream';
 import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
 import { type Band, type Pick, propagate } from './propagate';
@@ -81,13 +81,15 @@ const input = (label: string, quantity: ReasonInput['quantity'], value: number, 
 function inletOf(plan: Plan, section: Section, index: number, basis: Basis): AirStream {
   const before = section.stations[index - 1];
   const around = surroundingsOf(plan, basis);
-  return {
-    dryAirKgPerS: section.dryAirKgPerS,
-    vapourKgPerS: before?.vapourKgPerS ?? section.ledger.waterInKgPerS,
-    liquidKgPerS: before?.liquidKgPerS ?? 0,
-    temperatureC: before?.temperatureC ?? around.intakeTemperatureC,
-    pressurePa: before?.pressurePa ?? around.atmosphericPa,
-  };
+  const inlet = new AirStream(
+    basis,
+    section.dryAirKgPerS,
+    before?.vapourKgPerS ?? section.ledger.waterInKgPerS,
+    before?.temperatureC ?? around.intakeTemperatureC,
+    before?.pressurePa ?? around.atmosphericPa,
+  );
+  inlet.liquidKgPerS = before?.liquidKgPerS ?? 0;
+  return inlet;
 }
 
 function stationReason(plan: Plan, section: Section, index: number, name: StationFigure, basis: Basis): Reason {

@@ -10,7 +10,7 @@ import { OutOfRange } from '../air/out-of-range';
 import { type KindName, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/kind';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
-import type { AirStream } from '../stream/air-stream';
+import { AirStream } from '../stream/air-stream';
 import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
 
 /** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
@@ -79,23 +79,19 @@ function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
     compressor.parameters.flowBasis,
     dryAirDensityKgPerM3(around.atmosphericPa - intake.parameters.filterLossPa, around.intakeTemperatureC, x),
   );
-  return {
-    dryAirKgPerS: flow,
-    vapourKgPerS: flow * humidityRatioFromFraction(x),
-    liquidKgPerS: 0,
-    temperatureC: around.intakeTemperatureC,
-    pressurePa: around.atmosphericPa,
-  };
+  return new AirStream(
+    around.basis,
+    flow,
+    flow * humidityRatioFromFraction(x),
+    around.intakeTemperatureC,
+    around.atmosphericPa,
+  );
 }
 
 /** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
-function dewPointOf(stream: AirStream, basis: Basis): number {
-  if (stream.liquidKgPerS > 0) return stream.temperatureC;
-  return pressureDewPointC(
-    vapourFractionFromRatio(stream.vapourKgPerS / stream.dryAirKgPerS),
-    stream.pressurePa,
-    basis,
-  );
+function dewPointOf(air: AirStream): number {
+  if (air.liquidKgPerS > 0) return air.temperatureC;
+  return pressureDewPointC(vapourFractionFromRatio(air.vapourKgPerS / air.dryAirKgPerS), air.pressurePa, air.basis);
 }
 
 /** Mole fraction of vapour in a stream. */
@@ -117,29 +113,29 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
   const stations: Station[] = [];
   let stage = stages[0] as Stage;
   let problem: WalkProblem | undefined;
-  let stream: AirStream | undefined;
+  let air: AirStream | undefined;
   let waterIn = 0;
   let caught = 0;
   let frozen = 0;
   try {
-    stream = drawnAir(stages, around);
-    waterIn = stream.vapourKgPerS;
+    air = drawnAir(stages, around);
+    waterIn = air.vapourKgPerS;
     for (stage of stages) {
-      const out = kindOf(stage.kind).pass(stream, stage.parameters, around);
+      air.enterStage();
+      kindOf(stage.kind).pass(air, stage.parameters, around);
       stations.push({
         stageId: stage.id,
         kind: stage.kind,
-        temperatureC: out.temperatureC,
-        pressurePa: out.pressurePa,
-        pressureDewPointC: dewPointOf(out, around.basis),
-        vapourKgPerS: out.vapourKgPerS,
-        liquidKgPerS: out.liquidKgPerS,
-        caughtKgPerS: out.caughtKgPerS,
-        frozenKgPerS: out.frozenKgPerS,
+        temperatureC: air.temperatureC,
+        pressurePa: air.pressurePa,
+        pressureDewPointC: dewPointOf(air),
+        vapourKgPerS: air.vapourKgPerS,
+        liquidKgPerS: air.liquidKgPerS,
+        caughtKgPerS: air.caughtKgPerS,
+        frozenKgPerS: air.frozenKgPerS,
       });
-      stream = out;
-      caught += out.caughtKgPerS;
-      frozen += out.frozenKgPerS;
+      caught += air.caughtKgPerS;
+      frozen += air.frozenKgPerS;
     }
   } catch (error) {
     if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
@@ -147,12 +143,12 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
     else throw error;
   }
   return {
-    dryAirKgPerS: stream?.dryAirKgPerS ?? 0,
+    dryAirKgPerS: air?.dryAirKgPerS ?? 0,
     stations,
     ledger: {
       waterInKgPerS: waterIn,
-      vapourOutKgPerS: stream?.vapourKgPerS ?? 0,
-      liquidOutKgPerS: stream?.liquidKgPerS ?? 0,
+      vapourOutKgPerS: air?.vapourKgPerS ?? 0,
+      liquidOutKgPerS: air?.liquidKgPerS ?? 0,
       caughtKgPerS: caught,
       frozenKgPerS: frozen,
     },
