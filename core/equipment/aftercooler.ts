@@ -101,7 +101,7 @@ export const aftercooler = defineKind({
     pressureLossPa: pressureLossField(1.5e4), // 2–3 psi
     drain: drainField('none'),
     catchEfficiency: numberField({
-      label: 'Share of the drops that its own drain catches',
+      label: 'Drops its own drain catches',
       quantity: 'share',
       least: 0,
       most: 1,

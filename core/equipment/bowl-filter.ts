@@ -9,7 +9,7 @@ export const bowlFilter = defineKind({
   cautions: ['C21', 'C07'],
   parameters: z.strictObject({
     efficiency: numberField({
-      label: 'Share of the drops caught',
+      label: 'Drops caught',
       quantity: 'share',
       least: 0,
       most: 1,

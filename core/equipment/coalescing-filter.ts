@@ -21,7 +21,7 @@ export const coalescingFilter = defineKind({
       options: { general: '1 µm, general purpose', fine: '0.01 µm, high efficiency' },
     }),
     efficiency: numberField({
-      label: 'Share of the drops caught',
+      label: 'Drops caught',
       quantity: 'share',
       least: 0,
       most: 1,

@@ -72,7 +72,7 @@ export const receiver = defineKind({
       when: { field: 'method', is: ['measured'] },
     }),
     settlingEfficiency: numberField({
-      label: 'Share of the drops that settles',
+      label: 'Drops that settle',
       quantity: 'share',
       least: 0,
       most: 1,

@@ -71,7 +71,7 @@ export const refrigeratedDryer = defineKind({
       when: { field: 'method', is: ['evaporator'] },
     }),
     separatorEfficiency: numberField({
-      label: 'Share of the drops its separator catches',
+      label: 'Drops its separator catches',
       quantity: 'share',
       least: 0,
       most: 1,

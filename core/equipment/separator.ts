@@ -9,7 +9,7 @@ export const separator = defineKind({
   cautions: ['C36'],
   parameters: z.strictObject({
     efficiency: numberField({
-      label: 'Share of the drops caught',
+      label: 'Drops caught',
       quantity: 'share',
       least: 0,
       most: 1,

@@ -6,9 +6,9 @@ import { kindOf } from '../equipment/index';
 import type { Reason, ReasonInput } from '../equipment/kind';
 import type { QuantityName } from '../quantity/units';
 import { AirStream } from '../stream/air-stream';
-import { loadedHoursPerDay, waterInPerDayKg } from './day';
-import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
-import { type Band, type Pick, propagate } from './propagate';
+import { input, MOIST_AIR, type PlanFigure, planReason } from './explain-plan';
+import type { Plan } from './plan';
+import { type Band, propagate } from './propagate';
 import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt } from './walk';
 
 /** The computed figures of a section that a person may question. */
@@ -23,8 +23,6 @@ export const STATION_FIGURES = [
   'humidity',
 ] as const;
 export type StationFigure = (typeof STATION_FIGURES)[number];
-export const PLAN_FIGURES = ['waterIn', 'waterPerDay', 'dryAir', 'atmosphere'] as const;
-export type PlanFigure = (typeof PLAN_FIGURES)[number];
 export type Figure = { readonly stageId: string; readonly name: StationFigure } | { readonly name: PlanFigure };
 
 /** How a figure came about, and how sure it is. */
@@ -34,8 +32,6 @@ export interface Derivation extends Reason {
   readonly value: number;
   readonly band?: Band;
 }
-
-const MOIST_AIR = 'saturation: Hyland & Wexler 1983 (ASHRAE); enhancement factor: Greenspan 1976, Hardy 1998';
 
 const READ: Record<
   StationFigure,
@@ -69,13 +65,6 @@ export function readFigure(
   const station = section.stations.find((s) => s.stageId === stageId);
   return station && READ[name].read(section, station, basis);
 }
-
-const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({
-  label,
-  quantity,
-  value,
-  from,
-});
 
 /** The stream that enters a stage: what left the one before, or the air as drawn. */
 function inletOf(plan: Plan, section: Section, index: number, basis: Basis): AirStream {
@@ -188,66 +177,6 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
         source: catches ? `water balance; ${catches.source}` : 'water balance',
       };
     }
-  }
-}
-
-function planReason(
-  plan: Plan,
-  section: Section,
-  name: PlanFigure,
-): Reason & { title: string; quantity: QuantityName; pick: Pick } {
-  const { survey } = plan;
-  const place = placeOf(survey, survey.intakePlaceId);
-  const compressor = plan.stages[1] as Extract<Plan['stages'][number], { kind: 'compressor' }>;
-  const atmosphere = input('barometer', 'barometer', surveyAtmosphericPa(survey), survey.atmosphereFrom);
-  const air = [
-    input('temperature', 'temperature', place.temperatureC, place.name),
-    input('relative humidity', 'share', place.relativeHumidity, place.name),
-    atmosphere,
-  ];
-  switch (name) {
-    case 'atmosphere':
-      return {
-        title: 'Air pressure at this place',
-        quantity: 'barometer',
-        pick: (_s, p) => surveyAtmosphericPa(p.survey),
-        formula: survey.atmosphereFrom === 'altitude' ? '101 325 Pa · (1 − 2.25577e−5 · z)^5.2559' : 'as read',
-        inputs: [input('altitude', 'altitude', survey.altitudeM, 'Survey')],
-        source: 'ICAO standard atmosphere (ASHRAE)',
-      };
-    case 'dryAir':
-      return {
-        title: 'Dry air while loaded',
-        quantity: 'massFlow',
-        pick: (s) => s.dryAirKgPerS,
-        formula: 'free air delivery · (p − RH·f·e) / (R·T)',
-        inputs: [
-          input('free air delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name),
-          ...air,
-        ],
-        source: 'ideal gas, R = 287.042 J/(kg·K)',
-      };
-    case 'waterIn':
-      return {
-        title: 'Water drawn in while loaded',
-        quantity: 'waterFlow',
-        pick: (s) => s.ledger.waterInKgPerS,
-        formula: '0.622 · x/(1−x) · dry air, x = RH·f·e(T)/p',
-        inputs: [...air, input('dry air', 'massFlow', section.dryAirKgPerS, 'compressor')],
-        source: MOIST_AIR,
-      };
-    case 'waterPerDay':
-      return {
-        title: 'Water drawn in per working day',
-        quantity: 'drained',
-        pick: (s, p) => waterInPerDayKg(s, p) / 1000,
-        formula: 'water drawn in · hours a day · share of them loaded (1 g is 1 mL)',
-        inputs: [
-          input('water drawn in', 'waterFlow', section.ledger.waterInKgPerS, 'above'),
-          input('loaded hours a day', 'time', loadedHoursPerDay(plan) * 3600, 'Survey'),
-        ],
-        source: 'multiplication',
-      };
   }
 }
 

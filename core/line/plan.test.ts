@@ -9,7 +9,8 @@ import {
   startPlan,
   withSurvey,
 } from './edit';
-import { explain, PLAN_FIGURES, STATION_FIGURES } from './explain';
+import { explain, STATION_FIGURES } from './explain';
+import { PLAN_FIGURES } from './explain-plan';
 import { type Plan, planSchema, type Stage, surveyAtmosphericPa } from './plan';
 import { walk } from './walk';
 

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { drainPoints } from '@/core/line/edit';
 import { type Plan, placeOf } from '@/core/line/plan';
-import { APPEARANCES, type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
+import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
 import { expectDrain } from '@/core/record/expect-drain';
 import { verdictOf } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
@@ -16,16 +16,11 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { AmountInput } from './amount-input';
+import { AppearanceInput } from './appearance-input';
+import { DrainPointList } from './drain-point-list';
 import { useDrainSender } from './send-drain';
 import { Verdict } from './verdict';
-import { nowOnTheWall, sayTime } from './when';
-
-const SWATCH: Record<keyof typeof APPEARANCES, string> = {
-  clear: 'bg-water-wash',
-  milky: 'bg-[repeating-linear-gradient(45deg,var(--sunk)_0_5px,var(--sand)_5px_9px)]',
-  oily: 'bg-[linear-gradient(100deg,var(--sand),var(--vapour)_50%,var(--copper))]',
-  rusty: 'bg-[repeating-radial-gradient(circle_at_50%_60%,var(--copper)_0_2px,var(--sand)_2px_5px)]',
-};
+import { nowOnTheWall } from './when';
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
 function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: string, at: ShopTime): ShopTime {
@@ -120,36 +115,12 @@ export function DrainForm({
       aria-label="Log a drain"
     >
       <h2>Log a drain</h2>
-      <div className="grid gap-1" role="radiogroup" aria-label="Drain point">
-        {points.map((p) => {
-          const last = entries.find((e) => e.stageId === p.id);
-          return (
-            <label
-              key={p.id}
-              className={`flex min-h-11 cursor-pointer items-center justify-between gap-2 rounded-md border px-3 ${p.id === pointId ? 'border-ink bg-sunk font-semibold' : 'border-hairline'}`}
-            >
-              <span className="flex min-w-0 items-center gap-2">
-                <input
-                  type="radio"
-                  name="point"
-                  className="size-4 accent-(--water)"
-                  checked={p.id === pointId}
-                  onChange={() => onPoint(p.id)}
-                />
-                <span className="truncate">{p.name}</span>
-              </span>
-              <span className="shrink-0 text-[0.8rem] font-normal text-quiet">
-                {last ? sayTime(last.drainedAt) : 'not yet'}
-              </span>
-            </label>
-          );
-        })}
-        {errors.stageId && (
-          <p role="alert" className="text-brick">
-            {errors.stageId.message}
-          </p>
-        )}
-      </div>
+      <DrainPointList points={points} entries={entries} pointId={pointId} onPoint={onPoint} />
+      {errors.stageId && (
+        <p role="alert" className="text-brick">
+          {errors.stageId.message}
+        </p>
+      )}
       <Cautions ids={['C36', 'C20']} />
       <AmountInput
         key={`${pointId}.${round}`}
@@ -173,29 +144,7 @@ export function DrainForm({
           'What to expect shows here once the times are in order.'
         )}
       </p>
-      <fieldset>
-        <legend className="mb-1 text-[0.9rem] font-medium">It looked</legend>
-        <div className="grid grid-cols-4 gap-1.5">
-          {Object.entries(APPEARANCES).map(([id, label]) => (
-            <label
-              key={id}
-              className="grid cursor-pointer justify-items-center gap-1 rounded-md border border-hairline p-1.5 text-[0.85rem] has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-water"
-            >
-              <input type="radio" className="sr-only" value={id} {...form.register('appearance')} />
-              <span
-                aria-hidden
-                className={`h-6 w-full rounded-sm border border-hairline ${SWATCH[id as keyof typeof SWATCH]}`}
-              />
-              {label}
-            </label>
-          ))}
-        </div>
-        {errors.appearance && (
-          <p role="alert" className="mt-1 text-[0.85rem] text-brick">
-            {errors.appearance.message}
-          </p>
-        )}
-      </fieldset>
+      <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
         <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
           <input

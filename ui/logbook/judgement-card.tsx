@@ -30,6 +30,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
           {sayTime(entry.sinceAt)}, 19 times in 20).
         </span>
       </p>
+      {entry.note && <p className="mt-1 text-quiet">Noted: {entry.note}</p>}
       {judgement.causes.length > 0 && (
         <ol className="mt-3 grid gap-2">
           {judgement.causes.map((cause, i) => (

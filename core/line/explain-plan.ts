@@ -1,0 +1,82 @@
+import type { Reason, ReasonInput } from '../equipment/kind';
+import type { QuantityName } from '../quantity/units';
+import { loadedHoursPerDay, waterInPerDayKg } from './day';
+import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
+import type { Pick } from './propagate';
+import type { Section } from './walk';
+
+/** The computed figures of a whole plan that a person may question. */
+export const PLAN_FIGURES = ['waterIn', 'waterPerDay', 'dryAir', 'atmosphere'] as const;
+export type PlanFigure = (typeof PLAN_FIGURES)[number];
+
+/** Where the moist-air figures come from. */
+export const MOIST_AIR = 'saturation: Hyland & Wexler 1983 (ASHRAE); enhancement factor: Greenspan 1976, Hardy 1998';
+
+/** An input of a derivation. */
+export const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({
+  label,
+  quantity,
+  value,
+  from,
+});
+
+/** How a figure of the plan comes about, and how to read it from a walked section. */
+export function planReason(
+  plan: Plan,
+  section: Section,
+  name: PlanFigure,
+): Reason & { title: string; quantity: QuantityName; pick: Pick } {
+  const { survey } = plan;
+  const place = placeOf(survey, survey.intakePlaceId);
+  const compressor = plan.stages[1] as Extract<Plan['stages'][number], { kind: 'compressor' }>;
+  const atmosphere = input('barometer', 'barometer', surveyAtmosphericPa(survey), survey.atmosphereFrom);
+  const air = [
+    input('temperature', 'temperature', place.temperatureC, place.name),
+    input('relative humidity', 'share', place.relativeHumidity, place.name),
+    atmosphere,
+  ];
+  switch (name) {
+    case 'atmosphere':
+      return {
+        title: 'Air pressure at this place',
+        quantity: 'barometer',
+        pick: (_s, p) => surveyAtmosphericPa(p.survey),
+        formula: survey.atmosphereFrom === 'altitude' ? '101 325 Pa · (1 − 2.25577e−5 · z)^5.2559' : 'as read',
+        inputs: [input('altitude', 'altitude', survey.altitudeM, 'Survey')],
+        source: 'ICAO standard atmosphere (ASHRAE)',
+      };
+    case 'dryAir':
+      return {
+        title: 'Dry air while loaded',
+        quantity: 'massFlow',
+        pick: (s) => s.dryAirKgPerS,
+        formula: 'free air delivery · (p − RH·f·e) / (R·T)',
+        inputs: [
+          input('free air delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name),
+          ...air,
+        ],
+        source: 'ideal gas, R = 287.042 J/(kg·K)',
+      };
+    case 'waterIn':
+      return {
+        title: 'Water drawn in while loaded',
+        quantity: 'waterFlow',
+        pick: (s) => s.ledger.waterInKgPerS,
+        formula: '0.622 · x/(1−x) · dry air, x = RH·f·e(T)/p',
+        inputs: [...air, input('dry air', 'massFlow', section.dryAirKgPerS, 'compressor')],
+        source: MOIST_AIR,
+      };
+    case 'waterPerDay':
+      return {
+        title: 'Water drawn in per working day',
+        quantity: 'drained',
+        pick: (s, p) => waterInPerDayKg(s, p) / 1000,
+        formula: 'water drawn in · hours a day · share of them loaded (1 g is 1 mL)',
+        inputs: [
+          input('water drawn in', 'waterFlow', section.ledger.waterInKgPerS, 'above'),
+          input('loaded hours a day', 'time', loadedHoursPerDay(plan) * 3600, 'Survey'),
+        ],
+        source: 'multiplication',
+      };
+  }
+}

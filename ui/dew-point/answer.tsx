@@ -1,0 +1,149 @@
+'use client';
+
+import { useQueryStates } from 'nuqs';
+import type { ReactNode } from 'react';
+import { moistureAt } from '@/core/air/moisture';
+import type { QuantityName } from '@/core/quantity/units';
+import { QuantityInput } from '@/ui/forms/quantity-input';
+import { Amount, useUnits } from '@/ui/units/units';
+import { fractionOf, type Query, STATE } from './query';
+
+/** The same air told in every way: where it was read, where it is wanted, and let out into the room. */
+export function Answer({ q }: { q: Query }) {
+  const { say } = useUnits();
+  const [, setQ] = useQueryStates(STATE);
+  const x = fractionOf(q);
+  return (
+    <section className="grid min-w-0 gap-3" aria-label="The same air elsewhere" aria-live="polite">
+      <div className="grid max-w-md grid-cols-2 items-start gap-3">
+        <QuantityInput
+          id="toPa"
+          label="What is it at"
+          quantity="pressure"
+          value={q.toPa}
+          min={0.5e5}
+          max={41e5}
+          onCommit={(toPa) => {
+            void setQ({ toPa });
+            return undefined;
+          }}
+        />
+        <QuantityInput
+          id="toC"
+          label="and air temperature"
+          quantity="temperature"
+          value={q.toC}
+          min={-40}
+          max={100}
+          onCommit={(toC) => {
+            void setQ({ toC });
+            return undefined;
+          }}
+        />
+      </div>
+      {typeof x === 'string' ? (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {x}
+        </p>
+      ) : (
+        <Comparison
+          x={x}
+          columns={[
+            ...(q.has === 'ppm' || q.has === 'atmosphericDewPoint'
+              ? []
+              : [{ title: 'Where it was read', pressurePa: q.atPa, temperatureC: q.atC }]),
+            { title: 'Where you want it', pressurePa: q.toPa, temperatureC: q.toC },
+            { title: 'Let out into the room', pressurePa: q.air, temperatureC: q.toC },
+          ]}
+        />
+      )}
+      <p className="text-[0.85rem] text-quiet">
+        Real moist air: saturation by Hyland &amp; Wexler 1983, enhancement factor by Greenspan 1976. Good for −100…+100
+        °C and 0.5…41 bar absolute; dew points within ±0.1 K of the equations’ sources, far better than a meter’s ±2 K.
+        Barometer {say(q.air, 'barometer')}.
+      </p>
+    </section>
+  );
+}
+
+function Comparison({
+  x,
+  columns,
+}: {
+  x: number;
+  columns: readonly { title: string; pressurePa: number; temperatureC: number }[];
+}) {
+  const answers = columns.map((at) => moistureAt(x, at));
+  const cell = (value: number | undefined, quantity: QuantityName) =>
+    value === undefined ? (
+      <span className="text-quiet">outside its equations</span>
+    ) : (
+      <Amount si={value} quantity={quantity} />
+    );
+  const below = answers.some((a) => (a.frostOrDewPointC ?? 0) < 0);
+  const rows: [string, (i: number) => ReactNode][] = [
+    ['Pressure', (i) => <Amount si={columns[i]?.pressurePa ?? 0} quantity="pressure" />],
+    ['Air temperature', (i) => <Amount si={columns[i]?.temperatureC ?? 0} quantity="temperature" />],
+    [
+      below ? 'Dew point (frost point below 0 °C)' : 'Dew point',
+      (i) => <strong className="text-[1.25rem] text-deep">{cell(answers[i]?.frostOrDewPointC, 'temperature')}</strong>,
+    ],
+    ...(below
+      ? [
+          ['… over supercooled water', (i) => cell(answers[i]?.dewPointOverWaterC, 'temperature')] as [
+            string,
+            (i: number) => ReactNode,
+          ],
+        ]
+      : []),
+    [
+      'Relative humidity',
+      (i) =>
+        answers[i]?.condenses ? (
+          <span className="font-semibold text-amber">◆ saturated, drops fall out</span>
+        ) : (
+          cell(answers[i]?.relativeHumidity, 'share')
+        ),
+    ],
+    ['Water per volume there', (i) => cell(answers[i]?.kgPerM3, 'waterContent')],
+    ['Parts per million by volume', (i) => cell((answers[i]?.ppmByVolume ?? 0) / 1e6, 'fraction')],
+    [
+      'Water per dry air',
+      (i) => (
+        <span className="whitespace-nowrap">
+          {((answers[i]?.humidityRatio ?? 0) * 1000).toPrecision(3)} <span className="unit">g/kg</span>
+        </span>
+      ),
+    ],
+  ];
+  return (
+    <div className="overflow-x-auto rounded-md border border-hairline bg-card">
+      <table className="w-full min-w-[30rem]">
+        <thead>
+          <tr className="align-bottom">
+            <td />
+            {columns.map((c) => (
+              <th key={c.title} scope="col" className="px-3 py-2 text-right font-semibold">
+                {c.title}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([label, value]) => (
+            <tr key={label} className="border-t border-hairline">
+              <th scope="row" className="px-3 py-2 text-left font-normal text-quiet">
+                {label}
+              </th>
+              {columns.map((c, i) => (
+                <td key={c.title} className="px-3 py-2 text-right">
+                  {value(i)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
