@@ -1,3 +1,7 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { surveyAtmosphericPa } from '../core/line/plan';
+import { walk } from '../core/line/walk';
 import { drainEntrySchema } from '../core/record/drain-entry';
 import { expectDrain } from '../core/record/expect-drain';
 import { judgeLogged, type LoggedDrain } from '../core/record/judge-log';
@@ -28,6 +32,23 @@ describe('the demo', () => {
     for (const { e, j } of passedOn) {
       expect(e.stageId).toBe(DEMO_STAGES.receiver);
       expect(j.causes[0]?.id).toBe('upstream-lets-through');
+    }
+  });
+
+  test('the worked example says what the walk says', () => {
+    const page = readFileSync(path.join(__dirname, '../docs/worked-examples.md'), 'utf8');
+    const { stations } = walk(plan);
+    const atmosphericPa = surveyAtmosphericPa(plan.survey);
+    const rows = [...page.matchAll(/^\| ([^|]+) \| ([−\d. |]+) \|$/gm)];
+    expect(rows).toHaveLength(8);
+    for (const [, name, numbers] of rows) {
+      const i = plan.stages.findIndex((s) => s.name === name);
+      const s = stations[i];
+      if (!s) throw new Error(name);
+      const gramsPerHour = [s.vapourKgPerS, s.liquidKgPerS, s.caughtKgPerS].map((kgPerS) => kgPerS * 3.6e6);
+      const computed = [s.temperatureC, (s.pressurePa - atmosphericPa) / 1e5, s.pressureDewPointC, ...gramsPerHour];
+      const printed = (numbers as string).split('|').map((n) => Number(n.trim().replace('−', '-')));
+      for (const [k, p] of printed.entries()) expect(Math.abs(p - (computed[k] as number))).toBeLessThan(0.051);
     }
   });
 });

@@ -1,0 +1,39 @@
+import { chromium } from '@playwright/test';
+
+// Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts
+const base = process.env.BASE_URL ?? 'http://127.0.0.1:3000';
+const demo = '/lines/d0000000-0000-4000-8000-000000000001';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const PICTURES = [
+  { name: 'start', at: '/', size: DESK, theme: 'light' },
+  { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
+  { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
+  { name: 'line-dark', at: `${demo}/line?stage=receiver`, size: DESK, theme: 'dark' },
+  { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
+  {
+    name: 'why',
+    at: `${demo}/line?stage=dryer`,
+    size: DESK,
+    theme: 'light',
+    press: /^Pressure dew point after Chilled dryer/,
+  },
+  { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
+  { name: 'logbook-phone', at: `${demo}/logbook?point=receiver`, size: PHONE, theme: 'dark' },
+  { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
+] as const;
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+for (const picture of PICTURES) {
+  const page = await browser.newPage({ viewport: picture.size, colorScheme: picture.theme });
+  await page.goto(base + picture.at);
+  await page.waitForTimeout(900);
+  if ('press' in picture) {
+    await page.getByRole('button', { name: picture.press }).first().click();
+    await page.waitForTimeout(600);
+  }
+  await page.screenshot({ path: `docs/screenshots/${picture.name}.png` });
+  await page.close();
+}
+await browser.close();
