@@ -6,7 +6,15 @@ import type { Pick } from './propagate';
 import type { Section } from './walk';
 
 /** The computed figures of a whole plan that a person may question. */
-export const PLAN_FIGURES = ['waterIn', 'waterPerDay', 'dryAir', 'atmosphere'] as const;
+export const PLAN_FIGURES = [
+  'waterIn',
+  'waterPerDay',
+  'dryAir',
+  'atmosphere',
+  'caughtInAll',
+  'vapourOut',
+  'dropsOut',
+] as const;
 export type PlanFigure = (typeof PLAN_FIGURES)[number];
 
 /** Where the moist-air figures come from. */
@@ -50,7 +58,7 @@ export function planReason(
         title: 'Dry air while loaded',
         quantity: 'massFlow',
         pick: (s) => s.dryAirKgPerS,
-        formula: 'free air delivery · (p − RH·f·e) / (R·T)',
+        formula: 'free air delivery · (barometer − filter loss) · (1 − x) / (R·T), x = RH·f·e/p',
         inputs: [
           input('free air delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name),
           ...air,
@@ -78,5 +86,33 @@ export function planReason(
         ],
         source: 'multiplication',
       };
+    case 'caughtInAll':
+      return {
+        title: 'Caught in all',
+        quantity: 'waterFlow',
+        pick: (s) => s.ledger.caughtKgPerS,
+        formula: 'sum over the drains',
+        inputs: section.stations
+          .filter((s) => s.caughtKgPerS > 0)
+          .map((s) => {
+            const name = plan.stages.find((t) => t.id === s.stageId)?.name ?? '';
+            return input(name, 'waterFlow', s.caughtKgPerS, 'its drain');
+          }),
+        source: 'water balance',
+      };
+    default: {
+      const vapour = name === 'vapourOut';
+      return {
+        title: vapour ? 'Vapour that leaves the line' : 'Drops that leave the line',
+        quantity: 'waterFlow',
+        pick: (s) => (vapour ? s.ledger.vapourOutKgPerS : s.ledger.liquidOutKgPerS),
+        formula: vapour ? 'vapour behind the last stage' : 'drops behind the last stage',
+        inputs: [
+          input('water drawn in', 'waterFlow', section.ledger.waterInKgPerS, 'intake'),
+          input('caught in all', 'waterFlow', section.ledger.caughtKgPerS, 'drains'),
+        ],
+        source: 'water balance',
+      };
+    }
   }
 }

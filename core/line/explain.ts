@@ -3,7 +3,7 @@ import { enhancementFactor } from '../air/enhancement-factor';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { kindOf } from '../equipment/index';
-import type { Reason, ReasonInput } from '../equipment/kind';
+import type { Reason, ReasonInput, Surroundings } from '../equipment/kind';
 import type { QuantityName } from '../quantity/units';
 import { AirStream } from '../stream/air-stream';
 import { input, MOIST_AIR, type PlanFigure, planReason } from './explain-plan';
@@ -21,6 +21,7 @@ export const STATION_FIGURES = [
   'liquid',
   'caught',
   'humidity',
+  'humidityExpanded',
 ] as const;
 export type StationFigure = (typeof STATION_FIGURES)[number];
 export type Figure = { readonly stageId: string; readonly name: StationFigure } | { readonly name: PlanFigure };
@@ -35,7 +36,11 @@ export interface Derivation extends Reason {
 
 const READ: Record<
   StationFigure,
-  { title: string; quantity: QuantityName; read: (section: Section, st: Station, basis: Basis) => number }
+  {
+    title: string;
+    quantity: QuantityName;
+    read: (section: Section, st: Station, basis: Basis, around: Surroundings) => number;
+  }
 > = {
   temperature: { title: 'Air temperature', quantity: 'temperature', read: (_s, st) => st.temperatureC },
   dewPoint: { title: 'Pressure dew point', quantity: 'temperature', read: (_s, st) => st.pressureDewPointC },
@@ -53,17 +58,23 @@ const READ: Record<
     quantity: 'share',
     read: (s, st, basis) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis),
   },
+  humidityExpanded: {
+    title: 'Relative humidity let out into the room',
+    quantity: 'share',
+    read: (s, st, basis, around) => humidityAt(s, st, around.roomTemperatureC, around.atmosphericPa, basis),
+  },
 };
 
 /** Reads a figure of a station; `undefined` where the walk does not reach it. */
 export function readFigure(
+  plan: Plan,
   section: Section,
   stageId: string,
   name: StationFigure,
   basis: Basis = 'real',
 ): number | undefined {
   const station = section.stations.find((s) => s.stageId === stageId);
-  return station && READ[name].read(section, station, basis);
+  return station && READ[name].read(section, station, basis, surroundingsOf(plan, basis));
 }
 
 /** The stream that enters a stage: what left the one before, or the air as drawn. */
@@ -150,6 +161,16 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
         ],
         source: MOIST_AIR,
       };
+    case 'humidityExpanded':
+      return {
+        formula: 'x · atmosphere / (f · e(room)), over liquid water',
+        inputs: [
+          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
+          input('room', 'temperature', around.roomTemperatureC, 'Survey'),
+          input('atmosphere', 'barometer', around.atmosphericPa, 'Survey'),
+        ],
+        source: MOIST_AIR,
+      };
     case 'vapour': {
       const arrives = inlet.vapourKgPerS + inlet.liquidKgPerS;
       const most =
@@ -193,7 +214,7 @@ export function explain(plan: Plan, section: Section, figure: Figure, basis: Bas
   const index = plan.stages.findIndex((s) => s.id === figure.stageId);
   const { title, quantity } = READ[figure.name];
   if (!section.stations[index]) return undefined;
-  const band = propagate(plan, (s) => readFigure(s, figure.stageId, figure.name, basis), basis);
+  const band = propagate(plan, (s, p) => readFigure(p, s, figure.stageId, figure.name, basis), basis);
   return (
     band && {
       ...stationReason(plan, section, index, figure.name, basis),

@@ -34,7 +34,7 @@ export const placeSchema = z.strictObject({
 });
 export type Place = z.infer<typeof placeSchema>;
 
-const workingSchema = z
+export const workingSchema = z
   .strictObject({
     days: z
       .array(z.int().min(1).max(7))

@@ -1,7 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
-import { type Plan, placeSchema, type Stage, surveySchema } from './plan';
+import { type Plan, placeSchema, type Stage, surveySchema, workingSchema } from './plan';
 import { type Section, walk } from './walk';
 
 /** Coverage: bands are two standard uncertainties wide either way, about 19 readings in 20. */
@@ -60,6 +60,11 @@ function inputsOf(plan: Plan): UncertainInput[] {
       }));
     }
   });
+  const share = workingSchema.shape.loadedShare.meta() as unknown as FieldMeta;
+  add(share.label, share, survey.working.loadedShare, (v) => ({
+    ...plan,
+    survey: { ...survey, working: { ...survey.working, loadedShare: v } },
+  }));
   plan.stages.forEach((stage, i) => {
     const parameters = stage.parameters as Record<string, unknown>;
     for (const [field, meta] of fieldsOf(stage.kind)) {

@@ -1,4 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
+import type { Derivation } from '../line/explain';
+import { input } from '../line/explain-plan';
 import type { Plan } from '../line/plan';
 import { type Driver, propagate } from '../line/propagate';
 import type { DrainEntry } from './drain-entry';
@@ -9,13 +11,14 @@ const METERED_HOURS_REL = 0.02;
 /** Of the amount caught and measured: ±5 % and some spray lost (common practice). */
 export const MEASURED_REL = 0.07;
 
+/** Water in the log: 1 mL is 1 g. */
+export const KG_PER_M3 = 1000;
+
 /** What the plan says should have come out of a drain. */
 export interface DrainExpectation {
   readonly loadedHours: number;
   /** Whether the hours were metered or reckoned from the working pattern. */
   readonly metered: boolean;
-  /** Per loaded hour. */
-  readonly rateKgPerH: number;
   readonly expectedKg: number;
   readonly lowKg: number;
   readonly highKg: number;
@@ -45,28 +48,63 @@ function inConditions(plan: Plan, entry: DrainConditions): Plan {
  * @source rate from the walk at the intake air given; hours × loaded share; band by {@link propagate}
  */
 export function expectDrain(plan: Plan, entry: DrainConditions, basis: Basis = 'real'): DrainExpectation | undefined {
-  const { working } = plan.survey;
   const metered = entry.loadedHours !== null;
-  const loadedHours =
-    entry.loadedHours ?? workingHoursBetween(entry.sinceAt, entry.drainedAt, working) * working.loadedShare;
+  const worked = workingHoursBetween(entry.sinceAt, entry.drainedAt, plan.survey.working);
+  const hoursIn = (p: Plan): number => entry.loadedHours ?? worked * p.survey.working.loadedShare;
+  const loadedHours = hoursIn(plan);
   const band = propagate(
     inConditions(plan, entry),
-    (section) => section.stations.find((s) => s.stageId === entry.stageId)?.caughtKgPerS,
+    (section, p) => {
+      const station = section.stations.find((s) => s.stageId === entry.stageId);
+      return station && station.caughtKgPerS * 3600 * hoursIn(p);
+    },
     basis,
     [
-      { label: metered ? 'Hours from the meter' : 'Share of time loaded', rel: metered ? METERED_HOURS_REL : 0.1 },
+      ...(metered ? [{ label: 'Hours from the meter', rel: METERED_HOURS_REL }] : []),
       { label: 'Measuring the amount', rel: MEASURED_REL },
     ],
   );
   if (!band) return undefined;
-  const perBand = 3600 * loadedHours;
   return {
     loadedHours,
     metered,
-    rateKgPerH: band.value * 3600,
-    expectedKg: band.value * perBand,
-    lowKg: Math.max(0, band.low) * perBand,
-    highKg: band.high * perBand,
-    drivers: band.drivers.map((d) => ({ ...d, effect: d.effect * perBand })),
+    expectedKg: band.value,
+    lowKg: Math.max(0, band.low),
+    highKg: band.high,
+    drivers: band.drivers,
+  };
+}
+
+/** “Why?” for an expected amount. */
+export function explainDrain(plan: Plan, entry: DrainConditions, basis: Basis = 'real'): Derivation | undefined {
+  const x = expectDrain(plan, entry, basis);
+  const stage = plan.stages.find((s) => s.id === entry.stageId);
+  if (!x || !stage) return undefined;
+  const { working } = plan.survey;
+  const worked = workingHoursBetween(entry.sinceAt, entry.drainedAt, working);
+  const rate = x.loadedHours > 0 ? x.expectedKg / x.loadedHours / 3600 : 0;
+  return {
+    title: `Expected · ${stage.name}`,
+    quantity: 'drained',
+    value: x.expectedKg / KG_PER_M3,
+    formula: x.metered ? 'caught while loaded · loaded hours' : 'caught while loaded · working hours · share loaded',
+    inputs: [
+      input('caught while loaded', 'waterFlow', rate, 'the line, at this intake air'),
+      input('intake air', 'temperature', entry.intakeTemperatureC, 'this entry'),
+      input('its humidity', 'share', entry.intakeRelativeHumidity, 'this entry'),
+      ...(x.metered
+        ? [input('loaded hours', 'time', x.loadedHours * 3600, 'hour meter')]
+        : [
+            input('working hours since', 'time', worked * 3600, 'Survey'),
+            input('share loaded', 'share', working.loadedShare, 'Survey'),
+          ]),
+    ],
+    source: 'walk of the line; bands from the stated uncertainties, two standard uncertainties either way',
+    band: {
+      value: x.expectedKg / KG_PER_M3,
+      low: x.lowKg / KG_PER_M3,
+      high: x.highKg / KG_PER_M3,
+      drivers: x.drivers.map((d) => ({ ...d, effect: d.effect / KG_PER_M3 })),
+    },
   };
 }

@@ -1,6 +1,7 @@
 import { drainPoints } from '../line/edit';
 import type { Plan } from '../line/plan';
 import type { DrainEntry } from './drain-entry';
+import { KG_PER_M3 } from './expect-drain';
 import { type DrainJudgement, type ExpectedDrain, judgeDrain } from './judge-drain';
 import { shopTimeMs } from './shop-clock';
 
@@ -17,7 +18,6 @@ export interface LoggedDrain extends DrainEntry {
   readonly struck: boolean;
 }
 
-const KG_PER_M3 = 1000; // water, as everywhere in the log: 1 mL is 1 g
 const NEAR_MS = 3 * 86_400_000;
 
 function expectedOf(e: LoggedDrain): ExpectedDrain {

@@ -137,8 +137,9 @@ function Balance() {
       <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">
         {say(ledger.waterInKgPerS, 'waterFlow')}
       </Why>{' '}
-      in = {say(ledger.caughtKgPerS, 'waterFlow')} caught + {say(ledger.vapourOutKgPerS, 'waterFlow')} vapour +{' '}
-      {say(ledger.liquidOutKgPerS, 'waterFlow')} drops{frozen}
+      in = <Why figure={{ name: 'caughtInAll' }}>{say(ledger.caughtKgPerS, 'waterFlow')}</Why> caught +{' '}
+      <Why figure={{ name: 'vapourOut' }}>{say(ledger.vapourOutKgPerS, 'waterFlow')}</Why> vapour +{' '}
+      <Why figure={{ name: 'dropsOut' }}>{say(ledger.liquidOutKgPerS, 'waterFlow')}</Why> drops{frozen}
       {!section.problem &&
         (imbalance(ledger) < 1e-9 ? (
           <span className="text-water"> · balances</span>

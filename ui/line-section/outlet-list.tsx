@@ -1,9 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { StationFigure } from '@/core/line/explain';
 import { judgeOutlet, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
 const WORD = { meets: 'meets it', open: 'too close to call', fails: 'falls short' } as const;
@@ -12,6 +14,15 @@ const TONE = {
   open: 'border-l-amber text-amber',
   fails: 'border-l-brick text-brick',
 } as const;
+
+/** The figure behind what an outlet gets. */
+const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
+  'no-liquid': 'margin',
+  'dew-point': 'dewPoint',
+  'iso-class': 'dewPoint',
+  'humidity-expanded': 'humidityExpanded',
+  'humidity-in-line': 'humidity',
+};
 
 /** At the end of the line: what each job needs, what it gets, and the margin. */
 export function OutletList({
@@ -35,19 +46,23 @@ export function OutletList({
     <ul className="grid gap-2 max-lg:grid-cols-2 max-sm:grid-cols-1">
       {outlets.map(({ stage, judged }) => (
         <li key={stage.id}>
-          <button
-            type="button"
-            aria-pressed={selected === stage.id}
-            onClick={() => onSelect(stage.id)}
-            className={`block w-full rounded-md border border-l-4 border-hairline bg-card p-2.5 text-left ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
+          <div
+            className={`relative rounded-md border border-l-4 border-hairline bg-card p-2.5 ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
           >
-            <span className="block font-semibold text-ink">{stage.name}</span>
+            <button
+              type="button"
+              aria-pressed={selected === stage.id}
+              onClick={() => onSelect(stage.id)}
+              className="block w-full text-left font-semibold text-ink after:absolute after:inset-0"
+            >
+              {stage.name}
+            </button>
             {judged ? (
               <Judgement judged={judged} stage={stage} />
             ) : (
               <span className="text-quiet">The walk stops before it.</span>
             )}
-          </button>
+          </div>
         </li>
       ))}
     </ul>
@@ -80,12 +95,18 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         {limit}
       </span>
       <span className="text-ink">
-        gets <strong>{gets}</strong>
+        gets{' '}
+        <Why figure={{ stageId: stage.id, name: FIGURE[p.need] }} className="relative z-10 font-semibold">
+          {gets}
+        </Why>
         {half > 0.005 && <span className="text-quiet"> ± {unsure}</span>}
       </span>
       <span className="text-quiet">
-        at <strong className="text-ink">{say(judged.pressure.getsPa, 'pressure')}</strong> of{' '}
-        {say(judged.pressure.needsPa, 'pressure')}
+        at{' '}
+        <Why figure={{ stageId: stage.id, name: 'pressure' }} className="relative z-10 font-semibold text-ink">
+          {say(judged.pressure.getsPa, 'pressure')}
+        </Why>{' '}
+        of {say(judged.pressure.needsPa, 'pressure')}
         {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}
       </span>
       <span>

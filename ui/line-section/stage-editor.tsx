@@ -21,6 +21,7 @@ const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
   ['margin', 'Dry margin', 'temperatureDifference'],
   ['pressure', 'Pressure', 'pressure'],
   ['humidity', 'Humidity in the line', 'share'],
+  ['humidityExpanded', '… let out into the room', 'share'],
   ['vapour', 'Vapour', 'waterFlow'],
   ['liquid', 'Drops carried on', 'waterFlow'],
   ['caught', 'Caught here', 'waterFlow'],
@@ -94,7 +95,7 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
         <h2 className="mb-1 text-[0.9rem]">The air behind it</h2>
         <dl>
           {FIGURES.map(([name, label, quantity]) => {
-            const value = readFigure(section, stage.id, name);
+            const value = readFigure(plan, section, stage.id, name);
             return value === undefined ? null : (
               <div key={name} className="flex justify-between gap-3 border-t border-hairline py-1">
                 <dt className="text-quiet">{label}</dt>

@@ -6,7 +6,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { drainPoints } from '@/core/line/edit';
 import { type Plan, placeOf } from '@/core/line/plan';
 import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
-import { expectDrain } from '@/core/record/expect-drain';
+import { expectDrain, explainDrain } from '@/core/record/expect-drain';
 import { verdictOf } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
@@ -15,6 +15,7 @@ import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
 import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
 import { DrainPointList } from './drain-point-list';
@@ -134,9 +135,9 @@ export function DrainForm({
           ) : (
             <>
               Expected{' '}
-              <strong>
+              <Why figure={() => explainDrain(plan, v)} className="font-semibold">
                 {drained(expected.lowKg)} to {drained(expected.highKg)}
-              </strong>{' '}
+              </Why>{' '}
               in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
             </>
           )

@@ -43,9 +43,7 @@ export function Frame({
         </Link>
         <div className="flex min-w-0 flex-1 items-center gap-2">{title}</div>
         {actions}
-        <div className="max-sm:hidden">
-          <UnitsMenu />
-        </div>
+        <UnitsMenu />
         <ThemeToggle />
       </header>
       <div className="flex flex-1 max-sm:flex-col-reverse">

@@ -1,5 +1,6 @@
 'use client';
 
+import { Ruler } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { METRIC, QUANTITIES, type Quantity, type QuantityName, US_CUSTOMARY, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
@@ -23,8 +24,11 @@ export function UnitsMenu() {
   const own = (q: QuantityName) => unitOf(q, choice[q]);
   return (
     <Popover.Root>
-      <Popover.Trigger className="button" aria-label="Units">
-        {own('temperature').symbol} · {own('pressure').symbol} · {own('volumeFlow').symbol}
+      <Popover.Trigger className="button max-sm:px-2" aria-label="Units" title="Units">
+        <Ruler size={16} aria-hidden className="sm:hidden" />
+        <span className="max-sm:hidden">
+          {own('temperature').symbol} · {own('pressure').symbol} · {own('volumeFlow').symbol}
+        </span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content className="floating z-50 max-h-[85vh] w-80 overflow-auto p-4" align="end" sideOffset={6}>

@@ -1,6 +1,7 @@
 'use client';
 
 import { loadedHoursPerDay, waterInPerDayKg, withIntakeAt } from '@/core/line/day';
+import { explain } from '@/core/line/explain';
 import { surveyAtmosphericPa } from '@/core/line/plan';
 import { walk } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -53,7 +54,15 @@ export function WaterDrawnIn() {
               <li key={place.id}>
                 <div className="flex justify-between gap-2">
                   <span className={place.id === survey.intakePlaceId ? 'font-semibold' : ''}>{place.name}</span>
-                  <span className="whitespace-nowrap">{say(water, 'waterFlow')}</span>
+                  <Why
+                    className="whitespace-nowrap"
+                    figure={() => {
+                      const there = withIntakeAt(plan, place.id);
+                      return explain(there, walk(there), { name: 'waterIn' });
+                    }}
+                  >
+                    {say(water, 'waterFlow')}
+                  </Why>
                 </div>
                 <div className="mt-0.5 h-2 bg-sunk" aria-hidden>
                   <div className="h-full bg-drops" style={{ width: `${(100 * water) / most}%` }} />

@@ -20,9 +20,12 @@ function useWhy() {
   return { open, setOpen, onKeyDown };
 }
 
-function Answer({ figure }: { figure: Figure }) {
+/** A figure of the line on screen, or anything that can say how it came about. */
+type Questioned = Figure | (() => Derivation | undefined);
+
+function Answer({ figure }: { figure: Questioned }) {
   const { plan, section } = usePlan();
-  const derivation = explain(plan, section, figure);
+  const derivation = typeof figure === 'function' ? figure() : explain(plan, section, figure);
   return (
     <Popover.Portal>
       <Popover.Content
@@ -43,7 +46,7 @@ function Answer({ figure }: { figure: Figure }) {
 }
 
 /** A figure that answers “why?”: click it, or focus it and press `?`. */
-export function Why({ figure, children, className }: { figure: Figure; children: ReactNode; className?: string }) {
+export function Why({ figure, children, className }: { figure: Questioned; children: ReactNode; className?: string }) {
   const { open, setOpen, onKeyDown } = useWhy();
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -118,7 +121,7 @@ function Explanation({ of: d }: { of: Derivation }) {
         <caption className="eyebrow text-left">Inputs</caption>
         <tbody>
           {d.inputs.map((i) => (
-            <tr key={i.label} className="border-t border-hairline align-top">
+            <tr key={`${i.label} ${i.value}`} className="border-t border-hairline align-top">
               <th scope="row" className="py-1 pr-2 text-left font-normal">
                 {i.label}
               </th>
@@ -136,12 +139,15 @@ function Explanation({ of: d }: { of: Derivation }) {
         <div>
           <p className="eyebrow">What could shift it</p>
           <ul>
-            {d.band.drivers.slice(0, 4).map((driver) => (
-              <li key={driver.label} className="flex justify-between gap-3">
-                <span>{driver.label}</span>
-                <span className="whitespace-nowrap">± {effect(driver.effect * COVERAGE)}</span>
-              </li>
-            ))}
+            {d.band.drivers
+              .filter((x) => x.effect > 0.02 * (d.band?.drivers[0]?.effect ?? 0))
+              .slice(0, 5)
+              .map((driver) => (
+                <li key={driver.label} className="flex justify-between gap-3">
+                  <span>{driver.label}</span>
+                  <span className="whitespace-nowrap">± {effect(driver.effect * COVERAGE)}</span>
+                </li>
+              ))}
           </ul>
         </div>
       )}
