@@ -53,8 +53,9 @@ test('stages are dragged with the mouse, and lifted with the space bar', async (
   await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(3);
   await page.locator(cards, { hasText: 'Bowl filter' }).focus();
   await page.keyboard.press('Space');
+  await expect(page.getByText(/^Picked up/)).toBeAttached();
   await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(300);
+  await expect(page.getByText(/was moved over/)).toBeAttached();
   await page.keyboard.press('Space');
   await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(4);
 });

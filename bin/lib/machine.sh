@@ -21,7 +21,8 @@ need_debian() { # need_debian COMMAND PACKAGE
 need_npm() { # npm packages by the lock file, again only when the lock file has changed
   local want
   want=$(sha256sum package.json package-lock.json | sha256sum)
-  exec 8>>.npm-lock && flock 8
+  mkdir -p node_modules
+  exec 8>>node_modules/.cool-dram.lock && flock 8
   if [ "$(cat node_modules/.cool-dram 2>/dev/null)" != "$want" ]; then
     say "Installing npm packages by the lock file …"
     npm install --no-save --no-audit --no-fund --loglevel=error >&2 || die "npm could not install the packages."

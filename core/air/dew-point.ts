@@ -23,31 +23,68 @@ const LN_TRIPLE = Math.log(saturationPressurePa(TRIPLE_POINT_C, 'water'));
 const LN_LEAST_ICE = Math.log(saturationPressurePa(LEAST_C, 'ice'));
 const LN_LEAST_WATER = Math.log(saturationPressurePa(LEAST_SUPERCOOLED_C, 'water'));
 const LN_MOST = Math.log(saturationPressurePa(MOST_C, 'water'));
-const E_WARMEST_FIT = saturationPressurePa(WARMEST_FIT_C, 'water');
 const SLACK = 1e-9;
 
 function lnFactorAtTriple(pressurePa: number): number {
   return lnEnhancement(Math.exp(LN_TRIPLE), TRIPLE_POINT_C, pressurePa, 'ice');
 }
 
-// Newton's method in 1/T, in which ln e is almost a straight line. It starts from cubics in ln e, fitted to the two
-// saturation equations (within 0.03 K over water −50…200 °C, 0.003 K over ice), so that a single step ends within 1e-6 K.
-function invertWater(lnE: number): number {
-  const k = 1000 / (4.8111002 + lnE * (-0.176585064 + lnE * (-2.95241478e-5 - lnE * 6.00590935e-5)));
-  return k / (1 - (lnE - lnSaturationWater(k)) / (k * slopeLnWater(k))) - ZERO_CELSIUS_K;
+/**
+ * Cubics through temperature and its slope over even steps of ln e, made at the start by Newton's method from the
+ * saturation equations: within 1e-6 K of them.
+ */
+interface Inverse {
+  readonly least: number;
+  readonly cubics: Float64Array;
 }
-function invertIce(lnE: number): number {
-  const k = 1000 / (4.70434207 + lnE * (-0.162723913 + lnE * (3.41615663e-5 - lnE * 2.97221038e-6)));
-  return k / (1 - (lnE - lnSaturationIce(k)) / (k * slopeLnIce(k))) - ZERO_CELSIUS_K;
+const PER_LN = 32;
+
+function inverse(
+  least: number,
+  most: number,
+  startK: number,
+  ln: (k: number) => number,
+  slope: (k: number) => number,
+): Inverse {
+  const count = Math.ceil((most - least) * PER_LN) + 1;
+  const cubics = new Float64Array(4 * count);
+  let k = startK;
+  const at = (i: number) => {
+    const lnE = least + i / PER_LN;
+    for (let step = 0; step < 8; step++) k += (lnE - ln(k)) / slope(k);
+    return [k - ZERO_CELSIUS_K, 1 / (slope(k) * PER_LN)] as const;
+  };
+  let [t0, d0] = at(0);
+  for (let i = 0; i < count; i++) {
+    const [t1, d1] = at(i + 1);
+    cubics.set([t0, d0, 3 * (t1 - t0) - 2 * d0 - d1, 2 * (t0 - t1) + d0 + d1], 4 * i);
+    [t0, d0] = [t1, d1];
+  }
+  return { least, cubics };
+}
+
+const MARGIN = 1; // room in ln e beyond the range: the real dew point starts from f = 1
+const WATER = inverse(LN_LEAST_WATER - MARGIN, LN_MOST + MARGIN, 215, lnSaturationWater, slopeLnWater);
+const ICE = inverse(LN_LEAST_ICE - MARGIN, LN_TRIPLE + MARGIN, 170, lnSaturationIce, slopeLnIce);
+
+function read({ least, cubics }: Inverse, lnE: number): number {
+  const x = (lnE - least) * PER_LN;
+  const i = Math.trunc(x);
+  const u = x - i;
+  const k = 4 * i;
+  return (
+    (((cubics[k + 3] as number) * u + (cubics[k + 2] as number)) * u + (cubics[k + 1] as number)) * u +
+    (cubics[k] as number)
+  );
 }
 
 function phaseOf(lnE: number, convention: Convention): Phase {
   return convention === 'frost' && lnE < LN_TRIPLE ? 'ice' : 'water';
 }
 
-function requireVapour(lnE: number, phase: Phase): void {
+function requireVapour(lnE: number, phase: Phase, slack = SLACK): void {
   const least = phase === 'ice' ? LN_LEAST_ICE : LN_LEAST_WATER;
-  if (!(lnE >= least - SLACK && lnE <= LN_MOST + SLACK))
+  if (!(lnE >= least - slack && lnE <= LN_MOST + slack))
     throw new OutOfRange('A vapour pressure', Math.exp(lnE), Math.exp(least), Math.exp(LN_MOST), 'Pa');
 }
 
@@ -65,7 +102,7 @@ export function dewPointFromVapourPressureC(vapourPressurePa: number, convention
   const lnE = Math.log(vapourPressurePa);
   const phase = phaseOf(lnE, convention);
   requireVapour(lnE, phase);
-  return phase === 'ice' ? invertIce(lnE) : invertWater(lnE);
+  return read(phase === 'ice' ? ICE : WATER, lnE);
 }
 
 /**
@@ -89,21 +126,21 @@ export function pressureDewPointC(
   if (basis === 'ideal') return dewPointFromVapourPressureC(vapourPressurePa, convention);
   requirePressure(pressurePa);
   // The phase is fixed beforehand from the real saturation at the triple point, so that the steps below cannot flicker
-  // between ice and water (the two fits of f part by about 0.02 K there). f hardly depends on temperature: correcting the ideal answer by ln f over the slope of ln e
-  // converges a hundredfold a step.
+  // between ice and water (the two fits of f part by about 0.02 K there).
   const lnReal = Math.log(vapourPressurePa);
   const phase: Phase = convention === 'frost' && lnReal < LN_TRIPLE + lnFactorAtTriple(pressurePa) ? 'ice' : 'water';
-  let k = (phase === 'ice' ? invertIce(lnReal) : invertWater(lnReal)) + ZERO_CELSIUS_K;
+  requireVapour(lnReal, phase, MARGIN);
+  const curve = phase === 'ice' ? ICE : WATER;
+  // f hardly depends on temperature: each step of dividing by it comes a hundred times closer.
+  let temperatureC = read(curve, lnReal);
   let lnF = 0;
-  for (let step = 0; step < 4; step++) {
-    const fitted = Math.min(k - ZERO_CELSIUS_K, WARMEST_FIT_C);
-    const lnE = phase === 'ice' ? lnSaturationIce(k) : lnSaturationWater(k);
-    const eFitted = fitted < WARMEST_FIT_C ? Math.exp(lnE) : E_WARMEST_FIT;
-    lnF = lnEnhancement(eFitted, fitted, pressurePa, phase);
-    const off = lnReal - lnF - lnE;
-    k /= 1 - off / (k * (phase === 'ice' ? slopeLnIce(k) : slopeLnWater(k)));
-    if (Math.abs(off) < 1e-9) break;
+  for (let step = 0; step < 5; step++) {
+    const fitted = Math.min(temperatureC, WARMEST_FIT_C);
+    const next = lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase);
+    temperatureC = read(curve, lnReal - next);
+    if (Math.abs(next - lnF) < 1e-9) break;
+    lnF = next;
   }
   requireVapour(lnReal - lnF, phase);
-  return k - ZERO_CELSIUS_K;
+  return temperatureC;
 }

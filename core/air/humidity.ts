@@ -31,7 +31,8 @@ export function humidityRatioFromFraction(vapourFraction: number): number {
  * @throws OutOfRange
  */
 export function saturatedHumidityRatio(temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
-  return humidityRatioFromFraction(saturatedVapourPressurePa(temperatureC, pressurePa, basis) / pressurePa);
+  const vapourPa = saturatedVapourPressurePa(temperatureC, pressurePa, basis);
+  return vapourPa < pressurePa ? (WATER_TO_AIR_MASS * vapourPa) / (pressurePa - vapourPa) : Number.POSITIVE_INFINITY;
 }
 
 /**

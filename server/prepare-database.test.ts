@@ -1,0 +1,61 @@
+import path from 'node:path';
+import type { Pool, RowDataPacket } from 'mysql2/promise';
+import { planOf, stageOf } from '../core/test/reference';
+import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan } from '../db/demo';
+import { logADrain } from './log-a-drain';
+import { prepareDatabase } from './prepare-database';
+import { readLogbook } from './read-logbook';
+import { listPlans, readPlan } from './read-plan';
+import { createPlan, savePlan } from './save-plan';
+import { closeDatabase, freshDatabase } from './test/database';
+
+const NOW = Date.UTC(2026, 10, 23, 18);
+const MIGRATIONS = path.join(__dirname, '../db/migrations');
+let pool: Pool;
+beforeAll(async () => {
+  pool = await freshDatabase('prepare');
+});
+afterAll(() => closeDatabase(pool));
+const prepare = (mode: 'once' | 'empty' | 'reset') => prepareDatabase(pool, MIGRATIONS, mode, NOW);
+
+test('empty loads nothing; once loads the demo once; migrating again changes nothing', async () => {
+  await prepare('empty');
+  expect(await listPlans()).toEqual([]);
+  expect(await prepare('once')).toMatch(/loaded/);
+  expect(await prepare('once')).toBe('');
+  expect(await prepare('empty')).toBe('');
+  expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
+  const [tables] = await pool.query<RowDataPacket[]>('SHOW TABLES');
+  expect(tables).toHaveLength(4); // ours and the list of migrations
+});
+
+test('reset restores the demo, its line and its log, and leaves everything else as it was', async () => {
+  await prepare('once');
+  const mine = { id: crypto.randomUUID(), plan: planOf({}, stageOf('receiver')) };
+  await createPlan(mine);
+  const drain = {
+    id: crypto.randomUUID(),
+    drainedAt: '2026-11-23T16:00',
+    sinceAt: '2026-11-22T16:00',
+    amountM3: 1e-4,
+    appearance: 'clear',
+    who: 'me',
+    note: '',
+    loadedHours: null,
+    intakeTemperatureC: 20,
+    intakeRelativeHumidity: 0.5,
+  };
+  await logADrain(mine.id, { ...drain, stageId: 'receiver' }, NOW);
+  await logADrain(DEMO_PLAN_ID, { ...drain, id: crypto.randomUUID(), stageId: DEMO_STAGES.receiver }, NOW);
+  await savePlan(DEMO_PLAN_ID, {
+    writeId: crypto.randomUUID(),
+    rowVersion: 1,
+    plan: { ...demoPlan(), name: 'scribbled on' },
+  });
+  const before = [await readPlan(mine.id), await readLogbook(mine.id)];
+
+  expect(await prepare('reset')).toMatch(/as it was at first/);
+  expect((await readPlan(DEMO_PLAN_ID)).plan).toEqual(demoPlan());
+  expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
+  expect([await readPlan(mine.id), await readLogbook(mine.id)]).toEqual(before);
+});
