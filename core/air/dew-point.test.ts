@@ -68,7 +68,8 @@ describe('dew point', () => {
     fc.assert(
       fc.property(fc.double({ min: -100, max: 95, noNaN: true }), pressure, fc.boolean(), (t, p, ideal) => {
         const basis = ideal ? 'ideal' : 'real';
-        fc.pre(Math.abs(t) > 0.05 && saturationPressurePa(t) < 0.9 * p);
+        // At 0 °C the fits of f over ice and over water part by up to 0.1 K of dew point at 41 bar.
+        fc.pre(Math.abs(t) > 0.2 && saturationPressurePa(t) < 0.9 * p);
         expect(pressureDewPointC(vapourFractionFromDewPoint(t, p, 'frost', basis), p, basis)).toBeCloseTo(t, 4);
         if (t > -50)
           expect(pressureDewPointC(vapourFractionFromDewPoint(t, p, 'water', basis), p, basis, 'water')).toBeCloseTo(

@@ -94,7 +94,6 @@ export function choiceField<const O extends Record<string, string>>(
 
 export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly kind: string;
-  /** Id in the trade's catalogue of stages. */
   readonly label: string;
   /** One sentence for the catalogue and the insert menu. */
   readonly does: string;

@@ -1,6 +1,7 @@
 'use client';
 
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -33,6 +34,23 @@ interface Props {
   onMove: (stageId: string, position: number) => void;
 }
 
+const INSTRUCTIONS = {
+  draggable:
+    'Press space to lift a stage, the arrow keys to move it, space again to set it down, escape to leave it where it was.',
+};
+
+/** What a screen reader says while a stage is moved: its name and its place, not its id. */
+function announcementsFor(stages: readonly Stage[]): Announcements {
+  const name = (id: unknown): string => stages.find((s) => s.id === id)?.name ?? '';
+  const place = (id: unknown): string => `place ${stages.findIndex((s) => s.id === id) + 1} of ${stages.length}`;
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} lifted from ${place(active.id)}.`,
+    onDragOver: ({ active, over }) => over && `${name(active.id)} is over ${place(over.id)}.`,
+    onDragEnd: ({ active, over }) => `${name(active.id)} set down${over ? ` at ${place(over.id)}` : ''}.`,
+    onDragCancel: ({ active }) => `${name(active.id)} left where it was.`,
+  } as Announcements;
+}
+
 /** The stages in the order in which the air meets them, on one copper pipe. Drag one, or lift it with the space bar. */
 export function StageRow({ plan, section, columns, selected, onSelect, onMove }: Props) {
   const sensors = useSensors(
@@ -55,7 +73,13 @@ export function StageRow({ plan, section, columns, selected, onSelect, onMove }:
         <h2 className="text-[0.85rem] leading-tight">Stages</h2>
         <p className="text-[0.75rem] text-quiet">air flows right</p>
       </div>
-      <DndContext id="stages" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        id="stages"
+        accessibility={{ announcements: announcementsFor(plan.stages), screenReaderInstructions: INSTRUCTIONS }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={plan.stages.map((s) => s.id)} strategy={horizontalListSortingStrategy}>
           <ol className="flex" style={{ width: columns.total }}>
             {plan.stages.map((stage, i) => (

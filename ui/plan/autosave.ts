@@ -109,9 +109,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     if (draft.rowVersion === rowVersion) store.getState().edit(() => draft.plan);
     else {
       store.getState().edit(() => draft.plan);
-      store
-        .getState()
-        .setSaving({ phase: 'conflict', newer: { rowVersion, plan: stored.plan, savedAt: new Date().toISOString() } });
+      store.getState().setSaving({ phase: 'conflict', newer: { rowVersion, plan: stored.plan } });
     }
   } else keepDraft(planId, undefined);
 

@@ -9,7 +9,7 @@ export type Saving =
   | { readonly phase: 'waiting' | 'refused'; readonly message: string }
   | {
       readonly phase: 'conflict';
-      readonly newer: { readonly rowVersion: number; readonly plan: Plan; readonly savedAt: string };
+      readonly newer: { readonly rowVersion: number; readonly plan: Plan };
     };
 
 export interface PlanState {
