@@ -110,8 +110,8 @@ export function walk(plan: Plan, basis: Basis = 'real'): Section {
 
 /** The same from stages and surroundings, for a run over many hours. */
 export function walkStages(stages: readonly Stage[], around: Surroundings): Section {
-  const stations: Station[] = [];
-  let stage = stages[0] as Stage;
+  const stations = new Array<Station>(stages.length);
+  let walked = 0;
   let problem: WalkProblem | undefined;
   let air: AirStream | undefined;
   let waterIn = 0;
@@ -120,10 +120,11 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
   try {
     air = drawnAir(stages, around);
     waterIn = air.vapourKgPerS;
-    for (stage of stages) {
+    for (; walked < stages.length; walked++) {
+      const stage = stages[walked] as Stage;
       air.enterStage();
       kindOf(stage.kind).pass(air, stage.parameters, around);
-      stations.push({
+      stations[walked] = {
         stageId: stage.id,
         kind: stage.kind,
         temperatureC: air.temperatureC,
@@ -133,16 +134,18 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
         liquidKgPerS: air.liquidKgPerS,
         caughtKgPerS: air.caughtKgPerS,
         frozenKgPerS: air.frozenKgPerS,
-      });
+      };
       caught += air.caughtKgPerS;
       frozen += air.frozenKgPerS;
     }
   } catch (error) {
+    stations.length = walked;
+    const stage = stages[walked] as Stage;
     if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
     else if (error instanceof OutOfRange) problem = { stageId: stage.id, field: '', message: error.message };
     else throw error;
   }
-  return {
+  const section: Section = {
     dryAirKgPerS: air?.dryAirKgPerS ?? 0,
     stations,
     ledger: {
@@ -152,8 +155,8 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
       caughtKgPerS: caught,
       frozenKgPerS: frozen,
     },
-    ...(problem && { problem }),
   };
+  return problem ? { ...section, problem } : section;
 }
 
 /** How far the ledger is from balancing, as a share of the water in. */
