@@ -69,7 +69,7 @@ const ICE = inverse(LN_LEAST_ICE - MARGIN, LN_TRIPLE + MARGIN, 170, lnSaturation
 
 function read({ least, cubics }: Inverse, lnE: number): number {
   const x = (lnE - least) * PER_LN;
-  const i = Math.trunc(x);
+  const i = x | 0; // an integer index, which Math.trunc would not give the machine
   const u = x - i;
   const k = 4 * i;
   return (

@@ -1,5 +1,5 @@
 import { type Basis, saturatedVapourPressurePa } from './enhancement-factor';
-import { ZERO_CELSIUS_K } from './saturation';
+import { saturationPressurePa, ZERO_CELSIUS_K } from './saturation';
 
 /** Molar mass of water over that of dry air, 18.015268 / 28.966 (ASHRAE Fundamentals ch. 1: 0.621945). */
 export const WATER_TO_AIR_MASS = 0.621945;
@@ -31,7 +31,8 @@ export function humidityRatioFromFraction(vapourFraction: number): number {
  * @throws OutOfRange
  */
 export function saturatedHumidityRatio(temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
-  const vapourPa = saturatedVapourPressurePa(temperatureC, pressurePa, basis);
+  const vapourPa =
+    basis === 'ideal' ? saturationPressurePa(temperatureC) : saturatedVapourPressurePa(temperatureC, pressurePa, basis);
   return vapourPa < pressurePa ? (WATER_TO_AIR_MASS * vapourPa) / (pressurePa - vapourPa) : Number.POSITIVE_INFINITY;
 }
 

@@ -77,7 +77,7 @@ const ICE_CURVE = curve(LEAST_C, 1, 8, lnSaturationIce, slopeLnIce);
 
 function read({ least, perKelvin, cubics }: Curve, temperatureC: number): number {
   const x = (temperatureC - least) * perKelvin;
-  const i = Math.trunc(x);
+  const i = x | 0; // an integer index, which Math.trunc would not give the machine
   const u = x - i;
   const k = 4 * i;
   return (
