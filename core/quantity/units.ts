@@ -206,7 +206,7 @@ export const QUANTITIES = {
   fraction: {
     name: 'a fraction in parts per million',
     typical: 500e-6,
-    units: [unit('ppmv', 'ppm by volume', 1e-6, ['ppm', 'ppmv', 'ppm(v)'])],
+    units: [unit('ppmv', 'ppm', 1e-6, ['ppmv', 'ppm(v)', 'ppmbyvolume'])],
   },
 } as const satisfies Record<string, Quantity>;
 

@@ -86,7 +86,11 @@ function Comparison({
     ['Air temperature', (i) => <Amount si={columns[i]?.temperatureC ?? 0} quantity="temperature" />],
     [
       below ? 'Dew point (frost point below 0 °C)' : 'Dew point',
-      (i) => <strong className="text-[1.25rem] text-deep">{cell(answers[i]?.frostOrDewPointC, 'temperature')}</strong>,
+      (i) => (
+        <strong className="text-[1.05rem] text-deep sm:text-[1.25rem]">
+          {cell(answers[i]?.frostOrDewPointC, 'temperature')}
+        </strong>
+      ),
     ],
     ...(below
       ? [
@@ -118,12 +122,12 @@ function Comparison({
   ];
   return (
     <div className="overflow-x-auto rounded-md border border-hairline bg-card">
-      <table className="w-full min-w-[30rem]">
+      <table className="w-full max-sm:text-[0.88rem]">
         <thead>
           <tr className="align-bottom">
             <td />
             {columns.map((c) => (
-              <th key={c.title} scope="col" className="px-3 py-2 text-right font-semibold">
+              <th key={c.title} scope="col" className="px-1.5 py-2 text-right sm:px-3 font-semibold">
                 {c.title}
               </th>
             ))}
@@ -132,11 +136,11 @@ function Comparison({
         <tbody>
           {rows.map(([label, value]) => (
             <tr key={label} className="border-t border-hairline">
-              <th scope="row" className="px-3 py-2 text-left font-normal text-quiet">
+              <th scope="row" className="px-2 py-2 text-left sm:px-3 font-normal text-quiet">
                 {label}
               </th>
               {columns.map((c, i) => (
-                <td key={c.title} className="px-3 py-2 text-right">
+                <td key={c.title} className="px-1.5 py-2 text-right sm:px-3">
                   {value(i)}
                 </td>
               ))}
