@@ -53,6 +53,8 @@ export interface DrainContext {
 
 /** Amounts under this are not worth a judgement: a few drops. */
 const TRACE_KG = 0.01;
+/** Causes below this score cannot be: a fouled cooler where there is none. */
+const RULED_OUT = -0.75;
 const AUTOMATIC = ['float', 'timer', 'unloader', 'level'];
 
 export function verdictOf(e: ExpectedDrain): DrainVerdict {
@@ -150,7 +152,7 @@ function causesOfMore(c: DrainContext): Scored[] {
         ? 'A point upstream gave less than it should in the same days.'
         : 'What a separator or cooler misses arrives here.',
       check: 'Test the drain upstream, and measure the air after the cooler.',
-      score: 2 + (upstreamLess ? 4 : 0) - (c.upstream.length === 0 ? 2 : 0),
+      score: 2 + (upstreamLess ? 4 : 0) - (c.upstream.length === 0 ? 3 : 0),
     },
     {
       id: 'left-before',
@@ -202,7 +204,7 @@ export function judgeDrain(c: DrainContext): DrainJudgement {
   const verdict = verdictOf(c.entry);
   const scored = verdict === 'less' ? causesOfLess(c) : verdict === 'more' ? causesOfMore(c) : [];
   const causes = scored
-    .filter((s) => s.score > 0)
+    .filter((s) => s.score > RULED_OUT)
     .sort((a, b) => b.score - a.score)
     .map(({ score: _score, ...cause }) => cause);
   return { verdict, ...(c.entry.expectedKg > 0 && { ratio: ratioOf(c.entry) }), causes };

@@ -170,6 +170,17 @@ describe('the judgement', () => {
     expect(first?.because).toMatch(/the point after it gives more/i);
   });
 
+  test('all four causes of a short drain are weighed, but a fouled cooler only where there is one', () => {
+    const short = (p: Plan) => {
+      const log = [logged('separator', 17, 0.5)];
+      return judgeLogged(p, log, log[0] as LoggedDrain)
+        .causes.map((c) => c.id)
+        .sort();
+    };
+    expect(short(plan)).toEqual(['cooler-fouled', 'drain-stuck', 'drier-air', 'less-use']);
+    expect(short(planOf({}, stageOf('separator')))).toEqual(['drain-stuck', 'drier-air', 'less-use']);
+  });
+
   test('short everywhere: less use or drier air, not a stuck drain', () => {
     const { causes } = judge([
       logged('receiver', 17, 0.5),
