@@ -1,3 +1,4 @@
+import { type CubicCurve, cubicCurve, readCurve } from './cubic-curve';
 import { type Basis, LEAST_SUPERCOOLED_C, lnEnhancement, requirePressure, WARMEST_FIT_C } from './enhancement-factor';
 import { OutOfRange } from './out-of-range';
 import {
@@ -29,54 +30,23 @@ function lnFactorAtTriple(pressurePa: number): number {
   return lnEnhancement(Math.exp(LN_TRIPLE), TRIPLE_POINT_C, pressurePa, 'ice');
 }
 
-/**
- * Cubics through temperature and its slope over even steps of ln e, made at the start by Newton's method from the
- * saturation equations: within 1e-6 K of them.
- */
-interface Inverse {
-  readonly least: number;
-  readonly cubics: Float64Array;
-}
-const PER_LN = 32;
-
+/** Temperature, °C, as a curve over ln e, made by Newton's method from a saturation equation: within 1e-6 K of it. */
 function inverse(
   least: number,
   most: number,
   startK: number,
   ln: (k: number) => number,
-  slope: (k: number) => number,
-): Inverse {
-  const count = Math.ceil((most - least) * PER_LN) + 1;
-  const cubics = new Float64Array(4 * count);
-  let k = startK;
-  const at = (i: number) => {
-    const lnE = least + i / PER_LN;
-    for (let step = 0; step < 8; step++) k += (lnE - ln(k)) / slope(k);
-    return [k - ZERO_CELSIUS_K, 1 / (slope(k) * PER_LN)] as const;
-  };
-  let [t0, d0] = at(0);
-  for (let i = 0; i < count; i++) {
-    const [t1, d1] = at(i + 1);
-    cubics.set([t0, d0, 3 * (t1 - t0) - 2 * d0 - d1, 2 * (t0 - t1) + d0 + d1], 4 * i);
-    [t0, d0] = [t1, d1];
-  }
-  return { least, cubics };
+  slopeOfLn: (k: number) => number,
+): CubicCurve {
+  let k = startK; // each point starts from the one before
+  return cubicCurve(least, most, 32, (lnE) => {
+    for (let step = 0; step < 8; step++) k += (lnE - ln(k)) / slopeOfLn(k);
+    return [k - ZERO_CELSIUS_K, 1 / slopeOfLn(k)];
+  });
 }
-
 const MARGIN = 1; // room in ln e beyond the range: the real dew point starts from f = 1
 const WATER = inverse(LN_LEAST_WATER - MARGIN, LN_MOST + MARGIN, 215, lnSaturationWater, slopeLnWater);
 const ICE = inverse(LN_LEAST_ICE - MARGIN, LN_TRIPLE + MARGIN, 170, lnSaturationIce, slopeLnIce);
-
-function read({ least, cubics }: Inverse, lnE: number): number {
-  const x = (lnE - least) * PER_LN;
-  const i = x | 0; // an integer index, which Math.trunc would not give the machine
-  const u = x - i;
-  const k = 4 * i;
-  return (
-    (((cubics[k + 3] as number) * u + (cubics[k + 2] as number)) * u + (cubics[k + 1] as number)) * u +
-    (cubics[k] as number)
-  );
-}
 
 function phaseOf(lnE: number, convention: Convention): Phase {
   return convention === 'frost' && lnE < LN_TRIPLE ? 'ice' : 'water';
@@ -102,7 +72,7 @@ export function dewPointFromVapourPressureC(vapourPressurePa: number, convention
   const lnE = Math.log(vapourPressurePa);
   const phase = phaseOf(lnE, convention);
   requireVapour(lnE, phase);
-  return read(phase === 'ice' ? ICE : WATER, lnE);
+  return readCurve(phase === 'ice' ? ICE : WATER, lnE);
 }
 
 /**
@@ -132,12 +102,12 @@ export function pressureDewPointC(
   requireVapour(lnReal, phase, MARGIN);
   const curve = phase === 'ice' ? ICE : WATER;
   // f hardly depends on temperature: each step of dividing by it comes a hundred times closer.
-  let temperatureC = read(curve, lnReal);
+  let temperatureC = readCurve(curve, lnReal);
   let lnF = 0;
   for (let step = 0; step < 5; step++) {
     const fitted = Math.min(temperatureC, WARMEST_FIT_C);
     const next = lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase);
-    temperatureC = read(curve, lnReal - next);
+    temperatureC = readCurve(curve, lnReal - next);
     if (Math.abs(next - lnF) < 1e-9) break;
     lnF = next;
   }

@@ -1,4 +1,5 @@
-import { OutOfRange, requireRange } from './out-of-range';
+import { type CubicCurve, cubicCurve, readCurve } from './cubic-curve';
+import { requireRange } from './out-of-range';
 
 export const ZERO_CELSIUS_K = 273.15;
 /** Triple point of water, °C: below it the stable condensed phase is ice. IAPWS, exact by the definition of ITS-90. */
@@ -43,48 +44,17 @@ export function slopeLnIce(k: number): number {
   );
 }
 
-/** Cubics through values and slopes of a saturation equation at even steps: within 2e-9 of it, and several times as fast. */
-interface Curve {
-  readonly least: number;
-  readonly perKelvin: number;
-  readonly cubics: Float64Array;
-}
-
-function curve(
-  least: number,
-  most: number,
-  perKelvin: number,
-  ln: (k: number) => number,
-  slope: (k: number) => number,
-): Curve {
-  const count = Math.ceil((most - least) * perKelvin) + 1;
-  const cubics = new Float64Array(4 * count);
-  const at = (i: number) => {
-    const k = least + i / perKelvin + ZERO_CELSIUS_K;
+/** A saturation equation as a curve over °C: within 2e-9 of it, and several times as fast. */
+function saturationCurve(most: number, ln: (k: number) => number, slopeOfLn: (k: number) => number): CubicCurve {
+  return cubicCurve(LEAST_C, most, 8, (temperatureC) => {
+    const k = temperatureC + ZERO_CELSIUS_K;
     const e = Math.exp(ln(k));
-    return [e, (e * slope(k)) / perKelvin] as const;
-  };
-  for (let i = 0; i < count; i++) {
-    const [e0, d0] = at(i);
-    const [e1, d1] = at(i + 1);
-    cubics.set([e0, d0, 3 * (e1 - e0) - 2 * d0 - d1, 2 * (e0 - e1) + d0 + d1], 4 * i);
-  }
-  return { least, perKelvin, cubics };
+    return [e, e * slopeOfLn(k)];
+  });
 }
-
-const WATER_CURVE = curve(LEAST_C, MOST_C, 8, lnSaturationWater, slopeLnWater);
-const ICE_CURVE = curve(LEAST_C, 1, 8, lnSaturationIce, slopeLnIce);
-
-function read({ least, perKelvin, cubics }: Curve, temperatureC: number): number {
-  const x = (temperatureC - least) * perKelvin;
-  const i = x | 0; // an integer index, which Math.trunc would not give the machine
-  const u = x - i;
-  const k = 4 * i;
-  return (
-    (((cubics[k + 3] as number) * u + (cubics[k + 2] as number)) * u + (cubics[k + 1] as number)) * u +
-    (cubics[k] as number)
-  );
-}
+const WARMEST_ICE_C = 1; // a little room over the triple point
+const WATER_CURVE = saturationCurve(MOST_C, lnSaturationWater, slopeLnWater);
+const ICE_CURVE = saturationCurve(WARMEST_ICE_C, lnSaturationIce, slopeLnIce);
 
 /**
  * Saturation pressure of pure water vapour.
@@ -98,7 +68,7 @@ function read({ least, perKelvin, cubics }: Curve, temperatureC: number): number
  */
 export function saturationPressurePa(temperatureC: number, phase: Phase = stablePhase(temperatureC)): number {
   requireRange('A temperature', temperatureC, LEAST_C, MOST_C, '°C');
-  if (phase === 'water') return read(WATER_CURVE, temperatureC);
-  if (temperatureC > 1) throw new OutOfRange('A temperature over ice', temperatureC, LEAST_C, 1, '°C');
-  return read(ICE_CURVE, temperatureC);
+  if (phase === 'water') return readCurve(WATER_CURVE, temperatureC);
+  requireRange('A temperature over ice', temperatureC, LEAST_C, WARMEST_ICE_C, '°C');
+  return readCurve(ICE_CURVE, temperatureC);
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import {
+  catchField,
   choiceField,
   defineKind,
   drained,
@@ -100,14 +101,11 @@ export const aftercooler = defineKind({
     }),
     pressureLossPa: pressureLossField(1.5e4), // 2–3 psi
     drain: drainField('none'),
-    catchEfficiency: numberField({
+    catchEfficiency: catchField({
       label: 'Drops its own drain catches',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.5,
       source: 'estimate',
-      uncertainty: { abs: 0.2 },
+      uncertainty: 0.2,
       when: { field: 'drain', is: ['manual', 'float', 'timer', 'unloader', 'level'] },
     }),
   }),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -8,14 +8,11 @@ export const bowlFilter = defineKind({
   does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
   cautions: ['C21', 'C07'],
   parameters: z.strictObject({
-    efficiency: numberField({
+    efficiency: catchField({
       label: 'Drops caught',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.85, // 0.8–0.9 at half flow and more
       source: 'estimate',
-      uncertainty: { abs: 0.07 },
+      uncertainty: 0.07,
     }),
     drain: drainField('manual'),
     pressureLossPa: pressureLossField(1e4), // 1–2 psi

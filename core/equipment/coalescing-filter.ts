@@ -1,13 +1,5 @@
 import { z } from 'zod';
-import {
-  choiceField,
-  defineKind,
-  drained,
-  drainField,
-  numberField,
-  pressureAfterLoss,
-  pressureLossField,
-} from './kind';
+import { catchField, choiceField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Merges the finest drops until they drain. Liquid only: no filter lowers the dew point of clean vapour. */
 export const coalescingFilter = defineKind({
@@ -20,14 +12,11 @@ export const coalescingFilter = defineKind({
       label: 'Grade',
       options: { general: '1 µm, general purpose', fine: '0.01 µm, high efficiency' },
     }),
-    efficiency: numberField({
+    efficiency: catchField({
       label: 'Drops caught',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.99,
       source: 'typical, common practice (99.9 % of particles at the rated size)',
-      uncertainty: { abs: 0.01 },
+      uncertainty: 0.01,
     }),
     drain: drainField('float'),
     pressureLossPa: pressureLossField(1.7e4), // 2–3 psi wet

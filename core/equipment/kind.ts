@@ -120,6 +120,25 @@ export function drained(p: { readonly drain: string }, efficiency: number): numb
   return p.drain === 'none' ? 0 : efficiency;
 }
 
+/** The share of the drops that a stage catches where it has a drain. */
+export function catchField(field: {
+  readonly label: string;
+  readonly default: number;
+  readonly source: string;
+  readonly uncertainty: number;
+  readonly when?: FieldMeta['when'];
+}) {
+  const { uncertainty, when, ...rest } = field;
+  return numberField({
+    quantity: 'share',
+    least: 0,
+    most: 1,
+    ...rest,
+    uncertainty: { abs: uncertainty },
+    ...(when && { when }),
+  });
+}
+
 /** The drain of a stage that collects water. */
 export function drainField(first: 'manual' | 'float' | 'timer' | 'none') {
   const options = {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import {
+  catchField,
   choiceField,
   defineKind,
   drained,
@@ -71,14 +72,11 @@ export const receiver = defineKind({
       uncertainty: { abs: 2.8 },
       when: { field: 'method', is: ['measured'] },
     }),
-    settlingEfficiency: numberField({
+    settlingEfficiency: catchField({
       label: 'Drops that settle',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.7, // 0.6–0.8 at low flow
       source: 'estimate',
-      uncertainty: { abs: 0.1 },
+      uncertainty: 0.1,
     }),
     drain: drainField('manual'),
     pressureLossPa: pressureLossField(0),

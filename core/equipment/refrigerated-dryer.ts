@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  catchField,
   choiceField,
   defineKind,
   drained,
@@ -70,14 +71,11 @@ export const refrigeratedDryer = defineKind({
       uncertainty: { abs: 1.5 },
       when: { field: 'method', is: ['evaporator'] },
     }),
-    separatorEfficiency: numberField({
+    separatorEfficiency: catchField({
       label: 'Drops its separator catches',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.95,
       source: 'estimate',
-      uncertainty: { abs: 0.03 },
+      uncertainty: 0.03,
     }),
     reheat: choiceField({ label: 'Air-to-air reheat', options: { yes: 'yes', no: 'no, it leaves cold' } }),
     reheatApproachK: numberField({

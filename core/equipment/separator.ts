@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Catches drops, not vapour: the air leaves it saturated if it came saturated. */
 export const separator = defineKind({
@@ -8,14 +8,11 @@ export const separator = defineKind({
   does: 'Spins drops out of the air right after a cooler. It cannot touch vapour.',
   cautions: ['C36'],
   parameters: z.strictObject({
-    efficiency: numberField({
+    efficiency: catchField({
       label: 'Drops caught',
-      quantity: 'share',
-      least: 0,
-      most: 1,
       default: 0.95, // 30–110 % of rated flow
       source: 'typical of a cyclone, common practice',
-      uncertainty: { abs: 0.03 },
+      uncertainty: 0.03,
     }),
     drain: drainField('manual'),
     pressureLossPa: pressureLossField(7e3), // 1 psi
