@@ -29,7 +29,8 @@ export function columnsFor(stages: readonly Stage[], room: number): Columns {
 
 /** Round axis values that span a range: at most `most` steps of 1, 2 or 5 times a power of ten. */
 export function niceTicks(low: number, high: number, most = 4): number[] {
-  const span = Math.max(high - low, 1e-6);
+  if (high - low < 1e-6) return niceTicks(low - 0.5, high + 0.5, most); // a flat line wants a scale too
+  const span = high - low;
   const power = 10 ** Math.floor(Math.log10(span / most));
   const step = ([1, 2, 5, 10].find((m) => span / (m * power) <= most) ?? 10) * power;
   const ticks: number[] = [];

@@ -7,6 +7,8 @@ const RETRY_MS = 2000;
 interface Draft {
   readonly plan: Plan;
   readonly rowVersion: number;
+  /** What was sent and not answered: if one of these is what is stored now, the newer version is our own. */
+  readonly unanswered?: readonly Plan[];
 }
 
 /** The newest edit, kept in this browser until the database has it. */
@@ -42,9 +44,11 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
   let savedPlan = stored.plan;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let write: { id: string; plan: Plan; rowVersion: number } | undefined;
+  let unanswered: Plan[] = [];
   let sending = false;
   let stopped = false;
 
+  const same = (a: Plan, b: Plan): boolean => JSON.stringify(a) === JSON.stringify(b);
   const schedule = (ms: number): void => {
     clearTimeout(timer);
     timer = setTimeout(() => void send(), ms);
@@ -59,8 +63,12 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       return setSaving({ phase: 'saved' });
     }
     // The same edit sent again carries the same id, so that it counts once even if the first answer got lost.
-    if (write?.plan !== plan) write = { id: crypto.randomUUID(), plan, rowVersion };
+    if (write?.plan !== plan) {
+      write = { id: crypto.randomUUID(), plan, rowVersion };
+      unanswered.push(plan);
+    }
     sending = true;
+    keepDraft(planId, { plan, rowVersion, unanswered });
     if (saving.phase !== 'waiting') setSaving({ phase: 'saving' });
     let answer: Response | undefined;
     try {
@@ -79,12 +87,21 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     if (answer?.ok) {
       rowVersion = body.rowVersion;
       savedPlan = plan;
+      unanswered = [];
       const newest = store.getState().plan === plan;
       keepDraft(planId, newest ? undefined : { plan: store.getState().plan, rowVersion });
       setSaving({ phase: newest ? 'saved' : 'unsaved' });
       if (!newest) schedule(PAUSE_MS);
     } else if (answer?.status === 409 && body?.error?.newer) {
-      setSaving({ phase: 'conflict', newer: body.error.newer });
+      const { newer } = body.error as { newer: { rowVersion: number; plan: Plan } };
+      if (unanswered.some((p) => same(p, newer.plan))) {
+        // Our own write had arrived and only its answer was lost.
+        rowVersion = newer.rowVersion;
+        savedPlan = newer.plan;
+        write = undefined;
+        unanswered = [];
+        schedule(0);
+      } else setSaving({ phase: 'conflict', newer });
     } else if (answer && answer.status < 500) {
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
     } else {
@@ -96,7 +113,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
 
   const unsubscribe = store.subscribe((state, before) => {
     if (state.plan === before.plan) return;
-    keepDraft(planId, { plan: state.plan, rowVersion });
+    keepDraft(planId, { plan: state.plan, rowVersion, unanswered });
     if (state.saving.phase === 'conflict' || state.saving.phase === 'waiting') return;
     state.setSaving({ phase: 'unsaved' });
     schedule(PAUSE_MS);
@@ -105,12 +122,10 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
   window.addEventListener('pagehide', flush);
 
   const draft = draftOf(planId);
-  if (draft && JSON.stringify(draft.plan) !== JSON.stringify(stored.plan)) {
-    if (draft.rowVersion === rowVersion) store.getState().edit(() => draft.plan);
-    else {
-      store.getState().edit(() => draft.plan);
-      store.getState().setSaving({ phase: 'conflict', newer: { rowVersion, plan: stored.plan } });
-    }
+  if (draft && !same(draft.plan, stored.plan)) {
+    store.getState().edit(() => draft.plan);
+    if (draft.rowVersion !== rowVersion && !draft.unanswered?.some((p) => same(p, stored.plan)))
+      store.getState().setSaving({ phase: 'conflict', newer: stored });
   } else keepDraft(planId, undefined);
 
   const settle = (take: boolean): void => {

@@ -1,0 +1,35 @@
+import fc from 'fast-check';
+import { stageOf } from '@/core/test/reference';
+import { columnsFor, linear, niceTicks } from './columns';
+
+test('ticks are round, rise evenly, enclose the range and are few', () => {
+  const number = fc.double({ min: -200, max: 5000, noNaN: true });
+  fc.assert(
+    fc.property(number, fc.double({ min: 0.01, max: 5000, noNaN: true }), (low, span) => {
+      const ticks = niceTicks(low, low + span);
+      const step = (ticks[1] as number) - (ticks[0] as number);
+      expect(ticks[0]).toBeLessThanOrEqual(low + 1e-6);
+      expect(ticks.at(-1)).toBeGreaterThanOrEqual(low + span - 1e-6 * Math.max(1, Math.abs(low)));
+      expect(ticks.length).toBeLessThanOrEqual(7);
+      expect([1, 2, 5, 10]).toContain(Number((step / 10 ** Math.floor(Math.log10(step * 1.000001))).toPrecision(4)));
+    }),
+  );
+  expect(niceTicks(3, 3).length).toBeGreaterThan(1);
+});
+
+test('columns stand side by side, fill the room, and scroll rather than shrink below reading', () => {
+  const stages = [stageOf('intake'), stageOf('compressor'), stageOf('receiver'), stageOf('outlet')];
+  const wide = columnsFor(stages, 480);
+  expect(wide.total).toBeGreaterThan(470);
+  expect(wide.total).toBeLessThanOrEqual(480);
+  wide.left.forEach((left, i) => {
+    expect(left + (wide.width[i] as number)).toBe(wide.left[i + 1] ?? wide.total);
+  });
+  expect(wide.width[3]).toBeLessThan(wide.width[2] as number); // an outlet takes less room
+  expect(columnsFor(stages, 100).total).toBeGreaterThan(250);
+});
+
+test('a scale hits both ends', () => {
+  const y = linear(0, 40, 160, 20);
+  expect([y(0), y(40), y(20)]).toEqual([160, 20, 90]);
+});
