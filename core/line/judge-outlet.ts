@@ -1,7 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
-import { type Pick, propagate } from './propagate';
+import { type Band, type Pick, propagate } from './propagate';
 import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
 
 /** Greatest pressure dew point of the water classes of ISO 8573-1:2010, °C (standard, recalled). */
@@ -77,6 +77,13 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
   }
 }
 
+function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: Band, limit: number): Verdict {
+  if (wet) return 'fails';
+  if (need === 'no-liquid') return band.high <= -CLOSED_K ? 'meets' : 'open';
+  if (band.low > limit) return 'fails';
+  return band.high <= limit ? 'meets' : 'open';
+}
+
 /**
  * Judges an outlet with the uncertainty of the figure: it meets the need only if it would at the worse edge of the
  * band, fails only if it would at the better one, and is open in between.
@@ -94,18 +101,7 @@ export function judgeOutlet(
   const band = propagate(plan, pick, basis);
   if (!station || !band) return undefined;
   const wet = station.liquidKgPerS > 0;
-  const verdict: Verdict =
-    stage.parameters.need === 'no-liquid'
-      ? wet
-        ? 'fails'
-        : band.high <= -CLOSED_K
-          ? 'meets'
-          : 'open'
-      : wet || band.low > limit
-        ? 'fails'
-        : band.high <= limit
-          ? 'meets'
-          : 'open';
+  const verdict = verdictOf(stage.parameters.need, wet, band, limit);
   const largest = band.drivers[0]?.label;
   const note = wet
     ? 'drops arrive with the air.'

@@ -123,6 +123,17 @@ test('nor is it one while the page stays open', async () => {
   expect(phase()).toBe('saved');
 });
 
+test('undone to what was saved, but with an unanswered write, is not yet “saved”', async () => {
+  open({ plan: base, rowVersion: 1 });
+  answers = [nobody, newer(2, named('Sent')), ok(3)];
+  type('Sent');
+  await pass(500);
+  store.temporal.getState().undo();
+  await pass(5000);
+  expect(sent.at(-1)).toMatchObject({ rowVersion: 2, plan: { name: 'test' } });
+  expect(phase()).toBe('saved');
+});
+
 test.each(['keepMine', 'takeTheirs'] as const)(
   'somebody else’s newer version waits for a choice: %s',
   async (choice) => {

@@ -58,7 +58,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     if (sending || stopped) return;
     const { plan, saving, setSaving } = store.getState();
     if (saving.phase === 'conflict') return;
-    if (plan === savedPlan) {
+    if (plan === savedPlan && unanswered.length === 0) {
       keepDraft(planId, undefined);
       return setSaving({ phase: 'saved' });
     }
@@ -94,15 +94,17 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       if (!newest) schedule(PAUSE_MS);
     } else if (answer?.status === 409 && body?.error?.newer) {
       const { newer } = body.error as { newer: { rowVersion: number; plan: Plan } };
-      if (unanswered.some((p) => same(p, newer.plan))) {
+      const ours = unanswered.some((p) => same(p, newer.plan));
+      unanswered = [];
+      if (ours) {
         // Our own write had arrived and only its answer was lost.
         rowVersion = newer.rowVersion;
         savedPlan = newer.plan;
         write = undefined;
-        unanswered = [];
         schedule(0);
       } else setSaving({ phase: 'conflict', newer });
     } else if (answer && answer.status < 500) {
+      unanswered = [];
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
     } else {
       const why = body?.error?.code === 'database-down' ? 'the database does not answer' : 'the server does not answer';
