@@ -43,12 +43,49 @@ export interface WalkProblem {
   readonly message: string;
 }
 
-export interface Section {
-  readonly dryAirKgPerS: number;
-  readonly stations: readonly Station[];
-  readonly ledger: Ledger;
-  /** Set where a stage refused; the stations then end before it. */
-  readonly problem?: WalkProblem;
+/** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
+export const KEPT = 7;
+export const DEW_POINT = 2;
+
+/**
+ * The walked line. The numbers of all stations stand side by side in one array, which is what a run over many hours
+ * reads; the stations as objects are made from it when somebody first asks for them.
+ */
+export class Section {
+  private made: readonly Station[] | undefined;
+
+  constructor(
+    readonly dryAirKgPerS: number,
+    readonly ledger: Ledger,
+    private readonly stages: readonly Stage[],
+    /** Of each station: temperature, pressure, dew point, vapour, drops, caught, frozen. */
+    readonly figures: readonly number[],
+    /** Set where a stage refused; the stations then end before it. */
+    readonly problem: WalkProblem | undefined,
+  ) {}
+
+  /** A station a stage, as far as the walk came. */
+  get stations(): readonly Station[] {
+    this.made ??= Array.from({ length: this.figures.length / KEPT }, (_, i) => this.station(i));
+    return this.made;
+  }
+
+  private station(i: number): Station {
+    const { id, kind } = this.stages[i] as Stage;
+    const [temperatureC, pressurePa, pressureDewPointC, vapourKgPerS, liquidKgPerS, caughtKgPerS, frozenKgPerS] =
+      this.figures.slice(KEPT * i, KEPT * (i + 1)) as [number, number, number, number, number, number, number];
+    return {
+      stageId: id,
+      kind,
+      temperatureC,
+      pressurePa,
+      pressureDewPointC,
+      vapourKgPerS,
+      liquidKgPerS,
+      caughtKgPerS,
+      frozenKgPerS,
+    };
+  }
 }
 
 /** The surroundings of every stage of a plan. */
@@ -110,7 +147,7 @@ export function walk(plan: Plan, basis: Basis = 'real'): Section {
 
 /** The same from stages and surroundings, for a run over many hours. */
 export function walkStages(stages: readonly Stage[], around: Surroundings): Section {
-  const stations = new Array<Station>(stages.length);
+  const figures = new Array<number>(KEPT * stages.length);
   let walked = 0;
   let problem: WalkProblem | undefined;
   let air: AirStream | undefined;
@@ -124,39 +161,32 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
       const stage = stages[walked] as Stage;
       air.enterStage();
       kindOf(stage.kind).pass(air, stage.parameters, around);
-      stations[walked] = {
-        stageId: stage.id,
-        kind: stage.kind,
-        temperatureC: air.temperatureC,
-        pressurePa: air.pressurePa,
-        pressureDewPointC: dewPointOf(air),
-        vapourKgPerS: air.vapourKgPerS,
-        liquidKgPerS: air.liquidKgPerS,
-        caughtKgPerS: air.caughtKgPerS,
-        frozenKgPerS: air.frozenKgPerS,
-      };
+      const k = KEPT * walked;
+      figures[k] = air.temperatureC;
+      figures[k + 1] = air.pressurePa;
+      figures[k + DEW_POINT] = dewPointOf(air);
+      figures[k + 3] = air.vapourKgPerS;
+      figures[k + 4] = air.liquidKgPerS;
+      figures[k + 5] = air.caughtKgPerS;
+      figures[k + 6] = air.frozenKgPerS;
       caught += air.caughtKgPerS;
       frozen += air.frozenKgPerS;
     }
   } catch (error) {
-    stations.length = walked;
+    figures.length = KEPT * walked;
     const stage = stages[walked] as Stage;
     if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
     else if (error instanceof OutOfRange) problem = { stageId: stage.id, field: '', message: error.message };
     else throw error;
   }
-  const section: Section = {
-    dryAirKgPerS: air?.dryAirKgPerS ?? 0,
-    stations,
-    ledger: {
-      waterInKgPerS: waterIn,
-      vapourOutKgPerS: air?.vapourKgPerS ?? 0,
-      liquidOutKgPerS: air?.liquidKgPerS ?? 0,
-      caughtKgPerS: caught,
-      frozenKgPerS: frozen,
-    },
+  const ledger = {
+    waterInKgPerS: waterIn,
+    vapourOutKgPerS: air?.vapourKgPerS ?? 0,
+    liquidOutKgPerS: air?.liquidKgPerS ?? 0,
+    caughtKgPerS: caught,
+    frozenKgPerS: frozen,
   };
-  return problem ? { ...section, problem } : section;
+  return new Section(air?.dryAirKgPerS ?? 0, ledger, stages, figures, problem);
 }
 
 /** How far the ledger is from balancing, as a share of the water in. */
