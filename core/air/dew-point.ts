@@ -1,4 +1,4 @@
-import { type CubicCurve, cubicCurve, readCurve } from './cubic-curve';
+import { type OctaveCurve, octaveCurve, readOctaves } from './cubic-curve';
 import { type Basis, LEAST_SUPERCOOLED_C, lnEnhancement, requirePressure, WARMEST_FIT_C } from './enhancement-factor';
 import { OutOfRange } from './out-of-range';
 import {
@@ -20,42 +20,40 @@ import {
  */
 export type Convention = 'frost' | 'water';
 
-const LN_TRIPLE = Math.log(saturationPressurePa(TRIPLE_POINT_C, 'water'));
-const LN_LEAST_ICE = Math.log(saturationPressurePa(LEAST_C, 'ice'));
-const LN_LEAST_WATER = Math.log(saturationPressurePa(LEAST_SUPERCOOLED_C, 'water'));
-const LN_MOST = Math.log(saturationPressurePa(MOST_C, 'water'));
-const SLACK = 1e-9;
+const TRIPLE_PA = saturationPressurePa(TRIPLE_POINT_C, 'water');
+const LEAST_ICE_PA = saturationPressurePa(LEAST_C, 'ice');
+const LEAST_WATER_PA = saturationPressurePa(LEAST_SUPERCOOLED_C, 'water');
+const MOST_PA = saturationPressurePa(MOST_C, 'water');
+const SLACK = 1 + 1e-9;
+const MARGIN = 2.7; // room beyond the range: the real dew point starts from f = 1
 
-function lnFactorAtTriple(pressurePa: number): number {
-  return lnEnhancement(Math.exp(LN_TRIPLE), TRIPLE_POINT_C, pressurePa, 'ice');
+function triplePaAt(pressurePa: number): number {
+  return TRIPLE_PA * Math.exp(lnEnhancement(TRIPLE_PA, TRIPLE_POINT_C, pressurePa, 'ice'));
 }
 
-/** Temperature, °C, as a curve over ln e, made by Newton's method from a saturation equation: within 1e-6 K of it. */
+/** Temperature, °C, as a curve over e, made by Newton's method from a saturation equation: within 1e-6 K of it. */
 function inverse(
-  least: number,
-  most: number,
+  leastPa: number,
+  mostPa: number,
   startK: number,
   ln: (k: number) => number,
   slopeOfLn: (k: number) => number,
-): CubicCurve {
+): OctaveCurve {
   let k = startK; // each point starts from the one before
-  return cubicCurve(least, most, 32, (lnE) => {
+  return octaveCurve(leastPa / MARGIN, mostPa * MARGIN, (e) => {
+    const lnE = Math.log(e);
     for (let step = 0; step < 8; step++) k += (lnE - ln(k)) / slopeOfLn(k);
-    return [k - ZERO_CELSIUS_K, 1 / slopeOfLn(k)];
+    return [k - ZERO_CELSIUS_K, 1 / (e * slopeOfLn(k))];
   });
 }
-const MARGIN = 1; // room in ln e beyond the range: the real dew point starts from f = 1
-const WATER = inverse(LN_LEAST_WATER - MARGIN, LN_MOST + MARGIN, 215, lnSaturationWater, slopeLnWater);
-const ICE = inverse(LN_LEAST_ICE - MARGIN, LN_TRIPLE + MARGIN, 170, lnSaturationIce, slopeLnIce);
 
-function phaseOf(lnE: number, convention: Convention): Phase {
-  return convention === 'frost' && lnE < LN_TRIPLE ? 'ice' : 'water';
-}
+const WATER = inverse(LEAST_WATER_PA, MOST_PA, 215, lnSaturationWater, slopeLnWater);
+const ICE = inverse(LEAST_ICE_PA, TRIPLE_PA, 170, lnSaturationIce, slopeLnIce);
 
-function requireVapour(lnE: number, phase: Phase, slack = SLACK): void {
-  const least = phase === 'ice' ? LN_LEAST_ICE : LN_LEAST_WATER;
-  if (!(lnE >= least - slack && lnE <= LN_MOST + slack))
-    throw new OutOfRange('A vapour pressure', Math.exp(lnE), Math.exp(least), Math.exp(LN_MOST), 'Pa');
+function requireVapour(vapourPa: number, phase: Phase, slack = SLACK): void {
+  const least = phase === 'ice' ? LEAST_ICE_PA : LEAST_WATER_PA;
+  if (!(vapourPa >= least / slack && vapourPa <= MOST_PA * slack))
+    throw new OutOfRange('A vapour pressure', vapourPa, least, MOST_PA, 'Pa');
 }
 
 /**
@@ -69,10 +67,9 @@ function requireVapour(lnE: number, phase: Phase, slack = SLACK): void {
  * @example dewPointFromVapourPressureC(2338.8) // 20.00
  */
 export function dewPointFromVapourPressureC(vapourPressurePa: number, convention: Convention = 'frost'): number {
-  const lnE = Math.log(vapourPressurePa);
-  const phase = phaseOf(lnE, convention);
-  requireVapour(lnE, phase);
-  return readCurve(phase === 'ice' ? ICE : WATER, lnE);
+  const phase = convention === 'frost' && vapourPressurePa < TRIPLE_PA ? 'ice' : 'water';
+  requireVapour(vapourPressurePa, phase);
+  return readOctaves(phase === 'ice' ? ICE : WATER, vapourPressurePa);
 }
 
 /**
@@ -97,20 +94,20 @@ export function pressureDewPointC(
   requirePressure(pressurePa);
   // The phase is fixed beforehand from the real saturation at the triple point, so that the steps below cannot flicker
   // between ice and water (the two fits of f part by about 0.02 K there).
-  const lnReal = Math.log(vapourPressurePa);
-  const phase: Phase = convention === 'frost' && lnReal < LN_TRIPLE + lnFactorAtTriple(pressurePa) ? 'ice' : 'water';
-  requireVapour(lnReal, phase, MARGIN);
+  const phase: Phase = convention === 'frost' && vapourPressurePa < triplePaAt(pressurePa) ? 'ice' : 'water';
+  requireVapour(vapourPressurePa, phase, MARGIN);
   const curve = phase === 'ice' ? ICE : WATER;
   // f hardly depends on temperature: each step of dividing by it comes a hundred times closer.
-  let temperatureC = readCurve(curve, lnReal);
-  let lnF = 0;
+  let temperatureC = readOctaves(curve, vapourPressurePa);
+  let purePa = vapourPressurePa;
   for (let step = 0; step < 5; step++) {
     const fitted = Math.min(temperatureC, WARMEST_FIT_C);
-    const next = lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase);
-    temperatureC = readCurve(curve, lnReal - next);
-    if (Math.abs(next - lnF) < 1e-9) break;
-    lnF = next;
+    const next =
+      vapourPressurePa * Math.exp(-lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase));
+    temperatureC = readOctaves(curve, next);
+    if (Math.abs(next - purePa) < 1e-9 * next) break;
+    purePa = next;
   }
-  requireVapour(lnReal - lnF, phase);
+  requireVapour(purePa, phase);
   return temperatureC;
 }

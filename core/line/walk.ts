@@ -7,8 +7,8 @@ import {
   vapourFractionFromRelativeHumidity,
 } from '../air/humidity';
 import { OutOfRange } from '../air/out-of-range';
-import { type KindName, kindOf } from '../equipment/index';
-import { Refusal, type Surroundings } from '../equipment/kind';
+import { type KindName, kindOf, type ParametersOf } from '../equipment/index';
+import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
 import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
@@ -49,14 +49,14 @@ export const DEW_POINT = 2;
 
 /**
  * The walked line. The numbers of all stations stand side by side in one array, which is what a run over many hours
- * reads; the stations as objects are made from it when somebody first asks for them.
+ * reads; stations and ledger as objects are made from it when somebody asks for them.
  */
 export class Section {
   private made: readonly Station[] | undefined;
 
   constructor(
     readonly dryAirKgPerS: number,
-    readonly ledger: Ledger,
+    readonly waterInKgPerS: number,
     private readonly stages: readonly Stage[],
     /** Of each station: temperature, pressure, dew point, vapour, drops, caught, frozen. */
     readonly figures: readonly number[],
@@ -68,6 +68,18 @@ export class Section {
   get stations(): readonly Station[] {
     this.made ??= Array.from({ length: this.figures.length / KEPT }, (_, i) => this.station(i));
     return this.made;
+  }
+
+  get ledger(): Ledger {
+    const sum = (of: (station: Station) => number): number => this.stations.reduce((total, s) => total + of(s), 0);
+    const last = this.stations.at(-1);
+    return {
+      waterInKgPerS: this.waterInKgPerS,
+      vapourOutKgPerS: last?.vapourKgPerS ?? this.waterInKgPerS,
+      liquidOutKgPerS: last?.liquidKgPerS ?? 0,
+      caughtKgPerS: sum((s) => s.caughtKgPerS),
+      frozenKgPerS: sum((s) => s.frozenKgPerS),
+    };
   }
 
   private station(i: number): Station {
@@ -101,9 +113,9 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
 }
 
 /** The air as it enters the intake, at the flow that the line's compressor delivers while it is loaded. */
-function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
-  const intake = stages[0] as Extract<Stage, { kind: 'intake' }>;
-  const compressor = stages[1] as Extract<Stage, { kind: 'compressor' }>;
+function drawnAir([intakeOwn, compressorOwn]: PreparedLine['parameters'], around: Surroundings): AirStream {
+  const intake = intakeOwn as ParametersOf<'intake'>;
+  const compressor = compressorOwn as ParametersOf<'compressor'>;
   const x = vapourFractionFromRelativeHumidity(
     around.intakeRelativeHumidity,
     around.intakeTemperatureC,
@@ -112,9 +124,9 @@ function drawnAir(stages: readonly Stage[], around: Surroundings): AirStream {
   );
   // The intake filter lowers the pressure, not the share of vapour, of the air that fills the cylinder.
   const flow = dryAirKgPerS(
-    compressor.parameters.freeAirDeliveryM3PerS,
-    compressor.parameters.flowBasis,
-    dryAirDensityKgPerM3(around.atmosphericPa - intake.parameters.filterLossPa, around.intakeTemperatureC, x),
+    compressor.freeAirDeliveryM3PerS,
+    compressor.flowBasis,
+    dryAirDensityKgPerM3(around.atmosphericPa - intake.filterLossPa, around.intakeTemperatureC, x),
   );
   return new AirStream(
     around.basis,
@@ -142,25 +154,41 @@ export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS'>, dryAir:
  * @source each kind's own model; moist air by Hyland & Wexler 1983 with the enhancement factor of Greenspan 1976
  */
 export function walk(plan: Plan, basis: Basis = 'real'): Section {
-  return walkStages(plan.stages, surroundingsOf(plan, basis));
+  return walkPrepared(prepare(plan.stages), surroundingsOf(plan, basis));
 }
 
-/** The same from stages and surroundings, for a run over many hours. */
-export function walkStages(stages: readonly Stage[], around: Surroundings): Section {
-  const figures = new Array<number>(KEPT * stages.length);
+/** A line made ready to be walked many times: what each stage does and knows is looked up once. */
+export interface PreparedLine {
+  readonly stages: readonly Stage[];
+  readonly passes: readonly Kind['pass'][];
+  readonly parameters: readonly Stage['parameters'][];
+}
+
+export function prepare(stages: readonly Stage[]): PreparedLine {
+  return {
+    stages,
+    passes: stages.map((stage) => kindOf(stage.kind).pass),
+    parameters: stages.map((stage) => ({ ...stage.parameters })), // side by side in memory
+  };
+}
+
+/**
+ * The same for a run over many hours.
+ * @param figures where the section keeps its numbers; a run that is done with one section may give them to the next
+ */
+export function walkPrepared(line: PreparedLine, around: Surroundings, figures: number[] = []): Section {
+  const { stages, passes, parameters } = line;
   let walked = 0;
   let problem: WalkProblem | undefined;
-  let air: AirStream | undefined;
+  let dryAir = 0;
   let waterIn = 0;
-  let caught = 0;
-  let frozen = 0;
   try {
-    air = drawnAir(stages, around);
+    const air = drawnAir(parameters, around);
+    dryAir = air.dryAirKgPerS;
     waterIn = air.vapourKgPerS;
     for (; walked < stages.length; walked++) {
-      const stage = stages[walked] as Stage;
       air.enterStage();
-      kindOf(stage.kind).pass(air, stage.parameters, around);
+      (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], around);
       const k = KEPT * walked;
       figures[k] = air.temperatureC;
       figures[k + 1] = air.pressurePa;
@@ -169,24 +197,15 @@ export function walkStages(stages: readonly Stage[], around: Surroundings): Sect
       figures[k + 4] = air.liquidKgPerS;
       figures[k + 5] = air.caughtKgPerS;
       figures[k + 6] = air.frozenKgPerS;
-      caught += air.caughtKgPerS;
-      frozen += air.frozenKgPerS;
     }
   } catch (error) {
-    figures.length = KEPT * walked;
     const stage = stages[walked] as Stage;
     if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
     else if (error instanceof OutOfRange) problem = { stageId: stage.id, field: '', message: error.message };
     else throw error;
   }
-  const ledger = {
-    waterInKgPerS: waterIn,
-    vapourOutKgPerS: air?.vapourKgPerS ?? 0,
-    liquidOutKgPerS: air?.liquidKgPerS ?? 0,
-    caughtKgPerS: caught,
-    frozenKgPerS: frozen,
-  };
-  return new Section(air?.dryAirKgPerS ?? 0, ledger, stages, figures, problem);
+  if (figures.length !== KEPT * walked) figures.length = KEPT * walked;
+  return new Section(dryAir, waterIn, stages, figures, problem);
 }
 
 /** How far the ledger is from balancing, as a share of the water in. */
