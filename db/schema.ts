@@ -11,6 +11,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
+import type { Derivation } from '../core/quantity/derivation';
 
 const now = () => new Date();
 
@@ -59,6 +60,8 @@ export const drainEntries = mysqlTable(
     expectedKg: double('expected_kg').notNull(),
     lowKg: double('low_kg').notNull(),
     highKg: double('high_kg').notNull(),
+    /** “Why?” of these three, as it would have been answered on the day. */
+    why: json('why').$type<Derivation>(),
     /** Set when the entry was struck out as a mistake; it stays in the log. */
     struckAt: datetime('struck_at', { mode: 'date', fsp: 3 }),
     loggedAt: datetime('logged_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),

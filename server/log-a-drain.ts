@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { planSchema } from '../core/line/plan';
 import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
-import { expectDrain } from '../core/record/expect-drain';
+import { expectDrain, explainDrain } from '../core/record/expect-drain';
 import { database } from '../db/client';
 import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
@@ -24,6 +24,7 @@ export function drainRow(planId: string, planDocument: unknown, entry: DrainEntr
     expectedKg: expected?.expectedKg ?? 0,
     lowKg: expected?.lowKg ?? 0,
     highKg: expected?.highKg ?? 0,
+    why: explainDrain(plan, entry),
   };
 }
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Basis } from '../air/enhancement-factor';
+import type { Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
 
@@ -13,22 +14,6 @@ export interface Surroundings {
   readonly intakeTemperatureC: number;
   /** Over liquid water, 0…1. */
   readonly intakeRelativeHumidity: number;
-}
-
-/** An input of a formula, for “why?”. */
-export interface ReasonInput {
-  readonly label: string;
-  readonly quantity: QuantityName | 'number';
-  readonly value: number;
-  readonly from: string;
-}
-
-/** How a figure came about: built only when somebody asks. */
-export interface Reason {
-  readonly formula: string;
-  readonly inputs: readonly ReasonInput[];
-  readonly source: string;
-  readonly note?: string;
 }
 
 /** A stage refuses its parameters in the stream that reaches it; the message belongs at the field. */

@@ -1,4 +1,5 @@
-import type { Reason, ReasonInput } from '../equipment/kind';
+import { MOIST_AIR } from '../air/explain-moisture';
+import { input, type Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
@@ -16,17 +17,6 @@ export const PLAN_FIGURES = [
   'dropsOut',
 ] as const;
 export type PlanFigure = (typeof PLAN_FIGURES)[number];
-
-/** Where the moist-air figures come from. */
-export const MOIST_AIR = 'saturation: Hyland & Wexler 1983 (ASHRAE); enhancement factor: Greenspan 1976, Hardy 1998';
-
-/** An input of a derivation. */
-export const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({
-  label,
-  quantity,
-  value,
-  from,
-});
 
 /** How a figure of the plan comes about, and how to read it from a walked section. */
 export function planReason(

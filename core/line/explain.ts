@@ -1,14 +1,16 @@
 import type { Basis } from '../air/enhancement-factor';
 import { enhancementFactor } from '../air/enhancement-factor';
+import { MOIST_AIR } from '../air/explain-moisture';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { kindOf } from '../equipment/index';
-import type { Reason, ReasonInput, Surroundings } from '../equipment/kind';
+import type { Surroundings } from '../equipment/kind';
+import { type Derivation, input, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import { AirStream } from '../stream/air-stream';
-import { input, MOIST_AIR, type PlanFigure, planReason } from './explain-plan';
+import { type PlanFigure, planReason } from './explain-plan';
 import type { Plan } from './plan';
-import { type Band, propagate } from './propagate';
+import { propagate } from './propagate';
 import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt } from './walk';
 
 /** The computed figures of a section that a person may question. */
@@ -25,14 +27,6 @@ export const STATION_FIGURES = [
 ] as const;
 export type StationFigure = (typeof STATION_FIGURES)[number];
 export type Figure = { readonly stageId: string; readonly name: StationFigure } | { readonly name: PlanFigure };
-
-/** How a figure came about, and how sure it is. */
-export interface Derivation extends Reason {
-  readonly title: string;
-  readonly quantity: QuantityName;
-  readonly value: number;
-  readonly band?: Band;
-}
 
 const READ: Record<
   StationFigure,

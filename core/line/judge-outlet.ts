@@ -1,7 +1,8 @@
 import type { Basis } from '../air/enhancement-factor';
+import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
-import { type Band, type Pick, propagate } from './propagate';
+import { type Pick, propagate } from './propagate';
 import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
 
 /** Greatest pressure dew point of the water classes of ISO 8573-1:2010, °C (standard, recalled). */

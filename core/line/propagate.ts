@@ -1,32 +1,15 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
+import { type Band, bandOf } from '../quantity/derivation';
 import { type Plan, placeSchema, type Stage, surveySchema, workingSchema } from './plan';
 import { type Section, walk } from './walk';
-
-/** Coverage: bands are two standard uncertainties wide either way, about 19 readings in 20. */
-export const COVERAGE = 2;
 
 /** One input that can be off, by how much, and the plan with it changed. */
 interface UncertainInput {
   readonly label: string;
   readonly plus: Plan;
   readonly minus: Plan;
-}
-
-/** What moves a figure most. */
-export interface Driver {
-  readonly label: string;
-  /** Change of the figure for one standard uncertainty of the input, in the figure's own unit. */
-  readonly effect: number;
-}
-
-export interface Band {
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
-  /** Largest effect first. */
-  readonly drivers: readonly Driver[];
 }
 
 /** Reads the figure in question from a walked plan; `undefined` where the walk did not get that far. */
@@ -80,12 +63,10 @@ function inputsOf(plan: Plan): UncertainInput[] {
 
 /**
  * A figure of the section with the band that the stated uncertainties of its inputs give it: the walk is repeated with
- * each input moved by its standard uncertainty up and down, and the effects are added in quadrature, upward and
- * downward ones apart (so that a figure that cannot fall below zero keeps a lopsided band).
+ * each input moved by its standard uncertainty up and down.
  *
  * @param more further relative standard uncertainties that the walk does not know of, for instance of the hours run
  * @returns `undefined` if the walk does not reach the figure
- * @source u = √Σ(∂f/∂x · u_x)², numerically; band at {@link COVERAGE} standard uncertainties
  */
 export function propagate(
   plan: Plan,
@@ -95,25 +76,11 @@ export function propagate(
 ): Band | undefined {
   const value = pick(walk(plan, basis), plan);
   if (value === undefined) return undefined;
-  let up = 0;
-  let down = 0;
-  const drivers: Driver[] = [];
-  const count = (label: string, effects: number[]): void => {
-    const highest = Math.max(0, ...effects);
-    const lowest = Math.min(0, ...effects);
-    up += highest ** 2;
-    down += lowest ** 2;
-    const effect = Math.max(highest, -lowest);
-    if (effect > 0) drivers.push({ label, effect });
-  };
-  for (const input of inputsOf(plan)) {
-    const effects = [input.plus, input.minus].flatMap((changed) => {
-      const there = pick(walk(changed, basis), changed);
-      return there === undefined ? [] : [there - value];
-    });
-    count(input.label, effects);
-  }
-  for (const { label, rel } of more) count(label, [value * rel, -value * rel]);
-  drivers.sort((a, b) => b.effect - a.effect);
-  return { value, low: value - COVERAGE * Math.sqrt(down), high: value + COVERAGE * Math.sqrt(up), drivers };
+  return bandOf(value, [
+    ...inputsOf(plan).map(({ label, plus, minus }) => {
+      const becomes = [plus, minus].flatMap((changed) => pick(walk(changed, basis), changed) ?? []);
+      return [label, becomes] as const;
+    }),
+    ...more.map(({ label, rel }) => [label, [value * (1 + rel), value * (1 - rel)]] as const),
+  ]);
 }

@@ -1,7 +1,8 @@
+import { COVERAGE } from '../quantity/derivation';
 import { checksOf, planOf, stageOf } from '../test/reference';
 import { judgeOutlet, type OutletStage, WATER_CLASS_DEW_POINT_C } from './judge-outlet';
 import type { Plan } from './plan';
-import { COVERAGE, propagate } from './propagate';
+import { propagate } from './propagate';
 import { type Section, walk } from './walk';
 
 const waterIn = (s: Section): number => s.ledger.waterInKgPerS;

@@ -208,6 +208,11 @@ export const QUANTITIES = {
     typical: 500e-6,
     units: [unit('ppmv', 'ppm', 1e-6, ['ppmv', 'ppm(v)', 'ppmbyvolume'])],
   },
+  humidityRatio: {
+    name: 'a humidity ratio',
+    typical: 5e-3,
+    units: [unit('g/kg', 'g/kg', 1e-3), unit('gr/lb', 'gr/lb', 1 / 7000, ['grains/lb'])], // 7000 grains are a pound
+  },
 } as const satisfies Record<string, Quantity>;
 
 export type QuantityName = keyof typeof QUANTITIES;
@@ -248,4 +253,5 @@ export const US_CUSTOMARY: UnitChoice = {
   mass: 'lb',
   power: 'hp',
   waterContent: 'lb/kft3',
+  humidityRatio: 'gr/lb',
 };

@@ -1,8 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
-import type { Derivation } from '../line/explain';
-import { input } from '../line/explain-plan';
 import type { Plan } from '../line/plan';
-import { type Driver, propagate } from '../line/propagate';
+import { propagate } from '../line/propagate';
+import { type Derivation, type Driver, input } from '../quantity/derivation';
 import type { DrainEntry } from './drain-entry';
 import { workingHoursBetween } from './shop-clock';
 

@@ -2,11 +2,13 @@
 
 import { useQueryStates } from 'nuqs';
 import type { ReactNode } from 'react';
-import { moistureAt } from '@/core/air/moisture';
+import { explainMoisture, type MoistureFigure } from '@/core/air/explain-moisture';
+import { type MoistureReading, moistureAt } from '@/core/air/moisture';
 import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { Amount, useUnits } from '@/ui/units/units';
-import { fractionOf, type Query, STATE } from './query';
+import { Why } from '@/ui/why/why';
+import { fractionOf, type Query, readingOf, STATE } from './query';
 
 /** The same air told in every way: where it was read, where it is wanted, and let out into the room. */
 export function Answer({ q }: { q: Query }) {
@@ -48,6 +50,7 @@ export function Answer({ q }: { q: Query }) {
       ) : (
         <Comparison
           x={x}
+          reading={readingOf(q)}
           columns={[
             ...(q.has === 'ppm' || q.has === 'atmosphericDewPoint'
               ? []
@@ -68,18 +71,25 @@ export function Answer({ q }: { q: Query }) {
 
 function Comparison({
   x,
+  reading,
   columns,
 }: {
   x: number;
+  reading: MoistureReading;
   columns: readonly { title: string; pressurePa: number; temperatureC: number }[];
 }) {
   const answers = columns.map((at) => moistureAt(x, at));
-  const cell = (value: number | undefined, quantity: QuantityName) =>
-    value === undefined ? (
+  const cell = (i: number, figure: MoistureFigure, quantity: QuantityName, factor = 1) => {
+    const value = answers[i]?.[figure];
+    const at = columns[i];
+    return value === undefined || !at ? (
       <span className="text-quiet">outside its equations</span>
     ) : (
-      <Amount si={value} quantity={quantity} />
+      <Why figure={() => explainMoisture(figure, reading, at)}>
+        <Amount si={value * factor} quantity={quantity} />
+      </Why>
     );
+  };
   const below = answers.some((a) => (a.frostOrDewPointC ?? 0) < 0);
   const rows: [string, (i: number) => ReactNode][] = [
     ['Pressure', (i) => <Amount si={columns[i]?.pressurePa ?? 0} quantity="pressure" />],
@@ -88,13 +98,13 @@ function Comparison({
       below ? 'Dew point (frost point below 0 °C)' : 'Dew point',
       (i) => (
         <strong className="text-[1.05rem] text-deep sm:text-[1.25rem]">
-          {cell(answers[i]?.frostOrDewPointC, 'temperature')}
+          {cell(i, 'frostOrDewPointC', 'temperature')}
         </strong>
       ),
     ],
     ...(below
       ? [
-          ['… over supercooled water', (i) => cell(answers[i]?.dewPointOverWaterC, 'temperature')] as [
+          ['… over supercooled water', (i) => cell(i, 'dewPointOverWaterC', 'temperature')] as [
             string,
             (i: number) => ReactNode,
           ],
@@ -106,19 +116,12 @@ function Comparison({
         answers[i]?.condenses ? (
           <span className="font-semibold text-amber">◆ saturated, drops fall out</span>
         ) : (
-          cell(answers[i]?.relativeHumidity, 'share')
+          cell(i, 'relativeHumidity', 'share')
         ),
     ],
-    ['Water per volume there', (i) => cell(answers[i]?.kgPerM3, 'waterContent')],
-    ['Parts per million by volume', (i) => cell((answers[i]?.ppmByVolume ?? 0) / 1e6, 'fraction')],
-    [
-      'Water per dry air',
-      (i) => (
-        <span className="whitespace-nowrap">
-          {((answers[i]?.humidityRatio ?? 0) * 1000).toPrecision(3)} <span className="unit">g/kg</span>
-        </span>
-      ),
-    ],
+    ['Water per volume there', (i) => cell(i, 'kgPerM3', 'waterContent')],
+    ['Parts per million by volume', (i) => cell(i, 'ppmByVolume', 'fraction', 1e-6)],
+    ['Water per dry air', (i) => cell(i, 'humidityRatio', 'humidityRatio')],
   ];
   return (
     <div className="overflow-x-auto rounded-md border border-hairline bg-card">

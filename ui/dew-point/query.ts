@@ -31,7 +31,7 @@ export const STATE = {
 
 export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue'] };
 
-function readingOf(q: Query): MoistureReading {
+export function readingOf(q: Query): MoistureReading {
   const at = { temperatureC: q.atC, pressurePa: q.atPa };
   switch (q.has) {
     case 'relativeHumidity':

@@ -146,7 +146,7 @@ export function DrainForm({
         )}
       </p>
       <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
-      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
+      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1">
         <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
           <input
             {...tied('drainedAt', errors.drainedAt?.message)}

@@ -4,6 +4,7 @@ import type { DrainJudgement } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
 import { Verdict } from './verdict';
 import { sayTime } from './when';
 
@@ -11,6 +12,8 @@ import { sayTime } from './when';
 export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgement: DrainJudgement }) {
   const { say } = useUnits();
   const amount = (kg: number): string => say(kg / 1000, 'drained');
+  const band = `${amount(entry.lowKg)} to ${amount(entry.highKg)}`;
+  const { why } = entry;
   return (
     <section aria-label="Judgement" aria-live="polite" className="rounded-md border border-hairline bg-card p-4">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -21,9 +24,13 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
       </div>
       <p className="mt-1">
         <strong>{say(entry.amountM3, 'drained')}</strong> came out, {entry.appearance}. Expected{' '}
-        <strong>
-          {amount(entry.lowKg)} to {amount(entry.highKg)}
-        </strong>
+        {why ? (
+          <Why figure={() => why} className="font-semibold">
+            {band}
+          </Why>
+        ) : (
+          <strong>{band}</strong>
+        )}
         <span className="text-quiet">
           {' '}
           (middle {amount(entry.expectedKg)}, {say(entry.countedHours * 3600, 'time')} loaded since{' '}

@@ -2,8 +2,8 @@
 
 import { Popover } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, type SVGProps, useRef, useState } from 'react';
-import { type Derivation, explain, type Figure } from '@/core/line/explain';
-import { COVERAGE } from '@/core/line/propagate';
+import { explain, type Figure } from '@/core/line/explain';
+import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';
@@ -24,12 +24,19 @@ function useWhy() {
 type Questioned = Figure | (() => Derivation | undefined);
 
 function Answer({ figure }: { figure: Questioned }) {
+  return typeof figure === 'function' ? <Answered by={figure()} /> : <OfTheLine figure={figure} />;
+}
+
+function OfTheLine({ figure }: { figure: Figure }) {
   const { plan, section } = usePlan();
-  const derivation = typeof figure === 'function' ? figure() : explain(plan, section, figure);
+  return <Answered by={explain(plan, section, figure)} />;
+}
+
+function Answered({ by: derivation }: { by: Derivation | undefined }) {
   return (
     <Popover.Portal>
       <Popover.Content
-        className="floating z-50 max-h-[80vh] w-[25rem] max-w-[94vw] overflow-auto p-4"
+        className="floating z-50 max-h-(--radix-popover-content-available-height) w-[25rem] max-w-[94vw] overflow-auto p-4"
         sideOffset={8}
         collisionPadding={10}
         aria-label="Why this figure"

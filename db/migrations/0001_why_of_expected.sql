@@ -1,0 +1,1 @@
+ALTER TABLE `drain_entries` ADD `why` json;
