@@ -3,7 +3,8 @@ import psychrolib from 'psychrolib';
 import { dewPointFromVapourPressureC } from '../core/air/dew-point';
 import { newStage } from '../core/line/edit';
 import { type Plan, planSchema, type Stage } from '../core/line/plan';
-import { DEW_POINT, KEPT, prepare, surroundingsOf, walkPrepared } from '../core/line/walk';
+import { prepare } from '../core/line/prepare';
+import { DEW_POINT, KEPT, surroundingsOf, walkPrepared } from '../core/line/walk';
 import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 
 // Prints how much faster the core is than the same computed with psychrolib's functions, both in this run, on the same
@@ -100,58 +101,67 @@ interface Found {
   readonly caught: number;
 }
 
+/** Brings air to another temperature and pressure, in equilibrium there. */
+function bring(air: { t: number; p: number; dry: number; vapour: number; liquid: number }, toC: number, toPa: number) {
+  air.t = toC;
+  air.p = toPa;
+  // Where water would boil psychrolib's ratio turns negative: there the air takes up any amount.
+  const ratio = psychrolib.GetSatHumRatio(toC, toPa);
+  const water = air.vapour + air.liquid;
+  air.vapour = Math.min(water, ratio > 0 ? air.dry * ratio : Number.POSITIVE_INFINITY);
+  air.liquid = water - air.vapour;
+}
+
 /** The same models with psychrolib's saturation, humidity ratio and dew point (enhancement factor 1). */
 function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof surroundingsOf>): Found[] {
   const intake = stages[0] as Extract<Stage, { kind: 'intake' }>;
   const pump = stages[1] as Extract<Stage, { kind: 'compressor' }>;
   const found: Found[] = [];
-  let t = around.intakeTemperatureC;
-  let p = around.atmosphericPa;
+  const t = around.intakeTemperatureC;
+  const p = around.atmosphericPa;
   const ratioIn = psychrolib.GetHumRatioFromRelHum(t, around.intakeRelativeHumidity, p);
   const dry =
     pump.parameters.freeAirDeliveryM3PerS *
     dryAirDensityKgPerM3(p - intake.parameters.filterLossPa, t, ratioIn / (0.621945 + ratioIn));
-  let vapour = dry * ratioIn;
-  let liquid = 0;
-  const bring = (toC: number, toPa: number): void => {
-    t = toC;
-    p = toPa;
-    // Where water would boil psychrolib's ratio turns negative: there the air takes up any amount.
-    const ratio = psychrolib.GetSatHumRatio(t, p);
-    const most = ratio > 0 ? dry * ratio : Number.POSITIVE_INFINITY;
-    const water = vapour + liquid;
-    vapour = Math.min(water, most);
-    liquid = water - vapour;
-  };
+  const air = { t, p, dry, vapour: dry * ratioIn, liquid: 0 };
   for (const s of stages) {
     let efficiency = 0;
     let after: number | undefined;
-    if (s.kind === 'intake') p -= s.parameters.filterLossPa;
-    else if (s.kind === 'compressor') bring(s.parameters.dischargeTemperatureC, s.parameters.dischargePressurePa);
+    if (s.kind === 'intake') air.p -= s.parameters.filterLossPa;
+    else if (s.kind === 'compressor') bring(air, s.parameters.dischargeTemperatureC, s.parameters.dischargePressurePa);
     else if (s.kind === 'aftercooler')
-      bring(Math.min(t, around.roomTemperatureC + s.parameters.approachK), p - s.parameters.pressureLossPa);
+      bring(
+        air,
+        Math.min(air.t, around.roomTemperatureC + s.parameters.approachK),
+        air.p - s.parameters.pressureLossPa,
+      );
     else if (s.kind === 'receiver') {
-      bring(s.parameters.outletTemperatureC, p - s.parameters.pressureLossPa);
+      bring(air, s.parameters.outletTemperatureC, air.p - s.parameters.pressureLossPa);
       efficiency = s.parameters.settlingEfficiency;
     } else if (s.kind === 'separator' || s.kind === 'coalescing-filter') {
-      bring(t, p - s.parameters.pressureLossPa);
+      bring(air, air.t, air.p - s.parameters.pressureLossPa);
       efficiency = s.parameters.efficiency;
     } else if (s.kind === 'refrigerated-dryer') {
-      after = Math.max(s.parameters.pressureDewPointC, t - s.parameters.reheatApproachK);
-      bring(s.parameters.pressureDewPointC, p - s.parameters.pressureLossPa);
+      after = Math.max(s.parameters.pressureDewPointC, air.t - s.parameters.reheatApproachK);
+      bring(air, s.parameters.pressureDewPointC, air.p - s.parameters.pressureLossPa);
       efficiency = s.parameters.separatorEfficiency;
-    } else if (s.kind === 'regulator') bring(t, Math.min(p, s.parameters.setPressurePa));
-    const caught = efficiency * liquid;
-    liquid -= caught;
-    if (after !== undefined) bring(after, p);
-    found.push({ dewPointC: psychrolib.GetTDewPointFromHumRatio(t, vapour / dry, p), vapour, liquid, caught });
+    } else if (s.kind === 'regulator') bring(air, air.t, Math.min(air.p, s.parameters.setPressurePa));
+    const caught = efficiency * air.liquid;
+    air.liquid -= caught;
+    if (after !== undefined) bring(air, after, air.p);
+    found.push({
+      dewPointC: psychrolib.GetTDewPointFromHumRatio(air.t, air.vapour / dry, air.p),
+      vapour: air.vapour,
+      liquid: air.liquid,
+      caught,
+    });
   }
   return found;
 }
 
 const lines = Array.from({ length: LINES }, (_, i) => line(i));
 const cases = lines.map((plan) => ({
-  line: prepare(plan.stages),
+  line: prepare(plan),
   ideal: surroundingsOf(plan, 'ideal'),
   real: surroundingsOf(plan, 'real'),
 }));

@@ -1,5 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { planSchema } from '../core/line/plan';
+import { stageById } from '../core/line/runs';
 import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
 import { expectDrain, explainDrain } from '../core/record/expect-drain';
 import { database } from '../db/client';
@@ -10,7 +11,7 @@ import { checkedId, noSuchPlan } from './plan-id';
 /** The row that an entry makes: with it is kept what the plan expects on this day. */
 export function drainRow(planId: string, planDocument: unknown, entry: DrainEntry) {
   const plan = planSchema.parse(planDocument);
-  const stage = plan.stages.find((s) => s.id === entry.stageId);
+  const stage = stageById(plan, entry.stageId);
   if (!stage || !('drain' in stage.parameters))
     throw new RequestRefused(422, 'invalid', 'This line has no such drain point.', [
       { field: 'stageId', message: 'This line has no such drain point.' },

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { planSchema } from '../../core/line/plan';
+import { stageById } from '../../core/line/runs';
 import { imbalance, walk } from '../../core/line/walk';
 import { issuesOf } from '../../server/errors';
 
@@ -40,7 +41,7 @@ const input = read(file);
 const parsed = planSchema.safeParse(input);
 if (!parsed.success) fail('Not a valid plan file.', issuesOf(parsed.error, input));
 const section = walk(parsed.data, ideal ? 'ideal' : 'real');
-const named = section.stations.map((s) => ({ name: parsed.data.stages.find((t) => t.id === s.stageId)?.name, ...s }));
+const named = section.stations.map((s) => ({ name: stageById(parsed.data, s.stageId)?.name, ...s }));
 console.log(
   JSON.stringify(
     {
@@ -52,6 +53,7 @@ console.log(
       ledger: section.ledger,
       ledgerImbalance: imbalance(section.ledger),
       problem: section.problem,
+      problems: section.problems,
     },
     null,
     2,

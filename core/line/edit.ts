@@ -1,5 +1,6 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage, type Survey, surveyAtmosphericPa } from './plan';
+import { allStages, hangingOn, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
 
 /** A stage of a kind with every parameter at its default. */
 export function newStage<K extends KindName>(kind: K, id: string, name?: string): Extract<Stage, { kind: K }> {
@@ -10,26 +11,85 @@ export function newStage<K extends KindName>(kind: K, id: string, name?: string)
 /** Where a new stage may stand: behind the intake and the compressor. */
 export const FIRST_FREE_POSITION = 2;
 
-export function insertStage(plan: Plan, stage: Stage, position: number): Plan {
-  const at = Math.max(FIRST_FREE_POSITION, Math.min(position, plan.stages.length));
-  return { ...plan, stages: plan.stages.toSpliced(at, 0, stage) };
+/** The first place of a run at which a stage may stand: a run that draws its own air begins with intake and compressor. */
+export function firstFree(run: Run): number {
+  return run.from === null ? FIRST_FREE_POSITION : 0;
 }
 
+/** Puts a stage into a run. */
+export function insertStage(plan: Plan, stage: Stage, position: number, runId: string = MAIN): Plan {
+  const run = runsOf(plan).find((r) => r.id === runId);
+  if (!run) return plan;
+  const at = Math.max(firstFree(run), Math.min(position, run.stages.length));
+  return withRun(plan, runId, (stages) => stages.toSpliced(at, 0, stage));
+}
+
+/**
+ * Takes a stage out of its run. What hung on it hangs on the stage before it; what joined ahead of it joins ahead of the
+ * next. Intake and compressor stay.
+ */
 export function removeStage(plan: Plan, stageId: string): Plan {
-  return { ...plan, stages: plan.stages.filter((s, i) => s.id !== stageId || i < FIRST_FREE_POSITION) };
+  const run = runOfStage(plan, stageId);
+  const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
+  if (!run || at < firstFree(run)) return plan;
+  const before = run.stages[at - 1]?.id ?? run.from;
+  const next = run.stages[at + 1]?.id ?? null;
+  const without = withRun(plan, run.id, (stages) => stages.toSpliced(at, 1));
+  return {
+    ...without,
+    branches: without.branches.map((b) => ({
+      ...b,
+      from: b.from === stageId ? before : b.from,
+      into: b.into === stageId ? next : b.into,
+    })),
+  };
 }
 
-/** Moves a stage to another position; intake and compressor stay where they are. */
-export function moveStage(plan: Plan, stageId: string, position: number): Plan {
-  const from = plan.stages.findIndex((s) => s.id === stageId);
-  const stage = plan.stages[from];
-  if (!stage || from < FIRST_FREE_POSITION) return plan;
-  const to = Math.max(FIRST_FREE_POSITION, Math.min(position, plan.stages.length - 1));
-  return { ...plan, stages: plan.stages.toSpliced(from, 1).toSpliced(to, 0, stage) };
+/** Moves a stage to a place in its own run or in another; intakes and compressors stay where they are. */
+export function moveStage(plan: Plan, stageId: string, position: number, toRun?: string): Plan {
+  const run = runOfStage(plan, stageId);
+  const from = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
+  const stage = run?.stages[from];
+  const target = runsOf(plan).find((r) => r.id === (toRun ?? run?.id));
+  if (!run || !stage || !target || from < firstFree(run)) return plan;
+  if (target.id === run.id) {
+    const to = Math.max(firstFree(run), Math.min(position, run.stages.length - 1));
+    return withRun(plan, run.id, (stages) => stages.toSpliced(from, 1).toSpliced(to, 0, stage));
+  }
+  // A stage cannot move into a branch that hangs on it, directly or further along.
+  const without = removeStage(plan, stageId);
+  return insertStage(without, stage, position, target.id);
 }
 
 export function renameStage(plan: Plan, stageId: string, name: string): Plan {
-  return { ...plan, stages: plan.stages.map((s) => (s.id === stageId ? { ...s, name } : s)) };
+  return withStage(plan, stageId, (s) => ({ ...s, name }));
+}
+
+/** Opens a branch behind a stage, empty but for an outlet. */
+export function addBranch(plan: Plan, from: string, branchId: string, outletId: string): Plan {
+  const drops = plan.branches.filter((b) => b.from !== null && b.into === null).length;
+  const name = `Branch ${drops + 1}`;
+  const branch = {
+    id: branchId,
+    name,
+    from,
+    into: null,
+    share: 0.5,
+    stages: [newStage('outlet', outletId, `${name} outlet`)],
+  };
+  return { ...plan, branches: [...plan.branches, branch] };
+}
+
+/** Takes a branch out, with every branch that hangs on it. */
+export function removeBranch(plan: Plan, branchId: string): Plan {
+  const gone = new Set([branchId, ...hangingOn(plan, branchId)]);
+  const lost = new Set(plan.branches.filter((b) => gone.has(b.id)).flatMap((b) => b.stages.map((s) => s.id)));
+  return {
+    ...plan,
+    branches: plan.branches
+      .filter((b) => !gone.has(b.id))
+      .map((b) => (b.into !== null && lost.has(b.into) ? { ...b, into: null } : b)),
+  };
 }
 
 /**
@@ -48,12 +108,7 @@ export function chooseMeasured(plan: Plan, stageId: string, field: string, compu
 }
 
 export function setParameter(plan: Plan, stageId: string, field: string, value: number | string): Plan {
-  return {
-    ...plan,
-    stages: plan.stages.map((s) =>
-      s.id === stageId ? ({ ...s, parameters: { ...s.parameters, [field]: value } } as Stage) : s,
-    ),
-  };
+  return withStage(plan, stageId, (s) => ({ ...s, parameters: { ...s.parameters, [field]: value } }) as Stage);
 }
 
 /**
@@ -63,16 +118,17 @@ export function setParameter(plan: Plan, stageId: string, field: string, value: 
 export function withSurvey(plan: Plan, survey: Survey): Plan {
   const shift = surveyAtmosphericPa(survey) - surveyAtmosphericPa(plan.survey);
   if (shift === 0) return { ...plan, survey };
-  const stages = plan.stages.map((stage) => {
+  const moved = (stage: Stage): Stage => {
     const shape = KINDS[stage.kind].parameters.shape as Record<string, { meta(): unknown }>;
-    const moved = Object.entries(stage.parameters).map(([field, value]) => {
+    const parameters = Object.entries(stage.parameters).map(([field, value]) => {
       const meta = shape[field]?.meta() as { quantity?: string; least: number; most: number } | undefined;
       if (meta?.quantity !== 'pressure') return [field, value];
       return [field, Math.min(meta.most, Math.max(meta.least, (value as number) + shift))];
     });
-    return { ...stage, parameters: Object.fromEntries(moved) } as Stage;
-  });
-  return { ...plan, survey, stages };
+    return { ...stage, parameters: Object.fromEntries(parameters) } as Stage;
+  };
+  const branches = plan.branches.map((b) => ({ ...b, stages: b.stages.map(moved) }));
+  return { ...plan, survey, stages: plan.stages.map(moved), branches };
 }
 
 /** What the first-run page asks. */
@@ -125,5 +181,5 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
 
 /** Drain points of a line: the stages with a drain, in the order of flow. */
 export function drainPoints(plan: Plan): Stage[] {
-  return plan.stages.filter((s) => 'drain' in s.parameters && s.parameters.drain !== 'none');
+  return allStages(standing(plan)).filter((s) => 'drain' in s.parameters && s.parameters.drain !== 'none');
 }

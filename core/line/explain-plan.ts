@@ -4,6 +4,7 @@ import type { QuantityName } from '../quantity/units';
 import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
 import type { Pick } from './propagate';
+import { stageById } from './runs';
 import type { Section } from './walk';
 
 /** The computed figures of a whole plan that a person may question. */
@@ -85,7 +86,7 @@ export function planReason(
         inputs: section.stations
           .filter((s) => s.caughtKgPerS > 0)
           .map((s) => {
-            const name = plan.stages.find((t) => t.id === s.stageId)?.name ?? '';
+            const name = stageById(plan, s.stageId)?.name ?? '';
             return input(name, 'waterFlow', s.caughtKgPerS, 'its drain');
           }),
         source: 'water balance',

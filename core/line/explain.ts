@@ -7,11 +7,13 @@ import { kindOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/kind';
 import { type Derivation, input, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
-import { AirStream } from '../stream/air-stream';
+import type { AirStream } from '../stream/air-stream';
 import { type PlanFigure, planReason } from './explain-plan';
-import type { Plan } from './plan';
+import type { Plan, Stage } from './plan';
+import { prepare } from './prepare';
 import { propagate } from './propagate';
-import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt } from './walk';
+import { stageById } from './runs';
+import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt, walkPrepared } from './walk';
 
 /** The computed figures of a section that a person may question. */
 export const STATION_FIGURES = [
@@ -33,29 +35,29 @@ const READ: Record<
   {
     title: string;
     quantity: QuantityName;
-    read: (section: Section, st: Station, basis: Basis, around: Surroundings) => number;
+    read: (st: Station, basis: Basis, around: Surroundings) => number;
   }
 > = {
-  temperature: { title: 'Air temperature', quantity: 'temperature', read: (_s, st) => st.temperatureC },
-  dewPoint: { title: 'Pressure dew point', quantity: 'temperature', read: (_s, st) => st.pressureDewPointC },
+  temperature: { title: 'Air temperature', quantity: 'temperature', read: (st) => st.temperatureC },
+  dewPoint: { title: 'Pressure dew point', quantity: 'temperature', read: (st) => st.pressureDewPointC },
   margin: {
     title: 'Dry margin',
     quantity: 'temperatureDifference',
-    read: (_s, st) => Math.max(0, st.temperatureC - st.pressureDewPointC),
+    read: (st) => Math.max(0, st.temperatureC - st.pressureDewPointC),
   },
-  pressure: { title: 'Pressure', quantity: 'pressure', read: (_s, st) => st.pressurePa },
-  vapour: { title: 'Vapour in the air', quantity: 'waterFlow', read: (_s, st) => st.vapourKgPerS },
-  liquid: { title: 'Carried as drops', quantity: 'waterFlow', read: (_s, st) => st.liquidKgPerS },
-  caught: { title: 'Caught at the drain', quantity: 'waterFlow', read: (_s, st) => st.caughtKgPerS },
+  pressure: { title: 'Pressure', quantity: 'pressure', read: (st) => st.pressurePa },
+  vapour: { title: 'Vapour in the air', quantity: 'waterFlow', read: (st) => st.vapourKgPerS },
+  liquid: { title: 'Carried as drops', quantity: 'waterFlow', read: (st) => st.liquidKgPerS },
+  caught: { title: 'Caught at the drain', quantity: 'waterFlow', read: (st) => st.caughtKgPerS },
   humidity: {
     title: 'Relative humidity in the line',
     quantity: 'share',
-    read: (s, st, basis) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis),
+    read: (st, basis) => humidityAt(st, st.temperatureC, st.pressurePa, basis),
   },
   humidityExpanded: {
     title: 'Relative humidity let out into the room',
     quantity: 'share',
-    read: (s, st, basis, around) => humidityAt(s, st, around.roomTemperatureC, around.atmosphericPa, basis),
+    read: (st, basis, around) => humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis),
   },
 };
 
@@ -67,32 +69,25 @@ export function readFigure(
   name: StationFigure,
   basis: Basis = 'real',
 ): number | undefined {
-  const station = section.stations.find((s) => s.stageId === stageId);
-  return station && READ[name].read(section, station, basis, surroundingsOf(plan, basis));
+  const station = section.at(stageId);
+  return station && READ[name].read(station, basis, surroundingsOf(plan, basis));
 }
 
-/** The stream that enters a stage: what left the one before, or the air as drawn. */
-function inletOf(plan: Plan, section: Section, index: number, basis: Basis): AirStream {
-  const before = section.stations[index - 1];
-  const around = surroundingsOf(plan, basis);
-  const inlet = new AirStream(
-    basis,
-    section.dryAirKgPerS,
-    before?.vapourKgPerS ?? section.ledger.waterInKgPerS,
-    before?.temperatureC ?? around.intakeTemperatureC,
-    before?.pressurePa ?? around.atmosphericPa,
-  );
-  inlet.liquidKgPerS = before?.liquidKgPerS ?? 0;
-  return inlet;
+/** The stream that enters a stage: what left the one before, less what was taken off, with what joined it there. */
+function inletOf(plan: Plan, stageId: string, basis: Basis): AirStream {
+  const line = prepare(plan);
+  let inlet: AirStream | undefined;
+  walkPrepared(line, surroundingsOf(plan, basis), [], (i, air) => {
+    if (line.stages[i]?.id === stageId) inlet = air.copy();
+  });
+  return inlet as AirStream;
 }
 
-function stationReason(plan: Plan, section: Section, index: number, name: StationFigure, basis: Basis): Reason {
-  const stage = plan.stages[index] as Plan['stages'][number];
-  const station = section.stations[index] as Station;
+function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {
   const kind = kindOf(stage.kind);
-  const inlet = inletOf(plan, section, index, basis);
+  const inlet = inletOf(plan, stage.id, basis);
   const around = surroundingsOf(plan, basis);
-  const dry = input('dry air', 'massFlow', section.dryAirKgPerS, 'compressor');
+  const dry = input('dry air', 'massFlow', station.dryAirKgPerS, 'its share of what the compressor delivers');
   const t = input('air temperature', 'temperature', station.temperatureC, 'this stage');
   const p = input('pressure', 'pressure', station.pressurePa, 'this stage');
   const f = (): ReasonInput => {
@@ -130,11 +125,7 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
     case 'dewPoint':
       return {
         formula: 'the temperature T at which f(T, p) · e(T) = x · p',
-        inputs: [
-          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
-          p,
-          f(),
-        ],
+        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'), p, f()],
         source: MOIST_AIR,
         note: station.pressureDewPointC < 0 ? 'Below 0 °C this is the frost point, over ice.' : undefined,
       } as Reason;
@@ -147,19 +138,14 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
     case 'humidity':
       return {
         formula: 'x · p / (f · e(T)), over liquid water',
-        inputs: [
-          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
-          t,
-          p,
-          f(),
-        ],
+        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'), t, p, f()],
         source: MOIST_AIR,
       };
     case 'humidityExpanded':
       return {
         formula: 'x · atmosphere / (f · e(room)), over liquid water',
         inputs: [
-          input('vapour fraction x', 'fraction', vapourFractionAt(station, section.dryAirKgPerS), 'ledger'),
+          input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'),
           input('room', 'temperature', around.roomTemperatureC, 'Survey'),
           input('atmosphere', 'barometer', around.atmosphericPa, 'Survey'),
         ],
@@ -170,7 +156,7 @@ function stationReason(plan: Plan, section: Section, index: number, name: Statio
       const most =
         station.temperatureC > MOST_C
           ? Number.POSITIVE_INFINITY
-          : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * section.dryAirKgPerS;
+          : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * station.dryAirKgPerS;
       const inputs = [input('water that arrives', 'waterFlow', arrives, 'stage before'), t, p, f(), dry];
       if (Number.isFinite(most) && most < 1e3) inputs.push(input('the air can hold', 'waterFlow', most, 'saturation'));
       return {
@@ -205,14 +191,15 @@ export function explain(plan: Plan, section: Section, figure: Figure, basis: Bas
     const band = propagate(plan, pick, basis);
     return band && { ...reason, value: band.value, band };
   }
-  const index = plan.stages.findIndex((s) => s.id === figure.stageId);
+  const stage = stageById(plan, figure.stageId);
+  const station = section.at(figure.stageId);
   const { title, quantity } = READ[figure.name];
-  if (!section.stations[index]) return undefined;
+  if (!stage || !station) return undefined;
   const band = propagate(plan, (s, p) => readFigure(p, s, figure.stageId, figure.name, basis), basis);
   return (
     band && {
-      ...stationReason(plan, section, index, figure.name, basis),
-      title: `${title} · ${plan.stages[index]?.name}`,
+      ...stationReason(plan, stage, station, figure.name, basis),
+      title: `${title} · ${stage.name}`,
       quantity,
       value: band.value,
       band,

@@ -32,17 +32,13 @@ export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
 /** A dry margin that no thermometer could tell from none, K. */
 export const CLOSED_K = 0.05;
 
-function stationOf(section: Section, stageId: string): Station | undefined {
-  return section.stations.find((s) => s.stageId === stageId);
-}
-
 function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; limit: number; pick: Pick } {
   const p = stage.parameters;
   const at =
-    (read: (section: Section, station: Station, plan: Plan) => number): Pick =>
+    (read: (station: Station, plan: Plan) => number): Pick =>
     (section, plan) => {
-      const station = stationOf(section, stage.id);
-      return station && read(section, station, plan);
+      const station = section.at(stage.id);
+      return station && read(station, plan);
     };
   switch (p.need) {
     case 'no-liquid':
@@ -50,31 +46,31 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
       return {
         quantity: 'temperatureDifference',
         limit: 0,
-        pick: at((_s, st) => st.pressureDewPointC - st.temperatureC),
+        pick: at((st) => st.pressureDewPointC - st.temperatureC),
       };
     case 'humidity-in-line':
       return {
         quantity: 'share',
         limit: p.relativeHumidity,
-        pick: at((s, st) => humidityAt(s, st, st.temperatureC, st.pressurePa, basis)),
+        pick: at((st) => humidityAt(st, st.temperatureC, st.pressurePa, basis)),
       };
     case 'humidity-expanded':
       return {
         quantity: 'share',
         limit: p.relativeHumidity,
-        pick: at((s, st, plan) => {
+        pick: at((st, plan) => {
           const around = surroundingsOf(plan, basis);
-          return humidityAt(s, st, around.roomTemperatureC, around.atmosphericPa, basis);
+          return humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis);
         }),
       };
     case 'iso-class':
       return {
         quantity: 'temperature',
         limit: WATER_CLASS_DEW_POINT_C[p.waterClass],
-        pick: at((_s, st) => st.pressureDewPointC),
+        pick: at((st) => st.pressureDewPointC),
       };
     default:
-      return { quantity: 'temperature', limit: p.dewPointC, pick: at((_s, st) => st.pressureDewPointC) };
+      return { quantity: 'temperature', limit: p.dewPointC, pick: at((st) => st.pressureDewPointC) };
   }
 }
 
@@ -97,7 +93,7 @@ export function judgeOutlet(
   stage: OutletStage,
   basis: Basis = 'real',
 ): OutletJudgement | undefined {
-  const station = stationOf(section, stage.id);
+  const station = section.at(stage.id);
   const { quantity, limit, pick } = criterion(stage, basis);
   const band = propagate(plan, pick, basis);
   if (!station || !band) return undefined;

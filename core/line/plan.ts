@@ -98,7 +98,16 @@ export const surveySchema = z
 export type Survey = z.infer<typeof surveySchema>;
 
 function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
-  return z.strictObject({ id, kind: z.literal(kind), name: name(60), parameters });
+  return z.strictObject({
+    id,
+    kind: z.literal(kind),
+    name: name(60),
+    parameters,
+    /** Not bought yet: left out of the walk until it is, with the reading that should trigger it. */
+    provided: z.strictObject({ trigger: z.string().trim().max(200, 'At most 200 characters.') }).optional(),
+    /** Ought to catch nothing: water in it means that something before it failed. */
+    witness: z.literal(true).optional(),
+  });
 }
 const anyStage = z.discriminatedUnion(
   'kind',
@@ -119,30 +128,86 @@ const anyStage = z.discriminatedUnion(
       issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
   },
 );
-export type Stage = { [K in KindName]: { id: string; kind: K; name: string; parameters: ParametersOf<K> } }[KindName];
+export type Stage = {
+  [K in KindName]: {
+    id: string;
+    kind: K;
+    name: string;
+    parameters: ParametersOf<K>;
+    provided?: { trigger: string } | undefined;
+    witness?: true | undefined;
+  };
+}[KindName];
+
+const MOST_STAGES = 60;
+
+/** A further run: a drop, a dry branch, an arm of a ring, a bypass, or a second pump that joins a header. */
+export const branchSchema = z.strictObject({
+  id,
+  name: name(60),
+  /** The stage behind which it takes its air; null where it begins with an intake and a pump of its own. */
+  from: id.nullable(),
+  /** The stage ahead of which it joins again; null where it ends in itself. */
+  into: id.nullable().default(null),
+  share: numberField({
+    label: 'Share of the air that goes this way',
+    help: 'Of what reaches the take-off: 0 for a shut bypass, a few per cent for one that leaks.',
+    quantity: 'share',
+    least: 0,
+    most: 1,
+    default: 0.5,
+    source: 'even split, until pressure decides (estimate)',
+  }),
+  stages: z.array(anyStage).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
+});
+export type Branch = z.infer<typeof branchSchema>;
+
+/** A run that draws its own air begins with intake and compressor; no other stage of a line is one. */
+function checkSources(stages: readonly { kind: string }[], draws: boolean, refuse: (i: number, m: string) => void) {
+  stages.forEach(({ kind }, i) => {
+    if (draws && i === 0 && kind !== 'intake') refuse(i, 'A line begins with its intake.');
+    else if (draws && i === 1 && kind !== 'compressor') refuse(i, 'The compressor comes right after the intake.');
+    else if ((!draws || i > 1) && kind === 'compressor')
+      refuse(i, 'A compressor stands behind its intake, at the beginning of a run, and nowhere else.');
+    else if ((!draws || i > 1) && kind === 'intake') refuse(i, 'An intake stands at the beginning of a run.');
+  });
+}
 
 /** The plan file: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
-export const planSchema = z.strictObject({
-  format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
-  version: z.literal(PLAN_VERSION, {
-    error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.`,
-  }),
-  name: name(80),
-  survey: surveySchema,
-  stages: z
-    .array(anyStage)
-    .min(2)
-    .max(60, 'At most 60 stages.')
-    .superRefine((stages, ctx) => {
-      const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [i], message });
-      stages.forEach((s, i) => {
-        if (i === 0 && s.kind !== 'intake') refuse(i, 'A line begins with its intake.');
-        if (i === 1 && s.kind !== 'compressor') refuse(i, 'The compressor comes right after the intake.');
-        if (i > 1 && (s.kind === 'intake' || s.kind === 'compressor')) refuse(i, `A line has one ${s.kind}.`);
-        if (stages.findIndex((t) => t.id === s.id) < i) refuse(i, 'Two stages have the same id.');
-      });
+export const planSchema = z
+  .strictObject({
+    format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
+    version: z.literal(PLAN_VERSION, {
+      error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.`,
     }),
-});
+    name: name(80),
+    survey: surveySchema,
+    stages: z.array(anyStage).min(2).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
+    branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
+  })
+  .superRefine(({ stages, branches }, ctx) => {
+    const seen = new Set<string>();
+    const check = (run: readonly { id: string; kind: string }[], draws: boolean, path: (string | number)[]): void => {
+      const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [...path, i], message });
+      checkSources(run, draws, refuse);
+      run.forEach((s, i) => {
+        if (seen.has(s.id)) refuse(i, 'Two stages have the same id.');
+        seen.add(s.id);
+      });
+    };
+    check(stages, true, ['stages']);
+    branches.forEach((b, i) => {
+      check(b.stages, b.from === null, ['branches', i, 'stages']);
+      if (b.from === null && b.stages.length < 2)
+        ctx.addIssue({
+          code: 'custom',
+          path: ['branches', i, 'from'],
+          message: 'A branch takes its air behind a stage, or begins with an intake and a compressor.',
+        });
+      if (branches.findIndex((other) => other.id === b.id) < i || b.id === 'main')
+        ctx.addIssue({ code: 'custom', path: ['branches', i, 'id'], message: 'Two runs have the same id.' });
+    });
+  });
 export type Plan = z.infer<typeof planSchema>;
 
 /** The barometer that the survey means, Pa absolute. */

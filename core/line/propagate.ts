@@ -2,7 +2,9 @@ import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
 import { type Band, bandOf } from '../quantity/derivation';
-import { type Plan, placeSchema, type Stage, surveySchema, workingSchema } from './plan';
+import { setParameter } from './edit';
+import { type Plan, placeSchema, surveySchema, workingSchema } from './plan';
+import { allStages, standing } from './runs';
 import { type Section, walk } from './walk';
 
 /** One input that can be off, by how much, and the plan with it changed. */
@@ -48,16 +50,13 @@ function inputsOf(plan: Plan): UncertainInput[] {
     ...plan,
     survey: { ...survey, working: { ...survey.working, loadedShare: v } },
   }));
-  plan.stages.forEach((stage, i) => {
+  for (const stage of allStages(standing(plan))) {
     const parameters = stage.parameters as Record<string, unknown>;
     for (const [field, meta] of fieldsOf(stage.kind)) {
-      if (!isRelevant(meta, parameters)) continue;
-      add(`${meta.label}, ${stage.name}`, meta, parameters[field], (v) => ({
-        ...plan,
-        stages: plan.stages.with(i, { ...stage, parameters: { ...parameters, [field]: v } } as Stage),
-      }));
+      if (isRelevant(meta, parameters))
+        add(`${meta.label}, ${stage.name}`, meta, parameters[field], (v) => setParameter(plan, stage.id, field, v));
     }
-  });
+  }
   return inputs;
 }
 

@@ -7,11 +7,12 @@ import {
   vapourFractionFromRelativeHumidity,
 } from '../air/humidity';
 import { OutOfRange } from '../air/out-of-range';
-import { type KindName, kindOf, type ParametersOf } from '../equipment/index';
+import type { KindName, ParametersOf } from '../equipment/index';
 import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
 import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
+import { type PreparedLine, prepare, type Stretch, type WalkProblem } from './prepare';
 
 /** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
 export interface Station {
@@ -25,26 +26,41 @@ export interface Station {
   readonly liquidKgPerS: number;
   readonly caughtKgPerS: number;
   readonly frozenKgPerS: number;
+  /** Taken up by a medium. */
+  readonly adsorbedKgPerS: number;
+  /** Gone with purge or sweep air, and that air. */
+  readonly ventedKgPerS: number;
+  readonly ventedAirKgPerS: number;
+  readonly dryAirKgPerS: number;
 }
 
-/** Where all the water went. Water in = vapour out + liquid out + caught + frozen. */
+/** Where all the water went. Water in = vapour out + liquid out + caught + frozen + adsorbed + vented. */
 export interface Ledger {
   readonly waterInKgPerS: number;
   readonly vapourOutKgPerS: number;
   readonly liquidOutKgPerS: number;
   readonly caughtKgPerS: number;
   readonly frozenKgPerS: number;
+  readonly adsorbedKgPerS: number;
+  readonly ventedKgPerS: number;
 }
 
-/** Why a walk stopped: the stage that refused, and the field that the message belongs to. */
-export interface WalkProblem {
-  readonly stageId: string;
-  readonly field: string;
-  readonly message: string;
-}
-
+// Of each station, in this order, in Section.figures.
+const FIGURES = [
+  'temperatureC',
+  'pressurePa',
+  'pressureDewPointC',
+  'vapourKgPerS',
+  'liquidKgPerS',
+  'caughtKgPerS',
+  'frozenKgPerS',
+  'adsorbedKgPerS',
+  'ventedKgPerS',
+  'ventedAirKgPerS',
+  'dryAirKgPerS',
+] as const satisfies readonly (keyof Station)[];
 /** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
-export const KEPT = 7;
+export const KEPT = FIGURES.length;
 export const DEW_POINT = 2;
 
 /**
@@ -52,50 +68,62 @@ export const DEW_POINT = 2;
  * reads; stations and ledger as objects are made from it when somebody asks for them.
  */
 export class Section {
-  private made: readonly Station[] | undefined;
+  private made: ReadonlyMap<string, Station> | undefined;
 
   constructor(
+    private readonly line: PreparedLine,
+    /** Dry air and water that all intakes draw. */
     readonly dryAirKgPerS: number,
     readonly waterInKgPerS: number,
-    private readonly stages: readonly Stage[],
-    /** Of each station: temperature, pressure, dew point, vapour, drops, caught, frozen. */
+    /** What left the line at its outlets and open ends. */
+    readonly vapourOutKgPerS: number,
+    readonly liquidOutKgPerS: number,
+    /** {@link KEPT} numbers a station; not a number where the walk did not come. */
     readonly figures: readonly number[],
-    /** Set where a stage refused; the stations then end before it. */
-    readonly problem: WalkProblem | undefined,
+    /** What refused, and what could not be reached; the rest of the line is walked all the same. */
+    readonly problems: readonly WalkProblem[],
   ) {}
 
-  /** A station a stage, as far as the walk came. */
-  get stations(): readonly Station[] {
-    this.made ??= Array.from({ length: this.figures.length / KEPT }, (_, i) => this.station(i));
+  /** The first thing that is wrong. */
+  get problem(): WalkProblem | undefined {
+    return this.problems[0];
+  }
+
+  private get byId(): ReadonlyMap<string, Station> {
+    this.made ??= new Map(
+      this.line.stages.flatMap(({ id, kind }, i) => {
+        const own = this.figures.slice(KEPT * i, KEPT * (i + 1));
+        if (Number.isNaN(own[0])) return [];
+        const figures = Object.fromEntries(FIGURES.map((name, k) => [name, own[k]])) as Omit<
+          Station,
+          'stageId' | 'kind'
+        >;
+        return [[id, { stageId: id, kind, ...figures }] as const];
+      }),
+    );
     return this.made;
   }
 
-  get ledger(): Ledger {
-    const sum = (of: (station: Station) => number): number => this.stations.reduce((total, s) => total + of(s), 0);
-    const last = this.stations.at(-1);
-    return {
-      waterInKgPerS: this.waterInKgPerS,
-      vapourOutKgPerS: last?.vapourKgPerS ?? this.waterInKgPerS,
-      liquidOutKgPerS: last?.liquidKgPerS ?? 0,
-      caughtKgPerS: sum((s) => s.caughtKgPerS),
-      frozenKgPerS: sum((s) => s.frozenKgPerS),
-    };
+  /** The stations that the walk reached: the main run's, then each branch's. */
+  get stations(): readonly Station[] {
+    return [...this.byId.values()];
   }
 
-  private station(i: number): Station {
-    const { id, kind } = this.stages[i] as Stage;
-    const [temperatureC, pressurePa, pressureDewPointC, vapourKgPerS, liquidKgPerS, caughtKgPerS, frozenKgPerS] =
-      this.figures.slice(KEPT * i, KEPT * (i + 1)) as [number, number, number, number, number, number, number];
+  /** The station of a stage; `undefined` where the walk did not come, or the stage is only provided for. */
+  at(stageId: string | undefined): Station | undefined {
+    return stageId === undefined ? undefined : this.byId.get(stageId);
+  }
+
+  get ledger(): Ledger {
+    const sum = (name: (typeof FIGURES)[number]): number => this.stations.reduce((total, s) => total + s[name], 0);
     return {
-      stageId: id,
-      kind,
-      temperatureC,
-      pressurePa,
-      pressureDewPointC,
-      vapourKgPerS,
-      liquidKgPerS,
-      caughtKgPerS,
-      frozenKgPerS,
+      waterInKgPerS: this.waterInKgPerS,
+      vapourOutKgPerS: this.vapourOutKgPerS,
+      liquidOutKgPerS: this.liquidOutKgPerS,
+      caughtKgPerS: sum('caughtKgPerS'),
+      frozenKgPerS: sum('frozenKgPerS'),
+      adsorbedKgPerS: sum('adsorbedKgPerS'),
+      ventedKgPerS: sum('ventedKgPerS'),
     };
   }
 }
@@ -112,8 +140,8 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
   };
 }
 
-/** The air as it enters the intake, at the flow that the line's compressor delivers while it is loaded. */
-function drawnAir([intakeOwn, compressorOwn]: PreparedLine['parameters'], around: Surroundings): AirStream {
+/** The air as it enters an intake, at the flow that its compressor delivers while it is loaded. */
+function drawnAir([intakeOwn, compressorOwn]: Stretch['parameters'], around: Surroundings): AirStream {
   const intake = intakeOwn as ParametersOf<'intake'>;
   const compressor = compressorOwn as ParametersOf<'compressor'>;
   const x = vapourFractionFromRelativeHumidity(
@@ -144,83 +172,120 @@ function dewPointOf(air: AirStream): number {
 }
 
 /** Mole fraction of vapour in a stream. */
-export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS'>, dryAir: number): number {
-  return vapourFractionFromRatio(station.vapourKgPerS / dryAir);
+export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS' | 'dryAirKgPerS'>): number {
+  return vapourFractionFromRatio(station.vapourKgPerS / station.dryAirKgPerS);
 }
 
 /**
- * Visits the stages in the order of flow and returns the section: a station a stage, and the ledger.
- * Never throws on a valid plan: where the equations end or a stage refuses, the section says so and stops there.
+ * Visits the stages in the order of flow, parting the air where it goes several ways and mixing it where pipes join, and
+ * returns the section: a station a stage, and the ledger.
+ * Never throws on a valid plan: where the equations end or a stage refuses, the section says so; what lies behind it is
+ * left out, and the rest of the line is walked.
  * @source each kind's own model; moist air by Hyland & Wexler 1983 with the enhancement factor of Greenspan 1976
  */
 export function walk(plan: Plan, basis: Basis = 'real'): Section {
-  return walkPrepared(prepare(plan.stages), surroundingsOf(plan, basis));
+  return walkPrepared(prepare(plan), surroundingsOf(plan, basis));
 }
 
-/** A line made ready to be walked many times: what each stage does and knows is looked up once. */
-export interface PreparedLine {
-  readonly stages: readonly Stage[];
-  readonly passes: readonly Kind['pass'][];
-  readonly parameters: readonly Stage['parameters'][];
-}
-
-export function prepare(stages: readonly Stage[]): PreparedLine {
-  return {
-    stages,
-    passes: stages.map((stage) => kindOf(stage.kind).pass),
-    parameters: stages.map((stage) => ({ ...stage.parameters })), // side by side in memory
-  };
+/** Says of stations that the walk did not come there. */
+function blank(figures: number[], from: number, to: number): void {
+  for (let k = KEPT * from; k < KEPT * to; k++) figures[k] = Number.NaN;
 }
 
 /**
  * The same for a run over many hours.
  * @param figures where the section keeps its numbers; a run that is done with one section may give them to the next
+ * @param onEnter is shown the stream that enters each stage; what it does to the stream, the stage meets
  */
-export function walkPrepared(line: PreparedLine, around: Surroundings, figures: number[] = []): Section {
-  const { stages, passes, parameters } = line;
-  let walked = 0;
-  let problem: WalkProblem | undefined;
+export function walkPrepared(
+  line: PreparedLine,
+  around: Surroundings,
+  figures: number[] = [],
+  onEnter?: (index: number, air: AirStream) => void,
+): Section {
+  const { stages, stretches } = line;
+  let problems = line.unreached;
+  /** Air that was taken off for a stretch, and air at the end of each. */
+  const taken: (AirStream | undefined)[] | undefined = stretches.length > 1 ? [] : undefined;
+  const ended: (AirStream | undefined)[] | undefined = stretches.length > 1 ? [] : undefined;
   let dryAir = 0;
   let waterIn = 0;
-  try {
-    const air = drawnAir(parameters, around);
-    dryAir = air.dryAirKgPerS;
-    waterIn = air.vapourKgPerS;
-    for (; walked < stages.length; walked++) {
-      air.enterStage();
-      (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], around);
-      const k = KEPT * walked;
-      figures[k] = air.temperatureC;
-      figures[k + 1] = air.pressurePa;
-      figures[k + DEW_POINT] = dewPointOf(air);
-      figures[k + 3] = air.vapourKgPerS;
-      figures[k + 4] = air.liquidKgPerS;
-      figures[k + 5] = air.caughtKgPerS;
-      figures[k + 6] = air.frozenKgPerS;
-    }
-  } catch (error) {
-    const stage = stages[walked] as Stage;
-    if (error instanceof Refusal) problem = { stageId: stage.id, field: error.field, message: error.message };
-    else if (error instanceof OutOfRange) problem = { stageId: stage.id, field: '', message: error.message };
-    else throw error;
+  let vapourOut = 0;
+  let liquidOut = 0;
+  if (figures.length !== KEPT * stages.length) {
+    figures.length = 0;
+    blank(figures, 0, stages.length);
   }
-  if (figures.length !== KEPT * walked) figures.length = KEPT * walked;
-  return new Section(dryAir, waterIn, stages, figures, problem);
+  for (let n = 0; n < stretches.length; n++) {
+    const { draws, after, first, passes, parameters, departures, ends } = stretches[n] as Stretch;
+    let walked = 0;
+    try {
+      let air = taken?.[n];
+      if (draws) {
+        air = drawnAir(parameters, around);
+        dryAir += air.dryAirKgPerS;
+        waterIn += air.vapourKgPerS;
+      }
+      for (const other of after) {
+        const comes = ended?.[other];
+        if (air && comes) air.join(comes);
+        else air ??= comes;
+      }
+      if (!air) {
+        blank(figures, first, first + passes.length);
+        continue;
+      }
+      for (; walked < passes.length; walked++) {
+        air.enterStage();
+        if (onEnter) onEnter(first + walked, air);
+        (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], around);
+        const k = KEPT * (first + walked);
+        figures[k] = air.temperatureC;
+        figures[k + 1] = air.pressurePa;
+        figures[k + DEW_POINT] = dewPointOf(air);
+        figures[k + 3] = air.vapourKgPerS;
+        figures[k + 4] = air.liquidKgPerS;
+        figures[k + 5] = air.caughtKgPerS;
+        figures[k + 6] = air.frozenKgPerS;
+        figures[k + 7] = air.adsorbedKgPerS;
+        figures[k + 8] = air.ventedKgPerS;
+        figures[k + 9] = air.ventedAirKgPerS;
+        figures[k + 10] = air.dryAirKgPerS;
+        const off = departures?.[walked];
+        if (off === undefined) continue;
+        for (const { share, to } of off) {
+          const gone = air.takeOff(share);
+          if (to !== undefined && taken) taken[to] = gone;
+          else {
+            vapourOut += gone.vapourKgPerS;
+            liquidOut += gone.liquidKgPerS;
+          }
+        }
+      }
+      if (ended) ended[n] = air;
+      if (ends) {
+        vapourOut += air.vapourKgPerS;
+        liquidOut += air.liquidKgPerS;
+      }
+    } catch (error) {
+      blank(figures, first + walked, first + passes.length);
+      const stageId = stages[first + walked]?.id ?? '';
+      if (!(error instanceof Refusal || error instanceof OutOfRange)) throw error;
+      const field = error instanceof Refusal ? error.field : '';
+      problems = [...problems, { stageId, field, message: error.message }];
+    }
+  }
+  return new Section(line, dryAir, waterIn, vapourOut, liquidOut, figures, problems);
 }
 
 /** How far the ledger is from balancing, as a share of the water in. */
 export function imbalance(ledger: Ledger): number {
-  const out = ledger.vapourOutKgPerS + ledger.liquidOutKgPerS + ledger.caughtKgPerS + ledger.frozenKgPerS;
-  return ledger.waterInKgPerS === 0 ? 0 : Math.abs(ledger.waterInKgPerS - out) / ledger.waterInKgPerS;
+  const { waterInKgPerS, ...went } = ledger;
+  const out = Object.values(went).reduce((sum, kgPerS) => sum + kgPerS, 0);
+  return waterInKgPerS === 0 ? 0 : Math.abs(waterInKgPerS - out) / waterInKgPerS;
 }
 
 /** Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature. */
-export function humidityAt(
-  section: Section,
-  station: Station,
-  temperatureC: number,
-  pressurePa: number,
-  basis: Basis = 'real',
-): number {
-  return relativeHumidity(vapourFractionAt(station, section.dryAirKgPerS), temperatureC, pressurePa, basis);
+export function humidityAt(station: Station, temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
+  return relativeHumidity(vapourFractionAt(station), temperatureC, pressurePa, basis);
 }

@@ -1,6 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
 import type { Plan } from '../line/plan';
 import { propagate } from '../line/propagate';
+import { stageById } from '../line/runs';
 import { type Derivation, type Driver, input } from '../quantity/derivation';
 import type { DrainEntry } from './drain-entry';
 import { workingHoursBetween } from './shop-clock';
@@ -54,7 +55,7 @@ export function expectDrain(plan: Plan, entry: DrainConditions, basis: Basis = '
   const band = propagate(
     inConditions(plan, entry),
     (section, p) => {
-      const station = section.stations.find((s) => s.stageId === entry.stageId);
+      const station = section.at(entry.stageId);
       return station && station.caughtKgPerS * 3600 * hoursIn(p);
     },
     basis,
@@ -77,7 +78,7 @@ export function expectDrain(plan: Plan, entry: DrainConditions, basis: Basis = '
 /** “Why?” for an expected amount. */
 export function explainDrain(plan: Plan, entry: DrainConditions, basis: Basis = 'real'): Derivation | undefined {
   const x = expectDrain(plan, entry, basis);
-  const stage = plan.stages.find((s) => s.id === entry.stageId);
+  const stage = stageById(plan, entry.stageId);
   if (!x || !stage) return undefined;
   const { working } = plan.survey;
   const worked = workingHoursBetween(entry.sinceAt, entry.drainedAt, working);

@@ -5,7 +5,7 @@ import { TRIPLE_POINT_C } from '../air/saturation';
 /**
  * What flows in the pipe, as it is at one place. Vapour and liquid are two numbers: air may be saturated and carry drops
  * besides. A stage acts on the stream that reaches it and thereby makes of it the stream that leaves; a walk uses one
- * object for the whole line, so that a year of hours makes no garbage.
+ * object for a whole run, so that a year of hours makes no garbage.
  */
 export class AirStream {
   liquidKgPerS = 0;
@@ -13,14 +13,16 @@ export class AirStream {
   caughtKgPerS = 0;
   /** Left behind as ice in the stage at hand. */
   frozenKgPerS = 0;
+  /** Taken up by the medium of the stage at hand. */
+  adsorbedKgPerS = 0;
+  /** Water that left the line with the purge or sweep air of the stage at hand, and that air. */
+  ventedKgPerS = 0;
+  ventedAirKgPerS = 0;
 
-  /**
-   * @param dryAirKgPerS does not change along a line, so everything is per second of it
-   * @param pressurePa absolute
-   */
+  /** @param pressurePa absolute */
   constructor(
     readonly basis: Basis,
-    readonly dryAirKgPerS: number,
+    public dryAirKgPerS: number,
     public vapourKgPerS: number,
     public temperatureC: number,
     public pressurePa: number,
@@ -30,6 +32,9 @@ export class AirStream {
   enterStage(): void {
     this.caughtKgPerS = 0;
     this.frozenKgPerS = 0;
+    this.adsorbedKgPerS = 0;
+    this.ventedKgPerS = 0;
+    this.ventedAirKgPerS = 0;
   }
 
   /**
@@ -63,5 +68,65 @@ export class AirStream {
     this.caughtKgPerS += caught;
     this.liquidKgPerS -= caught;
     return this;
+  }
+
+  /**
+   * Lets a medium take up vapour until no more is left than a humidity ratio. Drops that reach the medium are taken up
+   * first: they wet it.
+   * @param humidityRatio kg water per kg dry air that the medium leaves in the air; more than there is changes nothing
+   */
+  adsorbTo(humidityRatio: number): this {
+    const vapour = Math.min(this.vapourKgPerS, humidityRatio * this.dryAirKgPerS);
+    this.adsorbedKgPerS += this.vapourKgPerS - vapour + this.liquidKgPerS;
+    this.vapourKgPerS = vapour;
+    this.liquidKgPerS = 0;
+    return this;
+  }
+
+  /** Blows part of the air away as purge or sweep, with the vapour that it holds. Drops stay with the rest. */
+  vent(dryAirKgPerS: number): this {
+    const share = this.dryAirKgPerS > 0 ? dryAirKgPerS / this.dryAirKgPerS : 0;
+    const vapour = this.vapourKgPerS * share;
+    this.ventedAirKgPerS += dryAirKgPerS;
+    this.ventedKgPerS += vapour;
+    this.dryAirKgPerS -= dryAirKgPerS;
+    this.vapourKgPerS -= vapour;
+    return this;
+  }
+
+  /** The same air, or a share of it, as a stream of its own. */
+  copy(share = 1): AirStream {
+    const { basis, dryAirKgPerS, vapourKgPerS, temperatureC, pressurePa } = this;
+    const other = new AirStream(basis, dryAirKgPerS * share, vapourKgPerS * share, temperatureC, pressurePa);
+    other.liquidKgPerS = this.liquidKgPerS * share;
+    return other;
+  }
+
+  /** Takes a share of the air with all that it carries off the stream. */
+  takeOff(share: number): AirStream {
+    const taken = this.copy(share);
+    this.dryAirKgPerS -= taken.dryAirKgPerS;
+    this.vapourKgPerS -= taken.vapourKgPerS;
+    this.liquidKgPerS -= taken.liquidKgPerS;
+    return taken;
+  }
+
+  /**
+   * Mixes another stream in: at the lower of the two pressures, at the temperature weighted by the air. What the mixture
+   * cannot hold falls out, as it does where warm wet air meets cold.
+   * @throws OutOfRange
+   */
+  join(other: AirStream): this {
+    const dry = this.dryAirKgPerS + other.dryAirKgPerS;
+    const share = dry > 0 ? other.dryAirKgPerS / dry : 0;
+    this.dryAirKgPerS = dry;
+    this.vapourKgPerS += other.vapourKgPerS;
+    // Through the liquid, so that bringTo weighs all the water anew.
+    this.liquidKgPerS += other.liquidKgPerS + this.vapourKgPerS;
+    this.vapourKgPerS = 0;
+    return this.bringTo(
+      this.temperatureC + share * (other.temperatureC - this.temperatureC),
+      Math.min(this.pressurePa, other.pressurePa),
+    );
   }
 }

@@ -1,0 +1,85 @@
+import type { Branch, Plan, Stage } from './plan';
+
+/** The id of the run that goes from the first intake on. */
+export const MAIN = 'main';
+
+/** Stages in a row: the main run, or a branch. */
+export interface Run {
+  readonly id: string;
+  readonly name: string;
+  /** The stage behind which it takes its air; null where it draws its own. */
+  readonly from: string | null;
+  /** The stage ahead of which it joins another run; null where it ends in itself. */
+  readonly into: string | null;
+  /** Of the air that reaches the take-off, where the run comes back to the line. */
+  readonly share: number;
+  readonly stages: readonly Stage[];
+}
+
+/** All runs of a plan, the main one first. */
+export function runsOf(plan: Pick<Plan, 'name' | 'stages' | 'branches'>): Run[] {
+  return [{ id: MAIN, name: plan.name, from: null, into: null, share: 1, stages: plan.stages }, ...plan.branches];
+}
+
+/** Every stage of a plan: the main run, then the branches. */
+export function allStages(plan: Pick<Plan, 'stages' | 'branches'>): readonly Stage[] {
+  return plan.branches.length === 0 ? plan.stages : [...plan.stages, ...plan.branches.flatMap((b) => b.stages)];
+}
+
+export function stageById(plan: Plan, stageId: string | null | undefined): Stage | undefined {
+  return allStages(plan).find((s) => s.id === stageId);
+}
+
+export function runOfStage(plan: Plan, stageId: string): Run | undefined {
+  return runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));
+}
+
+/** The plan with the stages of one run changed. */
+export function withRun(plan: Plan, runId: string, change: (stages: Stage[]) => Stage[]): Plan {
+  if (runId === MAIN) return { ...plan, stages: change(plan.stages) };
+  return { ...plan, branches: plan.branches.map((b) => (b.id === runId ? { ...b, stages: change(b.stages) } : b)) };
+}
+
+/** The plan with one stage changed, wherever it stands. */
+export function withStage(plan: Plan, stageId: string, change: (stage: Stage) => Stage): Plan {
+  const run = runOfStage(plan, stageId);
+  return run ? withRun(plan, run.id, (stages) => stages.map((s) => (s.id === stageId ? change(s) : s))) : plan;
+}
+
+/** The plan with one branch's own settings changed. */
+export function withBranch(plan: Plan, branchId: string, change: Partial<Omit<Branch, 'id' | 'stages'>>): Plan {
+  return { ...plan, branches: plan.branches.map((b) => (b.id === branchId ? { ...b, ...change } : b)) };
+}
+
+/** Every run that hangs on the stages of a run, and what hangs on those. */
+export function hangingOn(plan: Plan, runId: string): string[] {
+  const ids = new Set((runsOf(plan).find((r) => r.id === runId)?.stages ?? []).map((s) => s.id));
+  const direct = plan.branches.filter((b) => b.id !== runId && b.from !== null && ids.has(b.from)).map((b) => b.id);
+  return [...direct, ...direct.flatMap((id) => hangingOn(plan, id))];
+}
+
+/**
+ * The line as it stands now: without the stages that are only provided for. What hangs on one of those hangs on the
+ * stage before it, and what joins ahead of one joins ahead of the next.
+ */
+export function standing(plan: Plan): Plan {
+  if (!allStages(plan).some((s) => s.provided)) return plan;
+  const runs = runsOf(plan);
+  const before = (id: string | null): string | null => {
+    const run = runs.find((r) => r.stages.some((s) => s.id === id));
+    const place = run?.stages.findIndex((s) => s.id === id) ?? -1;
+    if (!run) return id;
+    return run.stages.slice(0, place + 1).findLast((s) => !s.provided)?.id ?? before(run.from);
+  };
+  const next = (id: string | null): string | null => {
+    const run = runs.find((r) => r.stages.some((s) => s.id === id));
+    if (!run) return id;
+    return run.stages.slice(run.stages.findIndex((s) => s.id === id)).find((s) => !s.provided)?.id ?? null;
+  };
+  const fitted = (stages: readonly Stage[]): Stage[] => stages.filter((s) => !s.provided);
+  return {
+    ...plan,
+    stages: fitted(plan.stages),
+    branches: plan.branches.map((b) => ({ ...b, from: before(b.from), into: next(b.into), stages: fitted(b.stages) })),
+  };
+}
