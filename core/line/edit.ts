@@ -80,6 +80,51 @@ export function addBranch(plan: Plan, from: string, branchId: string, outletId: 
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
+/** Lays a bare pipe round a stage, shut; `undefined` where nothing stands behind the stage for it to come back to. */
+export function addBypass(plan: Plan, stageId: string, branchId: string): Plan | undefined {
+  const run = runOfStage(plan, stageId);
+  const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
+  const from = run?.stages[at - 1]?.id ?? run?.from;
+  const into = run?.stages[at + 1]?.id;
+  if (!run || !from || !into || at < firstFree(run)) return undefined;
+  const bypass = {
+    id: branchId,
+    name: `Bypass of ${run.stages[at]?.name}`.slice(0, 60),
+    from,
+    into,
+    share: 0,
+    stages: [],
+  };
+  return { ...plan, branches: [...plan.branches, bypass] };
+}
+
+/** Lets a second pump with its own intake join ahead of a stage. */
+export function addPump(plan: Plan, into: string, newId: () => string): Plan {
+  const count = runsOf(plan).filter((r) => r.from === null).length + 1;
+  const stages = [
+    newStage('intake', newId(), `Intake ${count}`),
+    newStage('compressor', newId(), `Compressor ${count}`),
+  ];
+  const branch = { id: newId(), name: `Pump ${count}`, from: null, into, share: 1, stages };
+  return { ...plan, branches: [...plan.branches, branch] };
+}
+
+/** Marks a stage as provided for (left out of the walk), with the reading that should trigger it, or as fitted. */
+export function setProvided(plan: Plan, stageId: string, trigger: string | undefined): Plan {
+  return withStage(plan, stageId, (s) => {
+    const { provided: _, ...fitted } = s;
+    return (trigger === undefined ? fitted : { ...fitted, provided: { trigger } }) as Stage;
+  });
+}
+
+/** Marks a stage as a witness: it ought to catch nothing. */
+export function setWitness(plan: Plan, stageId: string, witness: boolean): Plan {
+  return withStage(plan, stageId, (s) => {
+    const { witness: _, ...plain } = s;
+    return (witness ? { ...plain, witness: true } : plain) as Stage;
+  });
+}
+
 /** Takes a branch out, with every branch that hangs on it. */
 export function removeBranch(plan: Plan, branchId: string): Plan {
   const gone = new Set([branchId, ...hangingOn(plan, branchId)]);

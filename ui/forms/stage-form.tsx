@@ -12,8 +12,7 @@ import { QuantityInput } from './quantity-input';
 
 /** The message with which the walk refuses this very field after an edit, if it does. */
 function refusalOf(edited: Plan, stageId: string, field: string): string | undefined {
-  const { problem } = walk(edited);
-  return problem?.stageId === stageId && problem.field === field ? problem.message : undefined;
+  return walk(edited).problems.find((p) => p.stageId === stageId && p.field === field)?.message;
 }
 
 /** The form of a stage, made from what its kind declares. Edits that the stage itself refuses are refused at the field. */
@@ -31,7 +30,7 @@ export function StageForm({
   const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
   const [refused, setRefused] = useState<{ field: string; message: string }>();
   const commit = (field: string, value: number | string): string | undefined => {
-    const computedC = section.stations.find((s) => s.stageId === stage.id)?.temperatureC;
+    const computedC = section.at(stage.id)?.temperatureC;
     const change = (p: Plan): Plan =>
       value === 'measured' && computedC !== undefined
         ? chooseMeasured(p, stage.id, field, computedC)

@@ -5,6 +5,7 @@ import { effectivenessFromReadings } from '@/core/equipment/aftercooler';
 import { Refusal } from '@/core/equipment/kind';
 import { setParameter } from '@/core/line/edit';
 import { placeOf, type Stage } from '@/core/line/plan';
+import { runOfStage } from '@/core/line/runs';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -13,7 +14,8 @@ import { useUnits } from '@/ui/units/units';
 export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'aftercooler' }> }) {
   const { plan, section, edit } = usePlan();
   const { say } = useUnits();
-  const before = section.stations[plan.stages.findIndex((s) => s.id === stage.id) - 1];
+  const run = runOfStage(plan, stage.id)?.stages ?? [];
+  const before = section.at(run[run.findIndex((s) => s.id === stage.id) - 1]?.id);
   const [inletC, setInlet] = useState(Math.round((before?.temperatureC ?? 110) * 10) / 10);
   const [outletC, setOutlet] = useState(40);
   const [coolingC, setCooling] = useState(placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC);

@@ -1,34 +1,39 @@
 'use client';
 
 import { CLOSED_K } from '@/core/line/judge-outlet';
-import type { Plan } from '@/core/line/plan';
-import type { Section } from '@/core/line/walk';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { WhyText } from '@/ui/why/why';
-import { type Columns, linear, niceTicks } from './columns';
 import { Lane } from './lane';
+import type { Row } from './rows';
+import { linear, niceTicks } from './scales';
 
 const HEIGHT = 176;
 
 /** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water falls out. */
-export function DryMarginLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {
+export function DryMarginLane({ row }: { row: Row }) {
   const { choice } = useUnits();
   const u = unitOf('temperature', choice.temperature);
   const inUnit = (c: number): number => fromSi(c, u, 0);
-  const { stations } = section;
+  // A branch begins with the air that its tee gives it.
+  const cells = [
+    ...(row.arrives ? [{ stage: undefined, station: row.arrives, left: row.left, width: 0, centre: row.left }] : []),
+    ...row.reached,
+  ];
+  if (cells.length === 0) return null;
+  const stations = cells.map((c) => c.station);
   const air = stations.map((s) => inUnit(s.temperatureC));
   const dew = stations.map((s) => inUnit(s.pressureDewPointC));
   const ticks = niceTicks(Math.min(0, ...dew), Math.max(40, ...air));
   const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 20);
-  const x = columns.centre;
+  const x = cells.map((c) => c.centre);
   const points = (values: number[]): string => values.map((v, i) => `${x[i]},${y(v)}`).join(' ');
   const closed = stations.map((s) => s.temperatureC - s.pressureDewPointC < CLOSED_K);
   const number = (c: number): string => formatQuantity(c, 'temperature', choice).number;
-  const name = (i: number): string => plan.stages[i]?.name ?? '';
+  const name = (i: number): string => cells[i]?.stage?.name ?? 'the take-off';
   const hatches = closed.flatMap((c, i) =>
-    c ? [{ from: columns.left[i] ?? 0, width: columns.width[i] ?? 0, i }] : [],
+    c && cells[i]?.width ? [{ from: cells[i]?.left ?? 0, width: cells[i]?.width ?? 0, i }] : [],
   );
   const changed = (values: number[], i: number): boolean =>
     i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
@@ -36,7 +41,7 @@ export function DryMarginLane({ plan, section, columns }: { plan: Plan; section:
   const falls = (i: number): boolean => i > 0 && y(air[i] as number) - y(air[i - 1] as number) > 12;
   const wet = hatches[Math.floor(hatches.length / 2)];
   return (
-    <Lane title="Dry margin" unit={u.symbol} height={HEIGHT} columns={columns} ticks={ticks} y={y}>
+    <Lane title="Dry margin" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
       <defs>
         <pattern id="falling-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="7" className="stroke-hatch" strokeWidth="2.200" />

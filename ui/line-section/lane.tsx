@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
+import { MAIN } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
-import type { Columns } from './columns';
+import type { Row } from './rows';
 
 export const LABELS = 92;
 
@@ -9,7 +10,7 @@ export function Lane({
   title,
   unit,
   height,
-  columns,
+  row,
   ticks,
   y,
   note,
@@ -18,14 +19,17 @@ export function Lane({
   title: string;
   unit: string;
   height: number;
-  columns: Columns;
+  row: Row;
   ticks: readonly number[];
   y: (value: number) => number;
   note?: ReactNode;
   children: ReactNode;
 }) {
   return (
-    <section className="flex border-b border-hairline" aria-label={title}>
+    <section
+      className="flex border-b border-hairline"
+      aria-label={`${title}${row.run.id === MAIN ? '' : `, ${row.run.name}`}`}
+    >
       <div className="sticky left-0 z-10 flex shrink-0 bg-paper" style={{ width: LABELS }}>
         <div className="flex-1 py-2 pl-3">
           <h2 className="text-[0.85rem] leading-tight">{title}</h2>
@@ -40,15 +44,15 @@ export function Lane({
           ))}
         </svg>
       </div>
-      <svg width={columns.total} height={height} className="block bg-card" role="group" aria-label={title}>
+      <svg width={row.total} height={height} className="block bg-card" role="group" aria-label={title}>
         {ticks.map((t) => (
-          <line key={t} x1={0} x2={columns.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.7} />
+          <line key={t} x1={0} x2={row.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.7} />
         ))}
-        {columns.left.slice(1).map((x) => (
+        {row.cells.slice(1).map(({ stage, left }) => (
           <line
-            key={x}
-            x1={x}
-            x2={x}
+            key={stage.id}
+            x1={left}
+            x2={left}
             y1={0}
             y2={height}
             className="stroke-hairline"

@@ -1,34 +1,38 @@
 'use client';
 
-import type { Plan } from '@/core/line/plan';
-import type { Section } from '@/core/line/walk';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { WhyText } from '@/ui/why/why';
-import { type Columns, linear, niceTicks } from './columns';
 import { Lane } from './lane';
+import type { Row } from './rows';
+import { linear, niceTicks } from './scales';
 
 const HEIGHT = 140;
 const WORTH_A_LABEL = 0.002; // of the water in
 
 /** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
-export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {
+export function LedgerLane({ row }: { row: Row }) {
   const { choice } = useUnits();
   const u = unitOf('waterFlow', choice.waterFlow);
   const inUnit = (kgPerS: number): number => fromSi(kgPerS, u, 0);
-  const waterIn = section.ledger.waterInKgPerS;
+  // Every run on its own scale: a branch that takes a tenth of the air must be readable too.
+  const waterIn = Math.max(
+    ...row.reached.map((c) => c.station.vapourKgPerS + c.station.liquidKgPerS),
+    ...row.reached.map((c) => c.station.caughtKgPerS),
+  );
+  if (row.reached.length === 0) return null;
   const ticks = niceTicks(0, inUnit(waterIn) || 1);
   const y = linear(0, ticks.at(-1) ?? 1, HEIGHT - 8, 18);
   const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
   const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
-  const bar = Math.min(30, (Math.min(...columns.width) - 16) / 2);
+  const bar = Math.min(30, (Math.min(...row.cells.map((c) => c.width)) - 16) / 2);
   return (
     <Lane
       title="Water ledger"
       unit={`${u.symbol} while loaded`}
       height={HEIGHT}
-      columns={columns}
+      row={row}
       ticks={ticks}
       y={y}
       note={
@@ -48,14 +52,13 @@ export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Se
         </ul>
       }
     >
-      {section.stations.map((s, i) => {
-        const centre = columns.centre[i] ?? 0;
+      {row.reached.map(({ stage, station: s, centre }) => {
         const vapour = inUnit(s.vapourKgPerS);
         const drops = inUnit(s.liquidKgPerS);
         const caught = inUnit(s.caughtKgPerS);
         const collects = s.caughtKgPerS > 0;
         const x = collects ? centre - bar - 1 : centre - bar / 2;
-        const name = plan.stages[i]?.name;
+        const { name } = stage;
         return (
           <g key={s.stageId} className="text-[11.500px] font-semibold">
             <rect x={x} width={bar} y={y(vapour)} height={Math.max(0, y(0) - y(vapour))} className="fill-vapour" />
@@ -100,7 +103,7 @@ export function LedgerLane({ plan, section, columns }: { plan: Plan; section: Se
               </WhyText>
             ) : (
               !tall(drops) &&
-              plan.stages[i]?.kind !== 'outlet' && (
+              stage.kind !== 'outlet' && (
                 <WhyText
                   figure={{ stageId: s.stageId, name: 'vapour' }}
                   label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}

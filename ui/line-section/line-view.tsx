@@ -1,15 +1,16 @@
 'use client';
 
-import { parseAsString, useQueryState } from 'nuqs';
+import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
+import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
 import { imbalance } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
-import { columnsFor } from './columns';
+import { BranchEditor } from './branch-editor';
 import { Conditions } from './conditions';
 import { DryMarginLane } from './dry-margin-lane';
 import { InsertMenu } from './insert-menu';
@@ -17,18 +18,22 @@ import { LABELS } from './lane';
 import { LedgerLane } from './ledger-lane';
 import { OutletList } from './outlet-list';
 import { PressureLane } from './pressure-lane';
+import { rowsFor } from './rows';
+import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
 
-/** The long section of the line, the outlets at its end, and the selected stage below. */
+/** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
   const { plan, section, edit } = usePlan();
-  const [selectedId, select] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
-  const index = Math.max(
-    0,
-    plan.stages.findIndex((s) => s.id === selectedId),
-  );
-  const selected = plan.stages[index];
+  const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
+  const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
+  const select = (id: string | undefined): void => void choose(id ?? null);
+  const branch = plan.branches.find((b) => b.id === selectedId);
+  const selected = branch ? undefined : (stageById(plan, selectedId) ?? plan.stages[0]);
+  const run = (selected && runOfStage(plan, selected.id)) ?? runsOf(plan).find((r) => r.id === (branch?.id ?? MAIN));
+  const stages = run?.stages ?? [];
+  const index = stages.findIndex((s) => s.id === selected?.id);
   const [room, setRoom] = useState(860);
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -37,28 +42,36 @@ export function LineView() {
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
-  const columns = useMemo(() => columnsFor(plan.stages, room), [plan.stages, room]);
+  const rows = useMemo(() => rowsFor(plan, section, room), [plan, section, room]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const step =
-        event.key === 'ArrowRight' || event.key === ']' ? 1 : event.key === 'ArrowLeft' || event.key === '[' ? -1 : 0;
-      if (step === 0 || !selected) return;
-      event.preventDefault();
-      if (event.key.startsWith('Arrow'))
-        void select(plan.stages[Math.min(plan.stages.length - 1, Math.max(0, index + step))]?.id ?? null);
-      else edit((p) => moveStage(p, selected.id, index + step));
+      const along = { ArrowRight: 1, ']': 1, ArrowLeft: -1, '[': -1 }[event.key];
+      const across = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+      if (across !== undefined && plan.branches.length > 0) {
+        const runs = runsOf(plan);
+        const other = runs[runs.findIndex((r) => r.id === run?.id) + across];
+        if (!other) return;
+        event.preventDefault();
+        void choose(other.stages[Math.min(Math.max(0, index), other.stages.length - 1)]?.id ?? other.id);
+      } else if (along !== undefined && selected && run) {
+        event.preventDefault();
+        if (event.key.startsWith('Arrow'))
+          void choose(stages[Math.min(stages.length - 1, Math.max(0, index + along))]?.id ?? null);
+        else edit((p) => moveStage(p, selected.id, index + along));
+      }
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [plan.stages, selected, index, edit, select]);
+  }, [plan, run, stages, selected, index, edit, choose]);
 
   const insert = (kind: KindName): void => {
-    const same = plan.stages.filter((s) => s.kind === kind).length;
+    const same = allStages(plan).filter((s) => s.kind === kind).length;
     const fresh = newStage(kind, crypto.randomUUID());
-    edit((p) => insertStage(p, same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh, index + 1));
-    void select(fresh.id);
+    const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
+    edit((p) => insertStage(p, named, branch ? stages.length : index + 1, run?.id));
+    select(fresh.id);
   };
   return (
     <div className="flex min-h-full flex-col">
@@ -68,22 +81,22 @@ export function LineView() {
         <Balance />
         <div className="ml-auto">
           <InsertMenu
-            after={selected?.kind === 'intake' ? 'the compressor' : (selected?.name ?? '')}
+            after={selected?.kind === 'intake' ? 'the compressor' : (selected?.name ?? branch?.name ?? '')}
             onInsert={insert}
           />
         </div>
       </div>
-      {section.problem && (
-        <p role="alert" className="mx-3 mb-2 rounded-md bg-brick-wash px-3 py-2 text-brick">
-          <button
-            type="button"
-            className="font-semibold underline"
-            onClick={() => void select(section.problem?.stageId ?? null)}
-          >
-            {plan.stages.find((s) => s.id === section.problem?.stageId)?.name}
-          </button>
-          : {section.problem.message}
-        </p>
+      {section.problems.length > 0 && (
+        <ul role="alert" className="mx-3 mb-2 grid gap-1 rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {section.problems.map((p) => (
+            <li key={`${p.stageId} ${p.message}`}>
+              <button type="button" className="font-semibold underline" onClick={() => select(p.stageId)}>
+                {stageById(plan, p.stageId)?.name}
+              </button>
+              : {p.message}
+            </li>
+          ))}
+        </ul>
       )}
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
@@ -94,32 +107,51 @@ export function LineView() {
           role="region"
           aria-label="Section of the line"
         >
-          <div style={{ width: columns.total + LABELS }}>
-            <StageRow
-              plan={plan}
-              section={section}
-              columns={columns}
-              selected={selected?.id}
-              onSelect={(id) => void select(id)}
-              onMove={(id, to) => edit((p) => moveStage(p, id, to))}
-            />
-            <DryMarginLane plan={plan} section={section} columns={columns} />
-            <PressureLane plan={plan} section={section} columns={columns} />
-            <LedgerLane plan={plan} section={section} columns={columns} />
-          </div>
+          <StageDrag plan={plan} onMove={(id, to, runId) => edit((p) => moveStage(p, id, to, runId))}>
+            <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
+              {rows.map((row) => {
+                const { id } = row.run;
+                const open = id === MAIN || opened.includes(id);
+                return (
+                  <div key={id}>
+                    <StageRow
+                      plan={plan}
+                      section={section}
+                      row={row}
+                      selected={selected?.id ?? branch?.id}
+                      onSelect={select}
+                      open={open}
+                      onOpen={() => void setOpened(open ? opened.filter((o) => o !== id) : [...opened, id])}
+                    />
+                    {open && (
+                      <>
+                        <DryMarginLane row={row} />
+                        <PressureLane row={row} />
+                        <LedgerLane row={row} />
+                      </>
+                    )}
+                  </div>
+                );
+              })}
+            </div>
+          </StageDrag>
           <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
             {selected && (
               <StageEditor
                 key={selected.id}
                 stage={selected}
-                onRemoved={() => void select(plan.stages[index - 1]?.id ?? null)}
+                onRemoved={() => select(stages[index - 1]?.id ?? run?.from ?? undefined)}
+                onSelect={select}
               />
+            )}
+            {branch && (
+              <BranchEditor key={branch.id} branch={branch} onRemoved={() => select(branch.from ?? undefined)} />
             )}
           </div>
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>
-          <OutletList selected={selected?.id} onSelect={(id) => void select(id)} />
+          <OutletList selected={selected?.id} onSelect={select} />
         </div>
       </div>
     </div>
@@ -131,7 +163,13 @@ function Balance() {
   const { section } = usePlan();
   const { say } = useUnits();
   const { ledger } = section;
-  const frozen = ledger.frozenKgPerS > 0 ? ` + ${say(ledger.frozenKgPerS, 'waterFlow')} frozen` : '';
+  const rest = (
+    [
+      [ledger.frozenKgPerS, 'frozen'],
+      [ledger.adsorbedKgPerS, 'taken up'],
+      [ledger.ventedKgPerS, 'purged'],
+    ] as const
+  ).flatMap(([kgPerS, word]) => (kgPerS > 0 ? [` + ${say(kgPerS, 'waterFlow')} ${word}`] : []));
   return (
     <p className="text-quiet">
       <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">
@@ -139,7 +177,7 @@ function Balance() {
       </Why>{' '}
       in = <Why figure={{ name: 'caughtInAll' }}>{say(ledger.caughtKgPerS, 'waterFlow')}</Why> caught +{' '}
       <Why figure={{ name: 'vapourOut' }}>{say(ledger.vapourOutKgPerS, 'waterFlow')}</Why> vapour +{' '}
-      <Why figure={{ name: 'dropsOut' }}>{say(ledger.liquidOutKgPerS, 'waterFlow')}</Why> drops{frozen}
+      <Why figure={{ name: 'dropsOut' }}>{say(ledger.liquidOutKgPerS, 'waterFlow')}</Why> drops{rest.join('')}
       {!section.problem &&
         (imbalance(ledger) < 1e-9 ? (
           <span className="text-water"> · balances</span>

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import type { StationFigure } from '@/core/line/explain';
 import { judgeOutlet, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
+import { allStages, standing } from '@/core/line/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -35,7 +36,7 @@ export function OutletList({
   const { plan, section } = usePlan();
   const outlets = useMemo(
     () =>
-      plan.stages
+      allStages(standing(plan))
         .filter((s): s is OutletStage => s.kind === 'outlet')
         .map((stage) => ({ stage, judged: judgeOutlet(plan, section, stage) })),
     [plan, section],

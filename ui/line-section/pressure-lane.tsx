@@ -1,44 +1,41 @@
 'use client';
 
-import type { Plan } from '@/core/line/plan';
-import type { Section } from '@/core/line/walk';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { WhyText } from '@/ui/why/why';
-import { type Columns, linear, niceTicks } from './columns';
 import { Lane } from './lane';
+import type { Row } from './rows';
+import { linear, niceTicks } from './scales';
 
 const HEIGHT = 76;
 
 /** The falling staircase from the pump to the tool. It begins at the compressor: before it there is only the room. */
-export function PressureLane({ plan, section, columns }: { plan: Plan; section: Section; columns: Columns }) {
+export function PressureLane({ row }: { row: Row }) {
   const { choice, atmosphericPa } = useUnits();
   const u = unitOf('pressure', choice.pressure);
-  const values = section.stations.map((s) => fromSi(s.pressurePa, u, atmosphericPa));
-  const charged = values.slice(1);
-  if (charged.length === 0) return null;
-  const ticks = niceTicks(Math.min(...charged), Math.max(...charged), 3);
+  const cells = row.reached
+    .filter((c) => c.stage.kind !== 'intake')
+    .map((c) => ({ ...c, value: fromSi(c.station.pressurePa, u, atmosphericPa) }));
+  if (cells.length === 0) return null;
+  const values = cells.map((c) => c.value);
+  const ticks = niceTicks(Math.min(...values), Math.max(...values), 3);
   const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 18);
-  let path = '';
-  charged.forEach((v, k) => {
-    const i = k + 1;
-    path += `${k === 0 ? 'M' : 'L'}${columns.left[i]},${y(v)} H${(columns.left[i] ?? 0) + (columns.width[i] ?? 0)} `;
-  });
+  const path = cells.map((c, i) => `${i === 0 ? 'M' : 'L'}${c.left},${y(c.value)} H${c.left + c.width}`).join(' ');
   return (
-    <Lane title="Pressure" unit={u.symbol} height={HEIGHT} columns={columns} ticks={ticks} y={y}>
+    <Lane title="Pressure" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
       <path d={path} fill="none" className="stroke-ink" strokeWidth={1.8} />
       <g className="text-[11.500px] font-semibold">
-        {section.stations.map((s, i) => {
-          if (i < 1 || (i > 1 && Math.abs((values[i] as number) - (values[i - 1] as number)) < 1e-6)) return null;
-          const text = formatQuantity(s.pressurePa, 'pressure', choice, atmosphericPa).number;
+        {cells.map(({ stage, station, centre, value }, i) => {
+          if (i > 0 && Math.abs(value - (values[i - 1] as number)) < 1e-6) return null;
+          const text = formatQuantity(station.pressurePa, 'pressure', choice, atmosphericPa).number;
           return (
             <WhyText
-              key={s.stageId}
-              figure={{ stageId: s.stageId, name: 'pressure' }}
-              label={`Pressure after ${plan.stages[i]?.name}: ${text} ${u.symbol}. Why?`}
-              x={columns.centre[i]}
-              y={y(values[i] as number) - 5}
+              key={stage.id}
+              figure={{ stageId: stage.id, name: 'pressure' }}
+              label={`Pressure after ${stage.name}: ${text} ${u.symbol}. Why?`}
+              x={centre}
+              y={y(value) - 5}
               textAnchor="middle"
               className="fill-ink"
             >

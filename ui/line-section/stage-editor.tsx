@@ -2,10 +2,11 @@
 
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { kindOf } from '@/core/equipment/index';
-import { FIRST_FREE_POSITION, moveStage, removeStage, renameStage } from '@/core/line/edit';
+import { firstFree, moveStage, removeStage, renameStage } from '@/core/line/edit';
 import type { StationFigure } from '@/core/line/explain';
 import { readFigure } from '@/core/line/explain';
 import type { Stage } from '@/core/line/plan';
+import { type Run, runOfStage } from '@/core/line/runs';
 import type { QuantityName } from '@/core/quantity/units';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
@@ -14,6 +15,7 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { Amount } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { CoolerReadings } from './cooler-readings';
+import { StagePlace } from './stage-place';
 
 const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
   ['temperature', 'Air leaves at', 'temperature'],
@@ -28,12 +30,21 @@ const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
 ];
 
 /** The selected stage: what it is, its numbers, what it does to the air, and the cautions of working on it. */
-export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () => void }) {
+export function StageEditor({
+  stage,
+  onRemoved,
+  onSelect,
+}: {
+  stage: Stage;
+  onRemoved: () => void;
+  onSelect: (id: string) => void;
+}) {
   const { plan, section, edit } = usePlan();
   const kind = kindOf(stage.kind);
-  const position = plan.stages.findIndex((s) => s.id === stage.id);
-  const fixed = position < FIRST_FREE_POSITION;
-  const problem = section.problem?.stageId === stage.id ? section.problem.message : undefined;
+  const run = runOfStage(plan, stage.id) as Run;
+  const position = run.stages.findIndex((s) => s.id === stage.id);
+  const fixed = position < firstFree(run);
+  const problem = section.problems.find((p) => p.stageId === stage.id)?.message;
   return (
     <section aria-label={`${stage.name}, ${kind.label}`} className="grid gap-x-6 gap-y-4 p-4 md:grid-cols-[1fr_14rem]">
       <div className="grid content-start gap-3">
@@ -52,7 +63,7 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
               <button
                 type="button"
                 className="button px-2"
-                disabled={position <= FIRST_FREE_POSITION}
+                disabled={position <= firstFree(run)}
                 onClick={() => edit((p) => moveStage(p, stage.id, position - 1))}
                 aria-label="Move upstream"
                 title="Move upstream ( [ )"
@@ -62,7 +73,7 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
               <button
                 type="button"
                 className="button px-2"
-                disabled={position >= plan.stages.length - 1}
+                disabled={position >= run.stages.length - 1}
                 onClick={() => edit((p) => moveStage(p, stage.id, position + 1))}
                 aria-label="Move downstream"
                 title="Move downstream ( ] )"
@@ -88,11 +99,13 @@ export function StageEditor({ stage, onRemoved }: { stage: Stage; onRemoved: () 
           </p>
         )}
         <StageForm key={stage.id} stage={stage} />
+        <StagePlace stage={stage} fixed={fixed} onSelect={onSelect} />
         <p className="text-[0.88rem] text-quiet">{kind.does}</p>
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div>
-        <h2 className="mb-1 text-[0.9rem]">The air behind it</h2>
+        <h2 className="mb-1 text-[0.9rem]">The air {stage.kind === 'outlet' ? 'that arrives' : 'behind it'}</h2>
+        {stage.provided && <p className="text-quiet">Not in the line yet: left out of the walk.</p>}
         <dl>
           {FIGURES.map(([name, label, quantity]) => {
             const value = readFigure(plan, section, stage.id, name);

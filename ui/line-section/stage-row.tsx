@@ -1,160 +1,177 @@
 'use client';
 
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  horizontalListSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { useDroppable } from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { TriangleAlert } from 'lucide-react';
+import { ChevronDown, ChevronRight, TriangleAlert } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
-import type { Plan, Stage } from '@/core/line/plan';
+import type { Plan } from '@/core/line/plan';
+import { MAIN, stageById } from '@/core/line/runs';
 import type { Section } from '@/core/line/walk';
-import type { Columns } from './columns';
+import { useUnits } from '@/ui/units/units';
 import { LABELS } from './lane';
+import type { Cell, Row } from './rows';
 import { StageIcon } from './stage-icon';
 
 interface Props {
   plan: Plan;
   section: Section;
-  columns: Columns;
+  row: Row;
   selected: string | undefined;
-  onSelect: (stageId: string) => void;
-  onMove: (stageId: string, position: number) => void;
+  onSelect: (id: string) => void;
+  /** Of a branch: whether its lanes are shown. */
+  open?: boolean;
+  onOpen?: () => void;
 }
 
-const INSTRUCTIONS = {
-  draggable:
-    'Press space to lift a stage, the arrow keys to move it, space again to set it down, escape to leave it where it was.',
-};
-
-/** What a screen reader says while a stage is moved: its name and its place, not its id. */
-function announcementsFor(stages: readonly Stage[]): Announcements {
-  const name = (id: unknown): string => stages.find((s) => s.id === id)?.name ?? '';
-  const place = (id: unknown): string => `place ${stages.findIndex((s) => s.id === id) + 1} of ${stages.length}`;
-  return {
-    onDragStart: ({ active }) => `${name(active.id)} lifted from ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => over && `${name(active.id)} is over ${place(over.id)}.`,
-    onDragEnd: ({ active, over }) => `${name(active.id)} set down${over ? ` at ${place(over.id)}` : ''}.`,
-    onDragCancel: ({ active }) => `${name(active.id)} left where it was.`,
-  } as Announcements;
-}
-
-/** The stages in the order in which the air meets them, on one copper pipe. Drag one, or lift it with the space bar. */
-export function StageRow({ plan, section, columns, selected, onSelect, onMove }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: sortableKeyboardCoordinates,
-      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
-    }),
-  );
-  const onDragEnd = ({ active, over }: DragEndEvent): void => {
-    if (over && active.id !== over.id)
-      onMove(
-        String(active.id),
-        plan.stages.findIndex((s) => s.id === over.id),
-      );
-  };
+/** The stages of a run in the order in which the air meets them, on one copper pipe. */
+export function StageRow({ plan, section, row, selected, onSelect, open, onOpen }: Props) {
+  const { run, cells } = row;
+  const isMain = run.id === MAIN;
+  const { setNodeRef } = useDroppable({ id: run.id });
+  const wet = (i: number): boolean =>
+    (i < 0 ? (row.arrives?.liquidKgPerS ?? 0) : (cells[i]?.station?.liquidKgPerS ?? 0)) > 0;
+  const fixed = run.from === null ? FIRST_FREE_POSITION : 0;
   return (
     <div className="flex border-b border-hairline">
       <div className="sticky left-0 z-10 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
-        <h2 className="text-[0.85rem] leading-tight">Stages</h2>
-        <p className="text-[0.75rem] text-quiet">air flows right</p>
+        {isMain ? (
+          <>
+            <h2 className="text-[0.85rem] leading-tight">Stages</h2>
+            <p className="text-[0.75rem] text-quiet">air flows right</p>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="flex min-h-6 items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
+            aria-expanded={open}
+            aria-label={`${open ? 'Close' : 'Open'} the lanes of ${run.name}`}
+            onClick={onOpen}
+          >
+            {open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}
+            {open ? 'close lanes' : 'open lanes'}
+          </button>
+        )}
       </div>
-      <DndContext
-        id="stages"
-        accessibility={{ announcements: announcementsFor(plan.stages), screenReaderInstructions: INSTRUCTIONS }}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-      >
-        <SortableContext items={plan.stages.map((s) => s.id)} strategy={horizontalListSortingStrategy}>
-          <ol className="flex" style={{ width: columns.total }}>
-            {plan.stages.map((stage, i) => (
+      <div ref={setNodeRef} className="relative" style={{ width: row.total, paddingLeft: row.left }}>
+        {!isMain && <BranchLabel plan={plan} section={section} row={row} selected={selected} onSelect={onSelect} />}
+        <SortableContext items={cells.map((c) => c.stage.id)} strategy={horizontalListSortingStrategy}>
+          <ol className="flex" aria-label={isMain ? 'Main run' : run.name}>
+            {cells.map((cell, i) => (
               <StageCard
-                key={stage.id}
-                stage={stage}
-                width={columns.width[i] ?? 0}
-                fixed={i < FIRST_FREE_POSITION}
-                wet={(section.stations[i]?.liquidKgPerS ?? 0) > 0}
-                wetBefore={(section.stations[i - 1]?.liquidKgPerS ?? 0) > 0}
-                collects={(section.stations[i]?.caughtKgPerS ?? 0) > 0}
-                refuses={section.problem?.stageId === stage.id}
-                selected={selected === stage.id}
-                last={i === plan.stages.length - 1}
+                key={cell.stage.id}
+                cell={cell}
+                fixed={i < fixed}
+                wet={wet(i)}
+                wetBefore={wet(i - 1)}
+                refuses={section.problems.some((p) => p.stageId === cell.stage.id)}
+                selected={selected === cell.stage.id}
+                first={i === 0 && run.from === null}
+                last={i === cells.length - 1 && run.into === null}
+                compact={!isMain}
+                branches={plan.branches.filter((b) => b.from === cell.stage.id).length}
                 onSelect={onSelect}
               />
             ))}
+            {cells.length === 0 && (
+              <li className="grid h-[78px] items-center px-3 text-[0.8rem] text-quiet">bare pipe: drop a stage here</li>
+            )}
           </ol>
         </SortableContext>
-      </DndContext>
+      </div>
     </div>
   );
 }
 
+/** What the branch is and where it hangs; click it for its settings. */
+function BranchLabel({ plan, section, row, selected, onSelect }: Props) {
+  const { say } = useUnits();
+  const { run } = row;
+  const from = stageById(plan, run.from)?.name;
+  const into = stageById(plan, run.into)?.name;
+  const first = row.reached[0]?.station;
+  const share = first && section.dryAirKgPerS > 0 ? first.dryAirKgPerS / section.dryAirKgPerS : 0;
+  return (
+    <button
+      type="button"
+      aria-pressed={selected === run.id}
+      onClick={() => onSelect(run.id)}
+      className={`flex min-h-[26px] max-w-full items-baseline gap-2 truncate border-l-[3px] border-copper px-2 pt-1 text-left text-[0.8rem] ${selected === run.id ? 'bg-card' : 'hover:bg-sunk'}`}
+    >
+      <strong>{run.name}</strong>
+      <span className="truncate text-quiet">
+        {run.from === null ? 'its own pump' : `from ${from ?? 'nothing'}`}
+        {into && `, joins ahead of ${into}`}
+        {run.from !== null && run.into !== null
+          ? ` · ${run.share === 0 ? 'shut' : `${say(run.share, 'share')} of what passes`}`
+          : first && ` · ${share < 0.0005 ? 'no flow' : `${say(share, 'share')} of the air`}`}
+      </span>
+    </button>
+  );
+}
+
 function StageCard({
-  stage,
-  width,
+  cell: { stage, station, width },
   fixed,
   wet,
   wetBefore,
-  collects,
   refuses,
   selected,
+  first,
   last,
+  compact,
+  branches,
   onSelect,
 }: {
-  stage: Stage;
-  width: number;
+  cell: Cell;
   fixed: boolean;
   wet: boolean;
   wetBefore: boolean;
-  collects: boolean;
   refuses: boolean;
   selected: boolean;
+  first: boolean;
   last: boolean;
+  compact: boolean;
+  branches: number;
   onSelect: (stageId: string) => void;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: stage.id,
     disabled: fixed,
   });
-  const pipe = 'absolute top-[27px] h-[3px] bg-copper';
-  const drops = 'absolute top-[33px] h-0 border-t-2 border-dotted border-drops';
+  const outlet = stage.kind === 'outlet';
+  const ghost = stage.provided !== undefined;
+  const size = outlet ? 20 : compact ? 26 : 32;
+  const centre = compact ? 18 : 27; // of the pipe, from the top
+  const pipe = (side: 'left' | 'right'): ReactNode => (
+    <span
+      aria-hidden
+      className={`absolute h-[3px] bg-copper ${side}-0`}
+      style={{ top: centre, width: outlet || ghost ? '50%' : `calc(50% - ${size / 2}px)` }}
+    />
+  );
+  const drops = (side: 'left' | 'right'): ReactNode => (
+    <span
+      aria-hidden
+      className={`absolute h-0 border-t-2 border-dotted border-drops ${side}-0`}
+      style={{ top: centre + 6, width: `calc(50% - ${size / 2 + 2}px)` }}
+    />
+  );
+  const caught = station?.caughtKgPerS ?? 0;
   return (
     <li
       ref={setNodeRef}
       style={{ width, transform: CSS.Translate.toString(transform), transition }}
       className={`relative shrink-0 ${isDragging ? 'z-20 opacity-80' : ''}`}
     >
-      {stage.kind !== 'intake' && (
-        <span
-          aria-hidden
-          className={`${pipe} left-0`}
-          style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }}
-        />
+      {!first && pipe('left')}
+      {!last && pipe('right')}
+      {wetBefore && drops('left')}
+      {wet && drops('right')}
+      {branches > 0 && (
+        <span aria-hidden className="absolute right-0 z-10 w-[3px] bg-copper" style={{ top: centre, height: 14 }} />
       )}
-      {!last && (
-        <span
-          aria-hidden
-          className={`${pipe} right-0`}
-          style={{ width: stage.kind === 'outlet' ? '50%' : 'calc(50% - 16px)' }}
-        />
-      )}
-      {wetBefore && <span aria-hidden className={`${drops} left-0`} style={{ width: 'calc(50% - 18px)' }} />}
-      {wet && <span aria-hidden className={`${drops} right-0`} style={{ width: 'calc(50% - 18px)' }} />}
       <button
         type="button"
         {...attributes}
@@ -164,22 +181,30 @@ function StageCard({
         aria-roledescription={fixed ? 'stage' : 'movable stage'}
         data-stage={stage.id}
         onClick={() => onSelect(stage.id)}
-        className={`relative flex h-[98px] w-full touch-manipulation flex-col items-center border-b-[3px] px-1 pt-3 text-center ${selected ? 'border-copper bg-card' : 'border-transparent hover:bg-sunk'}`}
+        className={`relative flex w-full touch-manipulation flex-col items-center border-b-[3px] px-1 text-center ${compact ? 'h-[78px] pt-1.5' : 'h-[98px] pt-3'} ${selected ? 'border-copper bg-card' : 'border-transparent hover:bg-sunk'}`}
       >
-        <span className={stage.kind === 'outlet' ? 'mt-[15px] rounded-sm' : ''}>
-          <StageIcon kind={stage.kind} size={stage.kind === 'outlet' ? 20 : 32} />
+        <span className={`${outlet ? (compact ? 'mt-[9px]' : 'mt-[15px]') : ''} ${ghost ? 'opacity-45' : ''}`}>
+          <StageIcon kind={stage.kind} size={size} />
         </span>
         <span
-          className={`line-clamp-3 w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${stage.kind === 'outlet' ? 'mt-[-1px]' : 'mt-1'}`}
+          className={`w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${compact ? 'line-clamp-2' : 'line-clamp-3'} ${outlet ? 'mt-[-1px]' : compact ? 'mt-0.5' : 'mt-1'} ${ghost ? 'text-quiet italic' : ''}`}
         >
           {stage.name}
+          {ghost && <span className="sr-only"> (provided for, not in the line yet)</span>}
         </span>
-        {collects && (
+        {caught > 0 && (
           <svg width="10" height="9" className="absolute bottom-[1px]" aria-hidden>
             <path d="M5 0v5M2 4l3 4 3-4" className="stroke-water" fill="none" strokeWidth="1.600" />
           </svg>
         )}
         {refuses && <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />}
+        {stage.witness && (
+          <span
+            className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${caught > 0 ? 'text-amber' : 'text-quiet'}`}
+          >
+            {caught > 0 ? '◆ wet witness' : 'witness'}
+          </span>
+        )}
       </button>
     </li>
   );

@@ -4,15 +4,20 @@ import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import type { FieldMeta } from '@/core/equipment/kind';
+import { averageDemandM3PerS, demandM3PerS } from '@/core/flow/demand';
 import { insertStage, newStage, removeStage, renameStage, withSurvey } from '@/core/line/edit';
 import type { Survey } from '@/core/line/plan';
 import { surveySchema } from '@/core/line/plan';
+import { allStages, runsOf } from '@/core/line/runs';
+import { input } from '@/core/quantity/derivation';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { useUnits } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
 import { Places } from './places';
 import { WaterDrawnIn } from './water-drawn-in';
 import { WorkingHours } from './working-hours';
@@ -28,7 +33,7 @@ export function SurveyView() {
     edit((p) => withSurvey(p, { ...p.survey, ...change }), key);
   };
   const compressor = plan.stages[1];
-  const jobs = plan.stages.filter((s) => s.kind === 'outlet');
+  const jobs = allStages(plan).filter((s) => s.kind === 'outlet');
   return (
     <div className="mx-auto grid max-w-[1240px] items-start gap-x-8 gap-y-4 p-4 lg:grid-cols-[1fr_21rem]">
       <h1 className="lg:col-span-2">Survey</h1>
@@ -124,6 +129,7 @@ export function SurveyView() {
               </li>
             ))}
           </ul>
+          <Demand />
           <div className="flex flex-wrap items-center gap-3">
             <button
               type="button"
@@ -158,5 +164,51 @@ function Part({ title, note, children }: { title: string; note?: string; childre
       </div>
       {children}
     </section>
+  );
+}
+
+/** What the jobs ask for together, held against what the pump is said to do. */
+function Demand() {
+  const { plan } = usePlan();
+  const { say } = useUnits();
+  const asked = demandM3PerS(plan);
+  const given = runsOf(plan)
+    .flatMap((r) => r.stages)
+    .reduce((sum, s) => sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS : 0), 0);
+  const said = plan.survey.working.loadedShare;
+  const apart =
+    asked > given
+      ? 'more than it can deliver'
+      : Math.abs(asked / given - said) > 0.15
+        ? 'not what the hours above say'
+        : '';
+  return (
+    <p>
+      Together the jobs use{' '}
+      <Why
+        figure={() => ({
+          title: 'Average use of air',
+          quantity: 'volumeFlow',
+          value: asked,
+          formula: 'sum over the jobs of flow while in use · share of the time',
+          inputs: allStages(plan)
+            .filter((s) => s.kind === 'outlet')
+            .map((s) => input(s.name, 'volumeFlow', averageDemandM3PerS(s), 'its flow · its share of the time')),
+          source: 'addition; flows of tools are typical unless measured',
+        })}
+        className="font-semibold"
+      >
+        {say(asked, 'volumeFlow')}
+      </Why>{' '}
+      on average, {say(asked / given, 'share')} of what the pump delivers
+      {apart ? (
+        <span className="text-amber">
+          {' '}
+          ◆ {apart} ({say(said, 'share')} loaded)
+        </span>
+      ) : (
+        '.'
+      )}
+    </p>
   );
 }

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { stageOf } from '@/core/test/reference';
-import { columnsFor, linear, niceTicks } from './columns';
+import { linear, niceTicks } from './scales';
 
 test('ticks are round, rise evenly, enclose the range and are few', () => {
   const number = fc.double({ min: -200, max: 5000, noNaN: true });
@@ -15,18 +14,6 @@ test('ticks are round, rise evenly, enclose the range and are few', () => {
     }),
   );
   expect(niceTicks(3, 3).length).toBeGreaterThan(1);
-});
-
-test('columns stand side by side, fill the room, and scroll rather than shrink below reading', () => {
-  const stages = [stageOf('intake'), stageOf('compressor'), stageOf('receiver'), stageOf('outlet')];
-  const wide = columnsFor(stages, 480);
-  expect(wide.total).toBeGreaterThan(470);
-  expect(wide.total).toBeLessThanOrEqual(480);
-  wide.left.forEach((left, i) => {
-    expect(left + (wide.width[i] as number)).toBe(wide.left[i + 1] ?? wide.total);
-  });
-  expect(wide.width[3]).toBeLessThan(wide.width[2] as number); // an outlet takes less room
-  expect(columnsFor(stages, 100).total).toBeGreaterThan(250);
 });
 
 test('a scale hits both ends', () => {

@@ -1,0 +1,70 @@
+import { expect, test } from '@playwright/test';
+import { buildOwnLine, expectSaved } from './own-line';
+
+test('a branch, a bypass and a second pump are laid, moved into and taken out; the line tells what each does', async ({
+  page,
+}) => {
+  await buildOwnLine(page);
+  const card = (name: string) => page.locator('[data-stage]', { hasText: name });
+  const editor = page.getByRole('region', { name: /, (Receiver|Bowl filter|branch|Outlet|Regulator)$/ });
+  await card('Receiver').click();
+  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  await page.getByLabel('Branch: name').fill('Paint drop');
+  await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveCount(1);
+  await expect(page.getByRole('button', { name: /^Paint drop from Receiver/ })).toContainText('50 % of the air');
+
+  await card('Bowl filter').click();
+  await page.getByLabel('Stands in').selectOption({ label: 'Paint drop' });
+  await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveText([
+    /outlet/,
+    /Bowl filter/,
+  ]);
+  await page.keyboard.press('[');
+  await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]').first()).toHaveText(
+    /Bowl filter/,
+  );
+  await page.getByRole('button', { name: 'Open the lanes of Paint drop' }).click();
+  await expect(page.getByRole('region', { name: 'Water ledger, Paint drop' })).toBeVisible();
+  await expect(page.getByText('balances', { exact: false })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Lay a bypass round it' }).click();
+  await page.getByLabel('Share of the air that goes this way').fill('20');
+  await expect(page.getByRole('button', { name: /^Bypass of Bowl filter from Receiver/ })).toContainText(
+    '20 % of what passes',
+  );
+  await page.getByLabel('Share of the air that goes this way').fill('120');
+  await expect(editor.getByRole('alert')).toContainText('120 % is not possible');
+  await expectSaved(page);
+
+  await card('Receiver').click();
+  await page.getByRole('button', { name: 'Second pump joins ahead of it' }).click();
+  await expect(card('Compressor 2')).toBeVisible();
+
+  // A loop that is not a ring is named; the rest of the line still computes, and undo takes it back.
+  await page.getByRole('button', { name: /^Paint drop from/ }).click();
+  await page.getByLabel('Joins again ahead of').selectOption({ label: 'Receiver' });
+  await expect(page.locator('#main').getByRole('alert').first()).toContainText('a loop that is not a ring');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('a loop that is not a ring')).toHaveCount(0);
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveCount(2);
+  await page.getByRole('button', { name: /^Paint drop from/ }).click();
+  await page.getByRole('button', { name: /^Take the branch out/ }).click();
+  await expect(page.getByRole('list', { name: 'Paint drop' })).toHaveCount(0);
+});
+
+test('a stage that is only provided for is left out, and put in when it is bought', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
+  await page.keyboard.press('a');
+  await page.getByRole('button', { name: /^Refrigerated dryer/ }).click();
+  const dew = page.getByRole('button', { name: /^Pressure dew point after Regulator: / });
+  const dried = await dew.getAttribute('aria-label');
+  await page.getByLabel('Only provided for: not bought yet').check();
+  await page.getByLabel('The reading that should trigger it').fill('humidity over 60 % indoors');
+  await expect(page.getByText('Not in the line yet: left out')).toBeVisible();
+  await expect(dew).not.toHaveAttribute('aria-label', dried as string);
+  await page.getByLabel('Only provided for: not bought yet').uncheck();
+  await expect(dew).toHaveAttribute('aria-label', dried as string);
+});

@@ -1,0 +1,77 @@
+'use client';
+
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import type { ReactNode } from 'react';
+import type { Plan } from '@/core/line/plan';
+import { runOfStage, runsOf, stageById } from '@/core/line/runs';
+
+const INSTRUCTIONS = {
+  draggable:
+    'Press space to lift a stage, the arrow keys to move it along its run or to another, space again to set it down, escape to leave it where it was.',
+};
+
+/** Where an id stands, said in words: its place in its run. */
+function placeOf(plan: Plan, id: unknown): string {
+  const run = runOfStage(plan, String(id));
+  if (!run) return `at the end of ${runsOf(plan).find((r) => r.id === id)?.name ?? ''}`;
+  const place = `place ${run.stages.findIndex((s) => s.id === id) + 1} of ${run.stages.length}`;
+  return plan.branches.length === 0 ? place : `${place} in ${run.name}`;
+}
+
+/** What a screen reader says while a stage is moved: its name and its place, not its id. */
+function announcementsFor(plan: Plan): Announcements {
+  const name = (id: unknown): string => stageById(plan, String(id))?.name ?? '';
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} lifted from ${placeOf(plan, active.id)}.`,
+    onDragOver: ({ active, over }) => over && `${name(active.id)} is over ${placeOf(plan, over.id)}.`,
+    onDragEnd: ({ active, over }) => `${name(active.id)} set down${over ? ` at ${placeOf(plan, over.id)}` : ''}.`,
+    onDragCancel: ({ active }) => `${name(active.id)} left where it was.`,
+  } as Announcements;
+}
+
+/** Lets stages be dragged along their run and into another, by pointer or by keyboard. */
+export function StageDrag({
+  plan,
+  onMove,
+  children,
+}: {
+  plan: Plan;
+  onMove: (stageId: string, position: number, runId: string) => void;
+  children: ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
+  );
+  const onDragEnd = ({ active, over }: DragEndEvent): void => {
+    if (!over || active.id === over.id) return;
+    const run = runOfStage(plan, String(over.id)) ?? runsOf(plan).find((r) => r.id === over.id);
+    if (!run) return;
+    const place = run.stages.findIndex((s) => s.id === over.id);
+    onMove(String(active.id), place === -1 ? run.stages.length : place, run.id);
+  };
+  return (
+    <DndContext
+      id="stages"
+      accessibility={{ announcements: announcementsFor(plan), screenReaderInstructions: INSTRUCTIONS }}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+    >
+      {children}
+    </DndContext>
+  );
+}

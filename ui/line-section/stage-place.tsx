@@ -1,0 +1,103 @@
+'use client';
+
+import { GitBranch, Plus, Shuffle } from 'lucide-react';
+import { addBranch, addBypass, addPump, moveStage, setProvided, setWitness } from '@/core/line/edit';
+import type { Plan, Stage } from '@/core/line/plan';
+import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
+import { ChoiceInput } from '@/ui/forms/choice-input';
+import { TextInput } from '@/ui/forms/text-input';
+import { usePlan } from '@/ui/plan/plan-provider';
+
+/** Where a stage stands: its run, whether it is bought, whether it is a witness, and what may branch off or join there. */
+export function StagePlace({
+  stage,
+  fixed,
+  onSelect,
+}: {
+  stage: Stage;
+  fixed: boolean;
+  onSelect: (id: string) => void;
+}) {
+  const { plan, section, edit } = usePlan();
+  const runs = runsOf(plan);
+  const run = runOfStage(plan, stage.id);
+  const bypassed = addBypass(plan, stage.id, 'tried');
+  const caught = section.at(stage.id)?.caughtKgPerS ?? 0;
+  const open = (make: (p: Plan, id: string) => Plan): void => {
+    const id = crypto.randomUUID();
+    edit((p) => make(p, id));
+    onSelect(id);
+  };
+  return (
+    <div className="grid gap-3 border-t border-hairline pt-3">
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button"
+          onClick={() => open((p, id) => addBranch(p, stage.id, id, crypto.randomUUID()))}
+        >
+          <GitBranch size={15} aria-hidden /> Branch off behind it
+        </button>
+        {bypassed && (
+          <button type="button" className="button" onClick={() => open((p, id) => addBypass(p, stage.id, id) ?? p)}>
+            <Shuffle size={15} aria-hidden /> Lay a bypass round it
+          </button>
+        )}
+        {!fixed && (
+          <button
+            type="button"
+            className="button"
+            onClick={() => edit((p) => addPump(p, stage.id, () => crypto.randomUUID()))}
+          >
+            <Plus size={15} aria-hidden /> Second pump joins ahead of it
+          </button>
+        )}
+      </div>
+      {!fixed && (
+        <div className="grid items-start gap-x-4 gap-y-2 sm:grid-cols-2">
+          {runs.length > 1 && (
+            <ChoiceInput
+              id={`${stage.id}-run`}
+              label="Stands in"
+              value={run?.id ?? MAIN}
+              options={Object.fromEntries(runs.map((r) => [r.id, r.id === MAIN ? 'the main run' : r.name]))}
+              onCommit={(to) => edit((p) => moveStage(p, stage.id, 99, to))}
+            />
+          )}
+          <div className="grid gap-1.5">
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={stage.provided !== undefined}
+                onChange={(e) => edit((p) => setProvided(p, stage.id, e.target.checked ? 'when needed' : undefined))}
+              />
+              Only provided for: not bought yet
+            </label>
+            {stage.provided && (
+              <TextInput
+                id={`${stage.id}-trigger`}
+                label="The reading that should trigger it"
+                value={stage.provided.trigger}
+                most={200}
+                onCommit={(trigger) => edit((p) => setProvided(p, stage.id, trigger), `${stage.id}.trigger`)}
+              />
+            )}
+            {'drain' in stage.parameters && (
+              <label className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  checked={stage.witness === true}
+                  onChange={(e) => edit((p) => setWitness(p, stage.id, e.target.checked))}
+                />
+                A witness: it ought to stay dry
+              </label>
+            )}
+            {stage.witness && caught > 0 && (
+              <p className="text-amber">◆ By the numbers it would not: something before it lets water through.</p>
+            )}
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
