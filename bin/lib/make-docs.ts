@@ -36,13 +36,14 @@ function catalogue(): string {
     'Made from the declarations in `core/equipment/` by `bin/lib/make-docs.ts`.',
   ];
   for (const kind of kinds) {
-    const { label, does } = kindOf(kind);
+    const { label, does, alsoCalled } = kindOf(kind);
     const defaults = kindOf(kind).parameters.parse({}) as Record<string, unknown>;
     lines.push(
       '',
       `## ${label} (\`${kind}\`)`,
       '',
       does,
+      ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),
       '',
       '| Parameter | Key | Default | Range | Where the default comes from |',
       '|---|---|---|---|---|',
@@ -59,7 +60,7 @@ function catalogue(): string {
         ? Object.values(meta.options).join('; ')
         : meta.quantity && unit
           ? rangeText(meta.quantity, unit, meta.least, meta.most)
-          : '0 to 50';
+          : `${meta.least} to ${meta.most}`;
       lines.push(`| ${meta.label} | \`${field}\` | ${shown} | ${range} | ${meta.source ?? ''} |`);
     }
   }

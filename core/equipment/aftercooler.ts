@@ -61,6 +61,7 @@ export const aftercooler = defineKind({
   kind: 'aftercooler',
   label: 'Aftercooler',
   does: 'Cools the hot air. More than half of the water turns to drops here; a separator must catch them.',
+  alsoCalled: ['cooler', 'after cooler'],
   cautions: ['C09', 'C11', 'C06'],
   parameters: z.strictObject({
     method: choiceField({

@@ -6,6 +6,7 @@ export const bowlFilter = defineKind({
   kind: 'bowl-filter',
   label: 'Bowl filter',
   does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
+  alsoCalled: ['water trap', 'swirl filter', 'bronze filter', 'FRL filter'],
   cautions: ['C21', 'C07'],
   parameters: z.strictObject({
     efficiency: catchField({

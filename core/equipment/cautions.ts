@@ -33,10 +33,20 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     text: 'Solvent, synthetic oil or heat cracks plastic bowls. Use a metal bowl or a guard.',
     deferTo: 'the bowl’s maker',
   },
+  C23: {
+    text: 'Blue and pink beads contain cobalt: gloves, no dust, regulated waste.',
+    deferTo: 'the beads’ safety sheet; the waste authority',
+  },
+  C24: { text: 'Dust of beads: mask and goggles; vacuum, do not blow.', deferTo: 'the beads’ safety sheet' },
+  C25: {
+    text: 'Salt and brine are corrosive and slippery. Goggles and gloves; drain only where it is permitted.',
+    deferTo: 'the pellets’ safety sheet; the environment agency',
+  },
   C27: {
     text: 'Do not pour oily condensate on the ground, into a storm drain or a septic tank. Separate and document it.',
     deferTo: 'the sewer or environment authority',
   },
+  C31: { text: 'Sweep and purge may not be normal air. Ventilate the room.', deferTo: 'its maker' },
   C35: {
     text: 'A frozen drain can hold a plug that flies out. Thaw slowly, vented, without flame.',
     deferTo: 'site safety',
@@ -45,5 +55,6 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     text: 'Never remove a plug from a pressurised tank, even partly. Open drains slowly.',
     deferTo: 'site safety',
   },
+  C38: { text: 'Hot work away from solvents; vent the line first.', deferTo: 'the site’s hot-work permit' },
   C40: { text: 'Estimate only. Nameplate, manual and local law win.', deferTo: 'the nameplate' },
 };

@@ -6,6 +6,7 @@ export const coalescingFilter = defineKind({
   kind: 'coalescing-filter',
   label: 'Coalescing filter',
   does: 'Merges the finest drops until they drain. It takes liquid only and leaves the dew point as it is.',
+  alsoCalled: ['coalescer', 'oil filter', '0.01 micron', '1 micron'],
   cautions: ['C07', 'C21'],
   parameters: z.strictObject({
     grade: choiceField({

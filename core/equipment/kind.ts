@@ -82,6 +82,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly label: string;
   /** One sentence for the catalogue and the insert menu. */
   readonly does: string;
+  /** Other names that people have for it, for the search. */
+  readonly alsoCalled?: readonly string[] | undefined;
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];
   readonly parameters: S;
@@ -97,8 +99,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
 
 /** Gives a kind its parameter types, and all kinds one shape, so that a walk finds `pass` in the same place in each. */
 export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
-  const { kind, label, does, cautions, parameters, pass, whyTemperature, whyPressure, catches } = defined;
-  return { kind, label, does, cautions, parameters, pass, whyTemperature, whyPressure, catches } as Kind<S>;
+  const { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure, catches } = defined;
+  return { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure, catches } as Kind<S>;
 }
 
 /** The share of the drops that is caught: none without a drain, for then the sump is full and all is carried on. */

@@ -6,6 +6,7 @@ export const outlet = defineKind({
   kind: 'outlet',
   label: 'Outlet',
   does: 'Where a job takes its air, with what the job needs.',
+  alsoCalled: ['tool', 'drop', 'gun', 'bench', 'job', 'coupler'],
   cautions: ['C15', 'C19', 'C17'],
   parameters: z.strictObject({
     need: choiceField({

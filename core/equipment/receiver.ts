@@ -36,6 +36,7 @@ export const receiver = defineKind({
   kind: 'receiver',
   label: 'Receiver',
   does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
+  alsoCalled: ['tank', 'air receiver', 'reservoir'],
   cautions: ['C01', 'C04', 'C36', 'C35'],
   parameters: z.strictObject({
     volumeM3: numberField({
@@ -58,6 +59,8 @@ export const receiver = defineKind({
       .default(8.5) // 1.5 Btu/(h·ft²·°F), still air
       .meta({
         label: 'Heat loss, W per m² and K',
+        least: 0,
+        most: 50,
         uncertainty: { rel: 0.4 },
         source: 'estimate, still air',
         when: { field: 'method', is: ['estimated'] },

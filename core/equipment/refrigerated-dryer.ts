@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { AirStream } from '../stream/air-stream';
 import {
   catchField,
   choiceField,
@@ -9,10 +10,13 @@ import {
   pressureAfterLoss,
   pressureLossField,
   Refusal,
+  type Surroundings,
 } from './kind';
+import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
 
 interface Settings {
-  method: 'dew-point' | 'evaporator';
+  method: 'dew-point' | 'rated' | 'evaporator';
+  ratedFlowM3PerS: number;
   pressureDewPointC: number;
   evaporatorTemperatureC: number;
   approachK: number;
@@ -21,12 +25,14 @@ interface Settings {
 }
 
 /** The coldest the air gets in the dryer, °C. */
-function coldC(p: Settings): number {
-  return p.method === 'dew-point' ? p.pressureDewPointC : p.evaporatorTemperatureC + p.approachK;
+function coldC(inlet: AirStream, p: Settings, around: Surroundings): number {
+  if (p.method === 'evaporator') return p.evaporatorTemperatureC + p.approachK;
+  if (p.method === 'dew-point') return p.pressureDewPointC;
+  return loadedDewPointC(p.pressureDewPointC, refrigeratedLoad(inlet, p.ratedFlowM3PerS, around));
 }
 
-function outletC(inletC: number, p: Settings): number {
-  const cold = Math.min(inletC, coldC(p));
+function outletC(inletC: number, coldest: number, p: Settings): number {
+  const cold = Math.min(inletC, coldest);
   return p.reheat === 'yes' ? Math.max(cold, inletC - p.reheatApproachK) : cold;
 }
 
@@ -35,11 +41,16 @@ export const refrigeratedDryer = defineKind({
   kind: 'refrigerated-dryer',
   label: 'Refrigerated dryer',
   does: 'Chills the air to a few degrees above freezing, drains what falls out and warms it again.',
+  alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],
   cautions: ['C13', 'C14', 'C12'],
   parameters: z.strictObject({
     method: choiceField({
       label: 'Coldest air',
-      options: { 'dew-point': 'the plate’s pressure dew point', evaporator: 'evaporator + approach' },
+      options: {
+        'dew-point': 'the plate’s pressure dew point',
+        rated: 'by rating, corrected for this duty',
+        evaporator: 'evaporator + approach',
+      },
     }),
     pressureDewPointC: numberField({
       label: 'Pressure dew point',
@@ -49,7 +60,17 @@ export const refrigeratedDryer = defineKind({
       default: 10 / 3, // 38 °F
       source: 'usual rating, common practice',
       uncertainty: { abs: 2.8 }, // ±5 °F for a dew point from the plate
-      when: { field: 'method', is: ['dew-point'] },
+      when: { field: 'method', is: ['dew-point', 'rated'] },
+    }),
+    ratedFlowM3PerS: numberField({
+      label: 'Rated flow',
+      help: 'At 38 °C saturated inlet, 7 bar and a room of 38 °C (100 °F, 100 psig, 100 °F).',
+      quantity: 'volumeFlow',
+      least: 1e-4,
+      most: 1,
+      default: 20 * 4.719474e-4,
+      source: 'typical of a small shop',
+      when: { field: 'method', is: ['rated'] },
     }),
     evaporatorTemperatureC: numberField({
       label: 'Evaporating refrigerant',
@@ -92,22 +113,27 @@ export const refrigeratedDryer = defineKind({
     pressureLossPa: pressureLossField(2e4), // 2–5 psi
   }),
   pass(inlet, p, around) {
-    const cold = Math.min(inlet.temperatureC, coldC(p));
-    if (coldC(p) < 0.5)
+    const coldest = coldC(inlet, p, around);
+    const cold = Math.min(inlet.temperatureC, coldest);
+    if (coldest < 0.5)
       throw new Refusal(
         'approachK',
         'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
       );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    const leavesC = outletC(inlet.temperatureC, p);
+    const leavesC = outletC(inlet.temperatureC, coldest, p);
     inlet.bringTo(cold, pressurePa).catchDrops(drained(p, p.separatorEfficiency)).bringTo(leavesC, pressurePa);
   },
-  whyTemperature(inlet, p) {
+  whyTemperature(inlet, p, around) {
     const cold = {
       label: 'coldest air',
       quantity: 'temperature',
-      value: Math.min(inlet.temperatureC, coldC(p)),
-      from: p.method === 'dew-point' ? 'plate' : 'evaporator + approach',
+      value: Math.min(inlet.temperatureC, coldC(inlet, p, around)),
+      from: {
+        'dew-point': 'plate',
+        rated: `rating; load ${Math.round(100 * refrigeratedLoad(inlet, p.ratedFlowM3PerS, around))} % of what it can do here`,
+        evaporator: 'evaporator + approach',
+      }[p.method],
     } as const;
     if (p.reheat === 'no') return { formula: 'leaves at the coldest air', inputs: [cold], source: 'no reheat fitted' };
     return {

@@ -6,6 +6,7 @@ export const regulator = defineKind({
   kind: 'regulator',
   label: 'Regulator',
   does: 'Lowers the pressure. The dew point falls with it, so drops that arrive may evaporate.',
+  alsoCalled: ['pressure reducer', 'FRL'],
   cautions: ['C07'],
   parameters: z.strictObject({
     setPressurePa: numberField({

@@ -6,6 +6,7 @@ export const separator = defineKind({
   kind: 'separator',
   label: 'Separator',
   does: 'Spins drops out of the air right after a cooler. It cannot touch vapour.',
+  alsoCalled: ['water trap', 'cyclone', 'swirl filter', 'moisture separator'],
   cautions: ['C36'],
   parameters: z.strictObject({
     efficiency: catchField({

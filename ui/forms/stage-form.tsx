@@ -85,6 +85,8 @@ export function StageForm({
             id={id}
             label={meta.label}
             value={value as number}
+            least={meta.least ?? 0}
+            most={meta.most ?? 50}
             help={meta.source}
             onCommit={(v) => commit(field, v)}
           />
@@ -99,12 +101,16 @@ function PlainNumber({
   id,
   label,
   value,
+  least,
+  most,
   help,
   onCommit,
 }: {
   id: string;
   label: string;
   value: number;
+  least: number;
+  most: number;
   help?: string | undefined;
   onCommit: (v: number) => string | undefined;
 }) {
@@ -118,8 +124,8 @@ function PlainNumber({
         defaultValue={value}
         onChange={(e) => {
           const number = Number(e.target.value.replace(',', '.'));
-          const fits = e.target.value.trim() !== '' && number >= 0 && number <= 50;
-          setError(fits ? onCommit(number) : 'Type a number from 0 to 50.');
+          const fits = e.target.value.trim() !== '' && number >= least && number <= most;
+          setError(fits ? onCommit(number) : `Type a number from ${least} to ${most}.`);
         }}
       />
     </Field>

@@ -3,15 +3,20 @@
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import { KINDS, type KindName } from '@/core/equipment/index';
+import { findKinds, type KindName, kindOf } from '@/core/equipment/index';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { StageIcon } from './stage-icon';
-
-const INSERTABLE = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');
 
 /** The catalogue of stages that can be put into the line. */
 export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind: KindName) => void }) {
   const [open, setOpen] = useState(false);
+  const [word, setWord] = useState('');
+  const found = findKinds(word).filter((k) => k !== 'intake' && k !== 'compressor');
+  const choose = (kind: KindName): void => {
+    setOpen(false);
+    setWord('');
+    onInsert(kind);
+  };
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key.toLowerCase() !== 'a' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
@@ -37,22 +42,32 @@ export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind
           <p className="px-2 pt-1 pb-2 text-quiet">
             Goes in after <strong>{after}</strong>
           </p>
-          {INSERTABLE.map((kind) => (
+          <input
+            className="control mb-2"
+            placeholder="water trap, oil cooler, pig tail …"
+            aria-label="Find a stage by what you call it"
+            value={word}
+            onChange={(e) => setWord(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter' && found[0]) choose(found[0]);
+            }}
+          />
+          {found.length === 0 && (
+            <p className="p-2 text-quiet">Nothing is called that here. A “measured stage” stands for anything.</p>
+          )}
+          {found.map((kind) => (
             <button
               key={kind}
               type="button"
               className="flex w-full items-start gap-3 rounded-sm p-2 text-left hover:bg-sunk"
-              onClick={() => {
-                setOpen(false);
-                onInsert(kind);
-              }}
+              onClick={() => choose(kind)}
             >
               <span className="shrink-0">
                 <StageIcon kind={kind} size={28} />
               </span>
               <span>
-                <strong className="block">{KINDS[kind].label}</strong>
-                <span className="text-[0.85rem] text-quiet">{KINDS[kind].does}</span>
+                <strong className="block">{kindOf(kind).label}</strong>
+                <span className="text-[0.85rem] text-quiet">{kindOf(kind).does}</span>
               </span>
             </button>
           ))}

@@ -53,6 +53,63 @@ const DRAWINGS: Record<KindName, ReactNode> = {
       <path d="M16 10v12M10.800 13l10.400 6M21.200 13l-10.400 6" />
     </>
   ),
+  'fluid-cooler': (
+    <>
+      <path d="M5 8h22v16H5z" />
+      <path d="M8 12h16v4H8v4h16" />
+    </>
+  ),
+  'cooling-run': (
+    <>
+      <path d="M4 16h4V8h5v16h5V8h5v8h5" />
+    </>
+  ),
+  'drip-leg': (
+    <>
+      <path d="M4 12h24" />
+      <path d="M13 12v13h6V12" />
+      <path d="M13 21.500h6" className="stroke-water" strokeWidth="2.500" />
+    </>
+  ),
+  'droplet-separator': (
+    <>
+      <path d="M16 6c5 6 7 9 7 12a7 7 0 0 1-14 0c0-3 2-6 7-12z" />
+      <path d="M12 22 22 11" />
+    </>
+  ),
+  'bead-cartridge': (
+    <>
+      <path d="M10 5h12v22H10z" />
+      <circle cx="14" cy="22" r="2" />
+      <circle cx="18.500" cy="20" r="2" />
+      <circle cx="14" cy="16.500" r="2" />
+      <circle cx="18.500" cy="14.500" r="2" />
+    </>
+  ),
+  'pellet-tower': (
+    <>
+      <path d="M11 6h10l2 4v14l-3 3h-8l-3-3V10z" />
+      <path d="M9 20h14M12 13h3v3h-3zM17 15h3v3h-3z" />
+    </>
+  ),
+  'twin-tower': (
+    <>
+      <path d="M7 9c0-3 7-3 7 0v14c0 3-7 3-7 0zM18 9c0-3 7-3 7 0v14c0 3-7 3-7 0z" />
+      <path d="M14 12h4M18 20h-4" />
+    </>
+  ),
+  membrane: (
+    <>
+      <path d="M5 11h22v10H5z" />
+      <path d="M5 14.300h22M5 17.700h22M12 21v5M20 11V6" />
+    </>
+  ),
+  'measured-stage': (
+    <>
+      <path d="M6 9h20v14H6z" />
+      <path d="M10 9v5M14 9v3M18 9v5M22 9v3" />
+    </>
+  ),
   regulator: (
     <>
       <path d="M6 19h20M16 19v-4M9 11c2-5 12-5 14 0l-7 4z" />

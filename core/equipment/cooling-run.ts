@@ -1,0 +1,167 @@
+import { z } from 'zod';
+import { saturatedHumidityRatio } from '../air/humidity';
+import type { AirStream } from '../stream/air-stream';
+import {
+  choiceField,
+  defineKind,
+  drained,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+  type Surroundings,
+} from './kind';
+
+const MATERIALS = { copper: 'bare copper', dark: 'black steel or painted pipe', hose: 'rubber hose' } as const;
+// W/(m²·K) on the outside: 1.8 Btu/(h·ft²·°F) in still air and 4 in moving air for bare copper, 15–30 % more for dull or
+// painted pipe, 0.8–1.2 for hose (handbook of practice, estimates).
+const BTU = 5.678;
+const U: Record<keyof typeof MATERIALS, { still: number; moving: number }> = {
+  copper: { still: 1.8 * BTU, moving: 4 * BTU },
+  dark: { still: 2.2 * BTU, moving: 4.4 * BTU },
+  hose: { still: 0.9 * BTU, moving: 1.2 * BTU },
+};
+const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
+const CP_VAPOUR = 1860;
+const LATENT = 2.45e6; // J/kg near 25 °C
+const STEPS = 24;
+const PER_LEG = 0.5; // of the drops that pass a low point with a drain (estimate)
+
+interface Pipe {
+  material: keyof typeof MATERIALS;
+  air: 'still' | 'moving';
+  lengthM: number;
+  outsideDiameterM: number;
+}
+
+/** A place along a cooling run. */
+export interface AlongRun {
+  readonly atM: number;
+  readonly temperatureC: number;
+  /** What has dropped out of the air up to here. */
+  readonly droppedKgPerS: number;
+}
+
+/**
+ * Temperature of the air along a bare pipe in a room, with the heat that condensing water sets free.
+ * @param inlet the air that enters; left as it is
+ * @returns a place a step, the inlet first
+ * @source dT/dL = −U·π·D·(T − room) / (m · (cp + r · dw/dT)), in steps; heat exchange with constant surroundings
+ */
+export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): AlongRun[] {
+  const air = inlet.copy();
+  const perStep = (U[pipe.material][pipe.air] * Math.PI * pipe.outsideDiameterM * pipe.lengthM) / STEPS;
+  const places: AlongRun[] = [{ atM: 0, temperatureC: air.temperatureC, droppedKgPerS: 0 }];
+  for (let step = 1; step <= STEPS; step++) {
+    const t = air.temperatureC;
+    const ratio = air.vapourKgPerS / air.dryAirKgPerS;
+    const cold = Math.max(-99, t - 0.5);
+    const falls = ratio - Math.min(ratio, saturatedHumidityRatio(cold, air.pressurePa, air.basis));
+    const cp = CP_DRY_AIR + CP_VAPOUR * ratio + (LATENT * falls) / (t - cold);
+    air.bringTo(roomC + (t - roomC) * Math.exp(-perStep / (air.dryAirKgPerS * cp)), air.pressurePa);
+    places.push({
+      atM: (pipe.lengthM * step) / STEPS,
+      temperatureC: air.temperatureC,
+      droppedKgPerS: air.liquidKgPerS + air.frozenKgPerS - inlet.liquidKgPerS,
+    });
+  }
+  return places;
+}
+
+function outletC(
+  inlet: AirStream,
+  p: Pipe & { method: string; outletTemperatureC: number },
+  around: Surroundings,
+): number {
+  if (p.method === 'measured') return p.outletTemperatureC;
+  return alongCoolingRun(inlet, p, around.roomTemperatureC).at(-1)?.temperatureC as number;
+}
+
+/** Bare pipe or hose in which the air cools towards the room. */
+export const coolingRun = defineKind({
+  kind: 'cooling-run',
+  label: 'Cooling run',
+  does: 'Bare copper in a zig-zag, or looped hose, in which the air cools towards the room. Every low point holds water.',
+  alsoCalled: ['copper zig-zag', 'pig tail', 'cooling coil', 'radiator pipe', 'looped hose', 'drop leg manifold'],
+  cautions: ['C09', 'C38', 'C36'],
+  parameters: z.strictObject({
+    method: choiceField({
+      label: 'Outlet temperature',
+      options: { estimated: 'estimated from the pipe', measured: 'measured' },
+    }),
+    material: choiceField({ label: 'Pipe', options: MATERIALS }),
+    air: choiceField({ label: 'Air round it', options: { still: 'still', moving: 'moved by a fan' } }),
+    lengthM: numberField({
+      label: 'Length',
+      quantity: 'length',
+      least: 0.3,
+      most: 200,
+      default: 15.24, // 50 ft
+      source: 'typical, common practice',
+      uncertainty: { rel: 0.05 },
+    }),
+    outsideDiameterM: numberField({
+      label: 'Outside diameter',
+      help: 'Tube is sized by outside diameter; ¾ in copper pipe measures 22 mm.',
+      quantity: 'length',
+      least: 0.006,
+      most: 0.12,
+      default: 0.02223, // 3/4 in type L, 0.875 in
+      source: 'typical, common practice',
+    }),
+    outletTemperatureC: numberField({
+      label: 'Measured at its end',
+      quantity: 'temperature',
+      least: -20,
+      most: 150,
+      default: 30,
+      source: 'typical, common practice',
+      uncertainty: { abs: 2.8 },
+      when: { field: 'method', is: ['measured'] },
+    }),
+    legs: z
+      .int()
+      .min(0)
+      .max(30)
+      .default(3)
+      .meta({ label: 'Low points or drip legs along it', least: 0, most: 30, source: 'typical of a zig-zag' }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(3e3),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, 1 - (1 - PER_LEG) ** p.legs));
+  },
+  whyTemperature(inlet, p, around) {
+    if (p.method === 'measured')
+      return {
+        formula: 'as measured at its end',
+        inputs: [{ label: 'measured', quantity: 'temperature', value: p.outletTemperatureC, from: 'this stage' }],
+        source: 'entered',
+      };
+    const near = alongCoolingRun(inlet, p, around.roomTemperatureC).find(
+      (place) => Math.abs(place.temperatureC - around.roomTemperatureC) < 1,
+    );
+    return {
+      formula: 'dT/dL = −U·π·D·(T − room) / (m·(cp + r·dw/dT)), in steps along the pipe',
+      inputs: [
+        { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
+        { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },
+        {
+          label: 'U, W/(m²·K)',
+          quantity: 'number',
+          value: U[p.material][p.air],
+          from: 'pipe and air round it, estimate',
+        },
+        { label: 'length', quantity: 'length', value: p.lengthM, from: 'this stage' },
+        { label: 'outside diameter', quantity: 'length', value: p.outsideDiameterM, from: 'this stage' },
+        { label: 'm, dry air', quantity: 'massFlow', value: inlet.dryAirKgPerS, from: 'its share of the air' },
+      ],
+      source: 'heat exchange with constant surroundings; U is an estimate',
+      note: near
+        ? `Within 1 K of the room after ${near.atM.toFixed(1)} m: beyond that hardly anything more drops.`
+        : 'Still warmer than the room at its end: a longer run would drop more water.',
+    };
+  },
+  catches: (p) => ({ efficiency: drained(p, 1 - (1 - PER_LEG) ** p.legs), source: 'half at each low point, estimate' }),
+});

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** A capped stub at a low point that collects water and grit while the air goes on from the top. */
+export const dripLeg = defineKind({
+  kind: 'drip-leg',
+  label: 'Drip leg',
+  does: 'A capped stub at a low point: water and grit run into it while the air leaves above.',
+  alsoCalled: ['sediment trap', 'drop leg', 'dirt leg', 'water leg'],
+  cautions: ['C36', 'C35'],
+  parameters: z.strictObject({
+    efficiency: catchField({
+      label: 'Drops that run into it',
+      default: 0.5,
+      source: 'estimate: what creeps along the wall, not the mist',
+      uncertainty: 0.2,
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(0),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+  },
+  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'estimate' }),
+});

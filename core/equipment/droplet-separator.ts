@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
+export const dropletSeparator = defineKind({
+  kind: 'droplet-separator',
+  label: 'Droplet separator at the tool',
+  does: 'Takes the last drops right before the tool. On a good line it stays dry: then it is a witness.',
+  alsoCalled: ['gun filter', 'water trap', 'tool filter', 'disposable filter', 'last-chance filter'],
+  cautions: ['C19'],
+  parameters: z.strictObject({
+    efficiency: catchField({
+      label: 'Drops caught',
+      default: 0.99,
+      source: 'common practice, no source',
+      uncertainty: 0.01,
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(7e3),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+  },
+  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'common practice, no source' }),
+});

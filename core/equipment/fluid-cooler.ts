@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import type { AirStream } from '../stream/air-stream';
+import {
+  catchField,
+  choiceField,
+  defineKind,
+  drained,
+  drainField,
+  numberField,
+  pressureAfterLoss,
+  pressureLossField,
+  type Surroundings,
+} from './kind';
+
+const WINDS = {
+  fan: 'its own fan, running',
+  pump: 'the pump’s flywheel or motor fan',
+  none: 'no wind at all',
+} as const;
+// Transfer units by the wind, over those with a fan: behind a belt guard the approach is about twice (30 against 15–20 °F,
+// common practice), in still air the transfer falls four to five times (estimate).
+const BY_WIND = { fan: 1, pump: 0.65, none: 0.22 } as const;
+const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
+
+function ntu(air: AirStream, p: { wind: keyof typeof WINDS; transferUnits: number; atFlowM3PerS: number }): number {
+  const flow = air.dryAirKgPerS / FREE_AIR_KG_PER_M3;
+  return p.transferUnits * BY_WIND[p.wind] * (Math.max(flow, 1e-9) / p.atFlowM3PerS) ** -0.4;
+}
+
+function outletC(air: AirStream, p: Parameters<typeof ntu>[1], around: Surroundings): number {
+  return around.roomTemperatureC + (air.temperatureC - around.roomTemperatureC) * Math.exp(-ntu(air, p));
+}
+
+/** A finned cooler made for oil or water, used for air: as good as its wind, and only as safe as its rating. */
+export const fluidCooler = defineKind({
+  kind: 'fluid-cooler',
+  label: 'Fluid cooler',
+  does: 'A finned cooler made for oil, in the wind of a fan or of the pump. As good as its wind; as safe as its rating.',
+  alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
+  cautions: ['C06', 'C09', 'C11'],
+  parameters: z.strictObject({
+    wind: choiceField({ label: 'Wind', options: WINDS }),
+    transferUnits: z
+      .number()
+      .min(0.1)
+      .max(10)
+      .default(3)
+      .meta({
+        label: 'Transfer units with the fan (NTU)',
+        least: 0.1,
+        most: 10,
+        source: 'estimate: 2.5–4 at 15 cfm',
+        uncertainty: { rel: 0.25 },
+      }),
+    atFlowM3PerS: numberField({
+      label: '… at a flow of',
+      quantity: 'volumeFlow',
+      least: 1e-4,
+      most: 1,
+      default: 15 * 4.719474e-4,
+      source: 'estimate',
+    }),
+    drain: drainField('none'),
+    catchEfficiency: catchField({
+      label: 'Drops its own drain catches',
+      default: 0.5,
+      source: 'estimate',
+      uncertainty: 0.2,
+      when: { field: 'drain', is: ['manual', 'float', 'timer', 'unloader', 'level'] },
+    }),
+    pressureLossPa: pressureLossField(1.4e4), // 1–3 psi: its ports decide
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency));
+  },
+  whyTemperature: (inlet, p, around) => ({
+    formula: 'room + (air in − room) · exp(−NTU), NTU ∝ flow^−0.4, by the wind',
+    inputs: [
+      { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
+      { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },
+      { label: 'NTU here', quantity: 'number', value: ntu(inlet, p), from: 'transfer units, flow and wind' },
+    ],
+    source: 'heat-exchanger effectiveness, handbooks; the NTU is an estimate: measure the outlet',
+  }),
+  catches: (p) => ({ efficiency: drained(p, p.catchEfficiency), source: 'estimate' }),
+});

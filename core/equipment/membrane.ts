@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
+import { defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+
+const RATED_INLET_C = 38; // 100 °F saturated, 100 psig (usual rating, common practice)
+const RATED_PRESSURE_PA = 790801;
+const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
+
+/** Fibres through which vapour passes to a sweep of dried air. No moving parts, and a fixed loss of air. */
+export const membrane = defineKind({
+  kind: 'membrane',
+  label: 'Membrane dryer',
+  does: 'Vapour passes through fibres to a sweep of dried air. No moving parts; the sweep is lost at any load.',
+  alsoCalled: ['hollow fibre', 'sweep dryer'],
+  cautions: ['C31', 'C07'],
+  parameters: z.strictObject({
+    ratedFlowM3PerS: numberField({
+      label: 'Rated flow',
+      help: 'Free air entering, at 38 °C saturated and 7 bar.',
+      quantity: 'volumeFlow',
+      least: 1e-4,
+      most: 0.5,
+      default: 10 * 4.719474e-4,
+      source: 'typical of a small one, common practice',
+    }),
+    ratedDewPointC: numberField({
+      label: 'Dew point at that flow',
+      quantity: 'temperature',
+      least: -40,
+      most: 20,
+      default: -20,
+      source: 'maker’s table only: no generic value, this is an estimate',
+      uncertainty: { abs: 5 },
+    }),
+    sweepShare: numberField({
+      label: 'Sweep, of the rated flow',
+      quantity: 'share',
+      least: 0.02,
+      most: 0.4,
+      default: 0.17, // 10–25 %
+      source: 'typical, common practice',
+      uncertainty: { abs: 0.04 },
+    }),
+    pressureLossPa: pressureLossField(2.4e4), // 2–5 psi
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const sweep = p.ratedFlowM3PerS * p.sweepShare * FREE_AIR_KG_PER_M3;
+    if (inlet.temperatureC > 66)
+      throw new Refusal('ratedDewPointC', 'Air over 66 °C (150 °F) spoils the fibres. Cool it first.');
+    if (inlet.dryAirKgPerS > 1e-7 && sweep >= inlet.dryAirKgPerS)
+      throw new Refusal(
+        'sweepShare',
+        'The sweep takes all the air that arrives here: the dryer is too large for this branch.',
+      );
+    inlet.bringTo(inlet.temperatureC, pressurePa);
+    // It works on ratios: more flow, or less pressure, and less of the vapour finds its way out.
+    const flow = inlet.dryAirKgPerS / FREE_AIR_KG_PER_M3;
+    const room = 1 + 0.004 * (around.roomTemperatureC - 25); // the sweep leaves through a warm shell (estimate)
+    const load = ((flow / p.ratedFlowM3PerS) * room * RATED_PRESSURE_PA) / inlet.pressurePa;
+    inlet.adsorbTo(
+      leavingRatio(inlet, 0, inlet.temperatureC, passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load)),
+    );
+    inlet.ventedKgPerS += inlet.adsorbedKgPerS;
+    inlet.adsorbedKgPerS = 0;
+    if (sweep < inlet.dryAirKgPerS) inlet.vent(sweep);
+  },
+});

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { saturationPressurePa } from '../air/saturation';
+import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
+import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+
+const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
+const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
+
+/** Salt pellets that dissolve in the vapour they take up: the dew point follows the inlet temperature. */
+export const pelletTower = defineKind({
+  kind: 'pellet-tower',
+  label: 'Pellet tower',
+  does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some 11 K, whatever the air comes with.',
+  alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],
+  cautions: ['C25', 'C36'],
+  parameters: z.strictObject({
+    suppressionK: numberField({
+      label: 'Dew-point suppression',
+      help: 'From the pellets’ sheet, for saturated air near 35 °C.',
+      quantity: 'temperatureDifference',
+      least: 2,
+      most: 36,
+      default: 11.1, // 20 °F
+      source: 'typical, common practice',
+      uncertainty: { rel: 0.2 },
+    }),
+    ratedFlowM3PerS: numberField({
+      label: 'Rated flow, as it is in the tower',
+      help: 'Actual volume at line pressure: tower area × the velocity that its maker allows.',
+      quantity: 'volumeFlow',
+      least: 1e-5,
+      most: 1,
+      default: 2e-3,
+      source: 'estimate for a small tower',
+      uncertainty: { rel: 0.2 },
+    }),
+    drain: drainField('manual'),
+    pressureLossPa: pressureLossField(1e4),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    if (inlet.temperatureC > 49)
+      throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
+    inlet.bringTo(inlet.temperatureC, pressurePa);
+    // Brine on the pellets is in balance with air of one relative humidity.
+    const balance = saturationPressurePa(RATED_AT_C - p.suppressionK) / saturationPressurePa(RATED_AT_C);
+    const salt = inlet.temperatureC + 0.2 * (around.roomTemperatureC - inlet.temperatureC); // the tower's wall (estimate)
+    const passing = passingShare(PASSES_AT_RATED, actualFlowM3PerS(inlet) / p.ratedFlowM3PerS);
+    const water = inlet.vapourKgPerS + inlet.liquidKgPerS;
+    inlet.adsorbTo(leavingRatio(inlet, balance, salt, passing));
+    // What it takes up runs down as brine, to the drain if there is one; else it stays below the pellets.
+    const brine = water - inlet.vapourKgPerS;
+    const out = drained(p, brine);
+    inlet.adsorbedKgPerS -= out;
+    inlet.caughtKgPerS += out;
+  },
+});

@@ -1,0 +1,84 @@
+import type { AirStream } from '../stream/air-stream';
+import type { Surroundings } from './kind';
+
+// Correction of a refrigerated dryer's rating at “three 100s” (100 °F saturated inlet, 100 psig, 100 °F room): generic tables
+// as commonly published (common practice; the maker's own curve wins).
+const BY_PRESSURE_PSIG = [
+  [50, 0.72],
+  [60, 0.8],
+  [75, 0.9],
+  [100, 1],
+  [125, 1.07],
+  [150, 1.13],
+  [175, 1.17],
+  [200, 1.2],
+] as const;
+const BY_INLET_F = [
+  [80, 1.5],
+  [90, 1.22],
+  [95, 1.1],
+  [100, 1],
+  [105, 0.9],
+  [110, 0.82],
+  [115, 0.74],
+  [120, 0.67],
+  [130, 0.53],
+] as const;
+const BY_ROOM_F = [
+  [70, 1.12],
+  [80, 1.1],
+  [90, 1.06],
+  [95, 1.03],
+  [100, 1],
+  [105, 0.96],
+  [110, 0.92],
+  [115, 0.86],
+] as const;
+const LEAST = 0.4;
+const MOST = 1.6;
+const PSI_PA = 6894.757;
+const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60; // a scfm of 14.5 psia, 68 °F, dry
+
+/** Reads a table between its rows; beyond its ends the last two rows go on. */
+function interpolate(table: readonly (readonly [number, number])[], x: number): number {
+  const i = Math.min(
+    table.length - 2,
+    Math.max(0, table.findIndex(([at]) => at > x) === -1 ? table.length - 2 : table.findIndex(([at]) => at > x) - 1),
+  );
+  const [x0, y0] = table[i] as readonly [number, number];
+  const [x1, y1] = table[i + 1] as readonly [number, number];
+  return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
+}
+
+/**
+ * Capacity over rated capacity of a refrigerated dryer.
+ * @param gaugePa pressure above the local atmosphere
+ * @returns 0.4…1.6
+ * @source generic correction tables, common practice (reference group 11)
+ */
+export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number): number {
+  const f = (c: number): number => c * 1.8 + 32;
+  const k =
+    interpolate(BY_PRESSURE_PSIG, gaugePa / PSI_PA) *
+    interpolate(BY_INLET_F, f(inletC)) *
+    interpolate(BY_ROOM_F, f(roomC));
+  return Math.min(MOST, Math.max(LEAST, k));
+}
+
+/** Load of a refrigerated dryer over what it can do in this duty. */
+export function refrigeratedLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
+  const scfm = inlet.dryAirKgPerS / SCFM_KG_PER_S;
+  const rated = ratedFlowM3PerS / 4.719474e-4;
+  return (
+    scfm /
+    (rated * refrigeratedCapacity(inlet.temperatureC, inlet.pressurePa - around.atmosphericPa, around.roomTemperatureC))
+  );
+}
+
+/** K of pressure dew point for each per cent of overload: 0.2–0.4 °F (estimate). Below its rating it keeps its dew point. */
+const K_PER_PERCENT = 0.3 / 1.8;
+
+/** The pressure dew point of a dryer under load, °C. */
+export function loadedDewPointC(ratedDewPointC: number, load: number): number {
+  return ratedDewPointC + Math.max(0, (load - 1) * 100) * K_PER_PERCENT;
+}
