@@ -100,6 +100,39 @@ test('every kind of wrong number gets a message at its field', async ({ page }) 
   await expect(page.getByLabel('Volume')).toHaveValue('230');
 });
 
+test('a timed pump-up tells what the pump delivers, and says when its readings cannot be', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.locator('[data-stage]', { hasText: 'Compressor' }).click();
+  await page.getByText('What does it really deliver?').click();
+  await page.getByLabel('Receiver and pipe').fill('80 gal');
+  await page.getByLabel('From', { exact: true }).fill('90 psi');
+  await page.getByLabel('to', { exact: true }).fill('150 psi');
+  await page.getByLabel('in', { exact: true }).fill('75 s');
+  await page.getByLabel('Air drawn in').fill('20 C');
+  await page.getByLabel('Tank at the end').fill('20 C');
+  // 34.9 cfm, at 14.7 psi, handbook of practice, computed: 0.988 m³/min; 0.989 at 1013.25 hPa.
+  await expect(page.getByText(/^It delivers/)).toContainText('0.989 m³/min');
+  await page.getByLabel('to', { exact: true }).fill('80 psi');
+  await expect(page.getByText('The pressure must rise during the test.')).toBeVisible();
+  await page.getByLabel('to', { exact: true }).fill('150 psi');
+  await page.getByRole('button', { name: 'Use it' }).click();
+  await expect(page.getByLabel('Free air delivery')).toHaveValue('0.9886');
+});
+
+test('a stage is found by what people call it', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.keyboard.press('a');
+  const search = page.getByLabel('Find a stage by what you call it');
+  await search.fill('perpetuum mobile');
+  await expect(page.getByText('Nothing is called that here')).toBeVisible();
+  await search.fill('pig tail');
+  await search.press('Enter');
+  await expect(page.locator('[data-stage]', { hasText: 'Cooling run' })).toBeVisible();
+  await expect(page.getByLabel('Low points or drip legs along it')).toHaveValue('3');
+  await page.getByLabel('Low points or drip legs along it').fill('300');
+  await expect(page.getByText('Type a number from 0 to 30.')).toBeVisible();
+});
+
 test('any figure answers “why?”, from the keyboard too', async ({ page }) => {
   await page.goto(`${DEMO}/line`);
   await figure(page, 'Caught at Cyclone').focus();

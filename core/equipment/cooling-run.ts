@@ -62,7 +62,7 @@ export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): Al
     places.push({
       atM: (pipe.lengthM * step) / STEPS,
       temperatureC: air.temperatureC,
-      droppedKgPerS: air.liquidKgPerS + air.frozenKgPerS - inlet.liquidKgPerS,
+      droppedKgPerS: air.liquidKgPerS + (air.lost?.frozenKgPerS ?? 0) - inlet.liquidKgPerS,
     });
   }
   return places;

@@ -58,11 +58,8 @@ export const membrane = defineKind({
     const flow = inlet.dryAirKgPerS / FREE_AIR_KG_PER_M3;
     const room = 1 + 0.004 * (around.roomTemperatureC - 25); // the sweep leaves through a warm shell (estimate)
     const load = ((flow / p.ratedFlowM3PerS) * room * RATED_PRESSURE_PA) / inlet.pressurePa;
-    inlet.adsorbTo(
-      leavingRatio(inlet, 0, inlet.temperatureC, passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load)),
-    );
-    inlet.ventedKgPerS += inlet.adsorbedKgPerS;
-    inlet.adsorbedKgPerS = 0;
+    const passing = passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load);
+    inlet.adsorbTo(leavingRatio(inlet, 0, inlet.temperatureC, passing), 'purged');
     if (sweep < inlet.dryAirKgPerS) inlet.vent(sweep);
   },
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
-import { defineKind, drained, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
 
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
@@ -46,12 +46,7 @@ export const pelletTower = defineKind({
     const balance = saturationPressurePa(RATED_AT_C - p.suppressionK) / saturationPressurePa(RATED_AT_C);
     const salt = inlet.temperatureC + 0.2 * (around.roomTemperatureC - inlet.temperatureC); // the tower's wall (estimate)
     const passing = passingShare(PASSES_AT_RATED, actualFlowM3PerS(inlet) / p.ratedFlowM3PerS);
-    const water = inlet.vapourKgPerS + inlet.liquidKgPerS;
-    inlet.adsorbTo(leavingRatio(inlet, balance, salt, passing));
     // What it takes up runs down as brine, to the drain if there is one; else it stays below the pellets.
-    const brine = water - inlet.vapourKgPerS;
-    const out = drained(p, brine);
-    inlet.adsorbedKgPerS -= out;
-    inlet.caughtKgPerS += out;
+    inlet.adsorbTo(leavingRatio(inlet, balance, salt, passing), p.drain === 'none' ? 'kept' : 'drained');
   },
 });

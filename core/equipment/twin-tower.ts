@@ -68,10 +68,8 @@ export const twinTower = defineKind({
       throw new Refusal('purgeM3PerS', 'The purge takes all the air that arrives here: nothing is left for the jobs.');
     inlet.bringTo(inlet.temperatureC, pressurePa);
     const passing = passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load(inlet, p, around));
-    inlet.adsorbTo(leavingRatio(inlet, DRIEST_RH, inlet.temperatureC, passing));
     // What a tower takes up the purge carries off in the other half of the cycle.
-    inlet.ventedKgPerS += inlet.adsorbedKgPerS;
-    inlet.adsorbedKgPerS = 0;
+    inlet.adsorbTo(leavingRatio(inlet, DRIEST_RH, inlet.temperatureC, passing), 'purged');
     if (purge < inlet.dryAirKgPerS) inlet.vent(purge);
   },
 });

@@ -77,7 +77,7 @@ export function readFigure(
 function inletOf(plan: Plan, stageId: string, basis: Basis): AirStream {
   const line = prepare(plan);
   let inlet: AirStream | undefined;
-  walkPrepared(line, surroundingsOf(plan, basis), [], (i, air) => {
+  walkPrepared(line, surroundingsOf(plan, basis), undefined, (i, air) => {
     if (line.stages[i]?.id === stageId) inlet = air.copy();
   });
   return inlet as AirStream;

@@ -10,12 +10,12 @@ import { OutOfRange } from '../air/out-of-range';
 import type { KindName, ParametersOf } from '../equipment/index';
 import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
-import { AirStream } from '../stream/air-stream';
+import { AirStream, type Losses } from '../stream/air-stream';
 import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
 import { type PreparedLine, prepare, type Stretch, type WalkProblem } from './prepare';
 
 /** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
-export interface Station {
+export interface Station extends Losses {
   readonly stageId: string;
   readonly kind: KindName;
   readonly temperatureC: number;
@@ -25,12 +25,6 @@ export interface Station {
   readonly vapourKgPerS: number;
   readonly liquidKgPerS: number;
   readonly caughtKgPerS: number;
-  readonly frozenKgPerS: number;
-  /** Taken up by a medium. */
-  readonly adsorbedKgPerS: number;
-  /** Gone with purge or sweep air, and that air. */
-  readonly ventedKgPerS: number;
-  readonly ventedAirKgPerS: number;
   readonly dryAirKgPerS: number;
 }
 
@@ -53,12 +47,10 @@ const FIGURES = [
   'vapourKgPerS',
   'liquidKgPerS',
   'caughtKgPerS',
-  'frozenKgPerS',
-  'adsorbedKgPerS',
-  'ventedKgPerS',
-  'ventedAirKgPerS',
   'dryAirKgPerS',
 ] as const satisfies readonly (keyof Station)[];
+type OwnFigures = Record<(typeof FIGURES)[number], number>;
+const NOTHING_LOST: Losses = { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
 /** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
 export const KEPT = FIGURES.length;
 export const DEW_POINT = 2;
@@ -80,6 +72,8 @@ export class Section {
     readonly liquidOutKgPerS: number,
     /** {@link KEPT} numbers a station; not a number where the walk did not come. */
     readonly figures: readonly number[],
+    /** Of the few stations where water leaves otherwise than through a drain. */
+    private readonly losses: readonly (Losses | undefined)[] | undefined,
     /** What refused, and what could not be reached; the rest of the line is walked all the same. */
     readonly problems: readonly WalkProblem[],
   ) {}
@@ -94,11 +88,8 @@ export class Section {
       this.line.stages.flatMap(({ id, kind }, i) => {
         const own = this.figures.slice(KEPT * i, KEPT * (i + 1));
         if (Number.isNaN(own[0])) return [];
-        const figures = Object.fromEntries(FIGURES.map((name, k) => [name, own[k]])) as Omit<
-          Station,
-          'stageId' | 'kind'
-        >;
-        return [[id, { stageId: id, kind, ...figures }] as const];
+        const figures = Object.fromEntries(FIGURES.map((name, k) => [name, own[k]])) as OwnFigures;
+        return [[id, { stageId: id, kind, ...NOTHING_LOST, ...this.losses?.[i], ...figures }] as const];
       }),
     );
     return this.made;
@@ -115,7 +106,7 @@ export class Section {
   }
 
   get ledger(): Ledger {
-    const sum = (name: (typeof FIGURES)[number]): number => this.stations.reduce((total, s) => total + s[name], 0);
+    const sum = (name: keyof Losses | 'caughtKgPerS'): number => this.stations.reduce((total, s) => total + s[name], 0);
     return {
       waterInKgPerS: this.waterInKgPerS,
       vapourOutKgPerS: this.vapourOutKgPerS,
@@ -205,6 +196,7 @@ export function walkPrepared(
 ): Section {
   const { stages, stretches } = line;
   let problems = line.unreached;
+  let losses: (Losses | undefined)[] | undefined;
   /** Air that was taken off for a stretch, and air at the end of each. */
   const taken: (AirStream | undefined)[] | undefined = stretches.length > 1 ? [] : undefined;
   const ended: (AirStream | undefined)[] | undefined = stretches.length > 1 ? [] : undefined;
@@ -246,11 +238,11 @@ export function walkPrepared(
         figures[k + 3] = air.vapourKgPerS;
         figures[k + 4] = air.liquidKgPerS;
         figures[k + 5] = air.caughtKgPerS;
-        figures[k + 6] = air.frozenKgPerS;
-        figures[k + 7] = air.adsorbedKgPerS;
-        figures[k + 8] = air.ventedKgPerS;
-        figures[k + 9] = air.ventedAirKgPerS;
-        figures[k + 10] = air.dryAirKgPerS;
+        figures[k + 6] = air.dryAirKgPerS;
+        if (air.lost) {
+          losses ??= [];
+          losses[first + walked] = air.lost;
+        }
         const off = departures?.[walked];
         if (off === undefined) continue;
         for (const { share, to } of off) {
@@ -275,7 +267,7 @@ export function walkPrepared(
       problems = [...problems, { stageId, field, message: error.message }];
     }
   }
-  return new Section(line, dryAir, waterIn, vapourOut, liquidOut, figures, problems);
+  return new Section(line, dryAir, waterIn, vapourOut, liquidOut, figures, losses, problems);
 }
 
 /** How far the ledger is from balancing, as a share of the water in. */

@@ -2,6 +2,17 @@ import type { Basis } from '../air/enhancement-factor';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { TRIPLE_POINT_C } from '../air/saturation';
 
+/** Ways other than a drain in which water leaves the stream. */
+export interface Losses {
+  /** Left behind as ice. */
+  frozenKgPerS: number;
+  /** Taken up by a medium that keeps it. */
+  adsorbedKgPerS: number;
+  /** Gone with purge or sweep, and that air. */
+  ventedKgPerS: number;
+  ventedAirKgPerS: number;
+}
+
 /**
  * What flows in the pipe, as it is at one place. Vapour and liquid are two numbers: air may be saturated and carry drops
  * besides. A stage acts on the stream that reaches it and thereby makes of it the stream that leaves; a walk uses one
@@ -11,13 +22,8 @@ export class AirStream {
   liquidKgPerS = 0;
   /** Taken out through the drain of the stage at hand. */
   caughtKgPerS = 0;
-  /** Left behind as ice in the stage at hand. */
-  frozenKgPerS = 0;
-  /** Taken up by the medium of the stage at hand. */
-  adsorbedKgPerS = 0;
-  /** Water that left the line with the purge or sweep air of the stage at hand, and that air. */
-  ventedKgPerS = 0;
-  ventedAirKgPerS = 0;
+  /** What else leaves the stream in the stage at hand; most stages lose nothing. */
+  lost: Losses | undefined = undefined;
 
   /** @param pressurePa absolute */
   constructor(
@@ -28,13 +34,15 @@ export class AirStream {
     public pressurePa: number,
   ) {}
 
+  private get losses(): Losses {
+    this.lost ??= { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
+    return this.lost;
+  }
+
   /** Before each stage: nothing taken out yet. */
   enterStage(): void {
     this.caughtKgPerS = 0;
-    this.frozenKgPerS = 0;
-    this.adsorbedKgPerS = 0;
-    this.ventedKgPerS = 0;
-    this.ventedAirKgPerS = 0;
+    this.lost = undefined;
   }
 
   /**
@@ -53,7 +61,7 @@ export class AirStream {
       const vapour = Math.min(water, most);
       this.vapourKgPerS = vapour;
       if (temperatureC < TRIPLE_POINT_C) {
-        this.frozenKgPerS += water - vapour;
+        if (water > vapour) this.losses.frozenKgPerS += water - vapour;
         this.liquidKgPerS = 0;
       } else this.liquidKgPerS = water - vapour;
     }
@@ -74,10 +82,14 @@ export class AirStream {
    * Lets a medium take up vapour until no more is left than a humidity ratio. Drops that reach the medium are taken up
    * first: they wet it.
    * @param humidityRatio kg water per kg dry air that the medium leaves in the air; more than there is changes nothing
+   * @param goes where the water stays: in the medium, out with the purge that dries it, or as brine through the drain
    */
-  adsorbTo(humidityRatio: number): this {
+  adsorbTo(humidityRatio: number, goes: 'kept' | 'purged' | 'drained' = 'kept'): this {
     const vapour = Math.min(this.vapourKgPerS, humidityRatio * this.dryAirKgPerS);
-    this.adsorbedKgPerS += this.vapourKgPerS - vapour + this.liquidKgPerS;
+    const taken = this.vapourKgPerS - vapour + this.liquidKgPerS;
+    if (goes === 'drained') this.caughtKgPerS += taken;
+    else if (goes === 'purged') this.losses.ventedKgPerS += taken;
+    else this.losses.adsorbedKgPerS += taken;
     this.vapourKgPerS = vapour;
     this.liquidKgPerS = 0;
     return this;
@@ -87,8 +99,8 @@ export class AirStream {
   vent(dryAirKgPerS: number): this {
     const share = this.dryAirKgPerS > 0 ? dryAirKgPerS / this.dryAirKgPerS : 0;
     const vapour = this.vapourKgPerS * share;
-    this.ventedAirKgPerS += dryAirKgPerS;
-    this.ventedKgPerS += vapour;
+    this.losses.ventedAirKgPerS += dryAirKgPerS;
+    this.losses.ventedKgPerS += vapour;
     this.dryAirKgPerS -= dryAirKgPerS;
     this.vapourKgPerS -= vapour;
     return this;

@@ -15,6 +15,7 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { Amount } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { CoolerReadings } from './cooler-readings';
+import { PumpUpTest } from './pump-up-test';
 import { StagePlace } from './stage-place';
 
 const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
@@ -101,6 +102,7 @@ export function StageEditor({
         <StageForm key={stage.id} stage={stage} />
         <StagePlace stage={stage} fixed={fixed} onSelect={onSelect} />
         <p className="text-[0.88rem] text-quiet">{kind.does}</p>
+        {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div>
