@@ -190,6 +190,15 @@ export const QUANTITIES = {
       unit('day', 'day', 86400, ['d', 'days']),
     ],
   },
+  duration: {
+    name: 'a short time',
+    typical: 75,
+    units: [
+      unit('s', 's', 1, ['sec', 'second', 'seconds']),
+      unit('min', 'min', 60, ['minute', 'minutes']),
+      unit('h', 'h', 3600, ['hr', 'hour', 'hours']),
+    ],
+  },
   share: {
     name: 'a percentage',
     typical: 0.6,

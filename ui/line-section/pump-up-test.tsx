@@ -59,9 +59,9 @@ export function PumpUpTest({ stage }: { stage: Extract<Stage, { kind: 'compresso
       </p>
       <div className="mt-3 grid gap-3 sm:grid-cols-3">
         {reading('volumeM3', 'Receiver and pipe', 'volume', 0.004, 20)}
-        {reading('fromPa', 'From', 'pressure', 0.9e5, 41e5)}
-        {reading('toPa', 'to', 'pressure', 0.9e5, 41e5)}
-        {reading('seconds', 'in', 'time', 1, 36000)}
+        {reading('fromPa', 'Pressure at the start', 'pressure', 0.9e5, 41e5)}
+        {reading('toPa', 'Pressure at the end', 'pressure', 0.9e5, 41e5)}
+        {reading('seconds', 'Time it took', 'duration', 1, 36000)}
         {reading('intakeC', 'Air drawn in', 'temperature', -40, 60)}
         {reading('receiverC', 'Tank at the end', 'temperature', -20, 120)}
       </div>
@@ -84,7 +84,7 @@ export function PumpUpTest({ stage }: { stage: Extract<Stage, { kind: 'compresso
                   input('V', 'volume', test.volumeM3, 'reading'),
                   input('p₁', 'pressure', test.fromPa, 'reading'),
                   input('p₂', 'pressure', test.toPa, 'reading'),
-                  input('t', 'time', test.seconds, 'reading'),
+                  input('t', 'duration', test.seconds, 'reading'),
                   input('T_intake', 'temperature', test.intakeC, 'reading'),
                   input('T_tank', 'temperature', test.receiverC, 'reading'),
                   input('barometer', 'barometer', atmosphericPa, 'Survey'),

@@ -50,7 +50,10 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
             onClick={onOpen}
           >
             {open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}
-            {open ? 'close lanes' : 'open lanes'}
+            <span>
+              <strong className="line-clamp-2 sm:hidden">{run.name}</strong>
+              {open ? 'close lanes' : 'open lanes'}
+            </span>
           </button>
         )}
       </div>
