@@ -11,6 +11,12 @@ const PICTURES = [
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'line-dark', at: `${demo}/line?stage=receiver`, size: DESK, theme: 'dark' },
+  {
+    name: 'branch',
+    at: `${demo}/line?stage=frame-bowl&lanes=frame-drop`,
+    size: { width: 1280, height: 1400 },
+    theme: 'light',
+  },
   { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
   {
     name: 'why',
