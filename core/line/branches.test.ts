@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { planOf, stageOf } from '../test/reference';
 import { addBranch, drainPoints, moveStage, removeBranch, removeStage } from './edit';
 import { type Branch, type Plan, planSchema, type Stage } from './plan';
-import { allStages, runOfStage, runsOf } from './runs';
+import { allStages, pathTo, runOfStage, runsOf } from './runs';
 import { imbalance, type Station, walk } from './walk';
 
 const hang = (plan: Plan, ...branches: (Partial<Branch> & Pick<Branch, 'id' | 'stages'>)[]): Plan =>
@@ -174,6 +174,13 @@ test('a stage provided for is left out of the walk, and what hangs on it hangs o
   expect(section.at('dryer')).toBeUndefined();
   expect(section.at('wet')?.pressureDewPointC).toBeCloseTo(section.at('trap')?.pressureDewPointC ?? 0, 9);
   expect(drainPoints(plan).map((s) => s.id)).not.toContain('dryer');
+});
+
+test('the way to a stage leads through the tees', () => {
+  const plan = addBranch(addBranch(planOf({}, cooled, trap, job('tool', 0.001)), 'trap', 'b1', 'o1'), 'o1', 'b2', 'o2');
+  expect(pathTo(plan, 'o2').map((s) => s.id)).toEqual(['intake', 'compressor', 'cooler', 'trap', 'o1', 'o2']);
+  expect(pathTo(plan, 'tool').map((s) => s.id)).toEqual(['intake', 'compressor', 'cooler', 'trap', 'tool']);
+  expect(pathTo(plan, 'gone')).toEqual([]);
 });
 
 describe('edits of branches', () => {

@@ -51,6 +51,23 @@ export function withBranch(plan: Plan, branchId: string, change: Partial<Omit<Br
   return { ...plan, branches: plan.branches.map((b) => (b.id === branchId ? { ...b, ...change } : b)) };
 }
 
+/**
+ * The stages that the air meets on its way to a stage, the stage itself last: those before it in its run, and those on the
+ * way to the stage behind which the run takes its air.
+ */
+export function pathTo(plan: Plan, stageId: string): readonly Stage[] {
+  const path: Stage[] = [];
+  const seen = new Set<string>();
+  for (let at: string | null = stageId; at !== null; ) {
+    const run = runOfStage(plan, at);
+    if (!run || seen.has(run.id)) break;
+    seen.add(run.id);
+    path.unshift(...run.stages.slice(0, run.stages.findIndex((s) => s.id === at) + 1));
+    at = run.from;
+  }
+  return path;
+}
+
 /** Every run that hangs on the stages of a run, and what hangs on those. */
 export function hangingOn(plan: Plan, runId: string): string[] {
   const ids = new Set((runsOf(plan).find((r) => r.id === runId)?.stages ?? []).map((s) => s.id));

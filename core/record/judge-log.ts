@@ -1,5 +1,6 @@
 import { drainPoints } from '../line/edit';
 import type { Plan } from '../line/plan';
+import { pathTo, stageById } from '../line/runs';
 import type { Derivation } from '../quantity/derivation';
 import type { DrainEntry } from './drain-entry';
 import { KG_PER_M3 } from './expect-drain';
@@ -20,6 +21,9 @@ export interface LoggedDrain extends DrainEntry {
   /** Struck out as a mistake: still to be read, no longer counted. */
   readonly struck: boolean;
 }
+
+/** Kinds that can foul and then send water on as vapour. */
+const COOLERS: readonly string[] = ['aftercooler', 'fluid-cooler'];
 
 const NEAR_MS = 3 * 86_400_000;
 
@@ -52,11 +56,13 @@ function nearest(log: readonly LoggedDrain[], stageId: string, at: number): Expe
 /** Judges one entry in the light of the whole log of its line. */
 export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: LoggedDrain): DrainJudgement {
   const points = drainPoints(plan).map((s) => s.id);
-  const here = points.indexOf(entry.stageId);
+  const path = pathTo(plan, entry.stageId);
+  const upstream = points.filter((id) => id !== entry.stageId && path.some((s) => s.id === id));
+  const downstream = points.filter(
+    (id) => id !== entry.stageId && pathTo(plan, id).some((s) => s.id === entry.stageId),
+  );
   const at = shopTimeMs(entry.drainedAt);
-  const stage = plan.stages.find((s) => s.id === entry.stageId);
-  const cooler = plan.stages.findIndex((s) => s.kind === 'aftercooler');
-  const position = plan.stages.findIndex((s) => s.id === entry.stageId);
+  const stage = stageById(plan, entry.stageId);
   const neighbours = (ids: string[]): ExpectedDrain[] => ids.flatMap((id) => nearest(log, id, at));
   return judgeDrain({
     entry: { ...expectedOf(entry), appearance: entry.appearance, loadedHours: entry.loadedHours },
@@ -65,8 +71,8 @@ export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: Logg
       .filter((e) => e.stageId === entry.stageId && e.drainedAt < entry.drainedAt)
       .sort((a, b) => b.drainedAt.localeCompare(a.drainedAt))
       .map(expectedOf),
-    upstream: here < 0 ? [] : neighbours(points.slice(0, here)),
-    downstream: here < 0 ? [] : neighbours(points.slice(here + 1)),
-    coolerBefore: cooler >= 0 && cooler <= position,
+    upstream: neighbours(upstream),
+    downstream: neighbours(downstream),
+    coolerBefore: path.some((s) => COOLERS.includes(s.kind)),
   });
 }

@@ -170,6 +170,21 @@ describe('the judgement', () => {
     expect(first?.because).toMatch(/the point after it gives more/i);
   });
 
+  test('“further down” is along the way of the air: what a parallel branch gives says nothing', () => {
+    const drop: Plan = {
+      ...plan,
+      branches: [
+        { id: 'b', name: 'b', from: 'separator', into: null, share: 1, stages: [stageOf('bowl-filter', {}, 'bowl')] },
+      ],
+    };
+    const log = [logged('bowl', 17, 3), logged('receiver', 17, 0.1)];
+    expect(judgeLogged(drop, log, log[1] as LoggedDrain).causes[0]?.because).not.toMatch(/the point after it/i);
+    const above = [logged('bowl', 18, 3), logged('separator', 18, 0.1)];
+    expect(judgeLogged(drop, above, above[1] as LoggedDrain).causes[0]?.because).toMatch(/the point after it/i);
+    const far = [logged('bowl', 19, 0.5)];
+    expect(judgeLogged(drop, far, far[0] as LoggedDrain).causes.map((c) => c.id)).toContain('cooler-fouled');
+  });
+
   test('all four causes of a short drain are weighed, but a fouled cooler only where there is one', () => {
     const short = (p: Plan) => {
       const log = [logged('separator', 17, 0.5)];

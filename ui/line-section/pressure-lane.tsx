@@ -16,7 +16,7 @@ export function PressureLane({ row }: { row: Row }) {
   const u = unitOf('pressure', choice.pressure);
   const cells = row.reached
     .filter((c) => c.stage.kind !== 'intake')
-    .map((c) => ({ ...c, value: fromSi(c.station.pressurePa, u, atmosphericPa) }));
+    .map((c) => ({ ...c, value: Math.round(fromSi(c.station.pressurePa, u, atmosphericPa) * 1e3) / 1e3 }));
   if (cells.length === 0) return null;
   const values = cells.map((c) => c.value);
   const ticks = niceTicks(Math.min(...values), Math.max(...values), 3);
