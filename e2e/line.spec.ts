@@ -133,6 +133,18 @@ test('a stage is found by what people call it', async ({ page }) => {
   await expect(page.getByText('Type a number from 0 to 30.')).toBeVisible();
 });
 
+test('the water class stands behind each stage: a “3 °C” dryer whose drops evaporate again is class 5', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/line`);
+  for (const [stage, is] of [
+    ['Finned cooler', 'X, by the liquid'],
+    ['Chilled dryer', '5, by its dew point'],
+    ['Loft regulator', '4, by its dew point'],
+  ])
+    await expect(figure(page, `Water class after ${stage}: ${is}`)).toBeVisible();
+});
+
 test('any figure answers “why?”, from the keyboard too', async ({ page }) => {
   await page.goto(`${DEMO}/line`);
   await figure(page, 'Caught at Cyclone').focus();

@@ -1,4 +1,4 @@
-import { bandOf, type Derivation, input, type ReasonInput } from '../quantity/derivation';
+import { bandOf, type Derivation, input, notBelowZero, type ReasonInput } from '../quantity/derivation';
 import { enhancementFactor } from './enhancement-factor';
 import { type AirAt, type MoistureAnswer, type MoistureReading, moistureAt, vapourFractionOf } from './moisture';
 import { OutOfRange } from './out-of-range';
@@ -185,7 +185,7 @@ export function explainMoisture(figure: MoistureFigure, reading: MoistureReading
     title,
     quantity,
     value,
-    band,
+    band: quantity === 'temperature' ? band : notBelowZero(band),
     formula,
     inputs,
     source:

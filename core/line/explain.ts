@@ -5,7 +5,7 @@ import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { kindOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/kind';
-import { type Derivation, input, type Reason, type ReasonInput } from '../quantity/derivation';
+import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
 import { type PlanFigure, planReason } from './explain-plan';
@@ -189,20 +189,19 @@ export function explain(plan: Plan, section: Section, figure: Figure, basis: Bas
   if (!('stageId' in figure)) {
     const { pick, ...reason } = planReason(plan, section, figure.name);
     const band = propagate(plan, pick, basis);
-    return band && { ...reason, value: band.value, band };
+    return band && { ...reason, value: band.value, band: notBelowZero(band) };
   }
   const stage = stageById(plan, figure.stageId);
   const station = section.at(figure.stageId);
   const { title, quantity } = READ[figure.name];
   if (!stage || !station) return undefined;
   const band = propagate(plan, (s, p) => readFigure(p, s, figure.stageId, figure.name, basis), basis);
-  return (
-    band && {
-      ...stationReason(plan, stage, station, figure.name, basis),
-      title: `${title} · ${stage.name}`,
-      quantity,
-      value: band.value,
-      band,
-    }
-  );
+  if (!band) return undefined;
+  return {
+    ...stationReason(plan, stage, station, figure.name, basis),
+    title: `${title} · ${stage.name}`,
+    quantity,
+    value: band.value,
+    band: quantity === 'temperature' || quantity === 'pressure' ? band : notBelowZero(band),
+  };
 }

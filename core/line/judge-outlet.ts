@@ -1,12 +1,10 @@
 import type { Basis } from '../air/enhancement-factor';
+import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
 import { type Pick, propagate } from './propagate';
 import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
-
-/** Greatest pressure dew point of the water classes of ISO 8573-1:2010, °C (standard, recalled). */
-export const WATER_CLASS_DEW_POINT_C = { '1': -70, '2': -40, '3': -20, '4': 3, '5': 7, '6': 10 } as const;
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
 export type Verdict = 'meets' | 'fails' | 'open';

@@ -73,3 +73,8 @@ export function bandOf(value: number, moved: Iterable<readonly [label: string, b
   drivers.sort((a, b) => b.effect - a.effect);
   return { value, low: value - COVERAGE * Math.sqrt(down), high: value + COVERAGE * Math.sqrt(up), drivers };
 }
+
+/** The same where less than nothing cannot be: flows, shares, contents. */
+export function notBelowZero(band: Band): Band {
+  return { ...band, low: Math.max(0, band.low) };
+}

@@ -36,13 +36,15 @@ export function Lane({
           <p className="text-[0.75rem] text-quiet">{unit}</p>
           {note}
         </div>
-        <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
-          {ticks.map((t) => (
-            <text key={t} x={30} y={y(t) + 3.5} textAnchor="end">
-              {formatNumber(t, Number.isInteger(t) ? 0 : 1)}
-            </text>
-          ))}
-        </svg>
+        {ticks.length > 0 && (
+          <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
+            {ticks.map((t) => (
+              <text key={t} x={30} y={y(t) + 3.5} textAnchor="end">
+                {formatNumber(t, Number.isInteger(t) ? 0 : 1)}
+              </text>
+            ))}
+          </svg>
+        )}
       </div>
       <svg width={row.total} height={height} className="block bg-card" role="group" aria-label={title}>
         {ticks.map((t) => (

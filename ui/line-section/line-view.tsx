@@ -22,6 +22,7 @@ import { rowsFor } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
+import { WaterClassLane } from './water-class-lane';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
@@ -128,6 +129,7 @@ export function LineView() {
                         <DryMarginLane row={row} />
                         <PressureLane row={row} />
                         <LedgerLane row={row} />
+                        <WaterClassLane row={row} />
                       </>
                     )}
                   </div>
