@@ -3,7 +3,8 @@ import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
-import { type Pick, propagate } from './propagate';
+import { type Pick, propagateAll } from './propagate';
+import { allStages, standing } from './runs';
 import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
@@ -80,21 +81,34 @@ function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: 
 }
 
 /**
- * Judges an outlet with the uncertainty of the figure: it meets the need only if it would at the worse edge of the
+ * Judges the outlets of a line with the uncertainty of what each gets: it meets the need only if it would at the worse edge of the
  * band, fails only if it would at the better one, and is open in between.
- * @returns `undefined` where the walk stops before the outlet
+ * @returns by stage id; an outlet before which the walk stops is left out
  * @source verdicts with uncertainty: common practice; classes: ISO 8573-1:2010 (recalled)
  */
-export function judgeOutlet(
-  plan: Plan,
-  section: Section,
+export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'): Map<string, OutletJudgement> {
+  const outlets = allStages(standing(plan)).filter((s): s is OutletStage => s.kind === 'outlet');
+  const criteria = outlets.map((stage) => criterion(stage, basis));
+  const bands = propagateAll(
+    plan,
+    criteria.map((c) => c.pick),
+    basis,
+  );
+  return new Map(
+    outlets.flatMap((stage, i) => {
+      const station = section.at(stage.id);
+      const [band, asked] = [bands[i], criteria[i]];
+      return station && band && asked ? [[stage.id, judged(stage, station, band, asked)] as const] : [];
+    }),
+  );
+}
+
+function judged(
   stage: OutletStage,
-  basis: Basis = 'real',
-): OutletJudgement | undefined {
-  const station = section.at(stage.id);
-  const { quantity, limit, pick } = criterion(stage, basis);
-  const band = propagate(plan, pick, basis);
-  if (!station || !band) return undefined;
+  station: Station,
+  band: Band,
+  { quantity, limit }: { quantity: QuantityName; limit: number },
+): OutletJudgement {
   const wet = station.liquidKgPerS > 0;
   const verdict = verdictOf(stage.parameters.need, wet, band, limit);
   const largest = band.drivers[0]?.label;

@@ -155,3 +155,16 @@ export function prepare(plan: Plan): PreparedLine {
   const stages = pieces.length === 1 ? line.stages : pieces.flatMap((p) => p.stages);
   return { stages, stretches, unreached: unreached.length > 0 ? unreached : NONE };
 }
+
+/** The same line with the parameters of one stage changed, for the flow of air does not depend on them. */
+export function withParameters(line: PreparedLine, stageId: string, parameters: Stage['parameters']): PreparedLine {
+  const place = line.stages.findIndex((s) => s.id === stageId);
+  return {
+    ...line,
+    stretches: line.stretches.map((stretch) => {
+      const i = place - stretch.first;
+      if (i < 0 || i >= stretch.parameters.length) return stretch;
+      return { ...stretch, parameters: stretch.parameters.with(i, parameters) };
+    }),
+  };
+}

@@ -4,14 +4,16 @@ import type { FieldMeta } from '../equipment/kind';
 import { type Band, bandOf } from '../quantity/derivation';
 import { setParameter } from './edit';
 import { type Plan, placeSchema, surveySchema, workingSchema } from './plan';
-import { allStages, standing } from './runs';
-import { type Section, walk } from './walk';
+import { prepare, withParameters } from './prepare';
+import { allStages, stageById, standing } from './runs';
+import { type Section, surroundingsOf, walkPrepared } from './walk';
 
-/** One input that can be off, by how much, and the plan with it changed. */
+/** One input that can be off, and the plan with it changed; of a stage's own input, whose it is. */
 interface UncertainInput {
   readonly label: string;
   readonly plus: Plan;
   readonly minus: Plan;
+  readonly stageId?: string;
 }
 
 /** Reads the figure in question from a walked plan; `undefined` where the walk did not get that far. */
@@ -25,9 +27,10 @@ function shifted(value: number, meta: FieldMeta, sign: 1 | -1): number {
 
 function inputsOf(plan: Plan): UncertainInput[] {
   const inputs: UncertainInput[] = [];
-  const add = (label: string, meta: FieldMeta, value: unknown, withValue: (v: number) => Plan): void => {
+  const add = (label: string, meta: FieldMeta, value: unknown, withValue: (v: number) => Plan, stageId?: string) => {
     if (!meta.uncertainty || typeof value !== 'number') return;
-    inputs.push({ label, plus: withValue(shifted(value, meta, 1)), minus: withValue(shifted(value, meta, -1)) });
+    const plus = withValue(shifted(value, meta, 1));
+    inputs.push({ label, plus, minus: withValue(shifted(value, meta, -1)), ...(stageId && { stageId }) });
   };
   const { survey } = plan;
   for (const key of ['altitudeM', 'barometerPa'] as const) {
@@ -54,32 +57,61 @@ function inputsOf(plan: Plan): UncertainInput[] {
     const parameters = stage.parameters as Record<string, unknown>;
     for (const [field, meta] of fieldsOf(stage.kind)) {
       if (isRelevant(meta, parameters))
-        add(`${meta.label}, ${stage.name}`, meta, parameters[field], (v) => setParameter(plan, stage.id, field, v));
+        add(
+          `${meta.label}, ${stage.name}`,
+          meta,
+          parameters[field],
+          (v) => setParameter(plan, stage.id, field, v),
+          stage.id,
+        );
     }
   }
   return inputs;
 }
 
 /**
- * A figure of the section with the band that the stated uncertainties of its inputs give it: the walk is repeated with
- * each input moved by its standard uncertainty up and down.
+ * Figures of the section with the bands that the stated uncertainties of the inputs give them: the walk is repeated with
+ * each input moved by its standard uncertainty up and down, once for all figures.
  *
  * @param more further relative standard uncertainties that the walk does not know of, for instance of the hours run
- * @returns `undefined` if the walk does not reach the figure
+ * @returns a band a figure; `undefined` for one that the walk does not reach
  */
+export function propagateAll(
+  plan: Plan,
+  picks: readonly Pick[],
+  basis: Basis = 'real',
+  more: readonly { readonly label: string; readonly rel: number }[] = [],
+): (Band | undefined)[] {
+  const line = prepare(plan);
+  const around = surroundingsOf(plan, basis);
+  const here = walkPrepared(line, around);
+  const becomes = inputsOf(plan).map(({ label, plus, minus, stageId }) => {
+    const ends = [plus, minus].map((changed) => {
+      // A stage's own input changes neither the flow nor what surrounds it; one of the survey changes only the latter.
+      const parameters = stageId === undefined ? undefined : stageById(changed, stageId)?.parameters;
+      const section = parameters
+        ? walkPrepared(withParameters(line, stageId as string, parameters), around)
+        : walkPrepared(line, surroundingsOf(changed, basis));
+      return picks.map((pick) => pick(section, changed));
+    });
+    return { label, ends };
+  });
+  return picks.map((pick, i) => {
+    const value = pick(here, plan);
+    if (value === undefined) return undefined;
+    return bandOf(value, [
+      ...becomes.map(({ label, ends }) => [label, ends.flatMap((end) => end[i] ?? [])] as const),
+      ...more.map(({ label, rel }) => [label, [value * (1 + rel), value * (1 - rel)]] as const),
+    ]);
+  });
+}
+
+/** The same for one figure. */
 export function propagate(
   plan: Plan,
   pick: Pick,
   basis: Basis = 'real',
   more: readonly { readonly label: string; readonly rel: number }[] = [],
 ): Band | undefined {
-  const value = pick(walk(plan, basis), plan);
-  if (value === undefined) return undefined;
-  return bandOf(value, [
-    ...inputsOf(plan).map(({ label, plus, minus }) => {
-      const becomes = [plus, minus].flatMap((changed) => pick(walk(changed, basis), changed) ?? []);
-      return [label, becomes] as const;
-    }),
-    ...more.map(({ label, rel }) => [label, [value * (1 + rel), value * (1 - rel)]] as const),
-  ]);
+  return propagateAll(plan, [pick], basis, more)[0];
 }

@@ -1,7 +1,7 @@
 import { COVERAGE } from '../quantity/derivation';
 import { planOf, stageOf } from '../test/reference';
 import { explain } from './explain';
-import { judgeOutlet, type OutletStage } from './judge-outlet';
+import { judgeOutlets, type OutletStage } from './judge-outlet';
 import type { Plan } from './plan';
 import { propagate } from './propagate';
 import { type Section, walk } from './walk';
@@ -52,7 +52,7 @@ describe('outlets judged', () => {
       stageOf('refrigerated-dryer', { pressureDewPointC: dewPointC, separatorEfficiency: 1, reheat: 'no' }),
       outlet,
     );
-    return judgeOutlet(plan, walk(plan), outlet);
+    return judgeOutlets(plan, walk(plan)).get(outlet.id);
   };
 
   test.each([
@@ -80,7 +80,7 @@ describe('outlets judged', () => {
       });
       const warmed = stageOf('receiver', { method: 'measured', outletTemperatureC: 21.111 });
       const plan = planOf(at, dryer, warmed, outlet(need));
-      return judgeOutlet(plan, walk(plan, 'ideal'), outlet(need), 'ideal')?.gets;
+      return judgeOutlets(plan, walk(plan, 'ideal'), 'ideal').get('outlet')?.gets;
     };
     expect(gets('humidity-in-line')).toBeCloseTo(0.31, 2);
     expect(Math.abs((gets('humidity-expanded') ?? 0) - 0.044)).toBeLessThan(0.0006); // the table is rounded
@@ -90,12 +90,12 @@ describe('outlets judged', () => {
     const cooled = stageOf('aftercooler', { method: 'measured', outletTemperatureC: 30 });
     const outlet = stageOf('outlet', { need: 'no-liquid' }) as OutletStage;
     const wet = planOf({ relativeHumidity: 0.9 }, cooled, outlet);
-    expect(judgeOutlet(wet, walk(wet), outlet)).toMatchObject({
+    expect(judgeOutlets(wet, walk(wet)).get(outlet.id)).toMatchObject({
       verdict: 'fails',
       note: expect.stringMatching(/drops/),
     });
     const drained = planOf({ relativeHumidity: 0.9 }, cooled, stageOf('separator', { efficiency: 1 }), outlet);
-    expect(judgeOutlet(drained, walk(drained), outlet)?.verdict).toBe('open');
+    expect(judgeOutlets(drained, walk(drained)).get(outlet.id)?.verdict).toBe('open');
   });
 
   test('too little pressure is told apart from moisture', () => {

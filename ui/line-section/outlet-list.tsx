@@ -1,8 +1,8 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { StationFigure } from '@/core/line/explain';
-import { judgeOutlet, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
+import { judgeOutlets, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
 import { allStages, standing } from '@/core/line/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -33,14 +33,16 @@ export function OutletList({
   selected: string | undefined;
   onSelect: (stageId: string) => void;
 }) {
-  const { plan, section } = usePlan();
-  const outlets = useMemo(
-    () =>
-      allStages(standing(plan))
-        .filter((s): s is OutletStage => s.kind === 'outlet')
-        .map((stage) => ({ stage, judged: judgeOutlet(plan, section, stage) })),
-    [plan, section],
-  );
+  const now = usePlan();
+  // The bands take many walks: what one types comes first.
+  const plan = useDeferredValue(now.plan);
+  const section = useDeferredValue(now.section);
+  const outlets = useMemo(() => {
+    const judgements = judgeOutlets(plan, section);
+    return allStages(standing(plan))
+      .filter((s): s is OutletStage => s.kind === 'outlet')
+      .map((stage) => ({ stage, judged: judgements.get(stage.id) }));
+  }, [plan, section]);
   if (outlets.length === 0)
     return <p className="p-3 text-quiet">No outlet yet. Add one and say what the job needs: it is judged here.</p>;
   return (
