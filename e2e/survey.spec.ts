@@ -29,6 +29,9 @@ test('a survey is typed, kept by itself, and answers live', async ({ page }) => 
   await expect(page.locator('#main').getByRole('alert')).toContainText('must end after it starts');
   await page.getByRole('button', { name: 'Add a job' }).click();
   await page.getByLabel('Job', { exact: true }).last().fill('Varnish booth');
+  await page.getByLabel('Start from a usual job').last().selectOption('Spray gun, solvent-borne');
+  await expect(page.getByLabel('Flow while in use').last()).toHaveValue('0.3964'); // 14 cfm
+  await expect(page.getByText(/^Together the jobs use/)).toContainText('0.212 m³/min'); // 0.45 · 0.3964 + 0.3 · 0.1133
   await expectSaved(page);
   await page.reload();
   await expect(page.getByLabel('Job', { exact: true }).last()).toHaveValue('Varnish booth');

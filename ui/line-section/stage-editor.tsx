@@ -8,6 +8,7 @@ import { readFigure } from '@/core/line/explain';
 import type { Stage } from '@/core/line/plan';
 import { type Run, runOfStage } from '@/core/line/runs';
 import type { QuantityName } from '@/core/quantity/units';
+import { JobChoice } from '@/ui/forms/job-choice';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -99,6 +100,7 @@ export function StageEditor({
             {problem}
           </p>
         )}
+        {stage.kind === 'outlet' && <JobChoice stageId={stage.id} />}
         <StageForm key={stage.id} stage={stage} />
         <StagePlace stage={stage} fixed={fixed} onSelect={onSelect} />
         <p className="text-[0.88rem] text-quiet">{kind.does}</p>

@@ -11,6 +11,7 @@ import { surveySchema } from '@/core/line/plan';
 import { allStages, runsOf } from '@/core/line/runs';
 import { input } from '@/core/quantity/derivation';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { JobChoice } from '@/ui/forms/job-choice';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
@@ -124,6 +125,9 @@ export function SurveyView() {
                   <button type="button" className="button" onClick={() => edit((p) => removeStage(p, job.id))}>
                     Remove
                   </button>
+                </div>
+                <div className="mb-3">
+                  <JobChoice stageId={job.id} />
                 </div>
                 <StageForm stage={job} />
               </li>
