@@ -38,7 +38,7 @@ function bestMs(job: () => void, times: number): number {
 }
 const line = prepare(plan);
 const around = surroundingsOf(plan);
-const figures: number[] = [];
+const figures = walk(plan).figures;
 const section = walk(plan);
 const once = bestMs(() => walkPrepared(line, around, figures), 200);
 const anew = bestMs(() => walk(plan), 50);

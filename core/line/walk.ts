@@ -71,7 +71,7 @@ export class Section {
     readonly vapourOutKgPerS: number,
     readonly liquidOutKgPerS: number,
     /** {@link KEPT} numbers a station; not a number where the walk did not come. */
-    readonly figures: readonly number[],
+    readonly figures: Float64Array,
     /** Of the few stations where water leaves otherwise than through a drain. */
     private readonly losses: readonly (Losses | undefined)[] | undefined,
     /** What refused, and what could not be reached; the rest of the line is walked all the same. */
@@ -179,19 +179,19 @@ export function walk(plan: Plan, basis: Basis = 'real'): Section {
 }
 
 /** Says of stations that the walk did not come there. */
-function blank(figures: number[], from: number, to: number): void {
+function blank(figures: Float64Array, from: number, to: number): void {
   for (let k = KEPT * from; k < KEPT * to; k++) figures[k] = Number.NaN;
 }
 
 /**
  * The same for a run over many hours.
- * @param figures where the section keeps its numbers; a run that is done with one section may give them to the next
+ * @param kept where the section keeps its numbers; a run that is done with one section may give them to the next
  * @param onEnter is shown the stream that enters each stage; what it does to the stream, the stage meets
  */
 export function walkPrepared(
   line: PreparedLine,
   around: Surroundings,
-  figures: number[] = [],
+  kept?: Float64Array,
   onEnter?: (index: number, air: AirStream) => void,
 ): Section {
   const { stages, stretches } = line;
@@ -204,10 +204,8 @@ export function walkPrepared(
   let waterIn = 0;
   let vapourOut = 0;
   let liquidOut = 0;
-  if (figures.length !== KEPT * stages.length) {
-    figures.length = 0;
-    blank(figures, 0, stages.length);
-  }
+  const figures = kept?.length === KEPT * stages.length ? kept : new Float64Array(KEPT * stages.length);
+  if (problems.length > 0) blank(figures, 0, stages.length);
   for (let n = 0; n < stretches.length; n++) {
     const { draws, after, first, passes, parameters, departures, ends } = stretches[n] as Stretch;
     let walked = 0;
