@@ -1,5 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
 import { type Plan, type PlanSummary, planSchema } from '../core/line/plan';
+import { allStages } from '../core/line/runs';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
 import { checkedId, noSuchPlan } from './plan-id';
@@ -29,7 +30,7 @@ export async function listPlans(): Promise<PlanSummary[]> {
     name: r.document.name,
     shop: r.document.survey.shop,
     isDemo: r.isDemo,
-    stages: r.document.stages.length,
+    stages: allStages(planSchema.parse(r.document)).length,
     updatedAt: r.updatedAt.toISOString(),
   }));
 }

@@ -52,7 +52,7 @@ export async function savePlan(planId: string, input: unknown): Promise<Saved> {
             message: `The stored version is ${row.rowVersion}; yours was made from ${rowVersion}.`,
           },
         ],
-        { newer: { rowVersion: row.rowVersion, plan: row.document } },
+        { newer: { rowVersion: row.rowVersion, plan: planSchema.parse(row.document) } },
       );
     const next = rowVersion + 1;
     await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));

@@ -1,4 +1,4 @@
-import type { Plan } from '@/core/line/plan';
+import { type Plan, planSchema } from '@/core/line/plan';
 import type { PlanStore } from './plan-store';
 
 const PAUSE_MS = 300; // after the last keystroke; what is typed is stored within a second
@@ -15,7 +15,9 @@ interface Draft {
 export function draftOf(planId: string): Draft | undefined {
   try {
     const text = localStorage.getItem(`cool-dram.draft.${planId}`);
-    return text ? (JSON.parse(text) as Draft) : undefined;
+    const draft = text ? (JSON.parse(text) as Draft) : undefined;
+    // Through the schema, so that a draft left by an older program gets the fields that are new since then.
+    return draft && { ...draft, plan: planSchema.parse(draft.plan) };
   } catch {
     return undefined;
   }
