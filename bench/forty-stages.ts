@@ -15,7 +15,7 @@ let plan: Plan = startPlan(
     lineName: 'forty stages',
     intakeTemperatureC: 27,
     intakeRelativeHumidity: 0.6,
-    compressor: { type: 'screw', freeAirDeliveryM3PerS: 0.05, dischargePressurePa: 9e5 },
+    compressor: { type: 'screw', freeAirDeliveryM3PerS: 0.05, cutInPa: 8e5, cutOutPa: 10e5 },
     receiverVolumeM3: 1,
     has: { aftercooler: true, refrigeratedDryer: true },
   },

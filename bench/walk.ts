@@ -1,10 +1,12 @@
 import assert from 'node:assert/strict';
 import psychrolib from 'psychrolib';
 import { dewPointFromVapourPressureC } from '../core/air/dew-point';
+import { workingPressurePa } from '../core/equipment/compressor';
 import { newStage } from '../core/line/edit';
 import { type Plan, planSchema, type Stage } from '../core/line/plan';
 import { prepare } from '../core/line/prepare';
-import { DEW_POINT, KEPT, surroundingsOf, walkPrepared } from '../core/line/walk';
+import { DEW_POINT, KEPT } from '../core/line/section';
+import { surroundingsOf, walkPrepared } from '../core/line/walk';
 import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 
 // Prints how much faster the core is than the same computed with psychrolib's functions, both in this run, on the same
@@ -80,7 +82,8 @@ function line(i: number): Plan {
       stage('intake', 'intake', { filterLossPa: s(4, 0, 2000) }),
       stage('compressor', 'compressor', {
         freeAirDeliveryM3PerS: s(5, 0.004, 0.03),
-        dischargePressurePa: s(6, 7e5, 13e5),
+        cutInPa: s(6, 7e5, 13e5) - 5e4,
+        cutOutPa: s(6, 7e5, 13e5) + 5e4,
         dischargeTemperatureFrom: 'measured',
         dischargeTemperatureC: s(7, 100, 170),
       }),
@@ -128,7 +131,7 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
     let efficiency = 0;
     let after: number | undefined;
     if (s.kind === 'intake') air.p -= s.parameters.filterLossPa;
-    else if (s.kind === 'compressor') bring(air, s.parameters.dischargeTemperatureC, s.parameters.dischargePressurePa);
+    else if (s.kind === 'compressor') bring(air, s.parameters.dischargeTemperatureC, workingPressurePa(s.parameters));
     else if (s.kind === 'aftercooler')
       bring(
         air,

@@ -52,7 +52,8 @@ export function demoPlan(): Plan {
       stage('compressor', 'compressor', 'Pump', {
         type: 'piston2',
         freeAirDeliveryM3PerS: 0.62 / 60,
-        dischargePressurePa: BAR_G(9.6),
+        cutInPa: BAR_G(8.8),
+        cutOutPa: BAR_G(10.4),
         dischargeTemperatureFrom: 'measured',
         dischargeTemperatureC: 128,
       }),

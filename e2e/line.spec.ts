@@ -92,7 +92,7 @@ test('every kind of wrong number gets a message at its field', async ({ page }) 
     await expect(alert).toContainText(message);
   }
   await page.locator(cards, { hasText: 'Compressor' }).click();
-  await page.getByLabel('Working pressure').fill('-2 bar');
+  await page.getByLabel('Cuts in at').fill('-2 bar');
   await expect(alert).toContainText('below a perfect vacuum');
   await expectSaved(page);
   await page.reload();

@@ -23,7 +23,7 @@ test('a survey is typed, kept by itself, and answers live', async ({ page }) => 
 
   await page.getByLabel('Altitude').fill('5250 ft');
   await expect(answer).toContainText('835 hPa');
-  await expect(page.getByLabel('Working pressure')).toHaveValue('7.5'); // the gauge still reads what it read
+  await expect(page.getByLabel('Cuts in at')).toHaveValue('6.5'); // the gauge still reads what it read
   await page.getByRole('button', { name: 'Sat' }).click();
   await page.getByLabel('To', { exact: true }).fill('06:00');
   await expect(page.locator('#main').getByRole('alert')).toContainText('must end after it starts');

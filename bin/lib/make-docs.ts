@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { fieldsOf, KINDS, type KindName, kindOf } from '../../core/equipment/index';
 import { newStage } from '../../core/line/edit';
-import { planSchema } from '../../core/line/plan';
+import { currentPlanSchema, planSchema } from '../../core/line/plan';
 import { formatQuantity } from '../../core/quantity/format';
 import { rangeText } from '../../core/quantity/parse';
 import { unitOf } from '../../core/quantity/units';
@@ -68,7 +68,7 @@ function catalogue(): string {
 }
 
 const files: Record<string, string> = {
-  'docs/plan.schema.json': `${JSON.stringify(z.toJSONSchema(planSchema, { io: 'input' }), null, 2)}\n`,
+  'docs/plan.schema.json': `${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`,
   'docs/catalogue.md': catalogue(),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),
 };

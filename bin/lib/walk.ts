@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { planSchema } from '../../core/line/plan';
 import { stageById } from '../../core/line/runs';
-import { imbalance, walk } from '../../core/line/walk';
+import { imbalance } from '../../core/line/section';
+import { walk } from '../../core/line/walk';
 import { issuesOf } from '../../server/errors';
 
 const USAGE = `bin/walk [--ideal] PLAN.json

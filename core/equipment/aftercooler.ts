@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { catchField, drained, drainFields, FITTED } from './drains';
 import {
-  catchField,
+  airSpaceField,
   choiceField,
   defineKind,
-  drained,
-  drainField,
   numberField,
   pressureAfterLoss,
   pressureLossField,
@@ -100,19 +99,20 @@ export const aftercooler = defineKind({
       uncertainty: { abs: 0.03 },
       when: { field: 'method', is: ['effectiveness'] },
     }),
+    airSpaceM3: airSpaceField(1e-3),
     pressureLossPa: pressureLossField(1.5e4), // 2–3 psi
-    drain: drainField('none'),
+    ...drainFields('none', 1e-4),
     catchEfficiency: catchField({
       label: 'Drops its own drain catches',
       default: 0.5,
       source: 'estimate',
       uncertainty: 0.2,
-      when: { field: 'drain', is: ['manual', 'float', 'timer', 'unloader', 'level'] },
+      when: { field: 'drain', is: FITTED },
     }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency, around));
   },
   whyTemperature(inlet, p, around) {
     const cooling = {
@@ -159,5 +159,6 @@ export const aftercooler = defineKind({
       source: 'entered',
     };
   },
-  catches: (p) => ({ efficiency: drained(p, p.catchEfficiency), source: 'estimate' }),
+  airSpaceM3: (p) => p.airSpaceM3,
+  catches: (p, around) => ({ efficiency: drained(p, p.catchEfficiency, around), source: 'estimate' }),
 });

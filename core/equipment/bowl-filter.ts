@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -15,12 +16,12 @@ export const bowlFilter = defineKind({
       source: 'estimate',
       uncertainty: 0.07,
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 5e-5),
     pressureLossPa: pressureLossField(1e4), // 1–2 psi
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
   },
-  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { catchField, choiceField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { choiceField, defineKind, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Merges the finest drops until they drain. Liquid only: no filter lowers the dew point of clean vapour. */
 export const coalescingFilter = defineKind({
@@ -19,12 +20,12 @@ export const coalescingFilter = defineKind({
       source: 'typical, common practice (99.9 % of particles at the rated size)',
       uncertainty: 0.01,
     }),
-    drain: drainField('float'),
+    ...drainFields('float', 5e-5),
     pressureLossPa: pressureLossField(1.7e4), // 2–3 psi wet
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
   },
-  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'typical, common practice' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'typical, common practice' }),
 });

@@ -12,6 +12,13 @@ const TYPES = {
 } as const;
 type CompressorType = keyof typeof TYPES;
 
+const CONTROLS = {
+  'start-stop': 'starts and stops',
+  unload: 'runs on unloaded',
+  'run-on': 'unloads, stops after a while',
+  speed: 'variable speed',
+} as const;
+
 // Heat lost through cylinder and head makes the measured discharge cooler than the adiabatic figure. These polytropic
 // exponents return the usual head-outlet temperatures: one stage 325 °F at 125 psig from 80 °F, two stages 275 °F at
 // 175 psig with 110 °F between the stages (typical, common practice; the exponents are our estimate, ±25 K).
@@ -45,24 +52,25 @@ export function estimatedDischargeC(
   return dischargeC;
 }
 
+/** The middle of the band that the pressure switch keeps, Pa absolute: what the line runs at on average. */
+export function workingPressurePa(p: { readonly cutInPa: number; readonly cutOutPa: number }): number {
+  return (p.cutInPa + p.cutOutPa) / 2;
+}
+
 function dischargeC(
   inlet: AirStream,
   p: {
     type: CompressorType;
     dischargeTemperatureFrom: string;
     dischargeTemperatureC: number;
-    dischargePressurePa: number;
+    cutInPa: number;
+    cutOutPa: number;
   },
   around: Surroundings,
 ): number {
   return p.dischargeTemperatureFrom === 'measured'
     ? p.dischargeTemperatureC
-    : estimatedDischargeC(
-        p.type,
-        inlet.temperatureC,
-        p.dischargePressurePa / inlet.pressurePa,
-        around.roomTemperatureC,
-      );
+    : estimatedDischargeC(p.type, inlet.temperatureC, workingPressurePa(p) / inlet.pressurePa, around.roomTemperatureC);
 }
 
 /** The pump: its free air delivery is the flow of the whole line while it is loaded. */
@@ -90,15 +98,25 @@ export const compressor = defineKind({
         string
       >,
     }),
-    dischargePressurePa: numberField({
-      label: 'Working pressure',
-      help: 'Middle of the band between cut-in and cut-out.',
+    control: choiceField({ label: 'Control', options: CONTROLS }),
+    cutInPa: numberField({
+      label: 'Cuts in at',
+      help: 'Starts, or loads, when the pressure has fallen to this.',
       quantity: 'pressure',
-      least: 1.5e5,
+      least: 1.2e5,
       most: 41e5,
-      default: 8.6e5, // 110 psig: band 95 to 125 psig
+      default: 7.56e5, // 95 psig
       source: 'typical of one stage, common practice',
       uncertainty: { abs: 13800 }, // 2.5 in grade B gauge, ±2 psi (ASME B40.100, recalled)
+    }),
+    cutOutPa: numberField({
+      label: 'Cuts out at',
+      quantity: 'pressure',
+      least: 1.3e5,
+      most: 41e5,
+      default: 9.64e5, // 125 psig
+      source: 'typical of one stage, common practice',
+      uncertainty: { abs: 13800 },
     }),
     dischargeTemperatureFrom: choiceField({
       label: 'Discharge temperature',
@@ -115,11 +133,62 @@ export const compressor = defineKind({
       uncertainty: { abs: 5 },
       when: { field: 'dischargeTemperatureFrom', is: ['measured'] },
     }),
+    dutyLimit: numberField({
+      label: 'Loaded share of the time, at most',
+      help: 'What the pump can bear without overheating.',
+      quantity: 'share',
+      least: 0.05,
+      most: 1,
+      default: 0.6,
+      source: 'typical: 50–60 % of one stage, 60–75 % of two, screws 100 %; common practice',
+    }),
+    startsPerHour: z
+      .int()
+      .min(1)
+      .max(120)
+      .default(10)
+      .meta({
+        label: 'Starts in an hour, at most',
+        least: 1,
+        most: 120,
+        source: 'typical motor limit: 10 up to 5 hp, 6 from 10 hp; common practice',
+        when: { field: 'control', is: ['start-stop', 'run-on', 'speed'] },
+      }),
+    runOnS: numberField({
+      label: 'Runs on unloaded for',
+      quantity: 'duration',
+      least: 0,
+      most: 7200,
+      default: 300,
+      source: 'typical of a screw, common practice',
+      when: { field: 'control', is: ['run-on'] },
+    }),
+    leastSpeed: numberField({
+      label: 'Slowest, as a share of full delivery',
+      quantity: 'share',
+      least: 0.05,
+      most: 1,
+      default: 0.3,
+      source: 'typical, common practice',
+      when: { field: 'control', is: ['speed'] },
+    }),
+    dischargeSpaceM3: numberField({
+      label: 'Air space of head and discharge pipe',
+      help: 'Blown off by the unloader at each stop.',
+      quantity: 'volume',
+      least: 0,
+      most: 0.2,
+      default: 3e-4,
+      source: 'estimate',
+      when: { field: 'control', is: ['start-stop'] },
+    }),
   }),
   pass(inlet, p, around) {
-    if (p.dischargePressurePa <= inlet.pressurePa)
-      throw new Refusal('dischargePressurePa', 'The working pressure must be above that of the intake air.');
-    inlet.bringTo(dischargeC(inlet, p, around), p.dischargePressurePa);
+    if (p.cutInPa >= p.cutOutPa)
+      throw new Refusal('cutInPa', 'It must cut in below the pressure at which it cuts out. Are the two swapped?');
+    if (p.cutInPa <= inlet.pressurePa)
+      throw new Refusal('cutInPa', 'The cut-in pressure must be above that of the intake air.');
+    inlet.bringTo(dischargeC(inlet, p, around), workingPressurePa(p));
   },
   whyTemperature(inlet, p, around) {
     if (p.dischargeTemperatureFrom === 'measured')
@@ -156,7 +225,7 @@ export const compressor = defineKind({
         {
           label: 'r, absolute',
           quantity: 'number',
-          value: p.dischargePressurePa / inlet.pressurePa,
+          value: workingPressurePa(p) / inlet.pressurePa,
           from: 'pressures',
         },
         { label: 'n', quantity: 'number', value: POLYTROPIC[p.type as 'piston1'], from: 'our estimate' },
@@ -165,9 +234,13 @@ export const compressor = defineKind({
       note: 'Measure it: the head’s heat loss differs from pump to pump.',
     };
   },
+  airSpaceM3: (p) => p.dischargeSpaceM3,
   whyPressure: (_inlet, p) => ({
     formula: 'middle of the band that the pressure switch keeps',
-    inputs: [{ label: 'working pressure', quantity: 'pressure', value: p.dischargePressurePa, from: 'this stage' }],
+    inputs: [
+      { label: 'cuts in at', quantity: 'pressure', value: p.cutInPa, from: 'this stage' },
+      { label: 'cuts out at', quantity: 'pressure', value: p.cutOutPa, from: 'this stage' },
+    ],
     source: 'entered',
   }),
 });

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
+import { drained, drainFields } from './drains';
 import {
   choiceField,
   defineKind,
-  drained,
-  drainField,
   numberField,
   pressureAfterLoss,
   pressureLossField,
+  Refusal,
   type Surroundings,
 } from './kind';
 
@@ -25,6 +25,7 @@ const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const CP_VAPOUR = 1860;
 const LATENT = 2.45e6; // J/kg near 25 °C
 const STEPS = 24;
+const ENOUGH_FALL = 0.01; // 1–2 % of mains, common practice
 const PER_LEG = 0.5; // of the drops that pass a low point with a drain (estimate)
 
 interface Pipe {
@@ -77,6 +78,12 @@ function outletC(
   return alongCoolingRun(inlet, p, around.roomTemperatureC).at(-1)?.temperatureC as number;
 }
 
+const boreM = (p: { outsideDiameterM: number; wallM: number }): number => p.outsideDiameterM - 2 * p.wallM;
+
+/** Share of the drops that run to the low points; from a run that lies level they do not run (estimate). */
+const caughtAlong = (p: { legs: number; fall: number }): number =>
+  1 - (1 - PER_LEG * Math.min(1, p.fall / ENOUGH_FALL)) ** p.legs;
+
 /** Bare pipe or hose in which the air cools towards the room. */
 export const coolingRun = defineKind({
   kind: 'cooling-run',
@@ -109,6 +116,14 @@ export const coolingRun = defineKind({
       default: 0.02223, // 3/4 in type L, 0.875 in
       source: 'typical, common practice',
     }),
+    wallM: numberField({
+      label: 'Wall',
+      quantity: 'length',
+      least: 2e-4,
+      most: 0.02,
+      default: 1.14e-3, // 0.045 in
+      source: 'copper type L, 3/4 in (handbook, recalled)',
+    }),
     outletTemperatureC: numberField({
       label: 'Measured at its end',
       quantity: 'temperature',
@@ -125,12 +140,23 @@ export const coolingRun = defineKind({
       .max(30)
       .default(3)
       .meta({ label: 'Low points or drip legs along it', least: 0, most: 30, source: 'typical of a zig-zag' }),
-    drain: drainField('manual'),
+    fall: numberField({
+      label: 'Fall towards its low points',
+      help: '1 % is 1 cm in a metre; ¼ in per foot is 2.1 %. Lying level, it keeps its water.',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.02,
+      source: 'typical, 1–2 %; common practice',
+    }),
+    ...drainFields('manual', 3e-4),
     pressureLossPa: pressureLossField(3e3),
   }),
   pass(inlet, p, around) {
+    if (boreM(p) <= 0)
+      throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, 1 - (1 - PER_LEG) ** p.legs));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -163,5 +189,9 @@ export const coolingRun = defineKind({
         : 'Still warmer than the room at its end: a longer run would drop more water.',
     };
   },
-  catches: (p) => ({ efficiency: drained(p, 1 - (1 - PER_LEG) ** p.legs), source: 'half at each low point, estimate' }),
+  airSpaceM3: (p) => (Math.PI / 4) * boreM(p) ** 2 * p.lengthM,
+  catches: (p, around) => ({
+    efficiency: drained(p, caughtAlong(p), around),
+    source: 'half at each low point where the run falls 1 % or more, estimate',
+  }),
 });

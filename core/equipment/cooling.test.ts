@@ -19,18 +19,15 @@ describe('compressor', () => {
     expect(() => estimatedDischargeC('piston1', 40, 25, 30)).toThrow(/Measure the discharge temperature/);
   });
 
-  test('refuses a working pressure below that of its intake', () => {
+  test.each([
+    ['that of its intake', { cutInPa: 1e5, cutOutPa: 8e5 }],
+    ['its cut-in', { cutInPa: 9e5, cutOutPa: 8e5 }],
+  ])('refuses a band below %s', (_, band) => {
     const plan = planOf({ pressurePa: 1.5e5, atmosphericPa: 105000 });
-    expect(
-      walk({
-        ...plan,
-        stages: plan.stages.map((s) =>
-          s.kind === 'compressor' ? { ...s, parameters: { ...s.parameters, dischargePressurePa: 1e5 } } : s,
-        ),
-      }).problem,
-    ).toMatchObject({
-      field: 'dischargePressurePa',
-    });
+    const stages = plan.stages.map((s) =>
+      s.kind === 'compressor' ? { ...s, parameters: { ...s.parameters, ...band } } : s,
+    );
+    expect(walk({ ...plan, stages }).problem).toMatchObject({ field: 'cutInPa' });
   });
 });
 

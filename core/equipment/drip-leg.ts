@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
 
 /** A capped stub at a low point that collects water and grit while the air goes on from the top. */
 export const dripLeg = defineKind({
@@ -15,12 +16,12 @@ export const dripLeg = defineKind({
       source: 'estimate: what creeps along the wall, not the mist',
       uncertainty: 0.2,
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 2e-4),
     pressureLossPa: pressureLossField(0),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
   },
-  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
 });

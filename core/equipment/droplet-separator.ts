@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
 
 /** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
 export const dropletSeparator = defineKind({
@@ -15,12 +16,12 @@ export const dropletSeparator = defineKind({
       source: 'common practice, no source',
       uncertainty: 0.01,
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 3e-5),
     pressureLossPa: pressureLossField(7e3),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
   },
-  catches: (p) => ({ efficiency: drained(p, p.efficiency), source: 'common practice, no source' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'common practice, no source' }),
 });

@@ -1,6 +1,7 @@
 import { atmosphericPressurePa } from '../air/atmosphere';
 import type { Stage } from '../line/plan';
-import { imbalance, type Station, walk } from '../line/walk';
+import { imbalance, type Station } from '../line/section';
+import { walk } from '../line/walk';
 import { checksOf, planOf, stageOf } from '../test/reference';
 import { findKinds } from './index';
 import { refrigeratedCapacity } from './refrigerated-capacity';

@@ -1,5 +1,6 @@
 import { type Plan, planSchema } from '../line/plan';
-import { type Station, walk } from '../line/walk';
+import type { Station } from '../line/section';
+import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
 import { fieldsOf, KINDS, type KindName, kindOf } from './index';
 

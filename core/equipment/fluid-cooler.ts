@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { catchField, drained, drainFields, FITTED } from './drains';
 import {
-  catchField,
+  airSpaceField,
   choiceField,
   defineKind,
-  drained,
-  drainField,
   numberField,
   pressureAfterLoss,
   pressureLossField,
@@ -60,19 +59,20 @@ export const fluidCooler = defineKind({
       default: 15 * 4.719474e-4,
       source: 'estimate',
     }),
-    drain: drainField('none'),
+    ...drainFields('none', 1e-4),
     catchEfficiency: catchField({
       label: 'Drops its own drain catches',
       default: 0.5,
       source: 'estimate',
       uncertainty: 0.2,
-      when: { field: 'drain', is: ['manual', 'float', 'timer', 'unloader', 'level'] },
+      when: { field: 'drain', is: FITTED },
     }),
+    airSpaceM3: airSpaceField(8e-4),
     pressureLossPa: pressureLossField(1.4e4), // 1–3 psi: its ports decide
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency, around));
   },
   whyTemperature: (inlet, p, around) => ({
     formula: 'room + (air in − room) · exp(−NTU), NTU ∝ flow^−0.4, by the wind',
@@ -83,5 +83,6 @@ export const fluidCooler = defineKind({
     ],
     source: 'heat-exchanger effectiveness, handbooks; the NTU is an estimate: measure the outlet',
   }),
-  catches: (p) => ({ efficiency: drained(p, p.catchEfficiency), source: 'estimate' }),
+  airSpaceM3: (p) => p.airSpaceM3,
+  catches: (p, around) => ({ efficiency: drained(p, p.catchEfficiency, around), source: 'estimate' }),
 });

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { aftercooler } from './aftercooler';
 import { beadCartridge } from './bead-cartridge';
 import { bowlFilter } from './bowl-filter';
+import { checkValve } from './check-valve';
 import { coalescingFilter } from './coalescing-filter';
 import { compressor } from './compressor';
 import { coolingRun } from './cooling-run';
@@ -19,6 +20,7 @@ import { refrigeratedDryer } from './refrigerated-dryer';
 import { regulator } from './regulator';
 import { separator } from './separator';
 import { twinTower } from './twin-tower';
+import { unloader } from './unloader';
 
 /** Every kind of equipment, in the order in which the insert menu shows them. */
 export const KINDS = {
@@ -29,6 +31,8 @@ export const KINDS = {
   'cooling-run': coolingRun,
   separator,
   receiver,
+  'check-valve': checkValve,
+  unloader,
   'drip-leg': dripLeg,
   'bowl-filter': bowlFilter,
   'coalescing-filter': coalescingFilter,

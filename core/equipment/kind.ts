@@ -14,6 +14,8 @@ export interface Surroundings {
   readonly intakeTemperatureC: number;
   /** Over liquid water, 0…1. */
   readonly intakeRelativeHumidity: number;
+  /** Whether the line loses its pressure when work ends, so that drains which need that can open. */
+  readonly letDown?: boolean;
 }
 
 /** A stage refuses its parameters in the stream that reaches it; the message belongs at the field. */
@@ -94,51 +96,28 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   /** Why the air leaves at this pressure; left out, less the stage's pressure loss. */
   whyPressure?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Reason;
   /** What of the liquid at the stage is caught, for “why?”. */
-  catches?(parameters: z.infer<S>): { readonly efficiency: number; readonly source: string };
+  catches?(parameters: z.infer<S>, around: Surroundings): { readonly efficiency: number; readonly source: string };
+  /** Room for air inside, m³: what an unloader ahead of the check valve has to blow off. */
+  airSpaceM3?(parameters: z.infer<S>): number;
 }
 
 /** Gives a kind its parameter types, and all kinds one shape, so that a walk finds `pass` in the same place in each. */
 export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
-  const { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure, catches } = defined;
-  return { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure, catches } as Kind<S>;
-}
-
-/** The share of the drops that is caught: none without a drain, for then the sump is full and all is carried on. */
-export function drained(p: { readonly drain: string }, efficiency: number): number {
-  return p.drain === 'none' ? 0 : efficiency;
-}
-
-/** The share of the drops that a stage catches where it has a drain. */
-export function catchField(field: {
-  readonly label: string;
-  readonly default: number;
-  readonly source: string;
-  readonly uncertainty: number;
-  readonly when?: FieldMeta['when'];
-}) {
-  const { uncertainty, when, ...rest } = field;
-  return numberField({
-    quantity: 'share',
-    least: 0,
-    most: 1,
-    ...rest,
-    uncertainty: { abs: uncertainty },
-    ...(when && { when }),
-  });
-}
-
-/** The drain of a stage that collects water. */
-export function drainField(first: 'manual' | 'float' | 'timer' | 'none') {
-  const options = {
-    manual: 'by hand',
-    float: 'float',
-    timer: 'timed solenoid',
-    unloader: 'opened by the unloader',
-    level: 'level-sensing, no loss',
-    none: 'no drain fitted',
-  } as const;
-  const { [first]: mine, ...others } = options;
-  return choiceField({ label: 'Drain', options: { [first]: mine, ...others } as typeof options });
+  const { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure } = defined;
+  const { catches, airSpaceM3 } = defined;
+  return {
+    kind,
+    label,
+    does,
+    alsoCalled,
+    cautions,
+    parameters,
+    pass,
+    whyTemperature,
+    whyPressure,
+    catches,
+    airSpaceM3,
+  } as Kind<S>;
 }
 
 /** Pressure lost in the stage at full flow. */
@@ -151,6 +130,19 @@ export function pressureLossField(fallbackPa: number) {
     default: fallbackPa,
     source: 'typical, common practice',
     uncertainty: { rel: 0.3 },
+  });
+}
+
+/** Room for air inside: what an unloader has to blow off where the stage stands ahead of the check valve. */
+export function airSpaceField(fallbackM3: number) {
+  return numberField({
+    label: 'Air space inside',
+    help: 'Ahead of the check valve the unloader must empty it at each stop.',
+    quantity: 'volume',
+    least: 0,
+    most: 1,
+    default: fallbackM3,
+    source: 'estimate',
   });
 }
 

@@ -68,6 +68,19 @@ export const outlet = defineKind({
       default: 0.3,
       source: 'typical of a small tool, common practice',
     }),
+    useLastsS: numberField({
+      label: 'One use lasts',
+      help: 'How long the tool blows at a stretch: what the receiver has to bridge.',
+      quantity: 'duration',
+      least: 1,
+      most: 14400,
+      default: 60,
+      source: 'assumed',
+    }),
+    turns: choiceField({
+      label: 'Never used together with',
+      options: { none: 'no other', a: 'the others marked A', b: 'the others marked B', c: 'the others marked C' },
+    }),
   }),
   pass() {},
 });

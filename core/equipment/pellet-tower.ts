@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
-import { defineKind, drainField, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { drainFields } from './drains';
+import { defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
 
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
@@ -34,7 +35,7 @@ export const pelletTower = defineKind({
       source: 'estimate for a small tower',
       uncertainty: { rel: 0.2 },
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 5e-3),
     pressureLossPa: pressureLossField(1e4),
   }),
   pass(inlet, p, around) {

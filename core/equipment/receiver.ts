@@ -1,16 +1,7 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
-import {
-  catchField,
-  choiceField,
-  defineKind,
-  drained,
-  drainField,
-  numberField,
-  pressureAfterLoss,
-  pressureLossField,
-  type Surroundings,
-} from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossField, type Surroundings } from './kind';
 
 const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
@@ -81,12 +72,12 @@ export const receiver = defineKind({
       source: 'estimate',
       uncertainty: 0.1,
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 5e-3),
     pressureLossPa: pressureLossField(0),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.settlingEfficiency));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.settlingEfficiency, around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -108,5 +99,5 @@ export const receiver = defineKind({
       note: 'Start and stop running keeps a tank cooler than this.',
     };
   },
-  catches: (p) => ({ efficiency: drained(p, p.settlingEfficiency), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.settlingEfficiency, around), source: 'estimate' }),
 });

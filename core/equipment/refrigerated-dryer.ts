@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { catchField, drained, drainFields } from './drains';
 import {
-  catchField,
   choiceField,
   defineKind,
-  drained,
-  drainField,
   numberField,
   pressureAfterLoss,
   pressureLossField,
@@ -109,7 +107,7 @@ export const refrigeratedDryer = defineKind({
       uncertainty: { abs: 3 },
       when: { field: 'reheat', is: ['yes'] },
     }),
-    drain: drainField('timer'),
+    ...drainFields('timer', 2e-4),
     pressureLossPa: pressureLossField(2e4), // 2–5 psi
   }),
   pass(inlet, p, around) {
@@ -122,7 +120,10 @@ export const refrigeratedDryer = defineKind({
       );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
     const leavesC = outletC(inlet.temperatureC, coldest, p);
-    inlet.bringTo(cold, pressurePa).catchDrops(drained(p, p.separatorEfficiency)).bringTo(leavesC, pressurePa);
+    inlet
+      .bringTo(cold, pressurePa)
+      .catchDrops(drained(p, p.separatorEfficiency, around))
+      .bringTo(leavesC, pressurePa);
   },
   whyTemperature(inlet, p, around) {
     const cold = {
@@ -147,5 +148,5 @@ export const refrigeratedDryer = defineKind({
       note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
     };
   },
-  catches: (p) => ({ efficiency: drained(p, p.separatorEfficiency), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p, p.separatorEfficiency, around), source: 'estimate' }),
 });

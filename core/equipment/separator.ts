@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { catchField, defineKind, drained, drainField, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drained, drainFields } from './drains';
+import { airSpaceField, defineKind, pressureAfterLoss, pressureLossField } from './kind';
 
 /** Catches drops, not vapour: the air leaves it saturated if it came saturated. */
 export const separator = defineKind({
@@ -15,15 +16,17 @@ export const separator = defineKind({
       source: 'typical of a cyclone, common practice',
       uncertainty: 0.03,
     }),
-    drain: drainField('manual'),
+    ...drainFields('manual', 1e-4),
+    airSpaceM3: airSpaceField(5e-4),
     pressureLossPa: pressureLossField(7e3), // 1 psi
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency));
+    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
   },
-  catches: (p) => ({
-    efficiency: drained(p, p.efficiency),
+  airSpaceM3: (p) => p.airSpaceM3,
+  catches: (p, around) => ({
+    efficiency: drained(p, p.efficiency, around),
     source: 'typical of a cyclone, common practice',
   }),
 });

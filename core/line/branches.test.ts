@@ -3,7 +3,8 @@ import { planOf, stageOf } from '../test/reference';
 import { addBranch, drainPoints, moveStage, removeBranch, removeStage } from './edit';
 import { type Branch, type Plan, planSchema, type Stage } from './plan';
 import { allStages, pathTo, runOfStage, runsOf } from './runs';
-import { imbalance, type Station, walk } from './walk';
+import { imbalance, type Station } from './section';
+import { walk } from './walk';
 
 const hang = (plan: Plan, ...branches: (Partial<Branch> & Pick<Branch, 'id' | 'stages'>)[]): Plan =>
   planSchema.parse({ ...plan, branches: branches.map((b) => ({ name: b.id, from: null, ...b })) });

@@ -1,5 +1,5 @@
 import type { Plan } from './plan';
-import type { Section } from './walk';
+import type { Section } from './section';
 
 /** Hours of a working day in which the pump runs loaded. */
 export function loadedHoursPerDay(plan: Plan): number {

@@ -185,7 +185,8 @@ export interface PlanStart {
   readonly compressor: {
     readonly type: 'piston1' | 'piston2' | 'screw' | 'oilfree';
     readonly freeAirDeliveryM3PerS: number;
-    readonly dischargePressurePa: number;
+    readonly cutInPa: number;
+    readonly cutOutPa: number;
   };
   readonly receiverVolumeM3: number;
   readonly has: { readonly aftercooler: boolean; readonly refrigeratedDryer: boolean };

@@ -5,7 +5,7 @@ import { loadedHoursPerDay, waterInPerDayKg } from './day';
 import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
 import type { Pick } from './propagate';
 import { stageById } from './runs';
-import type { Section } from './walk';
+import type { Section } from './section';
 
 /** The computed figures of a whole plan that a person may question. */
 export const PLAN_FIGURES = [

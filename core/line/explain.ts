@@ -13,7 +13,8 @@ import type { Plan, Stage } from './plan';
 import { prepare } from './prepare';
 import { propagate } from './propagate';
 import { stageById } from './runs';
-import { humidityAt, type Section, type Station, surroundingsOf, vapourFractionAt, walkPrepared } from './walk';
+import { humidityAt, type Section, type Station, vapourFractionAt } from './section';
+import { surroundingsOf, walkPrepared } from './walk';
 
 /** The computed figures of a section that a person may question. */
 export const STATION_FIGURES = [
@@ -167,7 +168,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
     }
     default: {
       const falls = station.caughtKgPerS + station.liquidKgPerS;
-      const catches = kind.catches?.(stage.parameters);
+      const catches = kind.catches?.(stage.parameters, surroundingsOf(plan, basis));
       return {
         formula: name === 'caught' ? 'drops at this stage · share caught' : 'drops at this stage · (1 − share caught)',
         inputs: [

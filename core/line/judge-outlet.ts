@@ -5,7 +5,8 @@ import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
 import { type Pick, propagateAll } from './propagate';
 import { allStages, standing } from './runs';
-import { humidityAt, type Section, type Station, surroundingsOf } from './walk';
+import { humidityAt, type Section, type Station } from './section';
+import { surroundingsOf } from './walk';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
 export type Verdict = 'meets' | 'fails' | 'open';

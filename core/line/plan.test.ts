@@ -35,7 +35,7 @@ describe('the plan file', () => {
     ['another format', 'format', 'recipe', /format: Not a plan file/],
     ['humidity of 140 %', 'survey.places.0.relativeHumidity', 1.4, /survey\.places\.0\.relativeHumidity/],
     ['a receiver of −80 gallons', 'stages.4.parameters.volumeM3', -0.3, /stages\.4\.parameters\.volumeM3/],
-    ['a pressure below vacuum', 'stages.1.parameters.dischargePressurePa', -1e5, /dischargePressurePa/],
+    ['a pressure below vacuum', 'stages.1.parameters.cutInPa', -1e5, /cutInPa/],
     ['text for a number', 'survey.altitudeM', 'high', /survey\.altitudeM.*number/],
     ['a parameter that nobody knows', 'stages.3.parameters.colour', 1, /stages\.3\.parameters/],
     ['a place that is not there', 'survey.intakePlaceId', 'moon', /survey\.intakePlaceId: There is no place/],
@@ -82,8 +82,7 @@ describe('edits', () => {
 
   test('another barometer keeps every gauge reading (pitfall 8)', () => {
     const gauge = ({ stages, survey }: Plan) =>
-      (stages[1] as Extract<Stage, { kind: 'compressor' }>).parameters.dischargePressurePa -
-      surveyAtmosphericPa(survey);
+      (stages[1] as Extract<Stage, { kind: 'compressor' }>).parameters.cutInPa - surveyAtmosphericPa(survey);
     const high = withSurvey(plan, { ...plan.survey, atmosphereFrom: 'altitude', altitudeM: 1600 });
     expect(surveyAtmosphericPa(high.survey)).toBeCloseTo(83524, -1);
     expect(gauge(high)).toBeCloseTo(gauge(plan), 6);
@@ -97,7 +96,7 @@ describe('edits', () => {
         lineName: 'Line',
         intakeTemperatureC: 27,
         intakeRelativeHumidity: 0.6,
-        compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0075, dischargePressurePa: 8.6e5 },
+        compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0075, cutInPa: 7.6e5, cutOutPa: 9.6e5 },
         receiverVolumeM3: 0.23,
         has: { aftercooler: true, refrigeratedDryer: true },
       },

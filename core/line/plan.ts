@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { atmosphericPressurePa } from '../air/atmosphere';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/kind';
+import { upgradePlan } from './upgrade';
 
 export const PLAN_FORMAT = 'cool-dram-plan';
 export const PLAN_VERSION = 1;
@@ -44,6 +45,12 @@ export const workingSchema = z
       .meta({ label: 'Working days, 1 = Monday' }),
     startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
     endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
+    /** How busy each hour of the clock is beside the others; left out, every working hour alike. */
+    busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
+    overnight: choiceField({
+      label: 'After work the line',
+      options: { charged: 'stays under pressure', 'let-down': 'is let down' },
+    }),
     loadedShare: numberField({
       label: 'Share of that time the pump runs loaded',
       quantity: 'share',
@@ -119,6 +126,8 @@ const anyStage = z.discriminatedUnion(
     stageSchema('cooling-run', KINDS['cooling-run'].parameters),
     stageSchema('separator', KINDS.separator.parameters),
     stageSchema('receiver', KINDS.receiver.parameters),
+    stageSchema('check-valve', KINDS['check-valve'].parameters),
+    stageSchema('unloader', KINDS.unloader.parameters),
     stageSchema('drip-leg', KINDS['drip-leg'].parameters),
     stageSchema('bowl-filter', KINDS['bowl-filter'].parameters),
     stageSchema('coalescing-filter', KINDS['coalescing-filter'].parameters),
@@ -182,8 +191,8 @@ function checkSources(stages: readonly { kind: string }[], draws: boolean, refus
   });
 }
 
-/** The plan file: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
-export const planSchema = z
+/** The plan file as it is written today: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
+export const currentPlanSchema = z
   .strictObject({
     format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
     version: z.literal(PLAN_VERSION, {
@@ -217,7 +226,10 @@ export const planSchema = z
         ctx.addIssue({ code: 'custom', path: ['branches', i, 'id'], message: 'Two runs have the same id.' });
     });
   });
-export type Plan = z.infer<typeof planSchema>;
+export type Plan = z.infer<typeof currentPlanSchema>;
+
+/** The plan file, also as earlier programs wrote it. */
+export const planSchema = z.preprocess(upgradePlan, currentPlanSchema);
 
 /** The barometer that the survey means, Pa absolute. */
 export function surveyAtmosphericPa(survey: Survey): number {

@@ -6,7 +6,8 @@ import { setParameter } from './edit';
 import { type Plan, placeSchema, surveySchema, workingSchema } from './plan';
 import { prepare, withParameters } from './prepare';
 import { allStages, stageById, standing } from './runs';
-import { type Section, surroundingsOf, walkPrepared } from './walk';
+import type { Section } from './section';
+import { surroundingsOf, walkPrepared } from './walk';
 
 /** One input that can be off, and the plan with it changed; of a stage's own input, whose it is. */
 interface UncertainInput {

@@ -4,7 +4,8 @@ import { explain } from './explain';
 import { judgeOutlets, type OutletStage } from './judge-outlet';
 import type { Plan } from './plan';
 import { propagate } from './propagate';
-import { type Section, walk } from './walk';
+import type { Section } from './section';
+import { walk } from './walk';
 
 const waterIn = (s: Section): number => s.ledger.waterInKgPerS;
 

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { planOfCheck } from '../test/condensate-check';
 import { type Check, checksOf, expectCheck, planOf, stageOf } from '../test/reference';
 import { waterInPerDayKg } from './day';
-import { humidityAt, imbalance, walk } from './walk';
+import { humidityAt, imbalance } from './section';
+import { walk } from './walk';
 
 describe('condensate along a line', () => {
   for (const basis of ['ideal', 'real'] as const)

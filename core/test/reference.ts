@@ -3,6 +3,9 @@ import path from 'node:path';
 import { newStage } from '../line/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../line/plan';
 
+/** The band of a pressure switch whose middle is a working pressure. */
+export const bandAround = (middlePa: number) => ({ cutInPa: middlePa - 3e4, cutOutPa: middlePa + 3e4 });
+
 /** Check values computed apart from this program; `provenance` says how far to trust each. See reference/README.md. */
 export interface Check {
   readonly id: string;
@@ -69,7 +72,7 @@ export function planOf(o: PlanOf, ...stages: Stage[]): Plan {
       stageOf('intake', { filterLossPa: 0 }),
       stageOf('compressor', {
         freeAirDeliveryM3PerS: o.flowM3PerS ?? 0.01,
-        dischargePressurePa: o.pressurePa ?? 8e5,
+        ...bandAround(o.pressurePa ?? 8e5),
         dischargeTemperatureFrom: 'measured',
         dischargeTemperatureC: o.dischargeC ?? 120,
       }),

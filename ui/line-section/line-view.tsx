@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
 import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
-import { imbalance } from '@/core/line/walk';
+import { imbalance } from '@/core/line/section';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';

@@ -1,6 +1,6 @@
 import type { Plan, Stage } from '@/core/line/plan';
 import { MAIN, type Run, runsOf } from '@/core/line/runs';
-import type { Section, Station } from '@/core/line/walk';
+import type { Section, Station } from '@/core/line/section';
 
 /** A stage in its column, with its station where the walk came there. */
 export interface Cell {

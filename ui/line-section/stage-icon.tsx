@@ -33,6 +33,18 @@ const DRAWINGS: Record<KindName, ReactNode> = {
       <path d="M10 21.500h12" className="stroke-water" strokeWidth="2.500" />
     </>
   ),
+  'check-valve': (
+    <>
+      <path d="M8 8v16l15-8z" />
+      <path d="M23 8v16" />
+    </>
+  ),
+  unloader: (
+    <>
+      <path d="M10 18h12v7H10z" />
+      <path d="M16 18V9M16 9l-5-3M16 9l5-3M16 9V4" />
+    </>
+  ),
   'bowl-filter': (
     <>
       <path d="M9 7h14v4H9z" />

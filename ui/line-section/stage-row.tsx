@@ -8,7 +8,7 @@ import type { ReactNode } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
 import type { Plan } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
-import type { Section } from '@/core/line/walk';
+import type { Section } from '@/core/line/section';
 import { useUnits } from '@/ui/units/units';
 import { LABELS } from './lane';
 import type { Cell, Row } from './rows';

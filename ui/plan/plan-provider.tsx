@@ -3,7 +3,8 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { type Plan, surveyAtmosphericPa } from '@/core/line/plan';
-import { type Section, walk } from '@/core/line/walk';
+import type { Section } from '@/core/line/section';
+import { walk } from '@/core/line/walk';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';

@@ -23,16 +23,20 @@ const TYPICAL = {
   metric: {
     intakeTemperatureC: 27,
     freeAirDeliveryM3PerS: 0.45 / 60,
-    dischargePressurePa: 101325 + 7.5e5,
+    cutInPa: 101325 + 6.5e5,
+    cutOutPa: 101325 + 8.5e5,
     receiverVolumeM3: 0.23,
   },
   us: {
     intakeTemperatureC: 80 / 3,
     freeAirDeliveryM3PerS: 16 * 4.719474e-4,
-    dischargePressurePa: 101325 + 110 * 6894.757,
+    cutInPa: 101325 + 95 * 6894.757,
+    cutOutPa: 101325 + 125 * 6894.757,
     receiverVolumeM3: 60 * 3.785412e-3,
   },
 } as const;
+
+const SWAPPED = 'A pump cuts in below the pressure at which it cuts out.';
 
 /** A line of one's own from a few answers: every field has a typical number that may stay. */
 export function OwnLine() {
@@ -61,7 +65,8 @@ export function OwnLine() {
         compressor: {
           type: a.type,
           freeAirDeliveryM3PerS: a.freeAirDeliveryM3PerS,
-          dischargePressurePa: a.dischargePressurePa,
+          cutInPa: a.cutInPa,
+          cutOutPa: a.cutOutPa,
         },
         receiverVolumeM3: a.receiverVolumeM3,
         has: { aftercooler: a.aftercooler, refrigeratedDryer: a.refrigeratedDryer },
@@ -128,14 +133,22 @@ export function OwnLine() {
           onCommit={(freeAirDeliveryM3PerS) => set({ freeAirDeliveryM3PerS })}
         />
         <QuantityInput
-          id="pressure"
-          label="Working pressure"
+          id="cut-in"
+          label="Cuts in at"
           quantity="pressure"
-          value={a.dischargePressurePa}
-          min={1.5e5}
+          value={a.cutInPa}
+          min={1.2e5}
           max={41e5}
-          help="Middle of cut-in and cut-out."
-          onCommit={(dischargePressurePa) => set({ dischargePressurePa })}
+          onCommit={(cutInPa) => (cutInPa < a.cutOutPa ? set({ cutInPa }) : SWAPPED)}
+        />
+        <QuantityInput
+          id="cut-out"
+          label="Cuts out at"
+          quantity="pressure"
+          value={a.cutOutPa}
+          min={1.3e5}
+          max={41e5}
+          onCommit={(cutOutPa) => (cutOutPa > a.cutInPa ? set({ cutOutPa }) : SWAPPED)}
         />
         <QuantityInput
           id="tank"

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** Lets air to the tank and not back: what stands ahead of it is blown off when the pump stops. */
+export const checkValve = defineKind({
+  kind: 'check-valve',
+  label: 'Check valve',
+  does: 'Lets air into the tank and not back. What stands ahead of it is blown off by the unloader at each stop.',
+  alsoCalled: ['non-return valve', 'one-way valve', 'back-flow valve'],
+  cautions: ['C09', 'C07'],
+  parameters: z.strictObject({
+    pressureLossPa: pressureLossField(2e3), // cracks at 0.1–1 psi
+    leakM3PerS: numberField({
+      label: 'Leaks back while the pump stands',
+      help: 'A hiss at the pressure switch that does not end is this valve. Free air.',
+      quantity: 'volumeFlow',
+      least: 0,
+      most: 0.05,
+      default: 0,
+      source: 'assumed tight',
+    }),
+  }),
+  pass(inlet, p, around) {
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+  },
+});

@@ -1,0 +1,80 @@
+import type { z } from 'zod';
+import { choiceField, type FieldMeta, numberField, type Surroundings } from './kind';
+
+const DRAINS = {
+  manual: 'by hand',
+  float: 'float',
+  timer: 'timed solenoid',
+  unloader: 'by the unloader, as the pump stops',
+  'unloader-start': 'by the unloader, as the pump starts',
+  'pressure-loss': 'only when the line loses its pressure',
+  level: 'level-sensing, no loss',
+  none: 'no drain fitted',
+} as const;
+export type Drain = keyof typeof DRAINS;
+
+/** Every drain there is, but none. */
+export const FITTED = (Object.keys(DRAINS) as Drain[]).filter((d) => d !== 'none');
+
+/** The drain of a stage that collects water, what makes it open, and how much the stage holds before it carries on what comes. */
+export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up to its mark') {
+  const { [usual]: mine, ...others } = DRAINS;
+  return {
+    drain: choiceField({ label: 'Drain', options: { [usual]: mine, ...others } as typeof DRAINS }),
+    drainPulseM3: numberField({
+      label: 'Passes each time',
+      quantity: 'drained',
+      least: 1e-7,
+      most: 1e-2,
+      default: 5e-6,
+      source: 'some 5 mL; common practice, no source',
+      when: { field: 'drain', is: ['unloader', 'unloader-start'] },
+    }),
+    drainEveryS: numberField({
+      label: 'Opens every',
+      quantity: 'duration',
+      least: 5,
+      most: 86400,
+      default: 1200,
+      source: 'typical, common practice',
+      when: { field: 'drain', is: ['timer'] },
+    }),
+    sumpM3: numberField({
+      label: sumpLabel,
+      help: 'Above this it carries on what comes.',
+      quantity: 'drained',
+      least: 1e-6,
+      most: 1,
+      default: sumpM3,
+      source: 'estimate',
+      when: { field: 'drain', is: FITTED },
+    }),
+  };
+}
+
+/**
+ * The share of the drops that a stage catches: none where nothing empties its sump, for then it is full and all is
+ * carried on. A drain that opens only on loss of pressure never does so in a line that stays charged.
+ */
+export function drained(p: { readonly drain: Drain }, efficiency: number, around: Surroundings): number {
+  return p.drain === 'none' || (p.drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
+}
+
+/** The share of the drops that a stage catches where it has a drain. */
+export function catchField(field: {
+  readonly label: string;
+  readonly default: number;
+  readonly source: string;
+  readonly uncertainty: number;
+  readonly when?: FieldMeta['when'];
+}): z.ZodDefault<z.ZodNumber> {
+  const { uncertainty, when, ...rest } = field;
+  return numberField({
+    quantity: 'share',
+    least: 0,
+    most: 1,
+    ...rest,
+    uncertainty: { abs: uncertainty },
+    ...(when && { when }),
+  });
+}

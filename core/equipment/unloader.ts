@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { defineKind, numberField } from './kind';
+
+/** A bore of usual size: 1/8 in (estimate). */
+export const UNLOADER_BORE_M = 3.2e-3;
+
+/** Blows off what stands between pump and check valve as the pump stops, so that it starts again without load. */
+export const unloader = defineKind({
+  kind: 'unloader',
+  label: 'Unloader',
+  does: 'Blows off the pipe, cooler and trap ahead of the check valve as the pump stops. How much and how long: see the pump’s day.',
+  alsoCalled: ['pressure switch', 'bleed valve', 'head unloader', 'blow-off'],
+  cautions: ['C08', 'C20'],
+  parameters: z.strictObject({
+    boreM: numberField({
+      label: 'Bore',
+      quantity: 'length',
+      least: 2e-4,
+      most: 0.02,
+      default: UNLOADER_BORE_M,
+      source: 'estimate: 1/8 in',
+    }),
+  }),
+  // Its work is at the stop, between the cycles: core/pump.
+  pass() {},
+});

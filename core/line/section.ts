@@ -1,0 +1,127 @@
+import type { Basis } from '../air/enhancement-factor';
+import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
+import type { KindName } from '../equipment/index';
+import type { Losses } from '../stream/air-stream';
+import type { PreparedLine, WalkProblem } from './prepare';
+
+/** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
+export interface Station extends Losses {
+  readonly stageId: string;
+  readonly kind: KindName;
+  readonly temperatureC: number;
+  readonly pressurePa: number;
+  /** Over ice below 0 °C (frost point). */
+  readonly pressureDewPointC: number;
+  readonly vapourKgPerS: number;
+  readonly liquidKgPerS: number;
+  readonly caughtKgPerS: number;
+  readonly dryAirKgPerS: number;
+}
+
+/** Where all the water went. Water in = vapour out + liquid out + caught + frozen + adsorbed + vented. */
+export interface Ledger {
+  readonly waterInKgPerS: number;
+  readonly vapourOutKgPerS: number;
+  readonly liquidOutKgPerS: number;
+  readonly caughtKgPerS: number;
+  readonly frozenKgPerS: number;
+  readonly adsorbedKgPerS: number;
+  readonly ventedKgPerS: number;
+}
+
+// Of each station, in this order, in Section.figures.
+const FIGURES = [
+  'temperatureC',
+  'pressurePa',
+  'pressureDewPointC',
+  'vapourKgPerS',
+  'liquidKgPerS',
+  'caughtKgPerS',
+  'dryAirKgPerS',
+] as const satisfies readonly (keyof Station)[];
+type OwnFigures = Record<(typeof FIGURES)[number], number>;
+const NOTHING_LOST: Losses = { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
+/** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
+export const KEPT = FIGURES.length;
+export const DEW_POINT = 2;
+
+/**
+ * The walked line. The numbers of all stations stand side by side in one array, which is what a run over many hours
+ * reads; stations and ledger as objects are made from it when somebody asks for them.
+ */
+export class Section {
+  private made: ReadonlyMap<string, Station> | undefined;
+
+  constructor(
+    private readonly line: PreparedLine,
+    /** Dry air and water that all intakes draw. */
+    readonly dryAirKgPerS: number,
+    readonly waterInKgPerS: number,
+    /** What left the line at its outlets and open ends. */
+    readonly vapourOutKgPerS: number,
+    readonly liquidOutKgPerS: number,
+    /** {@link KEPT} numbers a station; not a number where the walk did not come. */
+    readonly figures: Float64Array,
+    /** Of the few stations where water leaves otherwise than through a drain. */
+    private readonly losses: readonly (Losses | undefined)[] | undefined,
+    /** What refused, and what could not be reached; the rest of the line is walked all the same. */
+    readonly problems: readonly WalkProblem[],
+  ) {}
+
+  /** The first thing that is wrong. */
+  get problem(): WalkProblem | undefined {
+    return this.problems[0];
+  }
+
+  private get byId(): ReadonlyMap<string, Station> {
+    this.made ??= new Map(
+      this.line.stages.flatMap(({ id, kind }, i) => {
+        const own = this.figures.slice(KEPT * i, KEPT * (i + 1));
+        if (Number.isNaN(own[0])) return [];
+        const figures = Object.fromEntries(FIGURES.map((name, k) => [name, own[k]])) as OwnFigures;
+        return [[id, { stageId: id, kind, ...NOTHING_LOST, ...this.losses?.[i], ...figures }] as const];
+      }),
+    );
+    return this.made;
+  }
+
+  /** The stations that the walk reached: the main run's, then each branch's. */
+  get stations(): readonly Station[] {
+    return [...this.byId.values()];
+  }
+
+  /** The station of a stage; `undefined` where the walk did not come, or the stage is only provided for. */
+  at(stageId: string | undefined): Station | undefined {
+    return stageId === undefined ? undefined : this.byId.get(stageId);
+  }
+
+  get ledger(): Ledger {
+    const sum = (name: keyof Losses | 'caughtKgPerS'): number => this.stations.reduce((total, s) => total + s[name], 0);
+    return {
+      waterInKgPerS: this.waterInKgPerS,
+      vapourOutKgPerS: this.vapourOutKgPerS,
+      liquidOutKgPerS: this.liquidOutKgPerS,
+      caughtKgPerS: sum('caughtKgPerS'),
+      frozenKgPerS: sum('frozenKgPerS'),
+      adsorbedKgPerS: sum('adsorbedKgPerS'),
+      ventedKgPerS: sum('ventedKgPerS'),
+    };
+  }
+}
+
+/** Mole fraction of vapour in a stream. */
+export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS' | 'dryAirKgPerS'>): number {
+  return vapourFractionFromRatio(station.vapourKgPerS / station.dryAirKgPerS);
+}
+
+/** How far the ledger is from balancing, as a share of the water in. */
+export function imbalance(ledger: Ledger): number {
+  const { waterInKgPerS, ...went } = ledger;
+  const out = Object.values(went).reduce((sum, kgPerS) => sum + kgPerS, 0);
+  return waterInKgPerS === 0 ? 0 : Math.abs(waterInKgPerS - out) / waterInKgPerS;
+}
+
+/** Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature. */
+export function humidityAt(station: Station, temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
+  return relativeHumidity(vapourFractionAt(station), temperatureC, pressurePa, basis);
+}

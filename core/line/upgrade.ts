@@ -1,0 +1,25 @@
+type Json = Record<string, unknown>;
+const isObject = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const HALF_BAND_PA = 103_421; // 15 psi, the usual half band of a small pump (common practice)
+const LEAST_PA = 1.2e5;
+
+/** One working pressure became the band of the pressure switch. */
+function withBand(stage: unknown): unknown {
+  if (!isObject(stage) || stage.kind !== 'compressor' || !isObject(stage.parameters)) return stage;
+  const { dischargePressurePa: middle, ...rest } = stage.parameters;
+  if (typeof middle !== 'number' || middle <= LEAST_PA || 'cutInPa' in rest) return stage;
+  const half = Math.min(HALF_BAND_PA, (middle - LEAST_PA) / 2);
+  return { ...stage, parameters: { ...rest, cutInPa: middle - half, cutOutPa: middle + half } };
+}
+
+/** A plan document of an earlier program as today's would have written it; anything else as it is, for the schema to judge. */
+export function upgradePlan(document: unknown): unknown {
+  if (!isObject(document)) return document;
+  const runs = (stages: unknown): unknown => (Array.isArray(stages) ? stages.map(withBand) : stages);
+  const branches = Array.isArray(document.branches)
+    ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
+    : document.branches;
+  return { ...document, stages: runs(document.stages), ...('branches' in document && { branches }) };
+}

@@ -1,0 +1,211 @@
+import type { Basis } from '../air/enhancement-factor';
+import { vapourFractionFromRelativeHumidity, WATER_TO_AIR_MASS } from '../air/humidity';
+import type { Surroundings } from '../equipment/kind';
+import { receiverSurfaceM2 } from '../equipment/receiver';
+import type { Plan, Stage } from '../line/plan';
+import { type PreparedLine, prepare } from '../line/prepare';
+import { allStages, runsOf, standing } from '../line/runs';
+import { surroundingsOf, walkPrepared } from '../line/walk';
+import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
+import { type DrainPoint, drainPointsOf } from './drain-point';
+import { type DayTotals, lossBefore, MovingLine } from './moving-line';
+import { CP_DRY_AIR, LATENT, MovingTank } from './moving-tank';
+import { aheadOfCheck, isReceiver, type PumpTotals, PumpUnit, STILL } from './pump-unit';
+import { isInUse, usesOf } from './uses';
+
+export const DAY_S = 86_400;
+
+export type DayEvent = { readonly second: number; readonly stageId: string } & (
+  | { readonly what: 'loads' | 'rests' | 'full' }
+  | { readonly what: 'drain'; readonly kg: number }
+);
+
+interface Held {
+  readonly atDawn: number;
+  readonly atDusk: number;
+}
+
+/** A day of the line, second by second. */
+export interface PumpDay {
+  readonly receiverId: string;
+  /** At the beginning of each second. Absolute; °C; kg of water standing in the receiver; free air taken, m³/s. */
+  readonly pressurePa: Float32Array;
+  readonly temperatureC: Float32Array;
+  readonly heelKg: Float32Array;
+  readonly demandM3PerS: Float32Array;
+  /** How many pumps deliver. */
+  readonly loaded: Uint8Array;
+  readonly events: readonly DayEvent[];
+  readonly pumps: readonly PumpTotals[];
+  readonly points: readonly DrainPoint[];
+  /** Seconds in which an outlet blows and the receiver itself has less than it needs, by stage. */
+  readonly shortS: Readonly<Record<string, number>>;
+  /** The account of the receiver, with the air and the water that hang in it at either end of the day. */
+  readonly totals: DayTotals & { readonly airHeldKg: Held; readonly waterHeldKg: Held };
+}
+
+/**
+ * What the receiver loses to the room, W/K: from a measured outlet temperature, which is taken as that at the usual share
+ * of the time loaded; else from its surface.
+ */
+function heatLoss(
+  tank: Extract<Stage, { kind: 'receiver' }>,
+  line: PreparedLine,
+  around: Surroundings,
+  loadedShare: number,
+): number {
+  const p = tank.parameters;
+  const bySurface = p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3);
+  const above = p.outletTemperatureC - around.roomTemperatureC;
+  if (p.method !== 'measured' || above < 0.5) return bySurface;
+  let watts = 0;
+  walkPrepared(line, around, undefined, (i, air) => {
+    if (line.stages[i]?.id !== tank.id) return;
+    const condenses = air.vapourKgPerS - air.copy().bringTo(p.outletTemperatureC, air.pressurePa).vapourKgPerS;
+    watts = air.dryAirKgPerS * CP_DRY_AIR * (air.temperatureC - p.outletTemperatureC) + LATENT * condenses;
+  });
+  return watts > 0 ? (loadedShare * watts) / above : bySurface;
+}
+
+/** The tank as the day begins: at the middle of the band, or let down; at the temperature of the room. */
+function tankAtDawn(
+  tankStage: Extract<Stage, { kind: 'receiver' }>,
+  line: Plan,
+  prepared: PreparedLine,
+  around: Surroundings,
+  pumps: readonly PumpUnit[],
+  freeAirRatio: number,
+): MovingTank {
+  const storage = allStages(line).filter(isReceiver);
+  const low = Math.min(...pumps.map((p) => p.p.cutInPa));
+  const high = Math.max(...pumps.map((p) => p.p.cutOutPa));
+  const tank = new MovingTank(
+    tankStage.parameters,
+    storage.reduce((sum, s) => sum + s.parameters.volumeM3, 0),
+    around,
+    heatLoss(tankStage, prepared, around, line.survey.working.loadedShare),
+    around.letDown ? around.atmosphericPa : (low + high) / 2,
+    freeAirRatio,
+  );
+  tank.settle(true);
+  return tank;
+}
+
+/**
+ * A day of the line in steps of a second: pumps start, load and stop by the pressure in the receiver, the outlets blow
+ * in their turns, the receiver warms and cools, water gathers at the drains and leaves by whatever opens them. Every
+ * second in which air moves is a walk of the line at the receiver’s pressure.
+ *
+ * Taken as simple: free air delivery does not fall with pressure; a cooler is at once as good as in steady running; the
+ * heat of compression in the tank itself is left out; what goes which way at a tee is by average demand.
+ *
+ * @returns `undefined` where the line has no receiver, or its walk does not reach it
+ * @source mass and heat balance of the receiver, ideal gas; the rest as in the walk
+ */
+export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefined {
+  const line = standing(plan);
+  const stages = allStages(line);
+  const tankStage = stages.find(isReceiver);
+  const around = surroundingsOf(line, basis);
+  const prepared = prepare(line);
+  const steady = tankStage && walkPrepared(prepared, around).at(tankStage.id);
+  if (!tankStage || !steady) return undefined;
+
+  const ownPumps = runsOf(line).flatMap((run) => {
+    const [intake, pump] = run.stages;
+    return run.from === null && intake && pump?.kind === 'compressor' ? [{ run, intake, pump }] : [];
+  });
+  const pumps = ownPumps.map(({ run, intake, pump }) => new PumpUnit(pump.id, intake.id, pump.parameters, run, around));
+  const blownOut = new Set(ownPumps.flatMap(({ run }) => aheadOfCheck(run).map((s) => s.id)));
+  const points = drainPointsOf(stages, blownOut);
+  const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
+  const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
+  const freeAirKgPerM3 = dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
+  const tank = tankAtDawn(tankStage, line, prepared, around, pumps, (WATER_TO_AIR_MASS * x) / (1 - x));
+  const pointAt = new Map(points.map((p) => [p.stageId, p]));
+  const tankPoint = pointAt.get(tankStage.id);
+  const moving = new MovingLine(prepared, tankStage.id, tank, pointAt, pumps, lossBefore(pumps[0], steady.pressurePa));
+
+  const { working } = line.survey;
+  const [startS, endS] = [Math.round(working.startsAtH * 3600), Math.round(working.endsAtH * 3600)];
+  const leakKgPerS = stages.reduce(
+    (sum, s) => sum + (s.kind === 'check-valve' ? s.parameters.leakM3PerS * freeAirKgPerM3 : 0),
+    0,
+  );
+  const needs = new Map(stages.flatMap((s) => (s.kind === 'outlet' ? [[s.id, s.parameters.leastPressurePa]] : [])));
+  const uses = usesOf(line).map((use) => ({ use, needsPa: needs.get(use.stageId) as number, shortS: 0 }));
+  const pressurePaAt = new Float32Array(DAY_S);
+  const temperatureC = new Float32Array(DAY_S);
+  const heelKg = new Float32Array(DAY_S);
+  const demandM3PerS = new Float32Array(DAY_S);
+  const loaded = new Uint8Array(DAY_S);
+  const events: DayEvent[] = [];
+  const openPoint = (point: DrainPoint, mostKg?: number): void => {
+    const kg = point.open(mostKg);
+    if (kg > 0) events.push({ second: moving.second, stageId: point.stageId, what: 'drain', kg });
+  };
+
+  const dawn = { air: tank.dryAirKg, water: tank.waterKg };
+  for (let s = 0; s < DAY_S; s++) {
+    moving.second = s;
+    const powered = s >= startS && s < endS;
+    const pressurePa = tank.pressurePa;
+    let flow = 0;
+    if (powered)
+      for (const asked of uses) {
+        if (!isInUse(asked.use, s)) continue;
+        flow += asked.use.flowM3PerS;
+        if (pressurePa < asked.needsPa) asked.shortS++;
+      }
+    const leak = pumps.some((p) => p.delivers) ? 0 : leakKgPerS;
+    const wanted = flow * freeAirKgPerM3 + (powered ? moving.purgeKgPerS : 0) + leak;
+    // Nothing flows out of a receiver that has come down to the atmosphere.
+    tank.outKgPerS = pressurePa > atmosphericPa ? Math.max(wanted, STILL) : STILL;
+    let delivering = 0;
+    for (const pump of pumps) {
+      const changed = pump.step(s, tank, powered, wanted);
+      if (pump.delivers) delivering++;
+      if (!changed) continue;
+      events.push({ second: s, stageId: pump.stageId, what: changed });
+      const opens = changed === 'rests' ? 'unloader' : 'unloader-start';
+      for (const point of points)
+        if (point.drain === opens) openPoint(point, point.blownOut ? undefined : point.pulseKg);
+    }
+    pressurePaAt[s] = pressurePa;
+    temperatureC[s] = tank.temperatureC;
+    heelKg[s] = tankPoint?.heelKg ?? 0;
+    demandM3PerS[s] = flow;
+    loaded[s] = delivering;
+
+    const moves = delivering > 0 || wanted > 0;
+    moving.purgeKgPerS = 0;
+    if (moves) walkPrepared(delivering > 0 ? moving.running : moving.resting, around, null);
+    else tank.stand();
+    const sinks = tank.settle(!moves);
+    if (tankPoint && sinks > 0) tank.dropsKg += tankPoint.fill(sinks, s);
+    for (const point of points) {
+      if (point.fullAtS === s) events.push({ second: s, stageId: point.stageId, what: 'full' });
+      const timed = point.drain === 'timer' && powered && s % point.everyS === 0;
+      const byHand =
+        s === endS - 1 && (point.drain === 'manual' || (point.drain === 'pressure-loss' && around.letDown));
+      if (timed || byHand || point.isUp) openPoint(point);
+    }
+  }
+  return {
+    receiverId: tankStage.id,
+    pressurePa: pressurePaAt,
+    temperatureC,
+    heelKg,
+    demandM3PerS,
+    loaded,
+    events,
+    points,
+    shortS: Object.fromEntries(uses.map(({ use, shortS }) => [use.stageId, shortS])),
+    totals: {
+      ...moving.totals,
+      airHeldKg: { atDawn: dawn.air, atDusk: tank.dryAirKg },
+      waterHeldKg: { atDawn: dawn.water, atDusk: tank.waterKg },
+    },
+    pumps: pumps.map((p) => p.totals),
+  };
+}

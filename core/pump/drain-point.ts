@@ -1,0 +1,69 @@
+import type { Drain } from '../equipment/drains';
+import type { Stage } from '../line/plan';
+
+export const KG_PER_M3 = 1000;
+/** A float opens when its sump is half full, a level sensor near its mark (estimates). */
+const OPENS_AT: Partial<Record<Drain, number>> = { float: 0.5, level: 0.8 };
+
+/** Water that stands at a stage with a drain, and where it went in the course of the day, kg. */
+export class DrainPoint {
+  heelKg = 0;
+  caughtKg = 0;
+  drainedKg = 0;
+  /** Went on with the air because the sump was full. */
+  carriedOnKg = 0;
+  openings = 0;
+  /** Second of the day at which the sump was first full. */
+  fullAtS: number | undefined;
+
+  constructor(
+    readonly stageId: string,
+    readonly drain: Drain,
+    readonly sumpKg: number,
+    readonly pulseKg: number,
+    readonly everyS: number,
+    /** Ahead of a check valve the unloader blows the whole sump out, not just a pulse. */
+    readonly blownOut: boolean,
+  ) {}
+
+  /** Adds to what stands there; returns what the sump cannot hold. */
+  fill(kg: number, second: number): number {
+    const stays = Math.min(kg, this.sumpKg - this.heelKg);
+    this.heelKg += stays;
+    this.caughtKg += stays;
+    this.carriedOnKg += kg - stays;
+    if (stays < kg) this.fullAtS ??= second;
+    return kg - stays;
+  }
+
+  /** Opens the drain; it passes all that stands there, or no more than a pulse. Returns what came, kg. */
+  open(most = Number.POSITIVE_INFINITY): number {
+    const kg = Math.min(this.heelKg, most);
+    this.heelKg -= kg;
+    this.drainedKg += kg;
+    if (kg > 0) this.openings++;
+    return kg;
+  }
+
+  /** Whether a float or a level sensor opens now. */
+  get isUp(): boolean {
+    const at = OPENS_AT[this.drain];
+    return at !== undefined && this.heelKg >= at * this.sumpKg;
+  }
+}
+
+/** The drain points of a line, empty. */
+export function drainPointsOf(stages: readonly Stage[], blownOut: ReadonlySet<string>): DrainPoint[] {
+  return stages.flatMap((s) => {
+    if (!('sumpM3' in s.parameters) || s.parameters.drain === 'none') return [];
+    const { drain, sumpM3, drainPulseM3, drainEveryS } = s.parameters;
+    return new DrainPoint(
+      s.id,
+      drain,
+      sumpM3 * KG_PER_M3,
+      drainPulseM3 * KG_PER_M3,
+      Math.round(drainEveryS),
+      blownOut.has(s.id),
+    );
+  });
+}

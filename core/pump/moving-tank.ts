@@ -1,0 +1,110 @@
+import { R_DRY_AIR, R_WATER_VAPOUR, saturatedHumidityRatio } from '../air/humidity';
+import { ZERO_CELSIUS_K } from '../air/saturation';
+import { drained } from '../equipment/drains';
+import type { ParametersOf } from '../equipment/index';
+import type { Surroundings } from '../equipment/kind';
+import { receiverSurfaceM2 } from '../equipment/receiver';
+import type { AirStream } from '../stream/air-stream';
+
+export const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
+const CV_DRY_AIR = 719;
+export const LATENT = 2.43e6; // J/kg at 30 °C, ASHRAE Fundamentals ch. 1
+const SINKS_IN_S = 120; // estimate
+const WALL_M = 0.004; // of a shop receiver (estimate)
+const STEEL = 7850 * 490; // J/(m³·K): density × specific heat, handbooks
+
+/**
+ * A receiver in motion: air, vapour and drops in it, and one temperature of air and wall together, for the wall holds
+ * most of the heat (some half an hour to follow the pump, as practice has it). Well stirred; vapour and drops in balance.
+ */
+export class MovingTank {
+  temperatureC: number;
+  dryAirKg: number;
+  vapourKg: number;
+  dropsKg = 0;
+  /** What the air that flows out is to be, kg/s of dry air; set before each step. */
+  outKgPerS = 0;
+  private readonly heatJPerK: number;
+
+  constructor(
+    private readonly p: ParametersOf<'receiver'>,
+    /** All storage that hangs on it. */
+    readonly volumeM3: number,
+    private readonly around: Surroundings,
+    /** W/K */
+    private readonly heatLoss: number,
+    pressurePa: number,
+    humidityRatio: number,
+  ) {
+    this.temperatureC = around.roomTemperatureC;
+    const rt = R_DRY_AIR * (this.temperatureC + ZERO_CELSIUS_K);
+    this.dryAirKg = (pressurePa * volumeM3) / (rt * (1 + (humidityRatio * R_WATER_VAPOUR) / R_DRY_AIR));
+    this.vapourKg = this.dryAirKg * humidityRatio;
+    this.heatJPerK = receiverSurfaceM2(volumeM3) * WALL_M * STEEL + this.dryAirKg * CV_DRY_AIR;
+  }
+
+  /** Absolute; ideal gas. */
+  get pressurePa(): number {
+    const rt = (this.temperatureC + ZERO_CELSIUS_K) / this.volumeM3;
+    return (this.dryAirKg * R_DRY_AIR + this.vapourKg * R_WATER_VAPOUR) * rt;
+  }
+
+  /** Hanging in its air, as vapour and drops. */
+  get waterKg(): number {
+    return this.vapourKg + this.dropsKg;
+  }
+
+  /** How much dry air raises its pressure by so much, kg. */
+  kgFor(risePa: number): number {
+    return (risePa * this.volumeM3) / (R_DRY_AIR * (this.temperatureC + ZERO_CELSIUS_K));
+  }
+
+  /** One second: takes in the stream that arrives, and makes of it the stream that leaves. */
+  pass(air: AirStream): void {
+    const { temperatureC: inC, dryAirKgPerS: dryIn } = air;
+    const arrived = air.liquidKgPerS;
+    const pressurePa = this.pressurePa;
+    air.bringTo(this.temperatureC, pressurePa);
+    const condensed = air.liquidKgPerS - arrived;
+    air.catchDrops(drained(this.p, this.p.settlingEfficiency, this.around));
+    this.dryAirKg += dryIn;
+    this.vapourKg += air.vapourKgPerS;
+    this.dropsKg += air.liquidKgPerS;
+    this.warm(dryIn * CP_DRY_AIR * (inC - this.temperatureC) + LATENT * condensed);
+    const share = Math.min(1, this.outKgPerS / this.dryAirKg);
+    air.dryAirKgPerS = this.dryAirKg * share;
+    air.vapourKgPerS = this.vapourKg * share;
+    air.liquidKgPerS = this.dropsKg * share;
+    air.temperatureC = this.temperatureC;
+    air.pressurePa = pressurePa;
+    this.dryAirKg -= air.dryAirKgPerS;
+    this.vapourKg -= air.vapourKgPerS;
+    this.dropsKg -= air.liquidKgPerS;
+  }
+
+  /** One second in which nothing flows. */
+  stand(): void {
+    this.warm(0);
+  }
+
+  /**
+   * Vapour and drops brought into balance again, once a second.
+   * @param still whether nothing flows: then the drops that hang in the air sink within some minutes
+   * @returns what sinks to the bottom, kg
+   */
+  settle(still: boolean): number {
+    const most = saturatedHumidityRatio(this.temperatureC, this.pressurePa, this.around.basis) * this.dryAirKg;
+    const falls = Math.max(-this.dropsKg, this.vapourKg - most);
+    this.vapourKg -= falls;
+    this.dropsKg += falls;
+    const share = drained(this.p, this.p.settlingEfficiency, this.around);
+    const sinks = Math.max(0, falls) * share + (still && share > 0 ? this.dropsKg / SINKS_IN_S : 0);
+    this.dropsKg -= sinks;
+    return sinks;
+  }
+
+  private warm(watts: number): void {
+    const lost = this.heatLoss * (this.temperatureC - this.around.roomTemperatureC);
+    this.temperatureC += (watts - lost) / this.heatJPerK;
+  }
+}
