@@ -19,7 +19,7 @@ module.exports = {
     allow('workers', 'core'),
     allow('db', 'core'),
     allow('server', 'core', 'db'),
-    allow('ui', 'core'),
+    allow('ui', 'core', 'workers'),
     allow('app', 'ui', 'server', 'core'),
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {

@@ -110,7 +110,7 @@ export const coolingRun = defineKind({
     outsideDiameterM: numberField({
       label: 'Outside diameter',
       help: 'Tube is sized by outside diameter; ¾ in copper pipe measures 22 mm.',
-      quantity: 'length',
+      quantity: 'size',
       least: 0.006,
       most: 0.12,
       default: 0.02223, // 3/4 in type L, 0.875 in
@@ -118,7 +118,7 @@ export const coolingRun = defineKind({
     }),
     wallM: numberField({
       label: 'Wall',
-      quantity: 'length',
+      quantity: 'size',
       least: 2e-4,
       most: 0.02,
       default: 1.14e-3, // 0.045 in
@@ -180,7 +180,7 @@ export const coolingRun = defineKind({
           from: 'pipe and air round it, estimate',
         },
         { label: 'length', quantity: 'length', value: p.lengthM, from: 'this stage' },
-        { label: 'outside diameter', quantity: 'length', value: p.outsideDiameterM, from: 'this stage' },
+        { label: 'outside diameter', quantity: 'size', value: p.outsideDiameterM, from: 'this stage' },
         { label: 'm, dry air', quantity: 'massFlow', value: inlet.dryAirKgPerS, from: 'its share of the air' },
       ],
       source: 'heat exchange with constant surroundings; U is an estimate',

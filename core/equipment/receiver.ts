@@ -12,6 +12,12 @@ export function receiverSurfaceM2(volumeM3: number): number {
   return Math.PI * diameter ** 2 * (HEIGHT_TO_DIAMETER + 0.5);
 }
 
+/** How high water stands in an upright receiver of usual proportions, m; the dished bottom left out. */
+export function receiverHeelM(volumeM3: number, waterM3: number): number {
+  const diameter = ((4 * volumeM3) / (Math.PI * HEIGHT_TO_DIAMETER)) ** (1 / 3);
+  return waterM3 / ((Math.PI / 4) * diameter ** 2);
+}
+
 function outletC(
   inlet: AirStream,
   p: { method: string; outletTemperatureC: number; volumeM3: number; heatLossWPerM2K: number },

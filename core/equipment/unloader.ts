@@ -14,7 +14,7 @@ export const unloader = defineKind({
   parameters: z.strictObject({
     boreM: numberField({
       label: 'Bore',
-      quantity: 'length',
+      quantity: 'size',
       least: 2e-4,
       most: 0.02,
       default: UNLOADER_BORE_M,

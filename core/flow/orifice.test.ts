@@ -18,7 +18,9 @@ describe('holes: reference group 8', () => {
     const scfm = (d: number) =>
       orificeKgPerS(d * INCH, upstream, 14.696 * PSI, ((T_F as number) - 32) / 1.8, Cd) / SCFM_KG_PER_S;
     if (d_in !== undefined) expectCheck(scfm(d_in), check, 'scfm');
-    else for (const d of check.inputs.diameters_in as string[]) expectCheck(scfm(inches(d)), check, d);
+    else
+      for (const d of (check.inputs as unknown as { diameters_in: string[] }).diameters_in)
+        expectCheck(scfm(inches(d)), check, d);
   });
 });
 

@@ -64,7 +64,10 @@ describe('condensate along a line', () => {
     const plan = planOfCheck(checksOf(6)[0] as Check);
     const day = {
       ...plan,
-      survey: { ...plan.survey, working: { days: [1], startsAtH: 8, endsAtH: 16, loadedShare: 0.5 } },
+      survey: {
+        ...plan.survey,
+        working: { ...plan.survey.working, days: [1], startsAtH: 8, endsAtH: 16, loadedShare: 0.5 },
+      },
     };
     const section = walk(day, 'ideal');
     const caught = (waterInPerDayKg(section, day) * section.ledger.caughtKgPerS) / section.ledger.waterInKgPerS;

@@ -162,6 +162,11 @@ export const QUANTITIES = {
       unit('in', 'in', 0.0254, ['"', 'inch', 'inches']),
     ],
   },
+  size: {
+    name: 'a size',
+    typical: 0.022,
+    units: [unit('mm', 'mm', 1e-3), unit('in', 'in', 0.0254, ['"', 'inch', 'inches']), unit('m', 'm', 1)],
+  },
   altitude: {
     name: 'an altitude',
     typical: 100,
@@ -258,6 +263,7 @@ export const US_CUSTOMARY: UnitChoice = {
   volume: 'USgal',
   drained: 'floz',
   length: 'ft',
+  size: 'in',
   altitude: 'ft',
   mass: 'lb',
   power: 'hp',

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { z } from 'zod';
 import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
 import { chooseMeasured, setParameter } from '@/core/line/edit';
 import type { Plan, Stage } from '@/core/line/plan';
@@ -30,6 +31,8 @@ export function StageForm({
   const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
   const [refused, setRefused] = useState<{ field: string; message: string }>();
   const commit = (field: string, value: number | string): string | undefined => {
+    if (!(kindOf(stage.kind).parameters.shape[field] as z.ZodType).safeParse(value).success)
+      return 'Type a whole number.';
     const computedC = section.at(stage.id)?.temperatureC;
     const change = (p: Plan): Plan =>
       value === 'measured' && computedC !== undefined

@@ -1,9 +1,10 @@
 'use client';
 
 import { ChevronDown } from 'lucide-react';
-import { Popover, Slider } from 'radix-ui';
+import { Popover } from 'radix-ui';
 import { withSurvey } from '@/core/line/edit';
 import { placeOf } from '@/core/line/plan';
+import { Drag } from '@/ui/forms/drag';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -77,37 +78,5 @@ export function Conditions() {
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
-  );
-}
-
-export function Drag({
-  label,
-  value,
-  min,
-  max,
-  step,
-  onChange,
-}: {
-  label: string;
-  value: number;
-  min: number;
-  max: number;
-  step: number;
-  onChange: (v: number) => void;
-}) {
-  return (
-    <Slider.Root
-      className="relative flex h-6 touch-none items-center"
-      value={[value]}
-      min={min}
-      max={max}
-      step={step}
-      onValueChange={([v]) => v !== undefined && onChange(Number(v.toFixed(4)))}
-    >
-      <Slider.Track className="relative h-1 flex-1 rounded-full bg-hairline">
-        <Slider.Range className="absolute h-full rounded-full bg-water" />
-      </Slider.Track>
-      <Slider.Thumb aria-label={label} className="block size-5 rounded-full border-2 border-water bg-card" />
-    </Slider.Root>
   );
 }

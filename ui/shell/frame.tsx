@@ -1,4 +1,4 @@
-import { CircleGauge, ClipboardList, Droplets, House, Waypoints } from 'lucide-react';
+import { CircleGauge, ClipboardList, Clock, Droplets, House, Waypoints } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { RailLink } from './rail-link';
@@ -60,6 +60,9 @@ export function Frame({
                 </RailLink>
                 <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>
                   Line
+                </RailLink>
+                <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />}>
+                  Day
                 </RailLink>
                 <RailHeading>Keep</RailHeading>
                 <RailLink href={`/lines/${planId}/logbook`} icon={<ClipboardList size={18} />}>

@@ -11,6 +11,7 @@ import { useHistory } from '@/ui/plan/plan-provider';
 const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['S', 'Survey'],
   ['L', 'Line'],
+  ['D', 'Pump’s day'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
   ['A', 'Add a stage (on the line)'],
@@ -53,6 +54,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
       const places: Record<string, string> = {
         s: `${base}/survey`,
         l: `${base}/line`,
+        d: `${base}/day`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
       };
@@ -100,6 +102,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/line`)}>
                   Line: where the water falls out
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/day`)}>
+                  Pump’s day: cycles, starts, what the drains pass
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/logbook`)}>
                   Log a drain

@@ -4,9 +4,9 @@ import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { withSurvey } from '@/core/line/edit';
 import type { Working } from '@/core/line/plan';
+import { Drag } from '@/ui/forms/drag';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
-import { Drag } from '@/ui/line-section/conditions';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];

@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { PumpDayView } from '@/ui/pump-day/pump-day-view';
+
+export const metadata: Metadata = { title: 'Pump’s day' };
+
+export default function Page() {
+  return <PumpDayView />;
+}

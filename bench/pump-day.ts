@@ -1,0 +1,43 @@
+/** A day of an eight-stage line in steps of a second, against the 300 ms that it may take, and against the walks alone. */
+import { newStage } from '../core/line/edit';
+import type { Plan, Stage } from '../core/line/plan';
+import { prepare } from '../core/line/prepare';
+import { surroundingsOf, walkPrepared } from '../core/line/walk';
+import { simulateDay } from '../core/pump/day';
+import { demoPlan } from '../db/demo';
+
+const BUDGET_MS = 300;
+const KINDS = [
+  'intake',
+  'compressor',
+  'aftercooler',
+  'separator',
+  'receiver',
+  'coalescing-filter',
+  'refrigerated-dryer',
+  'outlet',
+] as const;
+const stages = KINDS.map((kind, i) => newStage(kind, `s${i}`)) as Stage[];
+const plan: Plan = { ...demoPlan(), stages, branches: [] };
+
+function bestMs(work: () => void, rounds: number): number {
+  let best = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < rounds; i++) {
+    const from = performance.now();
+    work();
+    best = Math.min(best, performance.now() - from);
+  }
+  return best;
+}
+
+const dayMs = bestMs(() => simulateDay(plan), 8);
+const day = simulateDay(plan);
+const seconds = day?.demandM3PerS.reduce((n, q, s) => n + (q > 0 || (day.loaded[s] as number) > 0 ? 1 : 0), 0) ?? 0;
+const line = prepare(plan);
+const around = surroundingsOf(plan);
+const walksMs = bestMs(() => {
+  for (let i = 0; i < seconds; i++) walkPrepared(line, around, null);
+}, 8);
+console.log(`a day of ${stages.length} stages, ${seconds} seconds in which air moves`);
+console.log(`within its budget of ${BUDGET_MS} ms   ${(BUDGET_MS / dayMs).toFixed(1)} ×  (${dayMs.toFixed(0)} ms)`);
+console.log(`as long as its walks alone   ${(dayMs / walksMs).toFixed(1)} ×`);

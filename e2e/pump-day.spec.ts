@@ -1,0 +1,45 @@
+import { expect, test } from '@playwright/test';
+import { buildOwnLine, expectSaved } from './own-line';
+
+test('a day of the pump is played, scrubbed, judged, and put right', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.keyboard.press('d');
+  await expect(page.getByRole('heading', { name: 'Pump’s day' })).toBeVisible();
+  const remarks = page.getByRole('list', { name: 'What stands out' });
+  const moment = page.getByRole('region', { name: 'At this moment' });
+  await expect(moment).toContainText('bar');
+
+  // Scrubbed by keyboard, and played.
+  const slider = page.getByRole('slider', { name: 'Time of day' });
+  await slider.focus();
+  const before = await moment.textContent();
+  await page.keyboard.press('PageUp');
+  await expect(moment).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Play' }).click();
+  const played = await moment.textContent();
+  await expect(moment).not.toHaveText(played ?? '');
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('radio', { name: 'Hour' }).click();
+
+  // A band the wrong way round is refused at the field, and the day stays.
+  await page.getByLabel('Cuts in at').fill('12 bar');
+  await expect(page.locator('#main').getByRole('alert')).toContainText('Are the two swapped?');
+  await page.getByLabel('Cuts in at').fill('6.5 bar');
+
+  // A motor that bears one start an hour is named; allowed more, it is not.
+  await page.getByLabel('Starts in an hour, at most').fill('1.5');
+  await expect(page.locator('#main').getByRole('alert')).toContainText('whole number');
+  await page.getByLabel('Starts in an hour, at most').fill('1');
+  await expect(remarks).toContainText('its motor bears 1.');
+  await page.getByLabel('Starts in an hour, at most').fill('120');
+  await expect(page.locator('#main')).not.toContainText('its motor bears');
+
+  // A break, a long blast, a line let down.
+  await page.getByLabel('Busy from 12 to 13').fill('0');
+  await page.getByLabel('After work the line').selectOption('is let down');
+  await expect(page.getByText('After work')).toBeVisible();
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.getByLabel('Busy from 12 to 13')).toHaveValue('0');
+  await expect(page.getByLabel('After work the line')).toHaveValue('let-down');
+});
