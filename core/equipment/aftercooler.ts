@@ -61,6 +61,8 @@ export const aftercooler = defineKind({
   label: 'Aftercooler',
   does: 'Cools the hot air. More than half of the water turns to drops here; a separator must catch them.',
   alsoCalled: ['cooler', 'after cooler'],
+  equation: 'T₂ = room + approach, or measured, or by effectiveness; what the air cannot hold drops',
+  ids: ['ac_air'],
   cautions: ['C09', 'C11', 'C06'],
   parameters: z.strictObject({
     method: choiceField({

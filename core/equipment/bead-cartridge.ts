@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, ovenHumidity, USABLE } from '../media/isotherm';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
 import {
@@ -11,37 +12,56 @@ import {
   type Surroundings,
 } from './kind';
 
-const MEDIA = { silica: 'silica gel', alumina: 'activated alumina', sieve: 'molecular sieve' } as const;
-type Medium = keyof typeof MEDIA;
-
-// Bulk densities, kg/m³: middle of the usual bands (reference group 12, common practice).
-const BULK_KG_PER_M3: Record<Medium, number> = { silica: 735, alumina: 750, sieve: 695 };
-// Relative humidity with which a fresh charge is in balance, and a spent one (estimates from the isotherms of group 12).
-const FRESH_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
+/** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
+export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
 const SPENT_RH = 0.95;
 /** Contact of 5 s takes air that is saturated at 35 °C to −40 °C (4–6 s, common practice / estimate). */
 const CONTACT_S = 5;
 const PASSES_AT_CONTACT = 12.84 / 5628; // e(−40 °C, ice) / e(35 °C), Pa
+/** The air round an oven: 70 °F, 50 % (reference group 12). */
+const OVEN_ROOM = { temperatureC: 21.1, relativeHumidity: 0.5 } as const;
+const MOST_WARMER_K = 30;
 
-/**
- * How a charge stands: what is left of its transfer zone, and the humidity that it leaves. A bed dries well until the
- * front comes near its end, and then quickly worse (estimate of shape).
- */
-function leaves(air: AirStream, p: { medium: Medium; massKg: number; spentShare: number }, mediumC: number): number {
-  const contactS = p.massKg / BULK_KG_PER_M3[p.medium] / actualFlowM3PerS(air);
-  const load = CONTACT_S / Math.max(contactS * (1 - p.spentShare), 1e-6);
-  const balance = FRESH_RH[p.medium] + (SPENT_RH - FRESH_RH[p.medium]) * p.spentShare ** 6;
-  return leavingRatio(air, balance, mediumC, passingShare(PASSES_AT_CONTACT, load));
+interface Bed {
+  readonly medium: Medium;
+  readonly massKg: number;
+  readonly spentShare: number;
+  /** Relative humidity with which the charge was in balance when it was put in. */
+  readonly balanceRh: number;
 }
 
 /** The bed lies between the air that enters and the room (estimate). */
 const bedC = (air: AirStream, around: Surroundings): number => (air.temperatureC + around.roomTemperatureC) / 2;
+
+/**
+ * Humidity ratio that a bed leaves: by the contact that is left in front of its transfer zone, and the state of its
+ * charge. It dries well until the front comes near its end, and then quickly worse (estimate of shape).
+ */
+export function bedLeaves(air: AirStream, bed: Bed, around: Surroundings): number {
+  const contactS = bed.massKg / BULK_KG_PER_M3[bed.medium] / actualFlowM3PerS(air);
+  const load = CONTACT_S / Math.max(contactS * (1 - bed.spentShare), 1e-6);
+  const balance = bed.balanceRh + (SPENT_RH - bed.balanceRh) * bed.spentShare ** 6;
+  return leavingRatio(air, balance, bedC(air, around), passingShare(PASSES_AT_CONTACT, load));
+}
+
+/** What a charge is in balance with: as the maker sealed it, or as far as an oven could dry it. */
+export function chargeHumidity(p: { medium: Medium; charge: string; ovenC: number }): number {
+  if (p.charge !== 'oven') return BEADS_RH[p.medium];
+  return Math.max(BEADS_RH[p.medium], ovenHumidity(p.ovenC, OVEN_ROOM.temperatureC, OVEN_ROOM.relativeHumidity));
+}
+
+const bedOf = (p: { medium: Medium; massKg: number; spentShare: number; charge: string; ovenC: number }): Bed => ({
+  ...p,
+  balanceRh: chargeHumidity(p),
+});
 
 /** Beads that take up vapour until they are spent. First model: the state of the charge is entered. */
 export const beadCartridge = defineKind({
   kind: 'bead-cartridge',
   label: 'Bead cartridge',
   does: 'Beads take up vapour until they are spent: the only thing here that dries below freezing without power.',
+  equation: 'w₂ = w* + (w₁ − w*)·e^−NTU, w* by the state of the charge; warmed by 2.6 MJ/kg',
+  ids: ['des_cart'],
   alsoCalled: ['desiccant', 'silica gel', 'bead dryer', 'bead drum', 'desiccant snake'],
   cautions: ['C07', 'C21', 'C24', 'C23'],
   parameters: z.strictObject({
@@ -54,6 +74,20 @@ export const beadCartridge = defineKind({
       default: 0.907, // 2 lb
       source: 'typical, common practice',
       uncertainty: { rel: 0.1 },
+    }),
+    charge: choiceField({
+      label: 'The charge was',
+      options: { new: 'sealed by its maker', oven: 'dried in an oven' },
+    }),
+    ovenC: numberField({
+      label: 'Oven at',
+      help: 'A cool oven leaves much of the water in. Never one used for food; never beads with oil in them.',
+      quantity: 'temperature',
+      least: 40,
+      most: 320,
+      default: 120,
+      source: 'dyed gel bears at most 121 °C (250 °F), common practice',
+      when: { field: 'charge', is: ['oven'] },
     }),
     spentShare: numberField({
       label: 'Spent so far',
@@ -75,9 +109,28 @@ export const beadCartridge = defineKind({
         'Air over 66 °C (150 °F) reaches the beads: they hold next to nothing there. Cool it first.',
       );
     inlet.bringTo(inlet.temperatureC, pressurePa);
-    const ratio = leaves(inlet, p, bedC(inlet, around));
+    const ratio = bedLeaves(inlet, bedOf(p), around);
     const warmer = warmedByUptakeK(inlet, ratio);
-    inlet.adsorbTo(ratio).bringTo(inlet.temperatureC + Math.min(warmer, 30), pressurePa);
+    inlet.adsorbTo(ratio).bringTo(inlet.temperatureC + Math.min(warmer, MOST_WARMER_K), pressurePa);
+  },
+  cleans: (dirt) => dirt.shed(3, 'dust of the beads: a dust filter belongs behind it'),
+  shows(inlet, p, around) {
+    const leaves = bedLeaves(inlet, bedOf(p), around);
+    const takes = inlet.vapourKgPerS + inlet.liquidKgPerS - leaves * inlet.dryAirKgPerS;
+    const kept = heldWater(p.medium, chargeHumidity(p));
+    const usable = Math.max(0, Math.min(USABLE[p.medium], heldWater(p.medium, 1) - kept) - kept) * p.massKg;
+    return [
+      { label: 'Takes up', quantity: 'waterFlow', value: Math.max(0, takes) },
+      ...(takes > 0
+        ? [{ label: 'Spent after, loaded', quantity: 'time' as const, value: (usable * (1 - p.spentShare)) / takes }]
+        : []),
+      ...(p.charge === 'oven'
+        ? [{ label: 'Water that the oven left', quantity: 'share' as const, value: kept, warns: kept > 0.02 }]
+        : []),
+      ...(inlet.liquidKgPerS > 0
+        ? [{ label: 'Drops reach the beads', text: 'they burst gel: catch them first', warns: true }]
+        : []),
+    ];
   },
   whyTemperature: (inlet, p, around) => ({
     formula: 'air in + heat of uptake · water taken up / cp, at most 30 K',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { catchField, drained, drainFields } from './drains';
-import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drainFields } from './drains';
+import { catchesDrops } from './drop-catcher';
+import { choiceField, defineKind, pressureLossField } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -9,19 +10,19 @@ export const bowlFilter = defineKind({
   does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
   alsoCalled: ['water trap', 'swirl filter', 'bronze filter', 'FRL filter'],
   cautions: ['C21', 'C07'],
+  ids: ['flt_bowl', 'flt_sep3'],
   parameters: z.strictObject({
+    element: choiceField({ label: 'Element', options: { '5': '5 µm', '40': '40 µm', '20': '20 µm' } }),
     efficiency: catchField({
       label: 'Drops caught',
       default: 0.85, // 0.8–0.9 at half flow and more
       source: 'estimate',
       uncertainty: 0.07,
     }),
-    ...drainFields('manual', 5e-5),
+    ...drainFields('manual', 5e-5, 'Water up to the bowl’s mark'),
     pressureLossPa: pressureLossField(1e4), // 1–2 psi
   }),
-  pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
-  },
-  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
+  ...catchesDrops('estimate'),
+  // Class by element: typical of makers’ sheets, common practice.
+  cleans: (dirt, p) => dirt.strain(p.element === '5' ? 5 : 6, `bowl filter, ${p.element} µm`),
 });

@@ -7,6 +7,8 @@ export const checkValve = defineKind({
   label: 'Check valve',
   does: 'Lets air into the tank and not back. What stands ahead of it is blown off by the unloader at each stop.',
   alsoCalled: ['non-return valve', 'one-way valve', 'back-flow valve'],
+  equation: 'p₂ = p₁ − loss; in the pump’s day: what stands ahead of it is blown off at each stop',
+  ids: ['check'],
   cautions: ['C09', 'C07'],
   parameters: z.strictObject({
     pressureLossPa: pressureLossField(2e3), // cracks at 0.1–1 psi

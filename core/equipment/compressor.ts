@@ -78,6 +78,8 @@ export const compressor = defineKind({
   kind: 'compressor',
   label: 'Compressor',
   does: 'Sets the flow, the pressure and the heat. All the water that came in leaves it as vapour.',
+  equation: 'T₂ = T₁·r^((n−1)/(n·stages)) or measured; p₂ = middle of the band; no water leaves',
+  ids: ['recip1', 'recip2', 'screw_oil', 'oilfree'],
   cautions: ['C09', 'C08', 'C11', 'C12'],
   parameters: z.strictObject({
     type: choiceField({ label: 'Type', options: TYPES }),

@@ -90,6 +90,8 @@ export const coolingRun = defineKind({
   label: 'Cooling run',
   does: 'Bare copper in a zig-zag, or looped hose, in which the air cools towards the room. Every low point holds water.',
   alsoCalled: ['copper zig-zag', 'pig tail', 'cooling coil', 'radiator pipe', 'looped hose', 'drop leg manifold'],
+  equation: 'dT/dL = −U·π·D·(T − room)/(m·(cp + r·dw/dT))',
+  ids: ['coolrun', 'coolhose'],
   cautions: ['C09', 'C38', 'C36'],
   parameters: z.strictObject({
     method: choiceField({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { catchField, drained, drainFields } from './drains';
-import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drainFields } from './drains';
+import { catchesDrops } from './drop-catcher';
+import { defineKind, pressureLossField } from './kind';
 
 /** A capped stub at a low point that collects water and grit while the air goes on from the top. */
 export const dripLeg = defineKind({
@@ -19,9 +20,5 @@ export const dripLeg = defineKind({
     ...drainFields('manual', 2e-4),
     pressureLossPa: pressureLossField(0),
   }),
-  pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
-  },
-  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
+  ...catchesDrops('estimate'),
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { catchField, drained, drainFields } from './drains';
-import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
+import { catchField, drainFields } from './drains';
+import { catchesDrops } from './drop-catcher';
+import { defineKind, pressureLossField } from './kind';
 
 /** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
 export const dropletSeparator = defineKind({
@@ -19,9 +20,5 @@ export const dropletSeparator = defineKind({
     ...drainFields('manual', 3e-5),
     pressureLossPa: pressureLossField(7e3),
   }),
-  pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa).catchDrops(drained(p, p.efficiency, around));
-  },
-  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'common practice, no source' }),
+  ...catchesDrops('common practice, no source'),
 });

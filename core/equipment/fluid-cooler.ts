@@ -36,6 +36,8 @@ export const fluidCooler = defineKind({
   label: 'Fluid cooler',
   does: 'A finned cooler made for oil, in the wind of a fan or of the pump. As good as its wind; as safe as its rating.',
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
+  equation: 'T₂ = room + (T₁ − room)·e^−NTU, NTU ∝ flow^−0.4, by the wind',
+  ids: ['ac_fluid', 'ac_belt'],
   cautions: ['C06', 'C09', 'C11'],
   parameters: z.strictObject({
     wind: choiceField({ label: 'Wind', options: WINDS }),

@@ -2,23 +2,36 @@ import type { z } from 'zod';
 import { aftercooler } from './aftercooler';
 import { beadCartridge } from './bead-cartridge';
 import { bowlFilter } from './bowl-filter';
+import { carbonFilter } from './carbon-filter';
 import { checkValve } from './check-valve';
 import { coalescingFilter } from './coalescing-filter';
 import { compressor } from './compressor';
 import { coolingRun } from './cooling-run';
+import { coupler } from './coupler';
 import { dripLeg } from './drip-leg';
 import { dropletSeparator } from './droplet-separator';
 import { fluidCooler } from './fluid-cooler';
+import { gauge } from './gauge';
+import { homeMadeHousing } from './home-made-housing';
+import { hose } from './hose';
+import { hoseReel } from './hose-reel';
 import { intake } from './intake';
+import { isolatingValve } from './isolating-valve';
 import type { FieldMeta, Kind } from './kind';
+import { lubricator } from './lubricator';
 import { measuredStage } from './measured-stage';
 import { membrane } from './membrane';
 import { outlet } from './outlet';
+import { particulateFilter } from './particulate-filter';
 import { pelletTower } from './pellet-tower';
 import { receiver } from './receiver';
 import { refrigeratedDryer } from './refrigerated-dryer';
 import { regulator } from './regulator';
+import { reliefValve } from './relief-valve';
 import { separator } from './separator';
+import { sightGlass } from './sight-glass';
+import { testPoint } from './test-point';
+import { toolFilter } from './tool-filter';
 import { twinTower } from './twin-tower';
 import { unloader } from './unloader';
 
@@ -30,19 +43,32 @@ export const KINDS = {
   'fluid-cooler': fluidCooler,
   'cooling-run': coolingRun,
   separator,
-  receiver,
   'check-valve': checkValve,
   unloader,
+  'relief-valve': reliefValve,
+  receiver,
+  'isolating-valve': isolatingValve,
   'drip-leg': dripLeg,
   'bowl-filter': bowlFilter,
   'coalescing-filter': coalescingFilter,
-  'droplet-separator': dropletSeparator,
+  'particulate-filter': particulateFilter,
+  'carbon-filter': carbonFilter,
   'refrigerated-dryer': refrigeratedDryer,
   'bead-cartridge': beadCartridge,
   'pellet-tower': pelletTower,
   'twin-tower': twinTower,
   membrane,
+  'home-made-housing': homeMadeHousing,
   regulator,
+  gauge,
+  lubricator,
+  'sight-glass': sightGlass,
+  'test-point': testPoint,
+  coupler,
+  hose,
+  'hose-reel': hoseReel,
+  'droplet-separator': dropletSeparator,
+  'tool-filter': toolFilter,
   'measured-stage': measuredStage,
   outlet,
 } as const;

@@ -6,6 +6,8 @@ export const intake = defineKind({
   kind: 'intake',
   label: 'Intake',
   does: 'Draws and filters the air. Its temperature and humidity set how much water comes in.',
+  equation: 'p₂ = barometer − filter loss; w from e(T)·RH',
+  ids: ['intake'],
   cautions: ['C17'],
   parameters: z.strictObject({
     filterLossPa: numberField({

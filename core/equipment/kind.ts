@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Basis } from '../air/enhancement-factor';
+import type { Dirt } from '../purity/dirt';
 import type { Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
@@ -27,6 +28,16 @@ export class Refusal extends Error {
     super(message);
     this.name = 'Refusal';
   }
+}
+
+/** A figure or a word of a stage besides its station. */
+export interface Shown {
+  readonly label: string;
+  readonly value?: number;
+  readonly quantity?: QuantityName | 'number';
+  readonly text?: string;
+  /** Whether it asks for attention. */
+  readonly warns?: boolean;
 }
 
 /** How far an input may be off (standard uncertainty), absolute in SI or relative. */
@@ -84,6 +95,10 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly label: string;
   /** One sentence for the catalogue and the insert menu. */
   readonly does: string;
+  /** Its model, in one line for the catalogue. */
+  readonly equation: string;
+  /** Where the handbook of practice has it. */
+  readonly ids?: readonly string[] | undefined;
   /** Other names that people have for it, for the search. */
   readonly alsoCalled?: readonly string[] | undefined;
   /** Ids of the cautions that the screen shows beside it. */
@@ -97,27 +112,28 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   whyPressure?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): Reason;
   /** What of the liquid at the stage is caught, for “why?”. */
   catches?(parameters: z.infer<S>, around: Surroundings): { readonly efficiency: number; readonly source: string };
+  /** What it does to the oil and the particles in the air, with the humidity of the air that leaves it. */
+  cleans?(dirt: Dirt, parameters: z.infer<S>, air: { temperatureC: number; relativeHumidity: number }): void;
+  /** What else can be told of the stage where it stands: a reading, a margin, a warning. */
+  shows?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): readonly Shown[];
   /** Room for air inside, m³: what an unloader ahead of the check valve has to blow off. */
   airSpaceM3?(parameters: z.infer<S>): number;
 }
 
+const EVERY_KIND = {
+  ids: undefined,
+  alsoCalled: undefined,
+  whyTemperature: undefined,
+  whyPressure: undefined,
+  catches: undefined,
+  cleans: undefined,
+  shows: undefined,
+  airSpaceM3: undefined,
+};
+
 /** Gives a kind its parameter types, and all kinds one shape, so that a walk finds `pass` in the same place in each. */
 export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
-  const { kind, label, does, alsoCalled, cautions, parameters, pass, whyTemperature, whyPressure } = defined;
-  const { catches, airSpaceM3 } = defined;
-  return {
-    kind,
-    label,
-    does,
-    alsoCalled,
-    cautions,
-    parameters,
-    pass,
-    whyTemperature,
-    whyPressure,
-    catches,
-    airSpaceM3,
-  } as Kind<S>;
+  return { ...EVERY_KIND, ...defined } as Kind<S>;
 }
 
 /** Pressure lost in the stage at full flow. */

@@ -7,6 +7,7 @@ export const measuredStage = defineKind({
   label: 'Measured stage',
   does: 'For whatever nobody foresaw: enter what the air leaves with, and what is caught.',
   alsoCalled: ['something else', 'other', 'custom', 'unknown'],
+  equation: 'T₂, loss and water caught as entered',
   cautions: ['C06'],
   parameters: z.strictObject({
     temperature: choiceField({

@@ -12,6 +12,8 @@ export const membrane = defineKind({
   label: 'Membrane dryer',
   does: 'Vapour passes through fibres to a sweep of dried air. No moving parts; the sweep is lost at any load.',
   alsoCalled: ['hollow fibre', 'sweep dryer'],
+  equation: 'vapour passes by transfer units of the fibres at their duty; sweep leaves with it',
+  ids: ['membrane'],
   cautions: ['C31', 'C07'],
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({

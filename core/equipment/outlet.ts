@@ -7,6 +7,7 @@ export const outlet = defineKind({
   label: 'Outlet',
   does: 'Where a job takes its air, with what the job needs.',
   alsoCalled: ['tool', 'drop', 'gun', 'bench', 'job', 'coupler'],
+  equation: 'changes nothing; judged on what it needs',
   cautions: ['C15', 'C19', 'C17'],
   parameters: z.strictObject({
     need: choiceField({

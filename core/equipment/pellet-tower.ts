@@ -13,6 +13,8 @@ export const pelletTower = defineKind({
   label: 'Pellet tower',
   does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some 11 K, whatever the air comes with.',
   alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],
+  equation: 'w₂ in balance with the salt at T + warming, by transfer units; water leaves as brine',
+  ids: ['deliq'],
   cautions: ['C25', 'C36'],
   parameters: z.strictObject({
     suppressionK: numberField({

@@ -34,6 +34,8 @@ export const receiver = defineKind({
   label: 'Receiver',
   does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
   alsoCalled: ['tank', 'air receiver', 'reservoir'],
+  equation: 'T₂ = room + (T₁ − room)·e^(−U·A/(m·cp)), or measured; drops settle by a share',
+  ids: ['rcv_wet', 'rcv_dry'],
   cautions: ['C01', 'C04', 'C36', 'C35'],
   parameters: z.strictObject({
     volumeM3: numberField({

@@ -40,6 +40,8 @@ export const refrigeratedDryer = defineKind({
   label: 'Refrigerated dryer',
   does: 'Chills the air to a few degrees above freezing, drains what falls out and warms it again.',
   alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],
+  equation: 'dew point = rated + overload; capacity = rated·K_p·K_Tin·K_amb·K_pdp; reheat',
+  ids: ['ref_noncyc'],
   cautions: ['C13', 'C14', 'C12'],
   parameters: z.strictObject({
     method: choiceField({

@@ -26,6 +26,8 @@ export const twinTower = defineKind({
   label: 'Twin tower, heatless',
   does: 'Two towers in turn: one dries, the other is blown dry with a fixed flow of dried air, whatever the load.',
   alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer'],
+  equation: 'w₂ by transfer units of the bed at its duty; fixed purge leaves with the water',
+  ids: ['heatless'],
   cautions: ['C07', 'C20', 'C24'],
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({

@@ -10,6 +10,8 @@ export const unloader = defineKind({
   label: 'Unloader',
   does: 'Blows off the pipe, cooler and trap ahead of the check valve as the pump stops. How much and how long: see the pump’s day.',
   alsoCalled: ['pressure switch', 'bleed valve', 'head unloader', 'blow-off'],
+  equation: 'in the pump’s day: free air V·(p − p_a)/p_a, in the time of ṁ = C·A·p/√T',
+  ids: ['drn_unl'],
   cautions: ['C08', 'C20'],
   parameters: z.strictObject({
     boreM: numberField({

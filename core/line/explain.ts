@@ -4,7 +4,7 @@ import { MOIST_AIR } from '../air/explain-moisture';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { kindOf } from '../equipment/index';
-import type { Surroundings } from '../equipment/kind';
+import type { Shown, Surroundings } from '../equipment/kind';
 import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
@@ -82,6 +82,13 @@ function inletOf(plan: Plan, stageId: string, basis: Basis): AirStream {
     if (line.stages[i]?.id === stageId) inlet = air.copy();
   });
   return inlet as AirStream;
+}
+
+/** What a stage shows besides its station: a reading, a margin, a warning. Nothing where the walk does not come. */
+export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis = 'real'): readonly Shown[] {
+  if (!section.at(stage.id)) return [];
+  const shows = kindOf(stage.kind).shows;
+  return shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsOf(plan, basis)) ?? [];
 }
 
 function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {

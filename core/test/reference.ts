@@ -24,7 +24,14 @@ export function checksOf(group: number): Check[] {
 
 /** Passes if the value is within the check's relative or absolute tolerance of what it expects. */
 export function expectCheck(got: number, check: Check, key: string): void {
-  const want = check.expected[key] as number;
+  const wanted = check.expected[key];
+  // Without a tolerance the case is a band of plausibility.
+  if (check.tolerance === null) {
+    const { min, max } = wanted as unknown as { min: number; max: number };
+    if (!(got >= min && got <= max)) throw new Error(`${check.id} ${key}: got ${got}, want ${min} to ${max}`);
+    return;
+  }
+  const want = wanted as number;
   const { rel = 0, abs = 0 } = check.tolerance[key] ?? {};
   const allowed = Math.max(rel * Math.abs(want), abs);
   if (!(Math.abs(got - want) <= allowed))

@@ -4,9 +4,10 @@ import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { kindOf } from '@/core/equipment/index';
 import { firstFree, moveStage, removeStage, renameStage } from '@/core/line/edit';
 import type { StationFigure } from '@/core/line/explain';
-import { readFigure } from '@/core/line/explain';
+import { readFigure, shownBy } from '@/core/line/explain';
 import type { Stage } from '@/core/line/plan';
 import { type Run, runOfStage } from '@/core/line/runs';
+import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { JobChoice } from '@/ui/forms/job-choice';
 import { StageForm } from '@/ui/forms/stage-form';
@@ -124,6 +125,23 @@ export function StageEditor({
               </div>
             );
           })}
+          {shownBy(plan, section, stage).map(({ label, value, quantity, text, warns }) => (
+            <div key={label} className="flex justify-between gap-3 border-t border-hairline py-1">
+              <dt className={warns ? 'text-amber' : 'text-quiet'}>
+                {warns && '◆ '}
+                {label}
+              </dt>
+              <dd className="text-right font-semibold">
+                {value !== undefined &&
+                  (quantity === 'number' || quantity === undefined ? (
+                    formatNumber(value)
+                  ) : (
+                    <Amount si={value} quantity={quantity} />
+                  ))}{' '}
+                {text && <span className={warns ? 'text-amber' : ''}>{text}</span>}
+              </dd>
+            </div>
+          ))}
         </dl>
       </div>
       <div className="md:col-span-2">

@@ -45,6 +45,91 @@ const DRAWINGS: Record<KindName, ReactNode> = {
       <path d="M16 18V9M16 9l-5-3M16 9l5-3M16 9V4" />
     </>
   ),
+  'relief-valve': (
+    <>
+      <path d="M10 16h12v9H10z" />
+      <path d="M16 16v-4l-4-2 8-2-8-2 4-2V3M22 19h5l-2-2M27 19l-2 2" />
+    </>
+  ),
+  'isolating-valve': (
+    <>
+      <path d="M7 10v12l9-6zM25 10v12l-9-6z" />
+      <path d="M16 16V7M12 7h8" />
+    </>
+  ),
+  'particulate-filter': (
+    <>
+      <path d="M9 7h14v18H9z" />
+      <path d="M12 11h1M16 11h1M19.500 11h1M12 16h1M16 16h1M19.500 16h1M12 21h1M16 21h1M19.500 21h1" />
+    </>
+  ),
+  'carbon-filter': (
+    <>
+      <path d="M9 7h14v18H9z" />
+      <path d="M12 14l2-3 2 3-2 3zM16 20l2-3 2 3-2 3z" className="fill-ink" />
+    </>
+  ),
+  'home-made-housing': (
+    <>
+      <path d="M8 6h16v5H8z" />
+      <path d="M10 11v15h12V11" />
+      <circle cx="13.500" cy="21" r="1.500" />
+      <circle cx="17.500" cy="23" r="1.500" />
+      <circle cx="18.500" cy="19" r="1.500" />
+      <circle cx="14" cy="16" r="1.500" />
+    </>
+  ),
+  gauge: (
+    <>
+      <circle cx="16" cy="14" r="9" />
+      <path d="M16 14l4-5M16 23v5M10 14h1M21 14h1M16 8v1" />
+    </>
+  ),
+  lubricator: (
+    <>
+      <path d="M9 6h14v4H9z" />
+      <path d="M11 10v12c0 3 10 3 10 0V10" />
+      <path d="M16 13c-3 4-2 5 0 5s3-1 0-5z" className="fill-ink" />
+    </>
+  ),
+  'sight-glass': (
+    <>
+      <path d="M7 9h18v14H7z" />
+      <circle cx="16" cy="16" r="4.500" />
+      <path d="M14 15.500l1.500-1.500" />
+    </>
+  ),
+  'test-point': (
+    <>
+      <path d="M6 20h20" />
+      <path d="M16 20v-6M12 14h8M16 14V9M13 9h6V5h-6z" />
+    </>
+  ),
+  coupler: (
+    <>
+      <path d="M6 11h9v10H6zM15 13h6v6h-6z" />
+      <path d="M21 16h5M10 11v10" />
+    </>
+  ),
+  hose: (
+    <>
+      <path d="M4 16c4-9 7 9 12 0s8 9 12 0" />
+      <path d="M4 13v6M28 13v6" />
+    </>
+  ),
+  'hose-reel': (
+    <>
+      <circle cx="16" cy="16" r="10" />
+      <circle cx="16" cy="16" r="6.500" />
+      <circle cx="16" cy="16" r="3" />
+    </>
+  ),
+  'tool-filter': (
+    <>
+      <path d="M10 10h12v8l-3 5h-6l-3-5z" />
+      <path d="M13 13v3M16 13v4M19 13v3M22 13h5" />
+    </>
+  ),
   'bowl-filter': (
     <>
       <path d="M9 7h14v4H9z" />

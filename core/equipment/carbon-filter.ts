@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
+import type { AirStream } from '../stream/air-stream';
+import { freeAirM3PerS } from './free-air';
+import { defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+const LEAVES_MG = 0.004; // 0.003–0.005 mg/m³ with cartridges (common practice)
+const TOO_HUMID = 0.7; // above some 70 % its pores fill with water (estimate)
+const TOO_WARM_C = 38; // below 100 °F is best (common practice)
+
+/** Capacity for oil: 10–20 % of its mass at 70 °F, halved with every 20 °F (estimate). */
+const capacity = (temperatureC: number): number => 0.15 * 2 ** (-(temperatureC - 21) / 11.1);
+
+const humidityOf = (air: AirStream): number =>
+  relativeHumidity(
+    vapourFractionFromRatio(air.vapourKgPerS / air.dryAirKgPerS),
+    air.temperatureC,
+    air.pressurePa,
+    air.basis,
+  );
+
+/** Takes up oil vapour and smell from air that is already clean and dry. */
+export const carbonFilter = defineKind({
+  kind: 'carbon-filter',
+  label: 'Activated carbon',
+  does: 'Takes up oil vapour and smell, behind a 0.01 µm coalescer and dry air. It gives no sign when it is spent.',
+  equation: 'oil vapour to 0.004 mg/m³ while dry and cool; hours = mass · capacity(T) / (oil · flow)',
+  alsoCalled: ['charcoal filter', 'carbon tower', 'odour filter'],
+  ids: ['flt_carbon'],
+  cautions: ['C15', 'C24', 'C07'],
+  parameters: z.strictObject({
+    carbonKg: numberField({
+      label: 'Carbon',
+      quantity: 'mass',
+      least: 0.02,
+      most: 500,
+      default: 0.3,
+      source: 'estimate of a cartridge',
+    }),
+    oilMgPerM3: z
+      .number()
+      .min(0.001)
+      .max(10)
+      .default(0.3)
+      .meta({ label: 'Oil vapour that reaches it, mg/m³', least: 0.001, most: 10, source: 'estimate at 21 °C' }),
+    pressureLossPa: pressureLossField(5e3), // 0.5–1 psi
+  }),
+  pass(inlet, p, around) {
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+  },
+  cleans(dirt, _p, air) {
+    if (air.relativeHumidity > TOO_HUMID || air.temperatureC > TOO_WARM_C || dirt.oilMg > 5)
+      dirt.oilWhy = `${dirt.oilWhy}; the carbon is too wet, too warm or too oily to count`;
+    else if (dirt.oilMg > LEAVES_MG) [dirt.oilMg, dirt.oilWhy] = [LEAVES_MG, 'activated carbon, while it is fresh'];
+    dirt.shed(2, 'carbon dust: a dust filter belongs behind it');
+  },
+  shows(inlet, p, around) {
+    const humidity = humidityOf(inlet);
+    const seconds = (p.carbonKg * 1e6 * capacity(inlet.temperatureC)) / (p.oilMgPerM3 * freeAirM3PerS(inlet, around));
+    return [
+      { label: 'Lasts about', quantity: 'time', value: seconds },
+      ...(humidity > TOO_HUMID
+        ? [{ label: 'Too humid', quantity: 'share' as const, value: humidity, warns: true }]
+        : []),
+      ...(inlet.temperatureC > TOO_WARM_C
+        ? [{ label: 'Too warm', quantity: 'temperature' as const, value: inlet.temperatureC, warns: true }]
+        : []),
+    ];
+  },
+});

@@ -1,0 +1,27 @@
+import type { AirStream } from '../stream/air-stream';
+import { type Drain, drained } from './drains';
+import { pressureAfterLoss, type Surroundings } from './kind';
+
+export interface Catcher {
+  readonly efficiency: number;
+  readonly drain: Drain;
+  readonly pressureLossPa: number;
+}
+
+/**
+ * What all kinds do that catch drops and nothing else: the air loses some pressure, and a share of its drops where a
+ * drain lets them out. Vapour passes: the dew point stays.
+ */
+export function catchesDrops<P extends Catcher>(
+  source: string,
+  efficiencyOf: (p: P, inlet: AirStream, around: Surroundings) => number = (p) => p.efficiency,
+) {
+  return {
+    equation: 'caught = share · drops; vapour unchanged; p₂ = p₁ − loss',
+    pass(inlet: AirStream, p: P, around: Surroundings): void {
+      const share = drained(p, efficiencyOf(p, inlet, around), around);
+      inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around)).catchDrops(share);
+    },
+    catches: (p: P, around: Surroundings) => ({ efficiency: drained(p, p.efficiency, around), source }),
+  };
+}

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { choiceField, defineKind, numberField } from './kind';
+
+const SMALL_M = 0.05;
+
+/** Tells the pressure: as well as its range, its size and its damping let it. */
+export const gauge = defineKind({
+  kind: 'gauge',
+  label: 'Pressure gauge',
+  does: 'Tells the pressure, as well as its range, its face and its damping let it.',
+  equation: 'reads p ± class · range; good where the range is about twice the working pressure',
+  alsoCalled: ['manometer', 'pressure dial'],
+  cautions: ['C07'],
+  parameters: z.strictObject({
+    rangePa: numberField({
+      label: 'Full scale',
+      quantity: 'pressureDifference',
+      least: 0.5e5,
+      most: 100e5,
+      default: 16e5,
+      source: 'typical, common practice',
+    }),
+    classShare: numberField({
+      label: 'Accuracy, of full scale',
+      help: 'Grade B: 3 % at the ends, 2 % in the middle. A good one has 1 %.',
+      quantity: 'share',
+      least: 0.001,
+      most: 0.1,
+      default: 0.02,
+      source: 'grade B, ASME B40.100 (recalled)',
+    }),
+    faceM: numberField({
+      label: 'Face',
+      quantity: 'size',
+      least: 0.02,
+      most: 0.3,
+      default: 0.063,
+      source: 'typical, 2½ in',
+    }),
+    damping: choiceField({
+      label: 'Damping',
+      options: { none: 'none', filled: 'liquid-filled', snubber: 'with a snubber' },
+    }),
+  }),
+  // It only looks: what it tells is in `shows`.
+  pass() {},
+  shows(inlet, p, around) {
+    const reads = inlet.pressurePa - around.atmosphericPa;
+    const off = p.rangePa * p.classShare;
+    const share = reads / p.rangePa;
+    return [
+      { label: 'Reads', quantity: 'pressure', value: inlet.pressurePa },
+      { label: 'Give or take', quantity: 'pressureDifference', value: off },
+      {
+        label: 'Of its range',
+        quantity: 'share',
+        value: share,
+        warns: share > 0.75 || share < 0.25,
+        ...(share > 1 && { text: 'off its scale' }),
+      },
+      ...(p.faceM < SMALL_M ? [{ label: 'Face', text: 'small: hard to read', warns: true }] : []),
+      ...(p.damping === 'none' && inlet.temperatureC > 60
+        ? [{ label: 'Damping', text: 'none, near the pump: it shakes itself to pieces', warns: true }]
+        : []),
+    ];
+  },
+});

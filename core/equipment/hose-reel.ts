@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { alongCoolingRun } from './cooling-run';
+import { catchField, drained, drainFields } from './drains';
+import { defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+
+/** A long coiled hose at the end of the line: a dead leg that cools the air, holds water and costs pressure. */
+export const hoseReel = defineKind({
+  kind: 'hose-reel',
+  label: 'Hose reel',
+  does: 'A coiled hose at the end of the line: a dead leg that holds water in its turns and costs pressure.',
+  equation: 'T by heat exchange through the hose wall; drops settle in the turns until they are full',
+  alsoCalled: ['retractable hose', 'reel'],
+  cautions: ['C19', 'C35'],
+  parameters: z.strictObject({
+    lengthM: numberField({
+      label: 'Length',
+      quantity: 'length',
+      least: 1,
+      most: 100,
+      default: 15.24, // 50–100 ft
+      source: 'typical, common practice',
+    }),
+    outsideDiameterM: numberField({
+      label: 'Outside diameter',
+      quantity: 'size',
+      least: 0.004,
+      most: 0.1,
+      default: 0.016,
+      source: 'typical of 3/8 in hose',
+    }),
+    efficiency: catchField({
+      label: 'Drops that stay in its turns',
+      default: 0.3,
+      source: 'estimate',
+      uncertainty: 0.2,
+    }),
+    // Nothing empties it but being blown out by hand.
+    ...drainFields('none', 1e-4, 'Its turns hold'),
+    pressureLossPa: pressureLossField(4e4), // 5–8 psi for 50 ft at 15 cfm (estimate)
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pipe = { ...p, material: 'hose', air: 'still' } as const;
+    const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
+    inlet.bringTo(outC, pressurePa).catchDrops(drained(p, p.efficiency, around));
+  },
+  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
+  shows: (inlet, p) =>
+    p.drain === 'none' && inlet.liquidKgPerS > 0
+      ? [{ label: 'Holds water', text: 'nothing empties it: it reaches the tool in slugs', warns: true }]
+      : [],
+});

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { choiceField, defineKind, pressureAfterLoss, pressureLossField } from './kind';
+
+// Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
+const CLASS = { '1': 2, '5': 3 } as const;
+
+/** Holds back dust from beads, towers and pipe. Wet, it only lets the water creep through. */
+export const particulateFilter = defineKind({
+  kind: 'particulate-filter',
+  label: 'Particulate filter',
+  does: 'Holds back dust: behind beads and towers, or ahead of anything precise. It is for dry air and catches no water.',
+  equation: 'p₂ = p₁ − loss; particles to the class of its element; water unchanged',
+  alsoCalled: ['dust filter', 'after-filter', 'particle filter'],
+  ids: ['flt_part5', 'flt_dust'],
+  cautions: ['C07', 'C24'],
+  parameters: z.strictObject({
+    element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),
+    pressureLossPa: pressureLossField(5e3), // 0.5–1 psi new
+  }),
+  pass(inlet, p, around) {
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+  },
+  cleans: (dirt, p) => dirt.strain(CLASS[p.element], `dust filter ${p.element} µm`),
+  shows: (inlet) =>
+    inlet.liquidKgPerS > 0
+      ? [{ label: 'Wet', text: 'drops reach it: it is for dry air and lets them through', warns: true }]
+      : [],
+});

@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { catchField, drainFields } from './drains';
+import { catchesDrops } from './drop-catcher';
+import { defineKind, pressureLossField } from './kind';
+
+/** The little filter of a cutter or a gun: the last stage, and one that the line should leave idle. */
+export const toolFilter = defineKind({
+  kind: 'tool-filter',
+  label: 'The tool’s own filter',
+  does: 'The small filter at a cutter or a gun. The line before it should leave it nothing to do.',
+  alsoCalled: ['last-chance filter', 'gun filter', 'torch filter', 'inline filter'],
+  cautions: ['C07', 'C21'],
+  parameters: z.strictObject({
+    efficiency: catchField({
+      label: 'Drops caught',
+      default: 0.8,
+      source: 'estimate',
+      uncertainty: 0.1,
+    }),
+    ...drainFields('manual', 1e-5),
+    pressureLossPa: pressureLossField(1e4),
+  }),
+  ...catchesDrops('estimate'),
+  cleans: (dirt) => dirt.strain(5, 'the tool’s own filter'),
+  shows: (inlet) =>
+    inlet.liquidKgPerS > 0
+      ? [{ label: 'It is not idle', text: 'drops reach it: something before it does not do its work', warns: true }]
+      : [{ label: 'Idle', text: 'as it should be' }],
+});

@@ -1,0 +1,42 @@
+import { saturationPressurePa } from '../air/saturation';
+
+export const MEDIA = { silica: 'silica gel', alumina: 'activated alumina', sieve: 'molecular sieve' } as const;
+export type Medium = keyof typeof MEDIA;
+
+/** Bulk densities, kg/m³: middle of the usual bands (reference group 12, common practice). */
+export const BULK_KG_PER_M3: Record<Medium, number> = { silica: 735, alumina: 750, sieve: 695 };
+/** What a cartridge takes up before it is changed, kg per kg of dry medium, from saturated air (reference group 12, common practice). */
+export const USABLE: Record<Medium, number> = { silica: 0.12, alumina: 0.1, sieve: 0.09 };
+
+// Water held in balance at 25 °C, kg per 100 kg, at 0, 1, 5, 10, 20, 40, 60, 80 and 100 % RH: middle of the bands of
+// reference group 12 (common practice, by grade); alumina from the handbook’s 10 and 60 %, the rest an estimate.
+const AT_RH = [0, 0.01, 0.05, 0.1, 0.2, 0.4, 0.6, 0.8, 1] as const;
+const HELD: Record<Medium, readonly number[]> = {
+  silica: [0, 0.9, 3.5, 6, 11, 23, 31, 35, 40],
+  alumina: [0, 1.5, 3.5, 5, 7, 12, 17.5, 24, 30],
+  sieve: [0, 13, 17.5, 18.75, 19.75, 20.75, 21.25, 22, 22.5],
+};
+
+/**
+ * Water that a medium holds in balance with air, kg per kg of dry medium. Against relative humidity the curve hardly
+ * moves with temperature.
+ * @param relativeHumidity 0…1 at the temperature of the medium
+ */
+export function heldWater(medium: Medium, relativeHumidity: number): number {
+  const rh = Math.min(1, Math.max(0, relativeHumidity));
+  const i = Math.max(
+    1,
+    AT_RH.findIndex((at) => at >= rh),
+  );
+  const [x1, x2] = [AT_RH[i - 1] as number, AT_RH[i] as number];
+  const [y1, y2] = [HELD[medium][i - 1] as number, HELD[medium][i] as number];
+  return (y1 + ((y2 - y1) * (rh - x1)) / (x2 - x1)) / 100;
+}
+
+/**
+ * Relative humidity inside a ventilated oven that draws room air: what a medium dried in it can come down to at best.
+ * @source RH = e_room / e_s(T_oven)
+ */
+export function ovenHumidity(ovenC: number, roomC: number, roomRelativeHumidity: number): number {
+  return (roomRelativeHumidity * saturationPressurePa(roomC)) / saturationPressurePa(ovenC);
+}
