@@ -27,6 +27,10 @@ const INTERSTAGE_C = 43.3; // 110 °F, common practice
 const SCREW_PACKAGE_RISE_K = 9.7; // 15–20 °F over the room after the built-in cooler, common practice
 const OIL_FREE_C = 177; // 300–400 °F after the last stage, before a cooler, common practice
 
+// Oil carried over, mg/m³ of free air: 10–25 ppm by mass of one stage, 5–15 of two, 2–5 of a screw behind its own separator
+// (common practice and estimates; worn ones 50 and more).
+const OIL_MG: Record<CompressorType, number> = { piston1: 18, piston2: 12, screw: 4, oilfree: 0 };
+
 /**
  * Estimated temperature of the air that leaves the compressor.
  * @returns °C; ±25 K for pistons: measure rather than rely on it
@@ -237,6 +241,10 @@ export const compressor = defineKind({
     };
   },
   airSpaceM3: (p) => p.dischargeSpaceM3,
+  cleans(dirt, p) {
+    dirt.oilMg += OIL_MG[p.type];
+    if (OIL_MG[p.type] > 0) dirt.oilWhy = `oil that a compressor (${TYPES[p.type]}) carries over, typical`;
+  },
   whyPressure: (_inlet, p) => ({
     formula: 'middle of the band that the pressure switch keeps',
     inputs: [

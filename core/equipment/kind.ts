@@ -79,14 +79,15 @@ export function numberField({ default: fallback, ...meta }: NumberField) {
     .meta({ ...meta });
 }
 
-/** A choice among named options; the first is the default. */
-export function choiceField<const O extends Record<string, string>>(
-  meta: Omit<FieldMeta, 'options'> & { readonly options: O },
-) {
+/** A choice among named options; the first is the default, or the one that is named: ids that are numbers come first in any order. */
+export function choiceField<const O extends Record<string, string>>({
+  default: fallback,
+  ...meta
+}: Omit<FieldMeta, 'options'> & { readonly options: O; readonly default?: keyof O & string }) {
   const ids = Object.keys(meta.options) as [keyof O & string, ...(keyof O & string)[]];
   return z
     .enum(ids)
-    .default(ids[0])
+    .default(fallback ?? ids[0])
     .meta({ ...meta });
 }
 

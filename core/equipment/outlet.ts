@@ -1,6 +1,17 @@
 import { z } from 'zod';
 import { choiceField, defineKind, numberField } from './kind';
 
+const PARTICLE_CLASSES = {
+  '1': 'class 1',
+  '2': 'class 2',
+  '3': 'class 3',
+  '4': 'class 4',
+  '5': 'class 5',
+  '6': 'class 6',
+  '7': 'class 7',
+} as const;
+const OIL_CLASSES = { '1': 'class 1', '2': 'class 2', '3': 'class 3', '4': 'class 4' } as const;
+
 /** Where a job takes its air. It asks something of the air and changes nothing in it. */
 export const outlet = defineKind({
   kind: 'outlet',
@@ -17,6 +28,7 @@ export const outlet = defineKind({
         'dew-point': 'a pressure dew point',
         'humidity-expanded': 'humidity after expansion to the room',
         'humidity-in-line': 'humidity in the line',
+        'humidity-unknown': 'humidity, nobody knows where',
         'iso-class': 'a water class of ISO 8573-1',
       },
     }),
@@ -36,13 +48,20 @@ export const outlet = defineKind({
       most: 1,
       default: 0.1,
       source: 'solvent-borne finishes, common practice',
-      when: { field: 'need', is: ['humidity-expanded', 'humidity-in-line'] },
+      when: { field: 'need', is: ['humidity-expanded', 'humidity-in-line', 'humidity-unknown'] },
     }),
     waterClass: choiceField({
       label: 'Water class',
-      options: { '4': 'class 4', '1': 'class 1', '2': 'class 2', '3': 'class 3', '5': 'class 5', '6': 'class 6' },
+      options: { '1': 'class 1', '2': 'class 2', '3': 'class 3', '4': 'class 4', '5': 'class 5', '6': 'class 6' },
+      default: '4',
       when: { field: 'need', is: ['iso-class'] },
     }),
+    particleClass: choiceField({
+      label: 'Particles, class',
+      options: { ...PARTICLE_CLASSES, any: 'not asked' },
+      default: 'any',
+    }),
+    oilClass: choiceField({ label: 'Oil, class', options: { ...OIL_CLASSES, any: 'not asked' }, default: 'any' }),
     leastPressurePa: numberField({
       label: 'Pressure, at least',
       quantity: 'pressure',

@@ -1,4 +1,5 @@
 import type { Basis } from '../air/enhancement-factor';
+import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
@@ -22,6 +23,11 @@ export interface OutletJudgement {
   readonly high: number;
   /** Drops arrive with the air. */
   readonly liquidKgPerS: number;
+  /** The other reading of a humidity whose basis nobody knows: let out into the room. */
+  readonly other?: { readonly gets: number; readonly low: number; readonly high: number; readonly verdict: Verdict };
+  /** Particle : water : oil that arrives; what is asked of particles and oil, and whether it is so. */
+  readonly grade?: Grade;
+  readonly clean?: { readonly needs: string; readonly enough: boolean };
   readonly pressure: { readonly needsPa: number; readonly getsPa: number; readonly enough: boolean };
   /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
@@ -32,7 +38,14 @@ export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
 /** A dry margin that no thermometer could tell from none, K. */
 export const CLOSED_K = 0.05;
 
-function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; limit: number; pick: Pick } {
+interface Criterion {
+  readonly quantity: QuantityName;
+  readonly limit: number;
+  readonly pick: Pick;
+}
+
+/** What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis. */
+function criteriaOf(stage: OutletStage, basis: Basis): [Criterion, Criterion?] {
   const p = stage.parameters;
   const at =
     (read: (station: Station, plan: Plan) => number): Pick =>
@@ -40,37 +53,36 @@ function criterion(stage: OutletStage, basis: Basis): { quantity: QuantityName; 
       const station = section.at(stage.id);
       return station && read(station, plan);
     };
+  const inLine: Criterion = {
+    quantity: 'share',
+    limit: p.relativeHumidity,
+    pick: at((st) => humidityAt(st, st.temperatureC, st.pressurePa, basis)),
+  };
+  const expanded: Criterion = {
+    quantity: 'share',
+    limit: p.relativeHumidity,
+    pick: at((st, plan) => {
+      const around = surroundingsOf(plan, basis);
+      return humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis);
+    }),
+  };
+  const dewPoint = at((st) => st.pressureDewPointC);
   switch (p.need) {
     case 'no-liquid':
       // Judged on the dry margin, turned round so that, as everywhere here, less is better.
-      return {
-        quantity: 'temperatureDifference',
-        limit: 0,
-        pick: at((st) => st.pressureDewPointC - st.temperatureC),
-      };
+      return [
+        { quantity: 'temperatureDifference', limit: 0, pick: at((st) => st.pressureDewPointC - st.temperatureC) },
+      ];
     case 'humidity-in-line':
-      return {
-        quantity: 'share',
-        limit: p.relativeHumidity,
-        pick: at((st) => humidityAt(st, st.temperatureC, st.pressurePa, basis)),
-      };
+      return [inLine];
     case 'humidity-expanded':
-      return {
-        quantity: 'share',
-        limit: p.relativeHumidity,
-        pick: at((st, plan) => {
-          const around = surroundingsOf(plan, basis);
-          return humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis);
-        }),
-      };
+      return [expanded];
+    case 'humidity-unknown':
+      return [inLine, expanded];
     case 'iso-class':
-      return {
-        quantity: 'temperature',
-        limit: WATER_CLASS_DEW_POINT_C[p.waterClass],
-        pick: at((st) => st.pressureDewPointC),
-      };
+      return [{ quantity: 'temperature', limit: WATER_CLASS_DEW_POINT_C[p.waterClass], pick: dewPoint }];
     default:
-      return { quantity: 'temperature', limit: p.dewPointC, pick: at((st) => st.pressureDewPointC) };
+      return [{ quantity: 'temperature', limit: p.dewPointC, pick: dewPoint }];
   }
 }
 
@@ -89,17 +101,24 @@ function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: 
  */
 export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'): Map<string, OutletJudgement> {
   const outlets = allStages(standing(plan)).filter((s): s is OutletStage => s.kind === 'outlet');
-  const criteria = outlets.map((stage) => criterion(stage, basis));
+  const criteria = outlets.map((stage) => criteriaOf(stage, basis));
   const bands = propagateAll(
     plan,
-    criteria.map((c) => c.pick),
+    criteria.flatMap(([one, other]) => (other ? [one.pick, other.pick] : [one.pick])),
     basis,
   );
+  const grades = gradeLine(plan, section);
+  let next = 0;
   return new Map(
     outlets.flatMap((stage, i) => {
+      const [asked, other] = criteria[i] as [Criterion, Criterion?];
+      const band = bands[next++];
+      const otherBand = other && bands[next++];
       const station = section.at(stage.id);
-      const [band, asked] = [bands[i], criteria[i]];
-      return station && band && asked ? [[stage.id, judged(stage, station, band, asked)] as const] : [];
+      const grade = grades.get(stage.id);
+      return station && band && grade
+        ? [[stage.id, judged(stage, station, grade, band, asked, otherBand)] as const]
+        : [];
     }),
   );
 }
@@ -107,19 +126,26 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
 function judged(
   stage: OutletStage,
   station: Station,
+  grade: Grade,
   band: Band,
-  { quantity, limit }: { quantity: QuantityName; limit: number },
+  { quantity, limit }: Criterion,
+  otherBand: Band | undefined,
 ): OutletJudgement {
   const wet = station.liquidKgPerS > 0;
-  const verdict = verdictOf(stage.parameters.need, wet, band, limit);
+  const { need, particleClass, oilClass } = stage.parameters;
+  const first = verdictOf(need, wet, band, limit);
+  const second = otherBand && verdictOf(need, wet, otherBand, limit);
+  const verdict = second === undefined || second === first ? first : 'open';
   const largest = band.drivers[0]?.label;
   const note = wet
     ? 'drops arrive with the air.'
-    : verdict === 'open'
-      ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
-        ? 'saturated, the first degree of cooling drops water.'
-        : `check ${largest ?? 'the inputs'}.`
-      : undefined;
+    : second !== undefined && second !== first
+      ? 'it depends on where the humidity is meant: ask who asks for it.'
+      : verdict === 'open'
+        ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
+          ? 'saturated, the first degree of cooling drops water.'
+          : `check ${largest ?? 'the inputs'}.`
+        : undefined;
   const needsPa = stage.parameters.leastPressurePa;
   return {
     stageId: stage.id,
@@ -130,6 +156,15 @@ function judged(
     low: band.low,
     high: band.high,
     liquidKgPerS: station.liquidKgPerS,
+    ...(otherBand &&
+      second && { other: { gets: otherBand.value, low: otherBand.low, high: otherBand.high, verdict: second } }),
+    grade,
+    ...((particleClass !== 'any' || oilClass !== 'any') && {
+      clean: {
+        needs: `${particleClass === 'any' ? '–' : particleClass}:–:${oilClass === 'any' ? '–' : oilClass}`,
+        enough: isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass),
+      },
+    }),
     pressure: { needsPa, getsPa: station.pressurePa, enough: station.pressurePa >= needsPa },
     ...(note && { note }),
   };

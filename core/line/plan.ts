@@ -92,6 +92,10 @@ export const surveySchema = z
       uncertainty: { abs: 300 },
       when: { field: 'atmosphereFrom', is: ['barometer'] },
     }),
+    pipe: choiceField({
+      label: 'Pipe of the line',
+      options: { clean: 'copper, aluminium, stainless or plastic rated for air', rusting: 'black or galvanised steel' },
+    }),
     places: z.array(placeSchema).min(1).max(4),
     intakePlaceId: id,
     roomPlaceId: id,

@@ -19,8 +19,10 @@ export interface Reason {
 /** How a figure came about, and how sure it is. */
 export interface Derivation extends Reason {
   readonly title: string;
-  readonly quantity: QuantityName;
+  readonly quantity: QuantityName | 'number';
   readonly value: number;
+  /** What stands in place of the number, where the answer is not one. */
+  readonly words?: string;
   readonly band?: Band;
 }
 

@@ -6,6 +6,7 @@ import type { KindName } from '@/core/equipment/index';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
 import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
 import { imbalance } from '@/core/line/section';
+import { gradeLine } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';
@@ -18,11 +19,11 @@ import { LABELS } from './lane';
 import { LedgerLane } from './ledger-lane';
 import { OutletList } from './outlet-list';
 import { PressureLane } from './pressure-lane';
+import { PurityLane } from './purity-lane';
 import { rowsFor } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
-import { WaterClassLane } from './water-class-lane';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
@@ -43,6 +44,7 @@ export function LineView() {
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
+  const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const rows = useMemo(() => rowsFor(plan, section, room), [plan, section, room]);
 
   useEffect(() => {
@@ -129,7 +131,7 @@ export function LineView() {
                         <DryMarginLane row={row} />
                         <PressureLane row={row} />
                         <LedgerLane row={row} />
-                        <WaterClassLane row={row} />
+                        <PurityLane row={row} grades={grades} />
                       </>
                     )}
                   </div>

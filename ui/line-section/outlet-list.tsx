@@ -4,6 +4,8 @@ import { useDeferredValue, useMemo } from 'react';
 import type { StationFigure } from '@/core/line/explain';
 import { judgeOutlets, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
 import { allStages, standing } from '@/core/line/runs';
+import { explainGrade } from '@/core/purity/explain-grade';
+import { written } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -23,6 +25,7 @@ const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
   'iso-class': 'dewPoint',
   'humidity-expanded': 'humidityExpanded',
   'humidity-in-line': 'humidity',
+  'humidity-unknown': 'humidity',
 };
 
 /** At the end of the line: what each job needs, what it gets, and the margin. */
@@ -82,6 +85,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
     'iso-class': `class ${p.waterClass}`,
     'humidity-expanded': 'RH expanded',
     'humidity-in-line': 'RH in the line',
+    'humidity-unknown': 'RH, basis not said',
   }[p.need];
   const limit = dryMargin ? '' : ` ≤ ${say(judged.limit, judged.quantity)}`;
   const gets = dryMargin
@@ -103,7 +107,30 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
           {gets}
         </Why>
         {half > 0.005 && <span className="text-quiet"> ± {unsure}</span>}
+        {judged.other && ' in the line'}
       </span>
+      {judged.other && (
+        <span className="text-ink">
+          or{' '}
+          <Why figure={{ stageId: stage.id, name: 'humidityExpanded' }} className="relative z-10 font-semibold">
+            {say(judged.other.gets, 'share')}
+          </Why>{' '}
+          let out: {WORD[judged.other.verdict]}
+        </span>
+      )}
+      {judged.clean && judged.grade && (
+        <span className="text-quiet">
+          particles and oil{' '}
+          <Why
+            figure={() => judged.grade && explainGrade(judged.grade, stage.name)}
+            className="relative z-10 font-semibold text-ink"
+          >
+            {written(judged.grade)}
+          </Why>{' '}
+          of {judged.clean.needs}
+          {!judged.clean.enough && <span className="font-semibold text-brick"> ▲ not as clean</span>}
+        </span>
+      )}
       <span className="text-quiet">
         at{' '}
         <Why figure={{ stageId: stage.id, name: 'pressure' }} className="relative z-10 font-semibold text-ink">

@@ -75,7 +75,7 @@ export function WhyText({
   label,
   children,
   ...text
-}: { figure: Figure; label: string } & SVGProps<SVGTextElement>) {
+}: { figure: Questioned; label: string } & SVGProps<SVGTextElement>) {
   const { open, setOpen, onKeyDown } = useWhy();
   const anchor = useRef<SVGTextElement>(null);
   return (
@@ -101,22 +101,23 @@ export function WhyText({
 function Explanation({ of: d }: { of: Derivation }) {
   const { say, choice } = useUnits();
   const span = d.band && d.band.high - d.band.low > 0 ? d.band : undefined;
+  const tell = (x: number): string => (d.quantity === 'number' ? formatNumber(x) : say(x, d.quantity));
   const effect = (x: number): string =>
     d.quantity === 'temperature'
       ? say(x, 'temperatureDifference')
       : d.quantity === 'pressure' || d.quantity === 'barometer'
         ? say(x, 'pressureDifference')
-        : say(x, d.quantity);
+        : tell(x);
   return (
     <div className="grid gap-3">
       <div>
         <p className="eyebrow">{d.title}</p>
         <p className="text-[1.5rem] font-semibold">
-          <Amount si={d.value} quantity={d.quantity} />
+          {d.words ?? (d.quantity === 'number' ? formatNumber(d.value) : <Amount si={d.value} quantity={d.quantity} />)}
         </p>
         {span && (
           <p className="text-quiet">
-            between {say(span.low, d.quantity)} and {say(span.high, d.quantity)}, 19 times in 20
+            between {tell(span.low)} and {tell(span.high)}, 19 times in 20
           </p>
         )}
       </div>
