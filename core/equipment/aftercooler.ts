@@ -114,7 +114,7 @@ export const aftercooler = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency, around));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature(inlet, p, around) {
     const cooling = {
@@ -162,5 +162,5 @@ export const aftercooler = defineKind({
     };
   },
   airSpaceM3: (p) => p.airSpaceM3,
-  catches: (p, around) => ({ efficiency: drained(p, p.catchEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.catchEfficiency, around), source: 'estimate' }),
 });

@@ -158,7 +158,7 @@ export const coolingRun = defineKind({
     if (boreM(p) <= 0)
       throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, caughtAlong(p), around));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -193,7 +193,7 @@ export const coolingRun = defineKind({
   },
   airSpaceM3: (p) => (Math.PI / 4) * boreM(p) ** 2 * p.lengthM,
   catches: (p, around) => ({
-    efficiency: drained(p, caughtAlong(p), around),
+    efficiency: drained(p.drain, caughtAlong(p), around),
     source: 'half at each low point where the run falls 1 % or more, estimate',
   }),
 });

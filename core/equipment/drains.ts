@@ -56,8 +56,8 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
  * The share of the drops that a stage catches: none where nothing empties its sump, for then it is full and all is
  * carried on. A drain that opens only on loss of pressure never does so in a line that stays charged.
  */
-export function drained(p: { readonly drain: Drain }, efficiency: number, around: Surroundings): number {
-  return p.drain === 'none' || (p.drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
+export function drained(drain: Drain, efficiency: number, around: Surroundings): number {
+  return drain === 'none' || (drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
 }
 
 /** The share of the drops that a stage catches where it has a drain. */

@@ -19,9 +19,9 @@ export function catchesDrops<P extends Catcher>(
   return {
     equation: 'caught = share · drops; vapour unchanged; p₂ = p₁ − loss',
     pass(inlet: AirStream, p: P, around: Surroundings): void {
-      const share = drained(p, efficiencyOf(p, inlet, around), around);
+      const share = drained(p.drain, efficiencyOf(p, inlet, around), around);
       inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around)).catchDrops(share);
     },
-    catches: (p: P, around: Surroundings) => ({ efficiency: drained(p, p.efficiency, around), source }),
+    catches: (p: P, around: Surroundings) => ({ efficiency: drained(p.drain, p.efficiency, around), source }),
   };
 }

@@ -74,7 +74,7 @@ export const fluidCooler = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.catchEfficiency, around));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature: (inlet, p, around) => ({
     formula: 'room + (air in − room) · exp(−NTU), NTU ∝ flow^−0.4, by the wind',
@@ -86,5 +86,5 @@ export const fluidCooler = defineKind({
     source: 'heat-exchanger effectiveness, handbooks; the NTU is an estimate: measure the outlet',
   }),
   airSpaceM3: (p) => p.airSpaceM3,
-  catches: (p, around) => ({ efficiency: drained(p, p.catchEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.catchEfficiency, around), source: 'estimate' }),
 });

@@ -42,9 +42,9 @@ export const hoseReel = defineKind({
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
     const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
-    inlet.bringTo(outC, pressurePa).catchDrops(drained(p, p.efficiency, around));
+    inlet.bringTo(outC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
   },
-  catches: (p, around) => ({ efficiency: drained(p, p.efficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),
   shows: (inlet, p) =>
     p.drain === 'none' && inlet.liquidKgPerS > 0
       ? [{ label: 'Holds water', text: 'nothing empties it: it reaches the tool in slugs', warns: true }]

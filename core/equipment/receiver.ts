@@ -85,7 +85,7 @@ export const receiver = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p, p.settlingEfficiency, around));
+    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.settlingEfficiency, around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -107,5 +107,5 @@ export const receiver = defineKind({
       note: 'Start and stop running keeps a tank cooler than this.',
     };
   },
-  catches: (p, around) => ({ efficiency: drained(p, p.settlingEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.settlingEfficiency, around), source: 'estimate' }),
 });

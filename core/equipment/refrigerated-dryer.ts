@@ -124,7 +124,7 @@ export const refrigeratedDryer = defineKind({
     const leavesC = outletC(inlet.temperatureC, coldest, p);
     inlet
       .bringTo(cold, pressurePa)
-      .catchDrops(drained(p, p.separatorEfficiency, around))
+      .catchDrops(drained(p.drain, p.separatorEfficiency, around))
       .bringTo(leavesC, pressurePa);
   },
   whyTemperature(inlet, p, around) {
@@ -150,5 +150,5 @@ export const refrigeratedDryer = defineKind({
       note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
     };
   },
-  catches: (p, around) => ({ efficiency: drained(p, p.separatorEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
 });

@@ -66,7 +66,7 @@ export class MovingTank {
     const pressurePa = this.pressurePa;
     air.bringTo(this.temperatureC, pressurePa);
     const condensed = air.liquidKgPerS - arrived;
-    air.catchDrops(drained(this.p, this.p.settlingEfficiency, this.around));
+    air.catchDrops(drained(this.p.drain, this.p.settlingEfficiency, this.around));
     this.dryAirKg += dryIn;
     this.vapourKg += air.vapourKgPerS;
     this.dropsKg += air.liquidKgPerS;
@@ -97,7 +97,7 @@ export class MovingTank {
     const falls = Math.max(-this.dropsKg, this.vapourKg - most);
     this.vapourKg -= falls;
     this.dropsKg += falls;
-    const share = drained(this.p, this.p.settlingEfficiency, this.around);
+    const share = drained(this.p.drain, this.p.settlingEfficiency, this.around);
     const sinks = Math.max(0, falls) * share + (still && share > 0 ? this.dropsKg / SINKS_IN_S : 0);
     this.dropsKg -= sinks;
     return sinks;

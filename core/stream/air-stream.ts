@@ -19,20 +19,28 @@ export interface Losses {
  * object for a whole run, so that a year of hours makes no garbage.
  */
 export class AirStream {
+  readonly basis: Basis;
+  // Each a number from the first: the engine keeps a field that was ever undefined anew at every change, and a walk is
+  // little else than changing these.
+  dryAirKgPerS = 0;
+  vapourKgPerS = 0;
   liquidKgPerS = 0;
+  temperatureC = 0;
+  /** Absolute. */
+  pressurePa = 0;
   /** Taken out through the drain of the stage at hand. */
   caughtKgPerS = 0;
   /** What else leaves the stream in the stage at hand; most stages lose nothing. */
   lost: Losses | undefined = undefined;
 
   /** @param pressurePa absolute */
-  constructor(
-    readonly basis: Basis,
-    public dryAirKgPerS: number,
-    public vapourKgPerS: number,
-    public temperatureC: number,
-    public pressurePa: number,
-  ) {}
+  constructor(basis: Basis, dryAirKgPerS: number, vapourKgPerS: number, temperatureC: number, pressurePa: number) {
+    this.basis = basis;
+    this.dryAirKgPerS = dryAirKgPerS;
+    this.vapourKgPerS = vapourKgPerS;
+    this.temperatureC = temperatureC;
+    this.pressurePa = pressurePa;
+  }
 
   private get losses(): Losses {
     this.lost ??= { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
