@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { surveyAtmosphericPa } from '../core/line/plan';
 import { allStages } from '../core/line/runs';
+import { surveyAtmosphericPa } from '../core/line/survey';
 import { walk } from '../core/line/walk';
 import { drainEntrySchema } from '../core/record/drain-entry';
 import { expectDrain } from '../core/record/expect-drain';

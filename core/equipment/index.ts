@@ -34,6 +34,7 @@ import { testPoint } from './test-point';
 import { toolFilter } from './tool-filter';
 import { twinTower } from './twin-tower';
 import { unloader } from './unloader';
+import { WALL_UNITS, type WallUnitName } from './wall-unit';
 
 /** Every kind of equipment, in the order in which the insert menu shows them. */
 export const KINDS = {
@@ -92,13 +93,19 @@ export function isRelevant(meta: FieldMeta, parameters: Record<string, unknown>)
   return meta.when === undefined || meta.when.is.includes(String(parameters[meta.when.field]));
 }
 
-/** The kinds that a person may mean by a word: by name, by what people call it, by what it does; best first. */
-export function findKinds(word: string): KindName[] {
+/** Anything that people have names for. */
+interface Called {
+  readonly label: string;
+  readonly does: string;
+  readonly alsoCalled?: readonly string[] | undefined;
+}
+
+/** Those that a person may mean by a word: by name, by what people call it, by what it does; best first. */
+function find<N extends string>(names: readonly N[], of: (name: N) => Called, word: string): N[] {
   const wanted = word.trim().toLowerCase();
-  const names = Object.keys(KINDS) as KindName[];
-  if (wanted === '') return names;
-  const rank = (name: KindName): number => {
-    const { label, alsoCalled = [], does } = kindOf(name);
+  if (wanted === '') return [...names];
+  const rank = (name: N): number => {
+    const { label, alsoCalled = [], does } = of(name);
     const called = [label, ...alsoCalled].map((n) => n.toLowerCase());
     if (called.some((n) => n.startsWith(wanted))) return 0;
     if (called.some((n) => n.includes(wanted))) return 1;
@@ -109,4 +116,14 @@ export function findKinds(word: string): KindName[] {
     .filter((r) => r.rank < 3)
     .sort((a, b) => a.rank - b.rank)
     .map((r) => r.name);
+}
+
+/** The kinds that a person may mean by a word, best first. */
+export function findKinds(word: string): KindName[] {
+  return find(Object.keys(KINDS) as KindName[], kindOf, word);
+}
+
+/** The wall units that a person may mean by a word, best first. */
+export function findWallUnits(word: string): WallUnitName[] {
+  return find(Object.keys(WALL_UNITS) as WallUnitName[], (name) => WALL_UNITS[name], word);
 }

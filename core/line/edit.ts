@@ -1,6 +1,7 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage, type Survey, surveyAtmosphericPa } from './plan';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from './plan';
 import { allStages, hangingOn, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
+import { type Survey, surveyAtmosphericPa } from './survey';
 
 /** A stage of a kind with every parameter at its default. */
 export function newStage<K extends KindName>(kind: K, id: string, name?: string): Extract<Stage, { kind: K }> {
@@ -16,12 +17,27 @@ export function firstFree(run: Run): number {
   return run.from === null ? FIRST_FREE_POSITION : 0;
 }
 
+/** The unit of a stage by where it stands: between two of one unit it is part of it; away from its own it has left it. */
+function adopted(stages: Stage[], at: number): Stage[] {
+  const stage = stages[at] as Stage;
+  const { unit: own, ...free } = stage;
+  const [before, after] = [stages[at - 1]?.unit, stages[at + 1]?.unit];
+  const unit = before !== undefined && before === after ? before : own === before || own === after ? own : undefined;
+  return stages.with(at, (unit === undefined ? free : { ...free, unit }) as Stage);
+}
+
+/** The plan without the units that have no stages any more. */
+export function withoutEmptyUnits(plan: Plan): Plan {
+  const used = new Set(allStages(plan).map((s) => s.unit));
+  return plan.units.every((u) => used.has(u.id)) ? plan : { ...plan, units: plan.units.filter((u) => used.has(u.id)) };
+}
+
 /** Puts a stage into a run. */
 export function insertStage(plan: Plan, stage: Stage, position: number, runId: string = MAIN): Plan {
   const run = runsOf(plan).find((r) => r.id === runId);
   if (!run) return plan;
   const at = Math.max(firstFree(run), Math.min(position, run.stages.length));
-  return withRun(plan, runId, (stages) => stages.toSpliced(at, 0, stage));
+  return withRun(plan, runId, (stages) => adopted(stages.toSpliced(at, 0, stage), at));
 }
 
 /**
@@ -35,14 +51,14 @@ export function removeStage(plan: Plan, stageId: string): Plan {
   const before = run.stages[at - 1]?.id ?? run.from;
   const next = run.stages[at + 1]?.id ?? null;
   const without = withRun(plan, run.id, (stages) => stages.toSpliced(at, 1));
-  return {
+  return withoutEmptyUnits({
     ...without,
     branches: without.branches.map((b) => ({
       ...b,
       from: b.from === stageId ? before : b.from,
       into: b.into === stageId ? next : b.into,
     })),
-  };
+  });
 }
 
 /** Moves a stage to a place in its own run or in another; intakes and compressors stay where they are. */
@@ -54,7 +70,9 @@ export function moveStage(plan: Plan, stageId: string, position: number, toRun?:
   if (!run || !stage || !target || from < firstFree(run)) return plan;
   if (target.id === run.id) {
     const to = Math.max(firstFree(run), Math.min(position, run.stages.length - 1));
-    return withRun(plan, run.id, (stages) => stages.toSpliced(from, 1).toSpliced(to, 0, stage));
+    return withoutEmptyUnits(
+      withRun(plan, run.id, (stages) => adopted(stages.toSpliced(from, 1).toSpliced(to, 0, stage), to)),
+    );
   }
   // A stage cannot move into a branch that hangs on it, directly or further along.
   const without = removeStage(plan, stageId);
@@ -129,12 +147,12 @@ export function setWitness(plan: Plan, stageId: string, witness: boolean): Plan 
 export function removeBranch(plan: Plan, branchId: string): Plan {
   const gone = new Set([branchId, ...hangingOn(plan, branchId)]);
   const lost = new Set(plan.branches.filter((b) => gone.has(b.id)).flatMap((b) => b.stages.map((s) => s.id)));
-  return {
+  return withoutEmptyUnits({
     ...plan,
     branches: plan.branches
       .filter((b) => !gone.has(b.id))
       .map((b) => (b.into !== null && lost.has(b.into) ? { ...b, into: null } : b)),
-  };
+  });
 }
 
 /**

@@ -2,10 +2,11 @@ import { MOIST_AIR } from '../air/explain-moisture';
 import { input, type Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import { loadedHoursPerDay, waterInPerDayKg } from './day';
-import { type Plan, placeOf, surveyAtmosphericPa } from './plan';
+import type { Plan } from './plan';
 import type { Pick } from './propagate';
 import { stageById } from './runs';
 import type { Section } from './section';
+import { placeOf, surveyAtmosphericPa } from './survey';
 
 /** The computed figures of a whole plan that a person may question. */
 export const PLAN_FIGURES = [

@@ -1,6 +1,7 @@
 import type { ParametersOf } from '../equipment/index';
-import { type Plan, type Stage, surveyAtmosphericPa } from './plan';
+import type { Plan, Stage } from './plan';
 import { withStage } from './runs';
+import { surveyAtmosphericPa } from './survey';
 
 const CFM = 4.719474e-4;
 const PSI = 6894.757;

@@ -11,7 +11,8 @@ import {
 } from './edit';
 import { explain, STATION_FIGURES } from './explain';
 import { PLAN_FIGURES } from './explain-plan';
-import { type Plan, planSchema, type Stage, surveyAtmosphericPa } from './plan';
+import { type Plan, planSchema, type Stage } from './plan';
+import { surveyAtmosphericPa } from './survey';
 import { walk } from './walk';
 
 const plan = planOf({}, stageOf('aftercooler'), stageOf('separator'), stageOf('receiver'), stageOf('outlet'));

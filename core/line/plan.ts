@@ -1,112 +1,11 @@
 import { z } from 'zod';
-import { atmosphericPressurePa } from '../air/atmosphere';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/kind';
+import { idField as id, nameField as name, surveySchema } from './survey';
 import { upgradePlan } from './upgrade';
 
 export const PLAN_FORMAT = 'cool-dram-plan';
 export const PLAN_VERSION = 1;
-
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.');
-const name = (most: number) => z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
-
-/** A place where the air was measured: indoors, outdoors, … */
-export const placeSchema = z.strictObject({
-  id,
-  name: name(60),
-  temperatureC: numberField({
-    label: 'Temperature',
-    quantity: 'temperature',
-    least: -45,
-    most: 60,
-    default: 80 / 3, // 80 °F
-    source: 'default, not measured',
-    uncertainty: { abs: 0.5 }, // ±0.5–1 °F of a cheap sensor
-  }),
-  relativeHumidity: numberField({
-    label: 'Relative humidity',
-    quantity: 'share',
-    least: 0.01,
-    most: 1,
-    default: 0.6,
-    source: 'default, not measured',
-    uncertainty: { abs: 0.03 }, // ±2–3 %
-  }),
-});
-export type Place = z.infer<typeof placeSchema>;
-
-export const workingSchema = z
-  .strictObject({
-    days: z
-      .array(z.int().min(1).max(7))
-      .min(1, 'At least one day.')
-      .max(7)
-      .default([1, 2, 3, 4, 5])
-      .meta({ label: 'Working days, 1 = Monday' }),
-    startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
-    endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
-    /** How busy each hour of the clock is beside the others; left out, every working hour alike. */
-    busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
-    overnight: choiceField({
-      label: 'After work the line',
-      options: { charged: 'stays under pressure', 'let-down': 'is let down' },
-    }),
-    loadedShare: numberField({
-      label: 'Share of that time the pump runs loaded',
-      quantity: 'share',
-      least: 0,
-      most: 1,
-      default: 0.4,
-      source: 'typical of a small shop; hour meter or stopwatch is better',
-      uncertainty: { rel: 0.1 },
-    }),
-  })
-  .refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
-export type Working = z.infer<typeof workingSchema>;
-
-export const surveySchema = z
-  .strictObject({
-    shop: name(80),
-    atmosphereFrom: choiceField({
-      label: 'Air pressure from',
-      options: { altitude: 'altitude', barometer: 'barometer' },
-    }),
-    altitudeM: numberField({
-      label: 'Altitude',
-      quantity: 'altitude',
-      least: -400,
-      most: 4500,
-      default: 0,
-      source: 'default: sea level',
-      uncertainty: { abs: 50 },
-      when: { field: 'atmosphereFrom', is: ['altitude'] },
-    }),
-    barometerPa: numberField({
-      label: 'Barometer at the place',
-      help: 'Station pressure, not reduced to sea level.',
-      quantity: 'barometer',
-      least: 55000,
-      most: 108000,
-      default: 101325,
-      source: 'default: standard sea level',
-      uncertainty: { abs: 300 },
-      when: { field: 'atmosphereFrom', is: ['barometer'] },
-    }),
-    pipe: choiceField({
-      label: 'Pipe of the line',
-      options: { clean: 'copper, aluminium, stainless or plastic rated for air', rusting: 'black or galvanised steel' },
-    }),
-    places: z.array(placeSchema).min(1).max(4),
-    intakePlaceId: id,
-    roomPlaceId: id,
-    working: workingSchema,
-  })
-  .superRefine((survey, ctx) => {
-    for (const field of ['intakePlaceId', 'roomPlaceId'] as const)
-      if (!survey.places.some((p) => p.id === survey[field]))
-        ctx.addIssue({ code: 'custom', path: [field], message: 'There is no place with this id.' });
-  });
-export type Survey = z.infer<typeof surveySchema>;
 
 function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
   return z.strictObject({
@@ -118,6 +17,8 @@ function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, p
     provided: z.strictObject({ trigger: z.string().trim().max(200, 'At most 200 characters.') }).optional(),
     /** Ought to catch nothing: water in it means that something before it failed. */
     witness: z.literal(true).optional(),
+    /** The unit that it is part of. */
+    unit: id.optional(),
   });
 }
 const anyStage = z.discriminatedUnion(
@@ -171,6 +72,7 @@ export type Stage = {
     parameters: ParametersOf<K>;
     provided?: { trigger: string } | undefined;
     witness?: true | undefined;
+    unit?: string | undefined;
   };
 }[KindName];
 
@@ -197,6 +99,37 @@ export const branchSchema = z.strictObject({
 });
 export type Branch = z.infer<typeof branchSchema>;
 
+/** Stages side by side in a run that are one thing to whoever buys, serves or carries it: a wall unit, a portable unit. */
+export const unitSchema = z.strictObject({
+  id,
+  name: name(60),
+  form: choiceField({
+    label: 'It is',
+    options: { wall: 'fixed at its place', portable: 'portable, on couplers' },
+  }),
+  is: choiceField({
+    label: 'Just now',
+    options: { here: 'in its place', away: 'away, a jumper hose in its place' },
+    when: { field: 'form', is: ['portable'] },
+  }),
+  usedS: numberField({
+    label: 'In use so far',
+    help: 'Hours of air through it. They go with the unit wherever it is moved.',
+    quantity: 'time',
+    least: 0,
+    most: 3.6e8,
+    default: 0,
+    source: 'counted from new',
+  }),
+  /** Shop time at which that was counted; hours since then are reckoned. */
+  countedAt: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'A time of the shop’s clock, YYYY-MM-DDTHH:mm.')
+    .nullable()
+    .default(null),
+});
+export type Unit = z.infer<typeof unitSchema>;
+
 /** A run that draws its own air begins with intake and compressor; no other stage of a line is one. */
 function checkSources(stages: readonly { kind: string }[], draws: boolean, refuse: (i: number, m: string) => void) {
   stages.forEach(({ kind }, i) => {
@@ -219,15 +152,21 @@ export const currentPlanSchema = z
     survey: surveySchema,
     stages: z.array(anyStage).min(2).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
     branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
+    units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
   })
-  .superRefine(({ stages, branches }, ctx) => {
+  .superRefine(({ stages, branches, units }, ctx) => {
     const seen = new Set<string>();
-    const check = (run: readonly { id: string; kind: string }[], draws: boolean, path: (string | number)[]): void => {
+    const check = (
+      run: readonly Pick<Stage, 'id' | 'kind' | 'unit'>[],
+      draws: boolean,
+      path: (string | number)[],
+    ): void => {
       const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [...path, i], message });
       checkSources(run, draws, refuse);
       run.forEach((s, i) => {
         if (seen.has(s.id)) refuse(i, 'Two stages have the same id.');
         seen.add(s.id);
+        if (s.unit !== undefined && !units.some((u) => u.id === s.unit)) refuse(i, 'There is no unit with this id.');
       });
     };
     check(stages, true, ['stages']);
@@ -247,15 +186,6 @@ export type Plan = z.infer<typeof currentPlanSchema>;
 
 /** The plan file, also as earlier programs wrote it. */
 export const planSchema = z.preprocess(upgradePlan, currentPlanSchema);
-
-/** The barometer that the survey means, Pa absolute. */
-export function surveyAtmosphericPa(survey: Survey): number {
-  return survey.atmosphereFrom === 'barometer' ? survey.barometerPa : atmosphericPressurePa(survey.altitudeM);
-}
-
-export function placeOf(survey: Survey, placeId: string): Place {
-  return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
-}
 
 /** What a list of lines shows of each. */
 export interface PlanSummary {

@@ -3,10 +3,11 @@ import { fieldsOf, isRelevant } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
 import { type Band, bandOf } from '../quantity/derivation';
 import { setParameter } from './edit';
-import { type Plan, placeSchema, surveySchema, workingSchema } from './plan';
+import type { Plan } from './plan';
 import { prepare, withParameters } from './prepare';
 import { allStages, stageById, standing } from './runs';
 import type { Section } from './section';
+import { placeSchema, surveySchema, workingSchema } from './survey';
 import { surroundingsOf, walkPrepared } from './walk';
 
 /** One input that can be off, and the plan with it changed; of a stage's own input, whose it is. */

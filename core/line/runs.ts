@@ -76,24 +76,26 @@ export function hangingOn(plan: Plan, runId: string): string[] {
 }
 
 /**
- * The line as it stands now: without the stages that are only provided for. What hangs on one of those hangs on the
- * stage before it, and what joins ahead of one joins ahead of the next.
+ * The line as it stands now: without the stages that are only provided for, and those of a portable unit that is away. What
+ * hangs on one of those hangs on the stage before it, and what joins ahead of one joins ahead of the next.
  */
 export function standing(plan: Plan): Plan {
-  if (!allStages(plan).some((s) => s.provided)) return plan;
+  const away = new Set(plan.units.filter((u) => u.form === 'portable' && u.is === 'away').map((u) => u.id));
+  const isOut = (s: Stage): boolean => s.provided !== undefined || (s.unit !== undefined && away.has(s.unit));
+  if (!allStages(plan).some(isOut)) return plan;
   const runs = runsOf(plan);
   const before = (id: string | null): string | null => {
     const run = runs.find((r) => r.stages.some((s) => s.id === id));
     const place = run?.stages.findIndex((s) => s.id === id) ?? -1;
     if (!run) return id;
-    return run.stages.slice(0, place + 1).findLast((s) => !s.provided)?.id ?? before(run.from);
+    return run.stages.slice(0, place + 1).findLast((s) => !isOut(s))?.id ?? before(run.from);
   };
   const next = (id: string | null): string | null => {
     const run = runs.find((r) => r.stages.some((s) => s.id === id));
     if (!run) return id;
-    return run.stages.slice(run.stages.findIndex((s) => s.id === id)).find((s) => !s.provided)?.id ?? null;
+    return run.stages.slice(run.stages.findIndex((s) => s.id === id)).find((s) => !isOut(s))?.id ?? null;
   };
-  const fitted = (stages: readonly Stage[]): Stage[] => stages.filter((s) => !s.provided);
+  const fitted = (stages: readonly Stage[]): Stage[] => stages.filter((s) => !isOut(s));
   return {
     ...plan,
     stages: fitted(plan.stages),

@@ -10,9 +10,10 @@ import type { ParametersOf } from '../equipment/index';
 import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import { AirStream, type Losses } from '../stream/air-stream';
-import { type Plan, placeOf, type Stage, surveyAtmosphericPa } from './plan';
+import type { Plan, Stage } from './plan';
 import { type PreparedLine, prepare, type Stretch } from './prepare';
 import { DEW_POINT, KEPT, Section } from './section';
+import { placeOf, surveyAtmosphericPa } from './survey';
 
 const NO_FIGURES = new Float64Array(0);
 

@@ -1,6 +1,7 @@
 import type { OutletStage } from '../line/judge-outlet';
-import type { Plan, Working } from '../line/plan';
+import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
+import type { Working } from '../line/survey';
 
 /** When an outlet blows in the course of a day. */
 export interface Use {

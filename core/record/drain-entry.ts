@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { numberField } from '../equipment/kind';
-import { placeSchema } from '../line/plan';
+import { placeSchema } from '../line/survey';
 import { shopTimeMs } from './shop-clock';
 
 export const APPEARANCES = {

@@ -1,4 +1,4 @@
-import type { Working } from '../line/plan';
+import type { Working } from '../line/survey';
 
 /**
  * Times of the log are the shop's own wall clock, `YYYY-MM-DDTHH:mm`, without a zone: what the person saw on the wall.

@@ -3,7 +3,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { withSurvey } from '@/core/line/edit';
-import { placeOf } from '@/core/line/plan';
+import { placeOf } from '@/core/line/survey';
 import { Drag } from '@/ui/forms/drag';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';

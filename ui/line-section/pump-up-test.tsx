@@ -2,8 +2,9 @@
 
 import { useState } from 'react';
 import { setParameter } from '@/core/line/edit';
-import { placeOf, type Stage } from '@/core/line/plan';
+import type { Stage } from '@/core/line/plan';
 import { allStages } from '@/core/line/runs';
+import { placeOf } from '@/core/line/survey';
 import { deliveryFromPumpUp, PUMP_UP_REL, type PumpUpTest as Test } from '@/core/pump/cycle';
 import { COVERAGE, input } from '@/core/quantity/derivation';
 import type { QuantityName } from '@/core/quantity/units';

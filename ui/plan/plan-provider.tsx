@@ -2,8 +2,9 @@
 
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import { type Plan, surveyAtmosphericPa } from '@/core/line/plan';
+import type { Plan } from '@/core/line/plan';
 import type { Section } from '@/core/line/section';
+import { surveyAtmosphericPa } from '@/core/line/survey';
 import { walk } from '@/core/line/walk';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { placeOf, surveyAtmosphericPa } from '@/core/line/plan';
 import { allStages, standing } from '@/core/line/runs';
+import { placeOf, surveyAtmosphericPa } from '@/core/line/survey';
 import { longBlast } from '@/core/pump/judge-day';
 import { input } from '@/core/quantity/derivation';
 import { ChoiceInput } from '@/ui/forms/choice-input';

@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react';
 import type { FieldMeta } from '@/core/equipment/kind';
 import { withSurvey } from '@/core/line/edit';
-import { type Place, placeSchema, type Survey } from '@/core/line/plan';
+import { type Place, placeSchema, type Survey } from '@/core/line/survey';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -2,7 +2,7 @@
 
 import { loadedHoursPerDay, waterInPerDayKg, withIntakeAt } from '@/core/line/day';
 import { explain } from '@/core/line/explain';
-import { surveyAtmosphericPa } from '@/core/line/plan';
+import { surveyAtmosphericPa } from '@/core/line/survey';
 import { walk } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';

@@ -3,7 +3,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { withSurvey } from '@/core/line/edit';
-import type { Working } from '@/core/line/plan';
+import type { Working } from '@/core/line/survey';
 import { Drag } from '@/ui/forms/drag';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';

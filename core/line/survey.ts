@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import { atmosphericPressurePa } from '../air/atmosphere';
+import { choiceField, numberField } from '../equipment/kind';
+
+export const idField = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.');
+export const nameField = (most: number) =>
+  z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
+
+/** A place where the air was measured: indoors, outdoors, … */
+export const placeSchema = z.strictObject({
+  id: idField,
+  name: nameField(60),
+  temperatureC: numberField({
+    label: 'Temperature',
+    quantity: 'temperature',
+    least: -45,
+    most: 60,
+    default: 80 / 3, // 80 °F
+    source: 'default, not measured',
+    uncertainty: { abs: 0.5 }, // ±0.5–1 °F of a cheap sensor
+  }),
+  relativeHumidity: numberField({
+    label: 'Relative humidity',
+    quantity: 'share',
+    least: 0.01,
+    most: 1,
+    default: 0.6,
+    source: 'default, not measured',
+    uncertainty: { abs: 0.03 }, // ±2–3 %
+  }),
+});
+export type Place = z.infer<typeof placeSchema>;
+
+export const workingSchema = z
+  .strictObject({
+    days: z
+      .array(z.int().min(1).max(7))
+      .min(1, 'At least one day.')
+      .max(7)
+      .default([1, 2, 3, 4, 5])
+      .meta({ label: 'Working days, 1 = Monday' }),
+    startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
+    endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
+    /** How busy each hour of the clock is beside the others; left out, every working hour alike. */
+    busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
+    overnight: choiceField({
+      label: 'After work the line',
+      options: { charged: 'stays under pressure', 'let-down': 'is let down' },
+    }),
+    loadedShare: numberField({
+      label: 'Share of that time the pump runs loaded',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.4,
+      source: 'typical of a small shop; hour meter or stopwatch is better',
+      uncertainty: { rel: 0.1 },
+    }),
+  })
+  .refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
+export type Working = z.infer<typeof workingSchema>;
+
+export const surveySchema = z
+  .strictObject({
+    shop: nameField(80),
+    atmosphereFrom: choiceField({
+      label: 'Air pressure from',
+      options: { altitude: 'altitude', barometer: 'barometer' },
+    }),
+    altitudeM: numberField({
+      label: 'Altitude',
+      quantity: 'altitude',
+      least: -400,
+      most: 4500,
+      default: 0,
+      source: 'default: sea level',
+      uncertainty: { abs: 50 },
+      when: { field: 'atmosphereFrom', is: ['altitude'] },
+    }),
+    barometerPa: numberField({
+      label: 'Barometer at the place',
+      help: 'Station pressure, not reduced to sea level.',
+      quantity: 'barometer',
+      least: 55000,
+      most: 108000,
+      default: 101325,
+      source: 'default: standard sea level',
+      uncertainty: { abs: 300 },
+      when: { field: 'atmosphereFrom', is: ['barometer'] },
+    }),
+    pipe: choiceField({
+      label: 'Pipe of the line',
+      options: { clean: 'copper, aluminium, stainless or plastic rated for air', rusting: 'black or galvanised steel' },
+    }),
+    places: z.array(placeSchema).min(1).max(4),
+    intakePlaceId: idField,
+    roomPlaceId: idField,
+    working: workingSchema,
+  })
+  .superRefine((survey, ctx) => {
+    for (const field of ['intakePlaceId', 'roomPlaceId'] as const)
+      if (!survey.places.some((p) => p.id === survey[field]))
+        ctx.addIssue({ code: 'custom', path: [field], message: 'There is no place with this id.' });
+  });
+export type Survey = z.infer<typeof surveySchema>;
+
+/** The barometer that the survey means, Pa absolute. */
+export function surveyAtmosphericPa(survey: Survey): number {
+  return survey.atmosphereFrom === 'barometer' ? survey.barometerPa : atmosphericPressurePa(survey.altitudeM);
+}
+
+export function placeOf(survey: Survey, placeId: string): Place {
+  return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
+}
