@@ -68,3 +68,45 @@ test('a stage that is only provided for is left out, and put in when it is bough
   await page.getByLabel('Only provided for: not bought yet').uncheck();
   await expect(dew).toHaveAttribute('aria-label', dried as string);
 });
+
+test('a wall unit goes in as one card, opens into its stages, is carried to a branch, and is passed by while it is away', async ({
+  page,
+}) => {
+  await buildOwnLine(page);
+  const main = page.getByRole('list', { name: 'Main run' }).locator('[data-stage]');
+  await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
+  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  const columns = await main.count();
+  await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
+  await page.keyboard.press('a');
+  await page.getByLabel('Find a stage by what you call it').fill('paint air panel');
+  await page.getByRole('button', { name: /^Wall unit, four stages/ }).click();
+  await expect(main).toHaveCount(columns + 1);
+  const dew = page.getByRole('button', { name: /^Pressure dew point after Tools: / });
+  const dried = await dew.getAttribute('aria-label');
+
+  await page.getByRole('button', { name: 'Open its stages' }).click();
+  await expect(main).toHaveCount(columns + 4);
+  await page.getByRole('button', { name: 'Close it to one card' }).click();
+  await page.getByRole('button', { name: /^Caught at Wall unit, four stages: .* Why\?/ }).click();
+  await expect(page.getByLabel('Why this figure')).toContainText('Swirl filter');
+  await page.keyboard.press('Escape');
+
+  await page.getByLabel('It is').selectOption({ label: 'portable, on couplers' });
+  await page.getByLabel('In use so far').fill('12');
+  await page.getByLabel('Just now').selectOption({ label: 'away, a jumper hose in its place' });
+  await expect(page.getByText('its hours stand still')).toBeVisible();
+  await expect(dew).not.toHaveAttribute('aria-label', dried as string);
+  await page.getByLabel('Just now').selectOption({ label: 'in its place' });
+  await page.getByLabel('Stands behind').selectOption({ label: 'the tee of Branch 1' });
+  await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]').first()).toHaveText(/Wall unit/);
+  await expect(page.getByLabel('In use so far')).toHaveValue('12');
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]')).toHaveText([
+    /Wall unit/,
+    /outlet/,
+  ]);
+  await page.getByRole('button', { name: 'Take it apart' }).click();
+  await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]')).toHaveCount(5);
+});

@@ -133,16 +133,20 @@ test('a stage is found by what people call it', async ({ page }) => {
   await expect(page.getByText('Type a number from 0 to 30.')).toBeVisible();
 });
 
-test('the water class stands behind each stage: a “3 °C” dryer whose drops evaporate again is class 5', async ({
+test('the purity stands behind each stage, digit by digit: a “3 °C” dryer whose drops evaporate again is class 5', async ({
   page,
 }) => {
   await page.goto(`${DEMO}/line`);
   for (const [stage, is] of [
-    ['Finned cooler', 'X, by the liquid'],
-    ['Chilled dryer', '5, by its dew point'],
-    ['Loft regulator', '4, by its dew point'],
+    ['Finned cooler', '7:X:X'],
+    ['Chilled dryer', '2:5:4'],
+    ['Loft regulator', '2:4:4'],
   ])
-    await expect(figure(page, `Water class after ${stage}: ${is}`)).toBeVisible();
+    await expect(figure(page, `Purity after ${stage}: ${is}`)).toBeVisible();
+  await figure(page, 'Purity after Loft regulator').click();
+  const why = page.getByLabel('Why this figure');
+  await expect(why).toContainText('coalescer 1 µm');
+  await expect(why).toContainText('ISO 8573-1');
 });
 
 test('any figure answers “why?”, from the keyboard too', async ({ page }) => {

@@ -18,7 +18,7 @@ export function DryMarginLane({ row }: { row: Row }) {
   const inUnit = (c: number): number => fromSi(c, u, 0);
   // A branch begins with the air that its tee gives it.
   const cells = [
-    ...(row.arrives ? [{ stage: undefined, station: row.arrives, left: row.left, width: 0, centre: row.left }] : []),
+    ...(row.arrives ? [{ name: undefined, station: row.arrives, left: row.left, width: 0, centre: row.left }] : []),
     ...row.reached,
   ];
   if (cells.length === 0) return null;
@@ -31,7 +31,7 @@ export function DryMarginLane({ row }: { row: Row }) {
   const points = (values: number[]): string => values.map((v, i) => `${x[i]},${y(v)}`).join(' ');
   const closed = stations.map((s) => s.temperatureC - s.pressureDewPointC < CLOSED_K);
   const number = (c: number): string => formatQuantity(c, 'temperature', choice).number;
-  const name = (i: number): string => cells[i]?.stage?.name ?? 'the take-off';
+  const name = (i: number): string => cells[i]?.name ?? 'the take-off';
   const hatches = closed.flatMap((c, i) =>
     c && cells[i]?.width ? [{ from: cells[i]?.left ?? 0, width: cells[i]?.width ?? 0, i }] : [],
   );

@@ -3,19 +3,36 @@
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import { findKinds, type KindName, kindOf } from '@/core/equipment/index';
+import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
+import { WALL_UNITS, type WallUnitName } from '@/core/equipment/wall-unit';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { StageIcon } from './stage-icon';
 
 /** The catalogue of stages that can be put into the line. */
-export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind: KindName) => void }) {
+export function InsertMenu({
+  after,
+  onInsert,
+  onInsertUnit,
+}: {
+  after: string;
+  onInsert: (kind: KindName) => void;
+  onInsertUnit: (unit: WallUnitName) => void;
+}) {
   const [open, setOpen] = useState(false);
   const [word, setWord] = useState('');
-  const found = findKinds(word).filter((k) => k !== 'intake' && k !== 'compressor');
-  const choose = (kind: KindName): void => {
+  const found = [
+    ...findKinds(word)
+      .filter((k) => k !== 'intake' && k !== 'compressor')
+      .map((kind) => ({ ...kindOf(kind), id: kind, icon: kind, insert: () => onInsert(kind) })),
+    ...findWallUnits(word).map((unit) => {
+      const { label, does } = WALL_UNITS[unit];
+      return { label, does, id: unit, icon: 'unit' as const, insert: () => onInsertUnit(unit) };
+    }),
+  ];
+  const choose = (insert: () => void): void => {
     setOpen(false);
     setWord('');
-    onInsert(kind);
+    insert();
   };
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -49,25 +66,25 @@ export function InsertMenu({ after, onInsert }: { after: string; onInsert: (kind
             value={word}
             onChange={(e) => setWord(e.target.value)}
             onKeyDown={(e) => {
-              if (e.key === 'Enter' && found[0]) choose(found[0]);
+              if (e.key === 'Enter' && found[0]) choose(found[0].insert);
             }}
           />
           {found.length === 0 && (
             <p className="p-2 text-quiet">Nothing is called that here. A “measured stage” stands for anything.</p>
           )}
-          {found.map((kind) => (
+          {found.map(({ id, icon, label, does, insert }) => (
             <button
-              key={kind}
+              key={id}
               type="button"
               className="flex w-full items-start gap-3 rounded-sm p-2 text-left hover:bg-sunk"
-              onClick={() => choose(kind)}
+              onClick={() => choose(insert)}
             >
               <span className="shrink-0">
-                <StageIcon kind={kind} size={28} />
+                <StageIcon kind={icon} size={28} />
               </span>
               <span>
-                <strong className="block">{kindOf(kind).label}</strong>
-                <span className="text-[0.85rem] text-quiet">{kindOf(kind).does}</span>
+                <strong className="block">{label}</strong>
+                <span className="text-[0.85rem] text-quiet">{does}</span>
               </span>
             </button>
           ))}

@@ -1,7 +1,9 @@
 'use client';
 
+import { explainUnit } from '@/core/line/explain-unit';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
+import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { WhyText } from '@/ui/why/why';
 import { Lane } from './lane';
@@ -13,6 +15,7 @@ const WORTH_A_LABEL = 0.002; // of the water in
 
 /** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
 export function LedgerLane({ row }: { row: Row }) {
+  const { plan, section } = usePlan();
   const { choice } = useUnits();
   const u = unitOf('waterFlow', choice.waterFlow);
   const inUnit = (kgPerS: number): number => fromSi(kgPerS, u, 0);
@@ -52,13 +55,12 @@ export function LedgerLane({ row }: { row: Row }) {
         </ul>
       }
     >
-      {row.reached.map(({ stage, station: s, centre }) => {
+      {row.reached.map(({ stage, unit, name, station: s, centre }) => {
         const vapour = inUnit(s.vapourKgPerS);
         const drops = inUnit(s.liquidKgPerS);
         const caught = inUnit(s.caughtKgPerS);
         const collects = s.caughtKgPerS > 0;
         const x = collects ? centre - bar - 1 : centre - bar / 2;
-        const { name } = stage;
         return (
           <g key={s.stageId} className="text-[11.500px] font-semibold">
             <rect x={x} width={bar} y={y(vapour)} height={Math.max(0, y(0) - y(vapour))} className="fill-vapour" />
@@ -80,7 +82,7 @@ export function LedgerLane({ row }: { row: Row }) {
             )}
             {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
               <WhyText
-                figure={{ stageId: s.stageId, name: 'caught' }}
+                figure={unit ? () => explainUnit(plan, section, unit) : { stageId: s.stageId, name: 'caught' }}
                 label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
                 x={centre + 1 + bar / 2}
                 y={y(caught) - 4}

@@ -3,10 +3,14 @@
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
+import type { WallUnitName } from '@/core/equipment/wall-unit';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
 import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
 import { imbalance } from '@/core/line/section';
+import { addWallUnit, moveUnit, stagesOfUnit, unitById } from '@/core/line/units';
 import { gradeLine } from '@/core/purity/grade-line';
+import { settleHours } from '@/core/record/unit-hours';
+import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';
@@ -24,6 +28,7 @@ import { rowsFor } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
+import { UnitEditor } from './unit-editor';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
@@ -31,11 +36,15 @@ export function LineView() {
   const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
   const select = (id: string | undefined): void => void choose(id ?? null);
+  const [openUnits, setOpenUnits] = useQueryState('units', parseAsArrayOf(parseAsString).withDefault([]));
   const branch = plan.branches.find((b) => b.id === selectedId);
-  const selected = branch ? undefined : (stageById(plan, selectedId) ?? plan.stages[0]);
-  const run = (selected && runOfStage(plan, selected.id)) ?? runsOf(plan).find((r) => r.id === (branch?.id ?? MAIN));
+  const unit = unitById(plan, selectedId);
+  const selected = branch || unit ? undefined : (stageById(plan, selectedId) ?? plan.stages[0]);
+  const last = selected ?? (unit && stagesOfUnit(plan, unit.id).at(-1));
+  const run = (last && runOfStage(plan, last.id)) ?? runsOf(plan).find((r) => r.id === (branch?.id ?? MAIN));
   const stages = run?.stages ?? [];
-  const index = stages.findIndex((s) => s.id === selected?.id);
+  const index = stages.findIndex((s) => s.id === last?.id);
+  const firstOfUnit = stages.findIndex((s) => unit !== undefined && s.unit === unit.id);
   const [room, setRoom] = useState(860);
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -45,7 +54,8 @@ export function LineView() {
     return () => watch.disconnect();
   }, []);
   const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
-  const rows = useMemo(() => rowsFor(plan, section, room), [plan, section, room]);
+  const rows = useMemo(() => rowsFor(plan, section, room, new Set(openUnits)), [plan, section, room, openUnits]);
+  const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -58,24 +68,34 @@ export function LineView() {
         if (!other) return;
         event.preventDefault();
         void choose(other.stages[Math.min(Math.max(0, index), other.stages.length - 1)]?.id ?? other.id);
-      } else if (along !== undefined && selected && run) {
+      } else if (along !== undefined && last && run) {
         event.preventDefault();
+        const at = cells.findIndex((c) => c.id === selectedId || c.stage.id === last.id);
         if (event.key.startsWith('Arrow'))
-          void choose(stages[Math.min(stages.length - 1, Math.max(0, index + along))]?.id ?? null);
-        else edit((p) => moveStage(p, selected.id, index + along));
+          void choose(cells[Math.min(cells.length - 1, Math.max(0, at + along))]?.id ?? null);
+        else if (selected) edit((p) => moveStage(p, selected.id, index + along));
+        else if (unit) edit((p) => moveUnit(p, unit.id, firstOfUnit + along, run.id));
       }
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [plan, run, stages, selected, index, edit, choose]);
+  });
 
+  const position = branch ? stages.length : index + 1;
   const insert = (kind: KindName): void => {
     const same = allStages(plan).filter((s) => s.kind === kind).length;
     const fresh = newStage(kind, crypto.randomUUID());
     const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
-    edit((p) => insertStage(p, named, branch ? stages.length : index + 1, run?.id));
+    edit((p) => insertStage(p, named, position, run?.id));
     select(fresh.id);
   };
+  const insertUnit = (name: WallUnitName): void => {
+    const id = crypto.randomUUID();
+    edit((p) => addWallUnit(p, name, position, run?.id ?? MAIN, id, () => crypto.randomUUID()));
+    select(id);
+  };
+  const toggleUnit = (id: string): void =>
+    void setOpenUnits(openUnits.includes(id) ? openUnits.filter((o) => o !== id) : [...openUnits, id]);
   return (
     <div className="flex min-h-full flex-col">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
@@ -84,8 +104,9 @@ export function LineView() {
         <Balance />
         <div className="ml-auto">
           <InsertMenu
-            after={selected?.kind === 'intake' ? 'the compressor' : (selected?.name ?? branch?.name ?? '')}
+            after={selected?.kind === 'intake' ? 'the compressor' : ((selected ?? unit ?? branch)?.name ?? '')}
             onInsert={insert}
+            onInsertUnit={insertUnit}
           />
         </div>
       </div>
@@ -110,7 +131,16 @@ export function LineView() {
           role="region"
           aria-label="Section of the line"
         >
-          <StageDrag plan={plan} onMove={(id, to, runId) => edit((p) => moveStage(p, id, to, runId))}>
+          <StageDrag
+            plan={plan}
+            onMove={(id, to, runId) =>
+              edit((p) =>
+                unitById(p, id)
+                  ? moveUnit(settleHours(p, id, nowOnTheWall()), id, to, runId)
+                  : moveStage(p, id, to, runId),
+              )
+            }
+          >
             <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
               {rows.map((row) => {
                 const { id } = row.run;
@@ -121,7 +151,7 @@ export function LineView() {
                       plan={plan}
                       section={section}
                       row={row}
-                      selected={selected?.id ?? branch?.id}
+                      selected={(selected ?? unit ?? branch)?.id}
                       onSelect={select}
                       open={open}
                       onOpen={() => void setOpened(open ? opened.filter((o) => o !== id) : [...opened, id])}
@@ -146,6 +176,19 @@ export function LineView() {
                 stage={selected}
                 onRemoved={() => select(stages[index - 1]?.id ?? run?.from ?? undefined)}
                 onSelect={select}
+              />
+            )}
+            {unit && (
+              <UnitEditor
+                key={unit.id}
+                unit={unit}
+                open={openUnits.includes(unit.id)}
+                onToggle={() => toggleUnit(unit.id)}
+                onSelect={(id) => {
+                  if (!openUnits.includes(unit.id)) toggleUnit(unit.id);
+                  select(id);
+                }}
+                onRemoved={() => select(stages[firstOfUnit - 1]?.id ?? run?.from ?? undefined)}
               />
             )}
             {branch && (

@@ -26,14 +26,14 @@ export function PressureLane({ row }: { row: Row }) {
     <Lane title="Pressure" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
       <path d={path} fill="none" className="stroke-ink" strokeWidth={1.8} />
       <g className="text-[11.500px] font-semibold">
-        {cells.map(({ stage, station, centre, value }, i) => {
+        {cells.map(({ stage, name, station, centre, value }, i) => {
           if (i > 0 && Math.abs(value - (values[i - 1] as number)) < 1e-6) return null;
           const text = formatQuantity(station.pressurePa, 'pressure', choice, atmosphericPa).number;
           return (
             <WhyText
               key={stage.id}
               figure={{ stageId: stage.id, name: 'pressure' }}
-              label={`Pressure after ${stage.name}: ${text} ${u.symbol}. Why?`}
+              label={`Pressure after ${name}: ${text} ${u.symbol}. Why?`}
               x={centre}
               y={y(value) - 5}
               textAnchor="middle"

@@ -14,23 +14,28 @@ import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
 import type { Plan } from '@/core/line/plan';
 import { runOfStage, runsOf, stageById } from '@/core/line/runs';
+import { stagesOfUnit, unitById } from '@/core/line/units';
 
 const INSTRUCTIONS = {
   draggable:
     'Press space to lift a stage, the arrow keys to move it along its run or to another, space again to set it down, escape to leave it where it was.',
 };
 
+/** The stage that an id means: itself, or the first of a closed unit. */
+const stageOf = (plan: Plan, id: unknown): string => stagesOfUnit(plan, String(id))[0]?.id ?? String(id);
+
 /** Where an id stands, said in words: its place in its run. */
 function placeOf(plan: Plan, id: unknown): string {
-  const run = runOfStage(plan, String(id));
+  const stageId = stageOf(plan, id);
+  const run = runOfStage(plan, stageId);
   if (!run) return `at the end of ${runsOf(plan).find((r) => r.id === id)?.name ?? ''}`;
-  const place = `place ${run.stages.findIndex((s) => s.id === id) + 1} of ${run.stages.length}`;
+  const place = `place ${run.stages.findIndex((s) => s.id === stageId) + 1} of ${run.stages.length}`;
   return plan.branches.length === 0 ? place : `${place} in ${run.name}`;
 }
 
 /** What a screen reader says while a stage is moved: its name and its place, not its id. */
 function announcementsFor(plan: Plan): Announcements {
-  const name = (id: unknown): string => stageById(plan, String(id))?.name ?? '';
+  const name = (id: unknown): string => (unitById(plan, String(id)) ?? stageById(plan, String(id)))?.name ?? '';
   return {
     onDragStart: ({ active }) => `${name(active.id)} lifted from ${placeOf(plan, active.id)}.`,
     onDragOver: ({ active, over }) => over && `${name(active.id)} is over ${placeOf(plan, over.id)}.`,
@@ -39,14 +44,15 @@ function announcementsFor(plan: Plan): Announcements {
   } as Announcements;
 }
 
-/** Lets stages be dragged along their run and into another, by pointer or by keyboard. */
+/** Lets stages and closed units be dragged along their run and into another, by pointer or by keyboard. */
 export function StageDrag({
   plan,
   onMove,
   children,
 }: {
   plan: Plan;
-  onMove: (stageId: string, position: number, runId: string) => void;
+  /** Of a stage or a unit. */
+  onMove: (id: string, position: number, runId: string) => void;
   children: ReactNode;
 }) {
   const sensors = useSensors(
@@ -58,9 +64,10 @@ export function StageDrag({
   );
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return;
-    const run = runOfStage(plan, String(over.id)) ?? runsOf(plan).find((r) => r.id === over.id);
+    const onto = stageOf(plan, over.id);
+    const run = runOfStage(plan, onto) ?? runsOf(plan).find((r) => r.id === over.id);
     if (!run) return;
-    const place = run.stages.findIndex((s) => s.id === over.id);
+    const place = run.stages.findIndex((s) => s.id === onto);
     onMove(String(active.id), place === -1 ? run.stages.length : place, run.id);
   };
   return (

@@ -2,7 +2,13 @@ import type { ReactNode } from 'react';
 import type { KindName } from '@/core/equipment/index';
 
 // Drawn in one stroke on a 32 × 32 field; the pipe enters and leaves at half height.
-const DRAWINGS: Record<KindName, ReactNode> = {
+const DRAWINGS: Record<KindName | 'unit', ReactNode> = {
+  unit: (
+    <>
+      <path d="M4 7h24v4H4z" />
+      <path d="M6 11v8l2.500 4L11 19v-8M13.500 11v8l2.500 4 2.500-4v-8M21 11v8l2.500 4 2.500-4v-8" />
+    </>
+  ),
   intake: (
     <>
       <path d="M6 7h11l8 9-8 9H6z" />
@@ -221,7 +227,7 @@ const DRAWINGS: Record<KindName, ReactNode> = {
   ),
 };
 
-export function StageIcon({ kind, size = 32 }: { kind: KindName; size?: number }) {
+export function StageIcon({ kind, size = 32 }: { kind: KindName | 'unit'; size?: number }) {
   return (
     <svg
       width={size}

@@ -1,9 +1,10 @@
 'use client';
 
-import { GitBranch, Plus, Shuffle } from 'lucide-react';
+import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
 import { addBranch, addBypass, addPump, moveStage, setProvided, setWitness } from '@/core/line/edit';
 import type { Plan, Stage } from '@/core/line/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
+import { groupWithNext, unitById } from '@/core/line/units';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -22,6 +23,7 @@ export function StagePlace({
   const runs = runsOf(plan);
   const run = runOfStage(plan, stage.id);
   const bypassed = addBypass(plan, stage.id, 'tried');
+  const grouped = groupWithNext(plan, stage.id, 'tried');
   const caught = section.at(stage.id)?.caughtKgPerS ?? 0;
   const open = (make: (p: Plan, id: string) => Plan): void => {
     const id = crypto.randomUUID();
@@ -51,6 +53,22 @@ export function StagePlace({
           >
             <Plus size={15} aria-hidden /> Second pump joins ahead of it
           </button>
+        )}
+        {stage.unit ? (
+          <button type="button" className="button" onClick={() => onSelect(stage.unit as string)}>
+            <Boxes size={15} aria-hidden /> Part of {unitById(plan, stage.unit)?.name}
+          </button>
+        ) : (
+          grouped !== plan && (
+            <button
+              type="button"
+              className="button"
+              onClick={() => open((p, id) => groupWithNext(p, stage.id, id))}
+              title="A wall unit or a portable unit: bought, served and carried as one thing"
+            >
+              <Boxes size={15} aria-hidden /> Make a unit with the next stage
+            </button>
+          )
         )}
       </div>
       {!fixed && (

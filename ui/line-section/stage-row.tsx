@@ -6,7 +6,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ChevronDown, ChevronRight, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
-import type { Plan } from '@/core/line/plan';
+import type { Plan, Unit } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
 import { useUnits } from '@/ui/units/units';
@@ -59,21 +59,24 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
       </div>
       <div ref={setNodeRef} className="relative" style={{ width: row.total, paddingLeft: row.left }}>
         {!isMain && <BranchLabel plan={plan} section={section} row={row} selected={selected} onSelect={onSelect} />}
-        <SortableContext items={cells.map((c) => c.stage.id)} strategy={horizontalListSortingStrategy}>
+        <OpenUnits plan={plan} row={row} selected={selected} onSelect={onSelect} />
+        <SortableContext items={cells.map((c) => c.id)} strategy={horizontalListSortingStrategy}>
           <ol className="flex" aria-label={isMain ? 'Main run' : run.name}>
             {cells.map((cell, i) => (
               <StageCard
-                key={cell.stage.id}
+                key={cell.id}
                 cell={cell}
                 fixed={i < fixed}
                 wet={wet(i)}
                 wetBefore={wet(i - 1)}
-                refuses={section.problems.some((p) => p.stageId === cell.stage.id)}
-                selected={selected === cell.stage.id}
+                refuses={section.problems.some((p) => p.stageId === cell.stage.id || holds(plan, cell.unit, p.stageId))}
+                selected={selected === cell.id || holds(plan, cell.unit, selected)}
                 first={i === 0 && run.from === null}
                 last={i === cells.length - 1 && run.into === null}
                 compact={!isMain}
-                branches={plan.branches.filter((b) => b.from === cell.stage.id).length}
+                branches={
+                  plan.branches.filter((b) => b.from === cell.stage.id || holds(plan, cell.unit, b.from)).length
+                }
                 onSelect={onSelect}
               />
             ))}
@@ -85,6 +88,36 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
       </div>
     </div>
   );
+}
+
+/** Whether a stage is part of a closed unit. */
+function holds(plan: Plan, unit: Unit | undefined, stageId: string | null | undefined): boolean {
+  return unit !== undefined && stageById(plan, stageId)?.unit === unit.id;
+}
+
+/** A bracket over the stages of each unit that is open, with its name; click it for the unit’s own settings. */
+function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section'>) {
+  return plan.units.map((unit) => {
+    const own = row.cells.filter((c) => c.stage.unit === unit.id && !c.unit);
+    const [first, last] = [own[0], own.at(-1)];
+    if (!first || !last) return null;
+    return (
+      <button
+        key={unit.id}
+        type="button"
+        aria-pressed={selected === unit.id}
+        onClick={() => onSelect(unit.id)}
+        className={`absolute z-20 min-h-4 truncate border-t-2 px-1 text-left text-[0.7rem] leading-4 hover:bg-sunk ${selected === unit.id ? 'border-copper bg-card font-semibold' : 'border-edge text-quiet'}`}
+        style={{
+          left: first.left + 4,
+          width: last.left + last.width - first.left - 8,
+          top: row.run.id === MAIN ? 0 : 26,
+        }}
+      >
+        {unit.name}
+      </button>
+    );
+  });
 }
 
 /** What the branch is and where it hangs; click it for its settings. */
@@ -115,7 +148,7 @@ function BranchLabel({ plan, section, row, selected, onSelect }: Props) {
 }
 
 function StageCard({
-  cell: { stage, station, width },
+  cell: { id, name, stage, unit, station, width },
   fixed,
   wet,
   wetBefore,
@@ -140,11 +173,12 @@ function StageCard({
   onSelect: (stageId: string) => void;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
-    id: stage.id,
+    id,
     disabled: fixed,
   });
-  const outlet = stage.kind === 'outlet';
-  const ghost = stage.provided !== undefined;
+  const outlet = !unit && stage.kind === 'outlet';
+  const away = unit?.form === 'portable' && unit.is === 'away';
+  const ghost = unit ? away : stage.provided !== undefined;
   const size = outlet ? 20 : compact ? 26 : 32;
   const centre = compact ? 18 : 27; // of the pipe, from the top
   const pipe = (side: 'left' | 'right'): ReactNode => (
@@ -182,18 +216,18 @@ function StageCard({
         aria-disabled={false} // fixed stages cannot be moved, but they can be chosen
         aria-pressed={selected}
         aria-roledescription={fixed ? 'stage' : 'movable stage'}
-        data-stage={stage.id}
-        onClick={() => onSelect(stage.id)}
+        data-stage={id}
+        onClick={() => onSelect(id)}
         className={`relative flex w-full touch-manipulation flex-col items-center border-b-[3px] px-1 text-center ${compact ? 'h-[78px] pt-1.5' : 'h-[98px] pt-3'} ${selected ? 'border-copper bg-card' : 'border-transparent hover:bg-sunk'}`}
       >
         <span className={`${outlet ? (compact ? 'mt-[9px]' : 'mt-[15px]') : ''} ${ghost ? 'opacity-45' : ''}`}>
-          <StageIcon kind={stage.kind} size={size} />
+          <StageIcon kind={unit ? 'unit' : stage.kind} size={size} />
         </span>
         <span
           className={`w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${compact ? 'line-clamp-2' : 'line-clamp-3'} ${outlet ? 'mt-[-1px]' : compact ? 'mt-0.5' : 'mt-1'} ${ghost ? 'text-quiet italic' : ''}`}
         >
-          {stage.name}
-          {ghost && <span className="sr-only"> (provided for, not in the line yet)</span>}
+          {name}
+          {ghost && <span className="sr-only"> ({unit ? 'away' : 'provided for, not in the line yet'})</span>}
         </span>
         {caught > 0 && (
           <svg width="10" height="9" className="absolute bottom-[1px]" aria-hidden>
@@ -201,7 +235,7 @@ function StageCard({
           </svg>
         )}
         {refuses && <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />}
-        {stage.witness && (
+        {!unit && stage.witness && (
           <span
             className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${caught > 0 ? 'text-amber' : 'text-quiet'}`}
           >

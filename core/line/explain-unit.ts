@@ -1,0 +1,20 @@
+import { type Derivation, input } from '../quantity/derivation';
+import type { Plan, Unit } from './plan';
+import type { Section } from './section';
+import { stagesOfUnit } from './units';
+
+/** “Why?” for what a closed unit catches: its stages, one by one. */
+export function explainUnit(plan: Plan, section: Section, unit: Unit): Derivation {
+  const inputs = stagesOfUnit(plan, unit.id).flatMap((s) => {
+    const station = section.at(s.id);
+    return station && 'drain' in s.parameters ? [input(s.name, 'waterFlow', station.caughtKgPerS, 'its drain')] : [];
+  });
+  return {
+    title: `Caught · ${unit.name}`,
+    quantity: 'waterFlow',
+    value: inputs.reduce((sum, i) => sum + i.value, 0),
+    formula: 'what its stages catch, together',
+    inputs,
+    source: 'water balance; open the unit for the why of each',
+  };
+}
