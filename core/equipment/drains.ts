@@ -13,6 +13,8 @@ const DRAINS = {
 } as const;
 export type Drain = keyof typeof DRAINS;
 
+const WATER_KG_PER_M3 = 1000;
+
 /** Every drain there is, but none. */
 export const FITTED = (Object.keys(DRAINS) as Drain[]).filter((d) => d !== 'none');
 
@@ -49,6 +51,16 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
       source: 'estimate',
       when: { field: 'drain', is: FITTED },
     }),
+    panM3: numberField({
+      label: 'Catch pan or bottle under it holds',
+      help: 'It has a capacity too: then it is on the floor. 0 where the drain runs away by pipe.',
+      quantity: 'drained',
+      least: 0,
+      most: 0.2,
+      default: 0,
+      source: 'assumed: none',
+      when: { field: 'drain', is: FITTED },
+    }),
   };
 }
 
@@ -58,6 +70,12 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
  */
 export function drained(drain: Drain, efficiency: number, around: Surroundings): number {
   return drain === 'none' || (drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
+}
+
+/** How long a catch pan takes to fill while the pump is loaded, s; `undefined` where there is none, or nothing to catch. */
+export function panFullAfterS(p: object, caughtKgPerS: number): number | undefined {
+  const { panM3 = 0, drain } = p as { panM3?: number; drain?: Drain };
+  return panM3 > 0 && drain !== 'none' && caughtKgPerS > 0 ? (panM3 * WATER_KG_PER_M3) / caughtKgPerS : undefined;
 }
 
 /** The share of the drops that a stage catches where it has a drain. */

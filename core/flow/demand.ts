@@ -24,13 +24,13 @@ export interface TakeOff {
 }
 
 /**
- * Shares the air of each run among its outlets and the branches that hang on it, by average demand: what is right for the
- * water, which does not care for minutes. A run that comes back to the line takes the share that was entered for it.
+ * Shares the air of each run among its outlets and the branches that hang on it, by what each outlet asks for: on average,
+ * which is right for the water, for that does not care for minutes; or at a moment, which the pressure depends on. A run that comes back to the line takes the share that was entered for it.
  * Where nothing asks for air, or all of it has been taken already, a trickle goes on.
  *
  * @returns for each stage behind which air leaves its run, the take-offs in order
  */
-export function shareDemand(plan: Plan): Map<string, TakeOff[]> {
+export function shareDemand(plan: Plan, asks: (stage: Stage) => number = averageDemandM3PerS): Map<string, TakeOff[]> {
   const runs = runsOf(plan);
   const demands = new Map<string, number>();
   const busy = new Set<string>();
@@ -41,7 +41,7 @@ export function shareDemand(plan: Plan): Map<string, TakeOff[]> {
     if (known !== undefined || busy.has(run.id)) return known ?? 0;
     busy.add(run.id);
     const sum = run.stages.reduce(
-      (total, s) => total + averageDemandM3PerS(s) + hanging(s.id).reduce((d, r) => d + demandOf(r), 0),
+      (total, s) => total + asks(s) + hanging(s.id).reduce((d, r) => d + demandOf(r), 0),
       0,
     );
     busy.delete(run.id);
@@ -55,7 +55,7 @@ export function shareDemand(plan: Plan): Map<string, TakeOff[]> {
       const here: TakeOff[] = [];
       const branches = hanging(stage.id);
       const ends = i === run.stages.length - 1 && branches.length === 0;
-      const own = averageDemandM3PerS(stage);
+      const own = asks(stage);
       const take = (asked: number, runId?: string): void => {
         // Nothing remains behind the last job of a run but a trickle through whatever stands there.
         const all = ahead > 0 ? asked / ahead : 0;
@@ -75,4 +75,33 @@ export function shareDemand(plan: Plan): Map<string, TakeOff[]> {
     });
   }
   return offs;
+}
+
+/** What an outlet takes while it blows, m³/s of free air, whatever share of the time. */
+function flowInUseM3PerS(stage: Stage): number {
+  return stage.kind === 'outlet' && !stage.provided && stage.parameters.usedShare > 0 ? stage.parameters.flowM3PerS : 0;
+}
+
+/**
+ * What an outlet has to share the pipe with at the worst moment: every outlet blows, but of those that are never used
+ * together only one: the outlet itself, or the thirstiest of its group.
+ *
+ * @param forStageId the outlet whose worst moment it is
+ * @returns flow by stage, m³/s of free air; outlets that are silent then are left out
+ */
+export function coincidentPeak(plan: Plan, forStageId: string): Map<string, number> {
+  const outlets = runsOf(plan)
+    .flatMap((r) => r.stages)
+    .filter((s) => s.kind === 'outlet' && flowInUseM3PerS(s) > 0);
+  const own = outlets.find((s) => s.id === forStageId);
+  const speaks = new Map<string, Stage>();
+  const blowing: Stage[] = [];
+  for (const s of outlets) {
+    const group = s.kind === 'outlet' ? s.parameters.turns : 'none';
+    const other = speaks.get(group);
+    if (group === 'none') blowing.push(s);
+    else if (s === own || !other || (other !== own && flowInUseM3PerS(s) > flowInUseM3PerS(other)))
+      speaks.set(group, s);
+  }
+  return new Map([...blowing, ...speaks.values()].map((s) => [s.id, flowInUseM3PerS(s)]));
 }

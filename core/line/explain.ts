@@ -3,6 +3,7 @@ import { enhancementFactor } from '../air/enhancement-factor';
 import { MOIST_AIR } from '../air/explain-moisture';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
+import { panFullAfterS } from '../equipment/drains';
 import { kindOf } from '../equipment/index';
 import type { Shown, Surroundings } from '../equipment/kind';
 import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } from '../quantity/derivation';
@@ -86,9 +87,14 @@ function inletOf(plan: Plan, stageId: string, basis: Basis): AirStream {
 
 /** What a stage shows besides its station: a reading, a margin, a warning. Nothing where the walk does not come. */
 export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis = 'real'): readonly Shown[] {
-  if (!section.at(stage.id)) return [];
+  const station = section.at(stage.id);
+  if (!station) return [];
   const shows = kindOf(stage.kind).shows;
-  return shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsOf(plan, basis)) ?? [];
+  const shown = shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsOf(plan, basis)) ?? [];
+  const fullS = panFullAfterS(stage.parameters, station.caughtKgPerS);
+  return fullS === undefined
+    ? shown
+    : [...shown, { label: 'Catch pan full after, loaded', quantity: 'time', value: fullS }];
 }
 
 function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {

@@ -1,4 +1,5 @@
 import type { Basis } from '../air/enhancement-factor';
+import { peakPressures } from '../flow/peak-pressure';
 import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
@@ -28,6 +29,7 @@ export interface OutletJudgement {
   /** Particle : water : oil that arrives; what is asked of particles and oil, and whether it is so. */
   readonly grade?: Grade;
   readonly clean?: { readonly needs: string; readonly enough: boolean };
+  /** At the worst moment: with all blowing that can blow at once. No pressure arrives where the line cannot pass that much. */
   readonly pressure: { readonly needsPa: number; readonly getsPa: number; readonly enough: boolean };
   /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
@@ -108,6 +110,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
     basis,
   );
   const grades = gradeLine(plan, section);
+  const peaks = peakPressures(plan, basis);
   let next = 0;
   return new Map(
     outlets.flatMap((stage, i) => {
@@ -117,7 +120,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
       const station = section.at(stage.id);
       const grade = grades.get(stage.id);
       return station && band && grade
-        ? [[stage.id, judged(stage, station, grade, band, asked, otherBand)] as const]
+        ? [[stage.id, judged(stage, station, grade, band, asked, otherBand, peaks.get(stage.id))] as const]
         : [];
     }),
   );
@@ -130,6 +133,7 @@ function judged(
   band: Band,
   { quantity, limit }: Criterion,
   otherBand: Band | undefined,
+  peakPa: number | undefined,
 ): OutletJudgement {
   const wet = station.liquidKgPerS > 0;
   const { need, particleClass, oilClass } = stage.parameters;
@@ -147,6 +151,7 @@ function judged(
           : `check ${largest ?? 'the inputs'}.`
         : undefined;
   const needsPa = stage.parameters.leastPressurePa;
+  const getsPa = peakPa ?? station.pressurePa;
   return {
     stageId: stage.id,
     verdict,
@@ -165,7 +170,7 @@ function judged(
         enough: isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass),
       },
     }),
-    pressure: { needsPa, getsPa: station.pressurePa, enough: station.pressurePa >= needsPa },
+    pressure: { needsPa, getsPa, enough: getsPa >= needsPa },
     ...(note && { note }),
   };
 }

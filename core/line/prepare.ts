@@ -87,12 +87,13 @@ const NOTHING = 'nothing comes before it: the stage that it took its air from is
 /**
  * Works out the order of flow of a line, with the share of air that goes each way.
  * Never throws: what cannot be reached is named, and the rest is ready to be walked.
+ * @param asks what an outlet asks for, m³/s of free air; left out, what it takes on average
  */
-export function prepare(plan: Plan): PreparedLine {
+export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLine {
   const line = standing(plan);
   const runs = runsOf(line);
   const pieces = piecesOf(runs);
-  const offs = shareDemand(line);
+  const offs = shareDemand(line, asks);
   const unreached: WalkProblem[] = [];
   const order: Piece[] = [];
   const state = new Map<Piece, 'busy' | 'ready' | 'lost'>();

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { newStage, setParameter } from '../line/edit';
+import { shownBy } from '../line/explain';
 import type { Plan, Stage } from '../line/plan';
 import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
@@ -142,6 +143,17 @@ describe('drains open by what opens them', () => {
     expect(names(plan)).toContain('tank: pulse-too-small');
     const enough = shop(0.5, { tank: { drain: 'unloader', drainPulseM3: 1e-4 } });
     expect(names(enough).filter((n) => n.startsWith('tank'))).toEqual([]);
+  });
+
+  test('a catch pan has a capacity too: it runs over once as much has been let out as it holds', () => {
+    const plan = shop(0.5, { trap: { drain: 'float', panM3: 2e-4 } });
+    expect(names(plan)).toContain('trap: pan-over');
+    const [point] = dayOf(plan).points;
+    const steadyKgPerS = (walk(plan).at('trap')?.caughtKgPerS ?? 0) * 0.5; // loaded half of the time
+    expect((point?.panOverAtS ?? 0) / (0.2 / steadyKgPerS)).toBeCloseTo(1, 0);
+    const shown = shownBy(plan, walk(plan), allStages(plan).find((s) => s.id === 'trap') as Stage);
+    expect(shown[0]?.value).toBeCloseTo(0.2 / (2 * steadyKgPerS), 6);
+    expect(names(shop(0.5, { trap: { drain: 'float', panM3: 0.05 } }))).not.toContain('trap: pan-over');
   });
 
   test('a full trap carries its water on to the tank', () => {

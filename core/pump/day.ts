@@ -141,7 +141,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const loaded = new Uint8Array(DAY_S);
   const events: DayEvent[] = [];
   const openPoint = (point: DrainPoint, mostKg?: number): void => {
-    const kg = point.open(mostKg);
+    const kg = point.open(moving.second, mostKg);
     if (kg > 0) events.push({ second: moving.second, stageId: point.stageId, what: 'drain', kg });
   };
 

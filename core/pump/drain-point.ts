@@ -13,8 +13,9 @@ export class DrainPoint {
   /** Went on with the air because the sump was full. */
   carriedOnKg = 0;
   openings = 0;
-  /** Second of the day at which the sump was first full. */
+  /** Second of the day at which the sump was first full, and at which the catch pan, empty at dawn, ran over. */
   fullAtS: number | undefined;
+  panOverAtS: number | undefined;
 
   constructor(
     readonly stageId: string,
@@ -24,6 +25,8 @@ export class DrainPoint {
     readonly everyS: number,
     /** Ahead of a check valve the unloader blows the whole sump out, not just a pulse. */
     readonly blownOut: boolean,
+    /** Of the catch pan under it; 0 where there is none. */
+    readonly panKg = 0,
   ) {}
 
   /** Adds to what stands there; returns what the sump cannot hold. */
@@ -37,11 +40,12 @@ export class DrainPoint {
   }
 
   /** Opens the drain; it passes all that stands there, or no more than a pulse. Returns what came, kg. */
-  open(most = Number.POSITIVE_INFINITY): number {
+  open(second: number, most = Number.POSITIVE_INFINITY): number {
     const kg = Math.min(this.heelKg, most);
     this.heelKg -= kg;
     this.drainedKg += kg;
     if (kg > 0) this.openings++;
+    if (this.panKg > 0 && this.drainedKg > this.panKg) this.panOverAtS ??= second;
     return kg;
   }
 
@@ -56,7 +60,7 @@ export class DrainPoint {
 export function drainPointsOf(stages: readonly Stage[], blownOut: ReadonlySet<string>): DrainPoint[] {
   return stages.flatMap((s) => {
     if (!('sumpM3' in s.parameters) || s.parameters.drain === 'none') return [];
-    const { drain, sumpM3, drainPulseM3, drainEveryS } = s.parameters;
+    const { drain, sumpM3, drainPulseM3, drainEveryS, panM3 } = s.parameters;
     return new DrainPoint(
       s.id,
       drain,
@@ -64,6 +68,7 @@ export function drainPointsOf(stages: readonly Stage[], blownOut: ReadonlySet<st
       drainPulseM3 * KG_PER_M3,
       Math.round(drainEveryS),
       blownOut.has(s.id),
+      panM3 * KG_PER_M3,
     );
   });
 }

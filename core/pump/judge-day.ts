@@ -21,6 +21,7 @@ export interface DayRemark {
       }
     | { readonly name: 'too-low'; readonly seconds: number; readonly needsPa: number }
     | { readonly name: 'sump-full'; readonly atS: number; readonly kg: number }
+    | { readonly name: 'pan-over'; readonly atS: number; readonly kg: number }
     | { readonly name: 'pulse-too-small'; readonly perCycleKg: number; readonly pulseKg: number }
     | { readonly name: 'never-rests' }
     | { readonly name: 'never-let-down' }
@@ -85,16 +86,24 @@ function pointRemarks(plan: Plan, day: PumpDay): DayRemark[] {
   // Being switched off after work is no rest that a drain could count on.
   const endS = plan.survey.working.endsAtH * 3600;
   const rests = day.events.filter((e) => e.what === 'rests' && e.second < endS).length;
-  return day.points.flatMap(({ stageId, drain, caughtKg, carriedOnKg, fullAtS, pulseKg, blownOut }): DayRemark[] => {
-    const say = (what: DayRemark['what']): DayRemark[] => [{ stageId, matters: true, what }];
-    const byUnloader = drain === 'unloader' || drain === 'unloader-start';
-    if (drain === 'pressure-loss' && plan.survey.working.overnight !== 'let-down')
-      return say({ name: 'never-let-down' });
-    if (byUnloader && caughtKg > 0 && rests === 0) return say({ name: 'never-rests' });
-    if (byUnloader && !blownOut && rests > 0 && caughtKg / rests > pulseKg)
-      return say({ name: 'pulse-too-small', perCycleKg: caughtKg / rests, pulseKg });
-    return fullAtS === undefined ? [] : say({ name: 'sump-full', atS: fullAtS, kg: carriedOnKg });
-  });
+  const pans = day.points.flatMap(({ stageId, panOverAtS, drainedKg, panKg }): DayRemark[] =>
+    panOverAtS === undefined
+      ? []
+      : [{ stageId, matters: true, what: { name: 'pan-over', atS: panOverAtS, kg: drainedKg - panKg } }],
+  );
+  const sumps = day.points.flatMap(
+    ({ stageId, drain, caughtKg, carriedOnKg, fullAtS, pulseKg, blownOut }): DayRemark[] => {
+      const say = (what: DayRemark['what']): DayRemark[] => [{ stageId, matters: true, what }];
+      const byUnloader = drain === 'unloader' || drain === 'unloader-start';
+      if (drain === 'pressure-loss' && plan.survey.working.overnight !== 'let-down')
+        return say({ name: 'never-let-down' });
+      if (byUnloader && caughtKg > 0 && rests === 0) return say({ name: 'never-rests' });
+      if (byUnloader && !blownOut && rests > 0 && caughtKg / rests > pulseKg)
+        return say({ name: 'pulse-too-small', perCycleKg: caughtKg / rests, pulseKg });
+      return fullAtS === undefined ? [] : say({ name: 'sump-full', atS: fullAtS, kg: carriedOnKg });
+    },
+  );
+  return [...sumps, ...pans];
 }
 
 /** What an experienced eye sees in a day, the pump first, then the drains, then the jobs. */

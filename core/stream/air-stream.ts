@@ -122,6 +122,14 @@ export class AirStream {
     return other;
   }
 
+  /** The same air, more or less of it. */
+  scale(factor: number): this {
+    this.dryAirKgPerS *= factor;
+    this.vapourKgPerS *= factor;
+    this.liquidKgPerS *= factor;
+    return this;
+  }
+
   /** Takes a share of the air with all that it carries off the stream. */
   takeOff(share: number): AirStream {
     const taken = this.copy(share);

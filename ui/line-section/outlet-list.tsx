@@ -1,6 +1,7 @@
 'use client';
 
 import { useDeferredValue, useMemo } from 'react';
+import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
 import { judgeOutlets, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
 import { allStages, standing } from '@/core/line/runs';
@@ -76,6 +77,7 @@ export function OutletList({
 }
 
 function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletStage }) {
+  const { plan } = usePlan();
   const { say } = useUnits();
   const p = stage.parameters;
   const dryMargin = p.need === 'no-liquid';
@@ -133,8 +135,11 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
       )}
       <span className="text-quiet">
         at{' '}
-        <Why figure={{ stageId: stage.id, name: 'pressure' }} className="relative z-10 font-semibold text-ink">
-          {say(judged.pressure.getsPa, 'pressure')}
+        <Why
+          figure={() => explainPeak(plan, stage.id, judged.pressure.getsPa)}
+          className="relative z-10 font-semibold text-ink"
+        >
+          {judged.pressure.getsPa > 0 ? say(judged.pressure.getsPa, 'pressure') : 'no pressure'}
         </Why>{' '}
         of {say(judged.pressure.needsPa, 'pressure')}
         {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}

@@ -125,13 +125,7 @@ export function UnitEditor({
             edit((p) => setUnit(settleHours(p, unit.id, now), unit.id, { form: form as Unit['form'], is: 'here' }))
           }
         />
-        <ChoiceInput
-          id={`${unit.id}-behind`}
-          label="Stands behind"
-          value={behind}
-          options={places}
-          onCommit={carry}
-        />
+        <ChoiceInput id={`${unit.id}-behind`} label="Stands behind" value={behind} options={places} onCommit={carry} />
         {unit.form === 'portable' && (
           <ChoiceInput
             id={`${unit.id}-is`}

@@ -23,6 +23,8 @@ export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
         return `needs ${say(w.needsPa, 'pressure')}; for ${spell(w.seconds)} of its use the receiver itself has less.`;
       case 'sump-full':
         return `is full at ${clock(w.atS)}; from then on ${say(w.kg / 1000, 'drained')} goes on with the air. Drain it more often, or let a float do it.`;
+      case 'pan-over':
+        return `drains into a catch pan that is full at ${clock(w.atS)}; ${say(w.kg / 1000, 'drained')} runs over. Empty it at noon, or pipe it away.`;
       case 'pulse-too-small':
         return `collects ${say(w.perCycleKg / 1000, 'drained')} between two stops; its drain passes ${say(w.pulseKg / 1000, 'drained')} each time. It does not keep up.`;
       case 'never-rests':
