@@ -164,6 +164,19 @@ test('any figure answers “why?”, from the keyboard too', async ({ page }) =>
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
 
+test('a number says where it comes from, and keeps what one says of it', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.locator('[data-stage]', { hasText: 'Aftercooler' }).click();
+  const from = page.getByLabel('Where it comes from: Approach to the air it draws');
+  await expect(from).toHaveValue('typical');
+  await page.getByLabel('Approach to the air it draws', { exact: true }).fill('14');
+  await expect(from).toHaveValue('assumed');
+  await from.selectOption('measured');
+  await expectSaved(page);
+  await page.reload();
+  await expect(from).toHaveValue('measured');
+});
+
 test('drag the humidity, and the whole section moves', async ({ page }) => {
   await buildOwnLine(page);
   const caught = figure(page, 'Caught at Separator');

@@ -2,7 +2,15 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { DEMO } from './own-line';
 
-const PAGES = ['/', `${DEMO}/survey`, `${DEMO}/line?stage=aftercooler`, `${DEMO}/logbook`, '/dew-point'];
+const PAGES = [
+  '/',
+  `${DEMO}/survey`,
+  `${DEMO}/line?stage=aftercooler`,
+  `${DEMO}/day`,
+  `${DEMO}/logbook`,
+  '/dew-point',
+  '/catalogue',
+];
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ browser }) => {

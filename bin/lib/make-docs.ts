@@ -1,11 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
-import { fieldsOf, KINDS, type KindName, kindOf } from '../../core/equipment/index';
+import { DRAIN_IDS } from '../../core/equipment/drains';
+import { KINDS, type KindName, kindOf } from '../../core/equipment/index';
+import { FAMILIES } from '../../core/equipment/kind';
+import { parameterRows } from '../../core/equipment/parameter-rows';
+import { WALL_UNITS } from '../../core/equipment/wall-unit';
 import { newStage } from '../../core/line/edit';
 import { currentPlanSchema, planSchema } from '../../core/line/plan';
-import { formatQuantity } from '../../core/quantity/format';
-import { rangeText } from '../../core/quantity/parse';
-import { unitOf } from '../../core/quantity/units';
 
 // Writes the parts of docs/ that follow from the declarations: the plan file's JSON Schema, an example of each kind, and
 // the catalogue. With --check it only says whether they are up to date.
@@ -29,41 +30,66 @@ function example(kind: KindName): object {
   });
 }
 
+/** The ids of the handbook of practice; those without a kind are still to come. */
+const HANDBOOK_IDS =
+  'intake recip1 recip2 screw_oil oilfree ac_air ac_belt ac_fluid ac_water coolrun coolhose sep_cyclone rcv_wet rcv_dry flt_sep3 flt_gp flt_he flt_part5 flt_bowl flt_carbon flt_dust ref_noncyc ref_cyc ref_hit des_cart heatless heated_purge blower_purge hoc deliq membrane reg lub drn_man drn_float drn_timer drn_zero drn_unl drn_spit ows relief check iso hose/coupler'.split(
+    ' ',
+  );
+
+function section(kind: KindName): string[] {
+  const { label, does, equation, alsoCalled, ids, cautions } = kindOf(kind);
+  const rows = parameterRows(kind).map(
+    (r) => `| ${r.label} | \`${r.field}\` | ${r.usual} | ${r.range} | ${r.source} |`,
+  );
+  return [
+    '',
+    `### ${label} (\`${kind}\`)`,
+    '',
+    does,
+    '',
+    `Model: ${equation}.`,
+    ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),
+    '',
+    ...(ids
+      ? [`Handbook of practice: ${ids.join(', ')}. Cautions: ${cautions.join(', ')}.`]
+      : [`Cautions: ${cautions.join(', ')}.`]),
+    '',
+    '| Parameter | Key | Default | Range | Where the default comes from |',
+    '|---|---|---|---|---|',
+    ...rows,
+  ];
+}
+
 function catalogue(): string {
+  const kindFor = (id: string): string => {
+    const own = kinds.filter((k) => kindOf(k).ids?.includes(id)).map((k) => `\`${k}\``);
+    if (own.length > 0) return own.join(', ');
+    return DRAIN_IDS[id] ? `drain “${DRAIN_IDS[id]}” of any stage that collects` : '– (to come)';
+  };
   const lines = [
     '# Catalogue of kinds',
     '',
-    'Made from the declarations in `core/equipment/` by `bin/lib/make-docs.ts`.',
+    'Made from the declarations in `core/equipment/` by `bin/lib/make-docs.ts`. The app shows the same under Catalogue, in your own units.',
+    ...Object.entries(FAMILIES).flatMap(([family, label]) => [
+      '',
+      `## ${label}`,
+      ...kinds.filter((k) => kindOf(k).family === family).flatMap(section),
+    ]),
+    '',
+    '## Wall units',
+    '',
+    'Composites: in the line they are their stages, closed to one card or opened.',
+    '',
+    '| Unit | Stages, in the order of flow |',
+    '|---|---|',
+    ...Object.values(WALL_UNITS).map((u) => `| ${u.label} | ${u.stages.map((s) => s.name).join(' → ')} |`),
+    '',
+    '## By id of the handbook of practice',
+    '',
+    '| Id | Kind |',
+    '|---|---|',
+    ...HANDBOOK_IDS.map((id) => `| ${id} | ${kindFor(id)} |`),
   ];
-  for (const kind of kinds) {
-    const { label, does, alsoCalled } = kindOf(kind);
-    const defaults = kindOf(kind).parameters.parse({}) as Record<string, unknown>;
-    lines.push(
-      '',
-      `## ${label} (\`${kind}\`)`,
-      '',
-      does,
-      ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),
-      '',
-      '| Parameter | Key | Default | Range | Where the default comes from |',
-      '|---|---|---|---|---|',
-    );
-    for (const [field, meta] of fieldsOf(kind)) {
-      const value = defaults[field];
-      const unit = meta.quantity && unitOf(meta.quantity, undefined);
-      const shown =
-        meta.options?.[String(value)] ??
-        (meta.quantity && typeof value === 'number'
-          ? Object.values(formatQuantity(value, meta.quantity)).join(' ')
-          : String(value));
-      const range = meta.options
-        ? Object.values(meta.options).join('; ')
-        : meta.quantity && unit
-          ? rangeText(meta.quantity, unit, meta.least, meta.most)
-          : `${meta.least} to ${meta.most}`;
-      lines.push(`| ${meta.label} | \`${field}\` | ${shown} | ${range} | ${meta.source ?? ''} |`);
-    }
-  }
   return `${lines.join('\n')}\n`;
 }
 

@@ -58,6 +58,7 @@ function outletC(inlet: AirStream, p: Readings, around: Surroundings): number {
 /** Cools the air by the room's: most of the water condenses here, and is caught by what follows. */
 export const aftercooler = defineKind({
   kind: 'aftercooler',
+  family: 'cooling',
   label: 'Aftercooler',
   does: 'Cools the hot air. More than half of the water turns to drops here; a separator must catch them.',
   alsoCalled: ['cooler', 'after cooler'],

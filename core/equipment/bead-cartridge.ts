@@ -58,6 +58,7 @@ const bedOf = (p: { medium: Medium; massKg: number; spentShare: number; charge: 
 /** Beads that take up vapour until they are spent. First model: the state of the charge is entered. */
 export const beadCartridge = defineKind({
   kind: 'bead-cartridge',
+  family: 'drying',
   label: 'Bead cartridge',
   does: 'Beads take up vapour until they are spent: the only thing here that dries below freezing without power.',
   equation: 'w₂ = w* + (w₁ − w*)·e^−NTU, w* by the state of the charge; warmed by 2.6 MJ/kg',

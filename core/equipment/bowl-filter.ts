@@ -6,6 +6,7 @@ import { choiceField, defineKind, pressureLossField } from './kind';
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
   kind: 'bowl-filter',
+  family: 'catching',
   label: 'Bowl filter',
   does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
   alsoCalled: ['water trap', 'swirl filter', 'bronze filter', 'FRL filter'],

@@ -22,6 +22,7 @@ const humidityOf = (air: AirStream): number =>
 /** Takes up oil vapour and smell from air that is already clean and dry. */
 export const carbonFilter = defineKind({
   kind: 'carbon-filter',
+  family: 'catching',
   label: 'Activated carbon',
   does: 'Takes up oil vapour and smell, behind a 0.01 µm coalescer and dry air. It gives no sign when it is spent.',
   equation: 'oil vapour to 0.004 mg/m³ while dry and cool; hours = mass · capacity(T) / (oil · flow)',

@@ -4,6 +4,7 @@ import { defineKind, numberField, pressureAfterLoss, pressureLossField } from '.
 /** Lets air to the tank and not back: what stands ahead of it is blown off when the pump stops. */
 export const checkValve = defineKind({
   kind: 'check-valve',
+  family: 'source',
   label: 'Check valve',
   does: 'Lets air into the tank and not back. What stands ahead of it is blown off by the unloader at each stop.',
   alsoCalled: ['non-return valve', 'one-way valve', 'back-flow valve'],

@@ -14,6 +14,7 @@ const CLOGS_OVER = 40; // mg/m³: more than the test puts in, and an element flo
 /** Merges the finest drops until they drain. Liquid only: no filter lowers the dew point of clean vapour. */
 export const coalescingFilter = defineKind({
   kind: 'coalescing-filter',
+  family: 'catching',
   label: 'Coalescing filter',
   does: 'Merges the finest drops until they drain. It takes liquid only and leaves the dew point as it is.',
   alsoCalled: ['coalescer', 'oil filter', '0.01 micron', '1 micron'],

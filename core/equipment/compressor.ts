@@ -80,6 +80,7 @@ function dischargeC(
 /** The pump: its free air delivery is the flow of the whole line while it is loaded. */
 export const compressor = defineKind({
   kind: 'compressor',
+  family: 'source',
   label: 'Compressor',
   does: 'Sets the flow, the pressure and the heat. All the water that came in leaves it as vapour.',
   equation: 'T₂ = T₁·r^((n−1)/(n·stages)) or measured; p₂ = middle of the band; no water leaves',

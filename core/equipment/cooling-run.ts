@@ -87,6 +87,7 @@ const caughtAlong = (p: { legs: number; fall: number }): number =>
 /** Bare pipe or hose in which the air cools towards the room. */
 export const coolingRun = defineKind({
   kind: 'cooling-run',
+  family: 'cooling',
   label: 'Cooling run',
   does: 'Bare copper in a zig-zag, or looped hose, in which the air cools towards the room. Every low point holds water.',
   alsoCalled: ['copper zig-zag', 'pig tail', 'cooling coil', 'radiator pipe', 'looped hose', 'drop leg manifold'],

@@ -22,10 +22,12 @@ function lossPa(air: AirStream, p: { type: keyof typeof TYPES }, around: Surroun
 /** Where the line can be taken apart: quickly, or with a spanner. */
 export const coupler = defineKind({
   kind: 'coupler',
+  family: 'serving',
   label: 'Coupler or union',
   does: 'Where the line comes apart for service or for a tool. It costs pressure with the square of the flow, and it leaks.',
   equation: 'Δp = Δp₀ · (flow/15 cfm)² · 6.2 bar(g)/p; leak lost',
   alsoCalled: ['quick coupler', 'quick connect', 'union', 'plug', 'disconnect'],
+  ids: ['hose/coupler'],
   cautions: ['C19', 'C07'],
   parameters: z.strictObject({
     type: choiceField({

@@ -18,6 +18,15 @@ const WATER_KG_PER_M3 = 1000;
 /** Every drain there is, but none. */
 export const FITTED = (Object.keys(DRAINS) as Drain[]).filter((d) => d !== 'none');
 
+/** Where the handbook of practice has each drain. */
+export const DRAIN_IDS: Readonly<Record<string, Drain>> = {
+  drn_man: 'manual',
+  drn_float: 'float',
+  drn_timer: 'timer',
+  drn_zero: 'level',
+  drn_unl: 'unloader',
+};
+
 /** The drain of a stage that collects water, what makes it open, and how much the stage holds before it carries on what comes. */
 export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up to its mark') {
   const { [usual]: mine, ...others } = DRAINS;
@@ -52,8 +61,8 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
       when: { field: 'drain', is: FITTED },
     }),
     panM3: numberField({
-      label: 'Catch pan or bottle under it holds',
-      help: 'It has a capacity too: then it is on the floor. 0 where the drain runs away by pipe.',
+      label: 'Catch pan under it holds',
+      help: 'Or bottle. 0 where the drain runs away by pipe.',
       quantity: 'drained',
       least: 0,
       most: 0.2,

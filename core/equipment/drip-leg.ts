@@ -6,6 +6,7 @@ import { defineKind, pressureLossField } from './kind';
 /** A capped stub at a low point that collects water and grit while the air goes on from the top. */
 export const dripLeg = defineKind({
   kind: 'drip-leg',
+  family: 'catching',
   label: 'Drip leg',
   does: 'A capped stub at a low point: water and grit run into it while the air leaves above.',
   alsoCalled: ['sediment trap', 'drop leg', 'dirt leg', 'water leg'],

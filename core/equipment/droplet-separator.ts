@@ -6,6 +6,7 @@ import { defineKind, pressureLossField } from './kind';
 /** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
 export const dropletSeparator = defineKind({
   kind: 'droplet-separator',
+  family: 'catching',
   label: 'Droplet separator at the tool',
   does: 'Takes the last drops right before the tool. On a good line it stays dry: then it is a witness.',
   alsoCalled: ['gun filter', 'water trap', 'tool filter', 'disposable filter', 'last-chance filter'],

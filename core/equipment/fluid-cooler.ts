@@ -33,6 +33,7 @@ function outletC(air: AirStream, p: Parameters<typeof ntu>[1], around: Surroundi
 /** A finned cooler made for oil or water, used for air: as good as its wind, and only as safe as its rating. */
 export const fluidCooler = defineKind({
   kind: 'fluid-cooler',
+  family: 'cooling',
   label: 'Fluid cooler',
   does: 'A finned cooler made for oil, in the wind of a fan or of the pump. As good as its wind; as safe as its rating.',
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],

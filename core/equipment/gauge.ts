@@ -6,6 +6,7 @@ const SMALL_M = 0.05;
 /** Tells the pressure: as well as its range, its size and its damping let it. */
 export const gauge = defineKind({
   kind: 'gauge',
+  family: 'serving',
   label: 'Pressure gauge',
   does: 'Tells the pressure, as well as its range, its face and its damping let it.',
   equation: 'reads p ± class · range; good where the range is about twice the working pressure',

@@ -5,6 +5,7 @@ import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossFi
 /** A housing made for water filters, filled with gel or clay. Not made for air; clay is credited with nothing. */
 export const homeMadeHousing = defineKind({
   kind: 'home-made-housing',
+  family: 'drying',
   label: 'Home-made housing',
   does: 'A water-filter housing filled with gel or clay. It is not made for air. Clay is credited with no class and no dew point.',
   equation: 'gel: as a bead cartridge; clay: air unchanged but for the pressure loss',

@@ -6,6 +6,7 @@ import { defineKind, numberField, pressureAfterLoss, pressureLossField } from '.
 /** A long coiled hose at the end of the line: a dead leg that cools the air, holds water and costs pressure. */
 export const hoseReel = defineKind({
   kind: 'hose-reel',
+  family: 'serving',
   label: 'Hose reel',
   does: 'A coiled hose at the end of the line: a dead leg that holds water in its turns and costs pressure.',
   equation: 'T by heat exchange through the hose wall; drops settle in the turns until they are full',

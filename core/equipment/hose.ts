@@ -5,10 +5,12 @@ import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossFi
 /** A hose between the pipe and something that moves, shakes, or is to be gone round. */
 export const hose = defineKind({
   kind: 'hose',
+  family: 'serving',
   label: 'Hose',
   does: 'A whip at the bench, a flexible first joint, or a jumper round a unit that is away. It must be rated for what it holds.',
   equation: 'p₂ = p₁ − loss; T by heat exchange through its wall, as a cooling run of hose',
   alsoCalled: ['whip', 'jumper hose', 'lead hose', 'flexible joint', 'pig tail'],
+  ids: ['hose/coupler'],
   cautions: ['C19', 'C06'],
   parameters: z.strictObject({
     use: choiceField({

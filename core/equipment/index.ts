@@ -36,24 +36,26 @@ import { twinTower } from './twin-tower';
 import { unloader } from './unloader';
 import { WALL_UNITS, type WallUnitName } from './wall-unit';
 
-/** Every kind of equipment, in the order in which the insert menu shows them. */
+/** Every kind of equipment, family by family, in the order in which the insert menu and the catalogue show them. */
 export const KINDS = {
   intake,
   compressor,
-  aftercooler,
-  'fluid-cooler': fluidCooler,
-  'cooling-run': coolingRun,
-  separator,
   'check-valve': checkValve,
   unloader,
   'relief-valve': reliefValve,
   receiver,
   'isolating-valve': isolatingValve,
+  aftercooler,
+  'fluid-cooler': fluidCooler,
+  'cooling-run': coolingRun,
+  separator,
   'drip-leg': dripLeg,
   'bowl-filter': bowlFilter,
   'coalescing-filter': coalescingFilter,
   'particulate-filter': particulateFilter,
   'carbon-filter': carbonFilter,
+  'droplet-separator': dropletSeparator,
+  'tool-filter': toolFilter,
   'refrigerated-dryer': refrigeratedDryer,
   'bead-cartridge': beadCartridge,
   'pellet-tower': pelletTower,
@@ -68,10 +70,8 @@ export const KINDS = {
   coupler,
   hose,
   'hose-reel': hoseReel,
-  'droplet-separator': dropletSeparator,
-  'tool-filter': toolFilter,
-  'measured-stage': measuredStage,
   outlet,
+  'measured-stage': measuredStage,
 } as const;
 
 export type KindName = keyof typeof KINDS;

@@ -4,6 +4,7 @@ import { defineKind, numberField } from './kind';
 /** Where the compressor draws its air: sets pressure, temperature and water of everything after it. */
 export const intake = defineKind({
   kind: 'intake',
+  family: 'source',
   label: 'Intake',
   does: 'Draws and filters the air. Its temperature and humidity set how much water comes in.',
   equation: 'p₂ = barometer − filter loss; w from e(T)·RH',

@@ -4,6 +4,7 @@ import { choiceField, defineKind, pressureAfterLoss, pressureLossField, Refusal 
 /** Shuts off what is behind it, for service. */
 export const isolatingValve = defineKind({
   kind: 'isolating-valve',
+  family: 'source',
   label: 'Isolating valve',
   does: 'Shuts off what is behind it, so that one thing can be served without emptying the shop’s air.',
   equation: 'p₂ = p₁ − loss; shut, nothing passes',

@@ -91,8 +91,19 @@ export function choiceField<const O extends Record<string, string>>({
     .meta({ ...meta });
 }
 
+/** Kinds that belong together, in the order of the catalogue. */
+export const FAMILIES = {
+  source: 'Pump and tank',
+  cooling: 'Cooling',
+  catching: 'Catching',
+  drying: 'Drying',
+  serving: 'Serving the tool',
+  other: 'Anything else',
+} as const;
+
 export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly kind: string;
+  readonly family: keyof typeof FAMILIES;
   readonly label: string;
   /** One sentence for the catalogue and the insert menu. */
   readonly does: string;

@@ -11,6 +11,7 @@ const oilMgPerM3 = (dropsPerMinute: number, freeAirM3: number): number => (drops
 /** Drips oil into the air for the tools behind it, and oils everything there for good. */
 export const lubricator = defineKind({
   kind: 'lubricator',
+  family: 'serving',
   label: 'Lubricator',
   does: 'Drips oil into the air for the tools behind it. Everything behind it is oily for good: never for paint or blasting.',
   equation: 'oil = drops/min · 43 mg / (free air · 60 s); p₂ = p₁ − loss',

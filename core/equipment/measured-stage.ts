@@ -4,6 +4,7 @@ import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossFi
 /** For whatever nobody foresaw: what comes out of it is simply entered. */
 export const measuredStage = defineKind({
   kind: 'measured-stage',
+  family: 'other',
   label: 'Measured stage',
   does: 'For whatever nobody foresaw: enter what the air leaves with, and what is caught.',
   alsoCalled: ['something else', 'other', 'custom', 'unknown'],

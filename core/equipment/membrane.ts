@@ -9,6 +9,7 @@ const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
 /** Fibres through which vapour passes to a sweep of dried air. No moving parts, and a fixed loss of air. */
 export const membrane = defineKind({
   kind: 'membrane',
+  family: 'drying',
   label: 'Membrane dryer',
   does: 'Vapour passes through fibres to a sweep of dried air. No moving parts; the sweep is lost at any load.',
   alsoCalled: ['hollow fibre', 'sweep dryer'],

@@ -15,6 +15,7 @@ const OIL_CLASSES = { '1': 'class 1', '2': 'class 2', '3': 'class 3', '4': 'clas
 /** Where a job takes its air. It asks something of the air and changes nothing in it. */
 export const outlet = defineKind({
   kind: 'outlet',
+  family: 'serving',
   label: 'Outlet',
   does: 'Where a job takes its air, with what the job needs.',
   alsoCalled: ['tool', 'drop', 'gun', 'bench', 'job', 'coupler'],

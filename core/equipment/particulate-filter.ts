@@ -7,6 +7,7 @@ const CLASS = { '1': 2, '5': 3 } as const;
 /** Holds back dust from beads, towers and pipe. Wet, it only lets the water creep through. */
 export const particulateFilter = defineKind({
   kind: 'particulate-filter',
+  family: 'catching',
   label: 'Particulate filter',
   does: 'Holds back dust: behind beads and towers, or ahead of anything precise. It is for dry air and catches no water.',
   equation: 'p₂ = p₁ − loss; particles to the class of its element; water unchanged',

@@ -10,6 +10,7 @@ const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (e
 /** Salt pellets that dissolve in the vapour they take up: the dew point follows the inlet temperature. */
 export const pelletTower = defineKind({
   kind: 'pellet-tower',
+  family: 'drying',
   label: 'Pellet tower',
   does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some 11 K, whatever the air comes with.',
   alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],

@@ -31,6 +31,7 @@ function outletC(
 /** Stores air, cools it through its wall and lets drops settle. */
 export const receiver = defineKind({
   kind: 'receiver',
+  family: 'source',
   label: 'Receiver',
   does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
   alsoCalled: ['tank', 'air receiver', 'reservoir'],

@@ -37,6 +37,7 @@ function outletC(inletC: number, coldest: number, p: Settings): number {
 /** Cools the air to a few degrees above freezing, drains what falls out, and warms the air again on its way out. */
 export const refrigeratedDryer = defineKind({
   kind: 'refrigerated-dryer',
+  family: 'drying',
   label: 'Refrigerated dryer',
   does: 'Chills the air to a few degrees above freezing, drains what falls out and warms it again.',
   alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],

@@ -10,6 +10,7 @@ function leavesPa(inlet: AirStream, p: { setPressurePa: number; droopPa: number 
 /** Lowers the pressure: the dew point falls with it, and drops may evaporate. Throttling is taken as isothermal. */
 export const regulator = defineKind({
   kind: 'regulator',
+  family: 'serving',
   label: 'Regulator',
   does: 'Lowers the pressure. The dew point falls with it, so drops that arrive may evaporate.',
   equation: 'p₂ = min(p₁, set − droop); isothermal; w unchanged',

@@ -5,6 +5,7 @@ import { defineKind, numberField, Refusal } from './kind';
 /** Lets go before anything bursts. It must pass all that the pump can deliver, and nothing may stand between it and the tank. */
 export const reliefValve = defineKind({
   kind: 'relief-valve',
+  family: 'source',
   label: 'Relief valve',
   does: 'Lets go before anything bursts: set no higher than the weakest nameplate, able to pass all that the pump delivers.',
   equation: 'passes C·A·p/√T at 110 % of its setting; working pressure at most 90 % of it',

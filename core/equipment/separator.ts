@@ -32,6 +32,7 @@ interface Rated extends Catcher {
 /** Catches drops, not vapour: the air leaves it saturated if it came saturated. */
 export const separator = defineKind({
   kind: 'separator',
+  family: 'catching',
   label: 'Separator',
   does: 'Spins drops out of the air right after a cooler. It cannot touch vapour.',
   alsoCalled: ['water trap', 'cyclone', 'swirl filter', 'moisture separator'],

@@ -12,6 +12,7 @@ const DYES = {
 /** A glass with beads in the air: their colour tells the humidity near them, not the dew point of a dryer. */
 export const sightGlass = defineKind({
   kind: 'sight-glass',
+  family: 'serving',
   label: 'Sight glass',
   does: 'A glass that shows beads, or the air. The colour tells the humidity near the beads; dry colour does not prove −40.',
   equation: 'colour by relative humidity in the line, from first change to full',

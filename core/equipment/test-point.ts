@@ -7,6 +7,7 @@ import { choiceField, defineKind, numberField, Refusal } from './kind';
 /** A valved tap for a dew-point meter, a blotter or a tube. */
 export const testPoint = defineKind({
   kind: 'test-point',
+  family: 'serving',
   label: 'Test point',
   does: 'A valved tap for a dew-point meter, a blotter or a gauge. What a meter reads there depends on the pressure in its cell.',
   equation: 'the same vapour fraction at line pressure and let down to the atmosphere',

@@ -6,6 +6,7 @@ import { defineKind, pressureLossField } from './kind';
 /** The little filter of a cutter or a gun: the last stage, and one that the line should leave idle. */
 export const toolFilter = defineKind({
   kind: 'tool-filter',
+  family: 'catching',
   label: 'The tool’s own filter',
   does: 'The small filter at a cutter or a gun. The line before it should leave it nothing to do.',
   alsoCalled: ['last-chance filter', 'gun filter', 'torch filter', 'inline filter'],

@@ -23,6 +23,7 @@ function load(air: AirStream, p: { ratedFlowM3PerS: number }, around: Surroundin
 /** Two small towers in turn: one dries, the other is blown dry with part of the dried air. */
 export const twinTower = defineKind({
   kind: 'twin-tower',
+  family: 'drying',
   label: 'Twin tower, heatless',
   does: 'Two towers in turn: one dries, the other is blown dry with a fixed flow of dried air, whatever the load.',
   alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer'],

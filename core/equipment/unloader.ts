@@ -7,11 +7,11 @@ export const UNLOADER_BORE_M = 3.2e-3;
 /** Blows off what stands between pump and check valve as the pump stops, so that it starts again without load. */
 export const unloader = defineKind({
   kind: 'unloader',
+  family: 'source',
   label: 'Unloader',
   does: 'Blows off the pipe, cooler and trap ahead of the check valve as the pump stops. How much and how long: see the pump’s day.',
   alsoCalled: ['pressure switch', 'bleed valve', 'head unloader', 'blow-off'],
   equation: 'in the pump’s day: free air V·(p − p_a)/p_a, in the time of ṁ = C·A·p/√T',
-  ids: ['drn_unl'],
   cautions: ['C08', 'C20'],
   parameters: z.strictObject({
     boreM: numberField({

@@ -7,6 +7,10 @@ import { upgradePlan } from './upgrade';
 export const PLAN_FORMAT = 'cool-dram-plan';
 export const PLAN_VERSION = 1;
 
+/** How a number can be known. */
+const KNOWN = ['measured', 'nameplate'] as const;
+export type Known = (typeof KNOWN)[number];
+
 function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
   return z.strictObject({
     id,
@@ -19,6 +23,8 @@ function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, p
     witness: z.literal(true).optional(),
     /** The unit that it is part of. */
     unit: id.optional(),
+    /** Where its numbers come from, as far as somebody said so; the rest is typical or assumed. */
+    known: z.partialRecord(z.enum(Object.keys(parameters.shape) as [string, ...string[]]), z.enum(KNOWN)).optional(),
   });
 }
 const anyStage = z.discriminatedUnion(
@@ -73,6 +79,7 @@ export type Stage = {
     provided?: { trigger: string } | undefined;
     witness?: true | undefined;
     unit?: string | undefined;
+    known?: { readonly [field: string]: Known | undefined } | undefined;
   };
 }[KindName];
 

@@ -5,6 +5,7 @@ import { type Band, bandOf } from '../quantity/derivation';
 import { setParameter } from './edit';
 import type { Plan } from './plan';
 import { prepare, withParameters } from './prepare';
+import { provenanceOf } from './provenance';
 import { allStages, stageById, standing } from './runs';
 import type { Section } from './section';
 import { placeSchema, surveySchema, workingSchema } from './survey';
@@ -60,7 +61,7 @@ function inputsOf(plan: Plan): UncertainInput[] {
     for (const [field, meta] of fieldsOf(stage.kind)) {
       if (isRelevant(meta, parameters))
         add(
-          `${meta.label}, ${stage.name}`,
+          `${meta.label}, ${stage.name} (${provenanceOf(stage, field)})`,
           meta,
           parameters[field],
           (v) => setParameter(plan, stage.id, field, v),

@@ -13,16 +13,18 @@ export function Field({
   label: string;
   help?: ReactNode;
   error?: string | undefined;
-  /** A word beside the label, such as “typical”. */
-  tag?: string | undefined;
+  /** Beside the label: a word such as “typical”, or a choice of where the number comes from. */
+  tag?: ReactNode;
   children: ReactNode;
 }) {
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="mb-0.5 flex items-baseline gap-2 text-[0.9rem] font-medium">
-        {label}
-        {tag && <span className="text-[0.75rem] font-normal text-quiet">{tag}</span>}
-      </label>
+      <div className="mb-0.5 flex min-h-6 items-center gap-2 text-[0.9rem]">
+        <label htmlFor={id} className="leading-tight font-medium">
+          {label}
+        </label>
+        {tag && <span className="text-[0.75rem] text-quiet">{tag}</span>}
+      </div>
       {children}
       {error ? (
         <p id={`${id}-error`} role="alert" className="mt-1 text-[0.85rem] text-brick">

@@ -1,6 +1,6 @@
 'use client';
 
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { editableNumber } from '@/core/quantity/format';
 import { parseQuantity } from '@/core/quantity/parse';
 import { type QuantityName, unitOf } from '@/core/quantity/units';
@@ -16,7 +16,7 @@ interface Props {
   readonly min?: number | undefined;
   readonly max?: number | undefined;
   readonly help?: string | undefined;
-  readonly tag?: string | undefined;
+  readonly tag?: ReactNode;
   /** Takes the new SI value, or refuses it with a message for the field. */
   readonly onCommit: (value: number) => string | undefined;
   readonly large?: boolean;

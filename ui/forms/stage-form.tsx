@@ -1,10 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { z } from 'zod';
 import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
 import { chooseMeasured, setParameter } from '@/core/line/edit';
-import type { Plan, Stage } from '@/core/line/plan';
+import type { Known, Plan, Stage } from '@/core/line/plan';
+import { type Provenance, provenanceOf, setKnown } from '@/core/line/provenance';
 import { walk } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { ChoiceInput } from './choice-input';
@@ -28,7 +29,6 @@ export function StageForm({
 }) {
   const { plan, section, edit } = usePlan();
   const parameters = stage.parameters as Record<string, number | string>;
-  const defaults = kindOf(stage.kind).parameters.parse({}) as Record<string, number | string>;
   const [refused, setRefused] = useState<{ field: string; message: string }>();
   const commit = (field: string, value: number | string): string | undefined => {
     if (!(kindOf(stage.kind).parameters.shape[field] as z.ZodType).safeParse(value).success)
@@ -66,7 +66,15 @@ export function StageForm({
               }}
             />
           );
-        const tag = value === defaults[field] ? 'typical' : undefined;
+        const provenance = provenanceOf(stage, field);
+        const tag = (
+          <KnownFrom
+            label={meta.label}
+            provenance={provenance}
+            onChoose={(known) => edit((p) => setKnown(p, stage.id, field, known))}
+          />
+        );
+        const help = meta.help ?? (provenance === 'typical' ? meta.source : undefined);
         if (meta.quantity)
           return (
             <QuantityInput
@@ -77,7 +85,7 @@ export function StageForm({
               value={value as number}
               min={meta.least}
               max={meta.most}
-              help={meta.help ?? (tag ? meta.source : undefined)}
+              help={help}
               tag={tag}
               onCommit={(v) => commit(field, v)}
             />
@@ -90,12 +98,39 @@ export function StageForm({
             value={value as number}
             least={meta.least ?? 0}
             most={meta.most ?? 50}
-            help={meta.source}
+            help={help}
+            tag={tag}
             onCommit={(v) => commit(field, v)}
           />
         );
       })}
     </div>
+  );
+}
+
+/** Where a number comes from, to be said in one step: nothing said is typical, or assumed once it was changed. */
+function KnownFrom({
+  label,
+  provenance,
+  onChoose,
+}: {
+  label: string;
+  provenance: Provenance;
+  onChoose: (known: Known | undefined) => void;
+}) {
+  const unsaid = provenance === 'typical' ? 'typical' : 'assumed';
+  return (
+    <select
+      aria-label={`Where it comes from: ${label}`}
+      title="Where the number comes from"
+      className={`min-h-6 cursor-pointer appearance-none rounded-sm bg-transparent px-0.5 underline decoration-edge decoration-dotted underline-offset-4 [field-sizing:content] hover:bg-sunk ${provenance === 'measured' || provenance === 'nameplate' ? 'font-semibold text-water' : ''}`}
+      value={provenance}
+      onChange={(e) => onChoose(e.target.value === unsaid ? undefined : (e.target.value as Known))}
+    >
+      <option value={unsaid}>{unsaid}</option>
+      <option value="measured">measured</option>
+      <option value="nameplate">nameplate</option>
+    </select>
   );
 }
 
@@ -107,6 +142,7 @@ function PlainNumber({
   least,
   most,
   help,
+  tag,
   onCommit,
 }: {
   id: string;
@@ -115,11 +151,12 @@ function PlainNumber({
   least: number;
   most: number;
   help?: string | undefined;
+  tag: ReactNode;
   onCommit: (v: number) => string | undefined;
 }) {
   const [error, setError] = useState<string>();
   return (
-    <Field id={id} label={label} help={help} error={error}>
+    <Field id={id} label={label} help={help} tag={tag} error={error}>
       <input
         {...tied(id, error)}
         className="control"

@@ -1,4 +1,4 @@
-import { CircleGauge, ClipboardList, Clock, Droplets, House, Waypoints } from 'lucide-react';
+import { BookOpen, CircleGauge, ClipboardList, Clock, Droplets, House, Waypoints } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { RailLink } from './rail-link';
@@ -77,6 +77,9 @@ export function Frame({
             )}
             <RailLink href={planId ? `/dew-point?from=${planId}` : '/dew-point'} icon={<Droplets size={18} />}>
               Dew point
+            </RailLink>
+            <RailLink href={planId ? `/catalogue?from=${planId}` : '/catalogue'} icon={<BookOpen size={18} />}>
+              Catalogue
             </RailLink>
           </ul>
         </nav>

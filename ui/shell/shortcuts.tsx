@@ -14,6 +14,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['D', 'Pump’s day'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
+  ['C', 'Catalogue of kinds'],
   ['A', 'Add a stage (on the line)'],
   ['[ and ]', 'Move the selected stage'],
   ['← and →', 'Select the stage before or after'],
@@ -57,6 +58,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         d: `${base}/day`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
+        c: `/catalogue?from=${planId}`,
       };
       const place = places[key];
       if (place) router.push(place);
@@ -111,6 +113,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>
                   Convert a dew point or humidity
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`/catalogue?from=${planId}`)}>
+                  Catalogue: what each kind does, and where its values come from
                 </Command.Item>
                 <Command.Item
                   className={item}
