@@ -1,7 +1,7 @@
 'use client';
 
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import type { WallUnitName } from '@/core/equipment/wall-unit';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
@@ -35,7 +35,7 @@ export function LineView() {
   const { plan, section, edit } = usePlan();
   const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
-  const select = (id: string | undefined): void => void choose(id ?? null);
+  const select = useCallback((id: string | undefined): void => void choose(id ?? null), [choose]);
   const [openUnits, setOpenUnits] = useQueryState('units', parseAsArrayOf(parseAsString).withDefault([]));
   const branch = plan.branches.find((b) => b.id === selectedId);
   const unit = unitById(plan, selectedId);

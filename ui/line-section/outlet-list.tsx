@@ -1,15 +1,15 @@
 'use client';
 
-import { useDeferredValue, useMemo } from 'react';
 import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
-import { judgeOutlets, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
+import type { OutletJudgement, OutletStage } from '@/core/line/judge-outlet';
 import { allStages, standing } from '@/core/line/runs';
 import { explainGrade } from '@/core/purity/explain-grade';
 import { written } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
+import { useJudgements } from './use-judgements';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
 const WORD = { meets: 'meets it', open: 'too close to call', fails: 'falls short' } as const;
@@ -37,41 +37,37 @@ export function OutletList({
   selected: string | undefined;
   onSelect: (stageId: string) => void;
 }) {
-  const now = usePlan();
-  // The bands take many walks: what one types comes first.
-  const plan = useDeferredValue(now.plan);
-  const section = useDeferredValue(now.section);
-  const outlets = useMemo(() => {
-    const judgements = judgeOutlets(plan, section);
-    return allStages(standing(plan))
-      .filter((s): s is OutletStage => s.kind === 'outlet')
-      .map((stage) => ({ stage, judged: judgements.get(stage.id) }));
-  }, [plan, section]);
+  const { plan } = usePlan();
+  const judgements = useJudgements();
+  const outlets = allStages(standing(plan)).filter((s): s is OutletStage => s.kind === 'outlet');
   if (outlets.length === 0)
     return <p className="p-3 text-quiet">No outlet yet. Add one and say what the job needs: it is judged here.</p>;
   return (
     <ul className="grid gap-2 max-lg:grid-cols-2 max-sm:grid-cols-1">
-      {outlets.map(({ stage, judged }) => (
-        <li key={stage.id}>
-          <div
-            className={`relative rounded-md border border-l-4 border-hairline bg-card p-2.5 ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
-          >
-            <button
-              type="button"
-              aria-pressed={selected === stage.id}
-              onClick={() => onSelect(stage.id)}
-              className="block w-full text-left font-semibold text-ink after:absolute after:inset-0"
+      {outlets.map((stage) => {
+        const judged = judgements.get(stage.id);
+        return (
+          <li key={stage.id}>
+            <div
+              className={`relative rounded-md border border-l-4 border-hairline bg-card p-2.5 ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
             >
-              {stage.name}
-            </button>
-            {judged ? (
-              <Judgement judged={judged} stage={stage} />
-            ) : (
-              <span className="text-quiet">The walk stops before it.</span>
-            )}
-          </div>
-        </li>
-      ))}
+              <button
+                type="button"
+                aria-pressed={selected === stage.id}
+                onClick={() => onSelect(stage.id)}
+                className="block w-full text-left font-semibold text-ink after:absolute after:inset-0"
+              >
+                {stage.name}
+              </button>
+              {judged ? (
+                <Judgement judged={judged} stage={stage} />
+              ) : (
+                <span className="text-quiet">The walk stops before it.</span>
+              )}
+            </div>
+          </li>
+        );
+      })}
     </ul>
   );
 }

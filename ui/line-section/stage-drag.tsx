@@ -44,6 +44,13 @@ function announcementsFor(plan: Plan): Announcements {
   } as Announcements;
 }
 
+// Made once: with options of another identity the library sets up every card anew at every edit.
+const POINTER = { activationConstraint: { distance: 6 } };
+const KEYBOARD = {
+  coordinateGetter: sortableKeyboardCoordinates,
+  keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+};
+
 /** Lets stages and closed units be dragged along their run and into another, by pointer or by keyboard. */
 export function StageDrag({
   plan,
@@ -55,13 +62,7 @@ export function StageDrag({
   onMove: (id: string, position: number, runId: string) => void;
   children: ReactNode;
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: sortableKeyboardCoordinates,
-      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
-    }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return;
     const onto = stageOf(plan, over.id);

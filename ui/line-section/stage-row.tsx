@@ -1,18 +1,17 @@
 'use client';
 
 import { useDroppable } from '@dnd-kit/core';
-import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { ChevronDown, ChevronRight, TriangleAlert } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { useMemo } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
 import type { Plan, Unit } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
 import { useUnits } from '@/ui/units/units';
 import { LABELS } from './lane';
-import type { Cell, Row } from './rows';
-import { StageIcon } from './stage-icon';
+import type { Row } from './rows';
+import { absenceOf, StageCard } from './stage-card';
 
 interface Props {
   plan: Plan;
@@ -33,6 +32,9 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
   const wet = (i: number): boolean =>
     (i < 0 ? (row.arrives?.liquidKgPerS ?? 0) : (cells[i]?.station?.liquidKgPerS ?? 0)) > 0;
   const fixed = run.from === null ? FIRST_FREE_POSITION : 0;
+  const order = cells.map((c) => c.id).join(' ');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of another identity only if the order is another
+  const items = useMemo(() => cells.map((c) => c.id), [order]);
   return (
     <div className="flex border-b border-hairline">
       <div className="sticky left-0 z-10 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
@@ -60,12 +62,18 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
       <div ref={setNodeRef} className="relative" style={{ width: row.total, paddingLeft: row.left }}>
         {!isMain && <BranchLabel plan={plan} section={section} row={row} selected={selected} onSelect={onSelect} />}
         <OpenUnits plan={plan} row={row} selected={selected} onSelect={onSelect} />
-        <SortableContext items={cells.map((c) => c.id)} strategy={horizontalListSortingStrategy}>
+        <SortableContext items={items} strategy={horizontalListSortingStrategy}>
           <ol className="flex" aria-label={isMain ? 'Main run' : run.name}>
             {cells.map((cell, i) => (
               <StageCard
                 key={cell.id}
-                cell={cell}
+                id={cell.id}
+                name={cell.name}
+                icon={cell.unit ? 'unit' : cell.stage.kind}
+                absent={absenceOf(cell)}
+                witness={!cell.unit && cell.stage.witness === true}
+                width={cell.width}
+                catches={(cell.station?.caughtKgPerS ?? 0) > 0}
                 fixed={i < fixed}
                 wet={wet(i)}
                 wetBefore={wet(i - 1)}
@@ -74,9 +82,7 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
                 first={i === 0 && run.from === null}
                 last={i === cells.length - 1 && run.into === null}
                 compact={!isMain}
-                branches={
-                  plan.branches.filter((b) => b.from === cell.stage.id || holds(plan, cell.unit, b.from)).length
-                }
+                branches={plan.branches.some((b) => b.from === cell.stage.id || holds(plan, cell.unit, b.from))}
                 onSelect={onSelect}
               />
             ))}
@@ -144,105 +150,5 @@ function BranchLabel({ plan, section, row, selected, onSelect }: Props) {
         {into && `, joins ahead of ${into}`}
       </span>
     </button>
-  );
-}
-
-function StageCard({
-  cell: { id, name, stage, unit, station, width },
-  fixed,
-  wet,
-  wetBefore,
-  refuses,
-  selected,
-  first,
-  last,
-  compact,
-  branches,
-  onSelect,
-}: {
-  cell: Cell;
-  fixed: boolean;
-  wet: boolean;
-  wetBefore: boolean;
-  refuses: boolean;
-  selected: boolean;
-  first: boolean;
-  last: boolean;
-  compact: boolean;
-  branches: number;
-  onSelect: (stageId: string) => void;
-}) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
-    id,
-    disabled: fixed,
-  });
-  const outlet = !unit && stage.kind === 'outlet';
-  const away = unit?.form === 'portable' && unit.is === 'away';
-  const ghost = unit ? away : stage.provided !== undefined;
-  const size = outlet ? 20 : compact ? 26 : 32;
-  const centre = compact ? 18 : 27; // of the pipe, from the top
-  const pipe = (side: 'left' | 'right'): ReactNode => (
-    <span
-      aria-hidden
-      className={`absolute h-[3px] bg-copper ${side}-0`}
-      style={{ top: centre, width: outlet || ghost ? '50%' : `calc(50% - ${size / 2}px)` }}
-    />
-  );
-  const drops = (side: 'left' | 'right'): ReactNode => (
-    <span
-      aria-hidden
-      className={`absolute h-0 border-t-2 border-dotted border-drops ${side}-0`}
-      style={{ top: centre + 6, width: `calc(50% - ${size / 2 + 2}px)` }}
-    />
-  );
-  const caught = station?.caughtKgPerS ?? 0;
-  return (
-    <li
-      ref={setNodeRef}
-      style={{ width, transform: CSS.Translate.toString(transform), transition }}
-      className={`relative shrink-0 ${isDragging ? 'z-20 opacity-80' : ''}`}
-    >
-      {!first && pipe('left')}
-      {!last && pipe('right')}
-      {wetBefore && drops('left')}
-      {wet && drops('right')}
-      {branches > 0 && (
-        <span aria-hidden className="absolute right-0 z-10 w-[3px] bg-copper" style={{ top: centre, height: 14 }} />
-      )}
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        aria-disabled={false} // fixed stages cannot be moved, but they can be chosen
-        aria-pressed={selected}
-        aria-roledescription={fixed ? 'stage' : 'movable stage'}
-        data-stage={id}
-        onClick={() => onSelect(id)}
-        className={`relative flex w-full touch-manipulation flex-col items-center border-b-[3px] px-1 text-center ${compact ? 'h-[78px] pt-1.5' : 'h-[98px] pt-3'} ${selected ? 'border-copper bg-card' : 'border-transparent hover:bg-sunk'}`}
-      >
-        <span className={`${outlet ? (compact ? 'mt-[9px]' : 'mt-[15px]') : ''} ${ghost ? 'opacity-45' : ''}`}>
-          <StageIcon kind={unit ? 'unit' : stage.kind} size={size} />
-        </span>
-        <span
-          className={`w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${compact ? 'line-clamp-2' : 'line-clamp-3'} ${outlet ? 'mt-[-1px]' : compact ? 'mt-0.5' : 'mt-1'} ${ghost ? 'text-quiet italic' : ''}`}
-        >
-          {name}
-          {ghost && <span className="sr-only"> ({unit ? 'away' : 'provided for, not in the line yet'})</span>}
-        </span>
-        {caught > 0 && (
-          <svg width="10" height="9" className="absolute bottom-[1px]" aria-hidden>
-            <path d="M5 0v5M2 4l3 4 3-4" className="stroke-water" fill="none" strokeWidth="1.600" />
-          </svg>
-        )}
-        {refuses && <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />}
-        {!unit && stage.witness && (
-          <span
-            className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${caught > 0 ? 'text-amber' : 'text-quiet'}`}
-          >
-            {caught > 0 ? '◆ wet witness' : 'witness'}
-          </span>
-        )}
-      </button>
-    </li>
   );
 }

@@ -1,15 +1,17 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import { type KeyboardEvent, type ReactNode, type SVGProps, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
 import { explain, type Figure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';
 
-function useWhy() {
+/** Whether a figure is being asked about. There are hundreds on a page: the answer is made only while it is open. */
+function useWhy<E extends Element>() {
   const [open, setOpen] = useState(false);
+  const anchor = useRef<E>(null);
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key !== '?' && event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
@@ -17,14 +19,41 @@ function useWhy() {
     event.nativeEvent.stopImmediatePropagation();
     setOpen(true);
   };
-  return { open, setOpen, onKeyDown };
+  return { open, setOpen, anchor, onKeyDown, onClick: () => setOpen(true) };
 }
 
 /** A figure of the line on screen, or anything that can say how it came about. */
 type Questioned = Figure | (() => Derivation | undefined);
 
-function Answer({ figure }: { figure: Questioned }) {
-  return typeof figure === 'function' ? <Answered by={figure()} /> : <OfTheLine figure={figure} />;
+function Answer({
+  figure,
+  anchor,
+  setOpen,
+}: {
+  figure: Questioned;
+  anchor: RefObject<Element | null>;
+  setOpen: (open: boolean) => void;
+}) {
+  return (
+    <Popover.Root open onOpenChange={setOpen}>
+      <Popover.Anchor virtualRef={anchor as never} />
+      <Popover.Portal>
+        <Popover.Content
+          className="floating z-50 max-h-(--radix-popover-content-available-height) w-[25rem] max-w-[94vw] overflow-auto p-4"
+          sideOffset={8}
+          collisionPadding={10}
+          aria-label="Why this figure"
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            (anchor.current as HTMLElement | SVGElement | null)?.focus();
+          }}
+        >
+          {typeof figure === 'function' ? <Answered by={figure()} /> : <OfTheLine figure={figure} />}
+          <Popover.Arrow className="fill-card" />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
 }
 
 function OfTheLine({ figure }: { figure: Figure }) {
@@ -33,39 +62,32 @@ function OfTheLine({ figure }: { figure: Figure }) {
 }
 
 function Answered({ by: derivation }: { by: Derivation | undefined }) {
-  return (
-    <Popover.Portal>
-      <Popover.Content
-        className="floating z-50 max-h-(--radix-popover-content-available-height) w-[25rem] max-w-[94vw] overflow-auto p-4"
-        sideOffset={8}
-        collisionPadding={10}
-        aria-label="Why this figure"
-      >
-        {derivation ? (
-          <Explanation of={derivation} />
-        ) : (
-          <p>The walk stops before this figure: see the message on the line.</p>
-        )}
-        <Popover.Arrow className="fill-card" />
-      </Popover.Content>
-    </Popover.Portal>
+  return derivation ? (
+    <Explanation of={derivation} />
+  ) : (
+    <p>The walk stops before this figure: see the message on the line.</p>
   );
 }
 
 /** A figure that answers “why?”: click it, or focus it and press `?`. */
 export function Why({ figure, children, className }: { figure: Questioned; children: ReactNode; className?: string }) {
-  const { open, setOpen, onKeyDown } = useWhy();
+  const { open, setOpen, anchor, onKeyDown, onClick } = useWhy<HTMLButtonElement>();
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger
+    <>
+      <button
+        ref={anchor}
+        type="button"
+        aria-haspopup="dialog"
+        aria-expanded={open}
         className={`decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`}
         onKeyDown={onKeyDown}
+        onClick={onClick}
         title="Why?"
       >
         {children}
-      </Popover.Trigger>
-      {open && <Answer figure={figure} />}
-    </Popover.Root>
+      </button>
+      {open && <Answer figure={figure} anchor={anchor} setOpen={setOpen} />}
+    </>
   );
 }
 
@@ -76,25 +98,25 @@ export function WhyText({
   children,
   ...text
 }: { figure: Questioned; label: string } & SVGProps<SVGTextElement>) {
-  const { open, setOpen, onKeyDown } = useWhy();
-  const anchor = useRef<SVGTextElement>(null);
+  const { open, setOpen, anchor, onKeyDown, onClick } = useWhy<SVGTextElement>();
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Anchor virtualRef={anchor as never} />
+    <>
       <text
         ref={anchor}
         {...text}
         role="button"
         tabIndex={0}
         aria-label={label}
+        aria-haspopup="dialog"
+        aria-expanded={open}
         className={`cursor-help hover:underline ${text.className ?? ''}`}
-        onClick={() => setOpen(true)}
+        onClick={onClick}
         onKeyDown={onKeyDown}
       >
         {children}
       </text>
-      {open && <Answer figure={figure} />}
-    </Popover.Root>
+      {open && <Answer figure={figure} anchor={anchor} setOpen={setOpen} />}
+    </>
   );
 }
 

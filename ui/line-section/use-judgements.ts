@@ -1,0 +1,16 @@
+'use client';
+
+import { useState } from 'react';
+import { judgeOutlets, type OutletJudgement } from '@/core/line/judge-outlet';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useWorker } from '@/ui/plan/use-worker';
+import type { JudgeAnswer } from '@/workers/judge.worker';
+
+const start = (): Worker => new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), { type: 'module' });
+
+/** What each outlet gets, with bands: at first at once, then a moment behind what one types. */
+export function useJudgements(): ReadonlyMap<string, OutletJudgement> {
+  const { plan, section } = usePlan();
+  const [first] = useState(() => judgeOutlets(plan, section));
+  return useWorker<JudgeAnswer>(start, plan, 30).answer?.judgements ?? first;
+}
