@@ -27,7 +27,7 @@ export function StageForm({
   only?: readonly string[];
   columns?: string;
 }) {
-  const { plan, section, edit } = usePlan();
+  const { section, edit, store } = usePlan();
   const parameters = stage.parameters as Record<string, number | string>;
   const [refused, setRefused] = useState<{ field: string; message: string }>();
   const commit = (field: string, value: number | string): string | undefined => {
@@ -38,7 +38,7 @@ export function StageForm({
       value === 'measured' && computedC !== undefined
         ? chooseMeasured(p, stage.id, field, computedC)
         : setParameter(p, stage.id, field, value);
-    const message = refusalOf(change(plan), stage.id, field);
+    const message = refusalOf(change(store.getState().plan), stage.id, field);
     if (!message) edit(change, `${stage.id}.${field}`);
     return message;
   };

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { CLOSED_K } from '@/core/line/judge-outlet';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
@@ -12,7 +13,7 @@ import { linear, niceTicks } from './scales';
 const HEIGHT = 176;
 
 /** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water falls out. */
-export function DryMarginLane({ row }: { row: Row }) {
+export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) {
   const { choice } = useUnits();
   const u = unitOf('temperature', choice.temperature);
   const inUnit = (c: number): number => fromSi(c, u, 0);
@@ -116,4 +117,4 @@ export function DryMarginLane({ row }: { row: Row }) {
       </g>
     </Lane>
   );
-}
+});

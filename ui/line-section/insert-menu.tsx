@@ -20,15 +20,17 @@ export function InsertMenu({
 }) {
   const [open, setOpen] = useState(false);
   const [word, setWord] = useState('');
-  const found = [
-    ...findKinds(word)
-      .filter((k) => k !== 'intake' && k !== 'compressor')
-      .map((kind) => ({ ...kindOf(kind), id: kind, icon: kind, insert: () => onInsert(kind) })),
-    ...findWallUnits(word).map((unit) => {
-      const { label, does } = WALL_UNITS[unit];
-      return { label, does, id: unit, icon: 'unit' as const, insert: () => onInsertUnit(unit) };
-    }),
-  ];
+  const found = !open
+    ? []
+    : [
+        ...findKinds(word)
+          .filter((k) => k !== 'intake' && k !== 'compressor')
+          .map((kind) => ({ ...kindOf(kind), id: kind, icon: kind, insert: () => onInsert(kind) })),
+        ...findWallUnits(word).map((unit) => {
+          const { label, does } = WALL_UNITS[unit];
+          return { label, does, id: unit, icon: 'unit' as const, insert: () => onInsertUnit(unit) };
+        }),
+      ];
   const choose = (insert: () => void): void => {
     setOpen(false);
     setWord('');

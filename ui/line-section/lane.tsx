@@ -27,7 +27,7 @@ export function Lane({
 }) {
   return (
     <section
-      className="flex border-b border-hairline"
+      className="isolate flex border-b border-hairline [contain:layout_paint_style]" // an edit repaints lanes and nothing else
       aria-label={`${title}${row.run.id === MAIN ? '' : `, ${row.run.name}`}`}
     >
       <div className="sticky left-0 z-10 flex shrink-0 bg-paper" style={{ width: LABELS }}>
@@ -47,21 +47,13 @@ export function Lane({
         )}
       </div>
       <svg width={row.total} height={height} className="block bg-card" role="group" aria-label={title}>
-        {ticks.map((t) => (
-          <line key={t} x1={0} x2={row.total} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.7} />
-        ))}
-        {row.cells.slice(1).map(({ stage, left }) => (
-          <line
-            key={stage.id}
-            x1={left}
-            x2={left}
-            y1={0}
-            y2={height}
-            className="stroke-hairline"
-            strokeDasharray="2 3"
-            strokeWidth={0.7}
-          />
-        ))}
+        <path d={ticks.map((t) => `M0 ${y(t)}H${row.total}`).join('')} className="stroke-hairline" strokeWidth={0.7} />
+        <path
+          d={row.cells.map(({ left }, i) => (i === 0 ? '' : `M${left} 0V${height}`)).join('')}
+          className="stroke-hairline"
+          strokeDasharray="2 3"
+          strokeWidth={0.7}
+        />
         {children}
       </svg>
     </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { explainUnit } from '@/core/line/explain-unit';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
@@ -14,7 +15,7 @@ const HEIGHT = 140;
 const WORTH_A_LABEL = 0.002; // of the water in
 
 /** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
-export function LedgerLane({ row }: { row: Row }) {
+export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const { plan, section } = usePlan();
   const { choice } = useUnits();
   const u = unitOf('waterFlow', choice.waterFlow);
@@ -135,4 +136,4 @@ export function LedgerLane({ row }: { row: Row }) {
       })}
     </Lane>
   );
-}
+});

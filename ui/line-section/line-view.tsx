@@ -11,7 +11,8 @@ import { addWallUnit, moveUnit, stagesOfUnit, unitById } from '@/core/line/units
 import { gradeLine } from '@/core/purity/grade-line';
 import { settleHours } from '@/core/record/unit-hours';
 import { nowOnTheWall } from '@/ui/logbook/when';
-import { usePlan } from '@/ui/plan/plan-provider';
+import { AfterPaint, usePlan } from '@/ui/plan/plan-provider';
+import { useAfterPaint } from '@/ui/plan/use-after-paint';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -24,7 +25,7 @@ import { LedgerLane } from './ledger-lane';
 import { OutletList } from './outlet-list';
 import { PressureLane } from './pressure-lane';
 import { PurityLane } from './purity-lane';
-import { rowsFor } from './rows';
+import { rowsFor, shapeOf } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
@@ -53,8 +54,12 @@ export function LineView() {
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
-  const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const rows = useMemo(() => rowsFor(plan, section, room, new Set(openUnits)), [plan, section, room, openUnits]);
+  // What one types moves the lanes at once; the cards follow when those are painted, unless there are other cards now.
+  const now = useMemo(() => ({ plan, section, rows, shape: shapeOf(rows) }), [plan, section, rows]);
+  const painted = useAfterPaint(now);
+  const cards = painted.shape === now.shape ? painted : now;
+  const grades = useMemo(() => gradeLine(cards.plan, cards.section), [cards]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
 
   useEffect(() => {
@@ -94,6 +99,10 @@ export function LineView() {
     edit((p) => addWallUnit(p, name, position, run?.id ?? MAIN, id, () => crypto.randomUUID()));
     select(id);
   };
+  const toggleLanes = useCallback(
+    (id: string): void => void setOpened((is) => (is.includes(id) ? is.filter((o) => o !== id) : [...is, id])),
+    [setOpened],
+  );
   const toggleUnit = (id: string): void =>
     void setOpenUnits(openUnits.includes(id) ? openUnits.filter((o) => o !== id) : [...openUnits, id]);
   return (
@@ -142,26 +151,26 @@ export function LineView() {
             }
           >
             <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
-              {rows.map((row) => {
+              {rows.map((row, i) => {
                 const { id } = row.run;
                 const open = id === MAIN || opened.includes(id);
                 return (
                   <div key={id}>
                     <StageRow
-                      plan={plan}
-                      section={section}
-                      row={row}
+                      plan={cards.plan}
+                      section={cards.section}
+                      row={cards.rows[i] ?? row}
                       selected={(selected ?? unit ?? branch)?.id}
                       onSelect={select}
                       open={open}
-                      onOpen={() => void setOpened(open ? opened.filter((o) => o !== id) : [...opened, id])}
+                      onOpen={toggleLanes}
                     />
                     {open && (
                       <>
                         <DryMarginLane row={row} />
                         <PressureLane row={row} />
                         <LedgerLane row={row} />
-                        <PurityLane row={row} grades={grades} />
+                        <PurityLane row={cards.rows[i] ?? row} grades={grades} />
                       </>
                     )}
                   </div>
@@ -171,12 +180,9 @@ export function LineView() {
           </StageDrag>
           <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
             {selected && (
-              <StageEditor
-                key={selected.id}
-                stage={selected}
-                onRemoved={() => select(stages[index - 1]?.id ?? run?.from ?? undefined)}
-                onSelect={select}
-              />
+              <AfterPaint>
+                <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />
+              </AfterPaint>
             )}
             {unit && (
               <UnitEditor
@@ -198,7 +204,9 @@ export function LineView() {
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>
-          <OutletList selected={selected?.id} onSelect={select} />
+          <AfterPaint>
+            <OutletList selected={selected?.id} onSelect={select} />
+          </AfterPaint>
         </div>
       </div>
     </div>

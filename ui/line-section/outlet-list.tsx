@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
 import type { OutletJudgement, OutletStage } from '@/core/line/judge-outlet';
@@ -30,7 +31,7 @@ const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
 };
 
 /** At the end of the line: what each job needs, what it gets, and the margin. */
-export function OutletList({
+export const OutletList = memo(function OutletList({
   selected,
   onSelect,
 }: {
@@ -70,7 +71,7 @@ export function OutletList({
       })}
     </ul>
   );
-}
+});
 
 function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletStage }) {
   const { plan } = usePlan();

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
@@ -11,7 +12,7 @@ import { linear, niceTicks } from './scales';
 const HEIGHT = 76;
 
 /** The falling staircase from the pump to the tool. It begins at the compressor: before it there is only the room. */
-export function PressureLane({ row }: { row: Row }) {
+export const PressureLane = memo(function PressureLane({ row }: { row: Row }) {
   const { choice, atmosphericPa } = useUnits();
   const u = unitOf('pressure', choice.pressure);
   const cells = row.reached
@@ -46,4 +47,4 @@ export function PressureLane({ row }: { row: Row }) {
       </g>
     </Lane>
   );
-}
+});

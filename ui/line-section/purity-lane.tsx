@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { explainGrade } from '@/core/purity/explain-grade';
 import type { Grade } from '@/core/purity/grade-line';
 import { written } from '@/core/purity/grade-line';
@@ -10,7 +11,7 @@ import type { Row } from './rows';
 const HEIGHT = 46;
 
 /** Particle : water : oil of ISO 8573-1 behind each stage, each digit by what the line does to it. */
-export function PurityLane({ row, grades }: { row: Row; grades: ReadonlyMap<string, Grade> }) {
+export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; grades: ReadonlyMap<string, Grade> }) {
   return (
     <Lane title="Purity" unit="particle : water : oil" height={HEIGHT} row={row} ticks={[]} y={() => 0}>
       <g className="text-[12px] font-semibold">
@@ -37,4 +38,4 @@ export function PurityLane({ row, grades }: { row: Row; grades: ReadonlyMap<stri
       </g>
     </Lane>
   );
-}
+});

@@ -124,3 +124,10 @@ export function rowsFor(plan: Plan, section: Section, room: number, open: Readon
     };
   });
 }
+
+/** What of the rows is not a number of the air: the columns, their order and widths. */
+export function shapeOf(rows: readonly Row[]): string {
+  return rows
+    .map((r) => `${r.run.id}@${r.left}/${r.total}:${r.cells.map((c) => `${c.id} ${c.width}`).join()}`)
+    .join(';');
+}

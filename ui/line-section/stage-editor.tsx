@@ -1,12 +1,13 @@
 'use client';
 
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import { firstFree, moveStage, removeStage, renameStage } from '@/core/line/edit';
 import type { StationFigure } from '@/core/line/explain';
 import { readFigure, shownBy } from '@/core/line/explain';
 import type { Stage } from '@/core/line/plan';
-import { type Run, runOfStage } from '@/core/line/runs';
+import { type Run, runOfStage, stageById } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { JobChoice } from '@/ui/forms/job-choice';
@@ -33,16 +34,28 @@ const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
 ];
 
 /** The selected stage: what it is, its numbers, what it does to the air, and the cautions of working on it. */
-export function StageEditor({
-  stage,
-  onRemoved,
+export const StageEditor = memo(function StageEditor({
+  stageId,
   onSelect,
 }: {
-  stage: Stage;
-  onRemoved: () => void;
-  onSelect: (id: string) => void;
+  stageId: string;
+  onSelect: (id: string | undefined) => void;
 }) {
   const { plan, section, edit } = usePlan();
+  const stage = stageById(plan, stageId);
+  return stage && <Editor stage={stage} plan={plan} section={section} edit={edit} onSelect={onSelect} />;
+});
+
+function Editor({
+  stage,
+  plan,
+  section,
+  edit,
+  onSelect,
+}: Pick<ReturnType<typeof usePlan>, 'plan' | 'section' | 'edit'> & {
+  stage: Stage;
+  onSelect: (id: string | undefined) => void;
+}) {
   const kind = kindOf(stage.kind);
   const run = runOfStage(plan, stage.id) as Run;
   const position = run.stages.findIndex((s) => s.id === stage.id);
@@ -88,7 +101,7 @@ export function StageEditor({
                 className="button"
                 onClick={() => {
                   edit((p) => removeStage(p, stage.id));
-                  onRemoved();
+                  onSelect(run.stages[position - 1]?.id ?? run.from ?? undefined);
                 }}
               >
                 <Trash2 size={15} aria-hidden /> Take out

@@ -3,7 +3,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
 import type { Plan, Unit } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
@@ -21,11 +21,11 @@ interface Props {
   onSelect: (id: string) => void;
   /** Of a branch: whether its lanes are shown. */
   open?: boolean;
-  onOpen?: () => void;
+  onOpen?: (runId: string) => void;
 }
 
 /** The stages of a run in the order in which the air meets them, on one copper pipe. */
-export function StageRow({ plan, section, row, selected, onSelect, open, onOpen }: Props) {
+export const StageRow = memo(function StageRow({ plan, section, row, selected, onSelect, open, onOpen }: Props) {
   const { run, cells } = row;
   const isMain = run.id === MAIN;
   const { setNodeRef } = useDroppable({ id: run.id });
@@ -49,7 +49,7 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
             className="flex min-h-6 items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
             aria-expanded={open}
             aria-label={`${open ? 'Close' : 'Open'} the lanes of ${run.name}`}
-            onClick={onOpen}
+            onClick={() => onOpen?.(run.id)}
           >
             {open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}
             <span>
@@ -94,7 +94,7 @@ export function StageRow({ plan, section, row, selected, onSelect, open, onOpen 
       </div>
     </div>
   );
-}
+});
 
 /** Whether a stage is part of a closed unit. */
 function holds(plan: Plan, unit: Unit | undefined, stageId: string | null | undefined): boolean {

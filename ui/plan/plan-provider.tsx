@@ -9,9 +9,11 @@ import { walk } from '@/core/line/walk';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';
+import { useAfterPaint } from './use-after-paint';
 
 interface PlanContextValue {
   readonly planId: string;
+  readonly plan: Plan;
   readonly store: PlanStore;
   readonly section: Section;
   readonly autosave: Autosave | undefined;
@@ -39,12 +41,21 @@ export function PlanProvider({
   }, [store, planId]);
   const plan = useStore(store, (s) => s.plan);
   const section = useMemo(() => walk(plan), [plan]);
-  const value = useMemo(() => ({ planId, store, section, autosave }), [planId, store, section, autosave]);
+  const value = useMemo(() => ({ planId, plan, store, section, autosave }), [planId, plan, store, section, autosave]);
   return (
     <PlanContext value={value}>
       <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
     </PlanContext>
   );
+}
+
+/**
+ * Lets what stands beside the section follow a frame behind it: what one types moves the section at once, and the rest when
+ * that has been painted. What is in it must not take changing properties from outside.
+ */
+export function AfterPaint({ children }: { children: ReactNode }) {
+  const shown = useAfterPaint(usePlanContext());
+  return <PlanContext value={shown}>{children}</PlanContext>;
 }
 
 function usePlanContext(): PlanContextValue {
@@ -59,8 +70,7 @@ export function usePlanState<T>(select: (state: PlanState) => T): T {
 
 /** The line on screen: its plan, its walked section, and how to edit it. */
 export function usePlan() {
-  const { planId, section, store, autosave } = usePlanContext();
-  const plan = usePlanState((s) => s.plan);
+  const { planId, plan, section, store, autosave } = usePlanContext();
   const edit = usePlanState((s) => s.edit);
   return { planId, plan, section, edit, autosave, store };
 }
