@@ -3,6 +3,9 @@ import path from 'node:path';
 import { allStages } from '../core/line/runs';
 import { surveyAtmosphericPa } from '../core/line/survey';
 import { walk } from '../core/line/walk';
+import { mostStartsPerHour, pumpCycle } from '../core/pump/cycle';
+import { simulateDay } from '../core/pump/day';
+import { judgeDay } from '../core/pump/judge-day';
 import { drainEntrySchema } from '../core/record/drain-entry';
 import { expectDrain } from '../core/record/expect-drain';
 import { judgeLogged, type LoggedDrain } from '../core/record/judge-log';
@@ -36,18 +39,69 @@ describe('the demo', () => {
     }
   });
 
+  test('the worked example of the pump’s day says what the day says, and what its formulas say', () => {
+    const page = readFileSync(path.join(__dirname, '../docs/worked-examples.md'), 'utf8');
+    const day = simulateDay(plan);
+    const [pump] = day?.pumps ?? [];
+    if (!day || !pump?.blowOff) throw new Error('no day');
+    const point = (id: string) => day.points.find((p) => p.stageId === id) as (typeof day.points)[0];
+    const grams = (id: string) => (walk(plan).at(id)?.caughtKgPerS ?? 0) * 3.6e6;
+    const pa = surveyAtmosphericPa(plan.survey);
+    const [volume, band, gives, takes] = [0.27, 1.6e5, 0.62 / 60, 0.28 / 60];
+    const cycle = pumpCycle(volume, 0, band, gives, takes, pa);
+    const blownOffM3 = pump.starts * pump.blowOff.freeAirM3;
+    const { airHeldKg } = day.totals;
+    const storedM3 = (airHeldKg.atDusk - airHeldKg.atDawn) / 1.138;
+    const loadedH = (takes * 9 * 3600 + blownOffM3 + storedM3) / gives / 3600;
+    const end = 16.5 * 3600 - 1;
+    const orifice = 0.61 * (Math.PI / 4) * 0.0032 ** 2 * 0.6847 * Math.sqrt(287.042 * 300.15);
+    const hiss = (0.0018 / orifice) * Math.log((10.4e5 + pa) / (1.893 * pa)) + 1.1;
+    const starts = day.pumps.map((p) => p.mostStartsInAnHour)[0] as number;
+    const computed: Record<string, [paper: number, day: number]> = {
+      'Free air taken by the jobs, m³': [takes * 9 * 3600, day.demandM3PerS.reduce((sum, q) => sum + q, 0)],
+      'Blown off at each stop, L of free air': [(1.8 * 10.4e5) / pa, pump.blowOff.freeAirM3 * 1000],
+      'The hiss, s': [hiss, pump.blowOff.seconds],
+      'Most starts in an hour': [cycle.startsPerHour, starts],
+      'Receiver for 10 starts an hour, L': [
+        (volume * 1000 * mostStartsPerHour(volume, band, gives, pa)) / 10,
+        judgeDay(plan, day).flatMap((r) => (r.what.name === 'too-many-starts' ? r.what.enoughM3 * 1000 : []))[0] ?? 0,
+      ],
+      'Loaded, h': [loadedH, pump.loadedS / 3600],
+      'Caught by the Cyclone, g': [
+        (loadedH - blownOffM3 / gives / 3600) * grams('separator'),
+        point('separator').caughtKg * 1000,
+      ],
+      'Each opening of its float, mL': [50, (point('separator').drainedKg / point('separator').openings) * 1000],
+      'Openings of the dryer’s timer': [27, point('dryer').openings],
+      'Tank air at the end of work, °C': [31, day.temperatureC[end] as number],
+      'In the receiver at the end of work, mL': [loadedH * grams('receiver'), (day.heelKg[end - 1] as number) * 1000],
+    };
+    const rows = [...page.matchAll(/^\| ([^|]+) \| ([\d.]+) \| ([\d.]+) \|$/gm)];
+    expect(rows.map((r) => r[1])).toEqual(Object.keys(computed));
+    for (const [, name = '', ...printed] of rows) {
+      const decimals = (printed[0] as string).split('.')[1]?.length ?? 0;
+      expect([name, ...printed]).toEqual([
+        name,
+        ...(computed[name] ?? []).map((v, k) => v.toFixed(printed[k]?.includes('.') ? decimals : 0)),
+      ]);
+    }
+  });
+
   test('the worked example says what the walk says', () => {
     const page = readFileSync(path.join(__dirname, '../docs/worked-examples.md'), 'utf8');
     const section = walk(plan);
     const atmosphericPa = surveyAtmosphericPa(plan.survey);
-    const rows = [...page.matchAll(/^\| ([^|]+) \| ([−\d. |]+) \|$/gm)];
+    const rows = [...page.matchAll(/^\| ([^|]+)((?: \| −?[\d.]+){6}) \|$/gm)];
     expect(rows).toHaveLength(10);
     for (const [, name, numbers] of rows) {
       const s = section.at(allStages(plan).find((stage) => stage.name === name)?.id);
       if (!s) throw new Error(name);
       const gramsPerHour = [s.vapourKgPerS, s.liquidKgPerS, s.caughtKgPerS].map((kgPerS) => kgPerS * 3.6e6);
       const computed = [s.temperatureC, (s.pressurePa - atmosphericPa) / 1e5, s.pressureDewPointC, ...gramsPerHour];
-      const printed = (numbers as string).split('|').map((n) => Number(n.trim().replace('−', '-')));
+      const printed = (numbers as string)
+        .split('|')
+        .slice(1)
+        .map((n) => Number(n.trim().replace('−', '-')));
       for (const [k, p] of printed.entries()) expect(Math.abs(p - (computed[k] as number))).toBeLessThan(0.051);
     }
   });
