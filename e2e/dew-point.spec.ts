@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 
 test('2.4 % at 50 psi: what is it at 105? The link keeps the question', async ({ page }) => {
   await page.goto('/dew-point');
-  await page.getByLabel('Relative humidity').fill('2.4');
+  await page.getByLabel('Relative humidity', { exact: true }).fill('2.4');
   await page.getByLabel('Pressure where it was read').fill('50 psi');
   await page.getByLabel('Air temperature where it was read').fill('70 F');
   await page.getByLabel('What is it at').fill('105 psi');
@@ -35,7 +35,7 @@ test('every way in leads to every way out, and an impossible reading is refused'
       .first(),
   ).toContainText('3.0'); // G05-13, computed
   await page.getByLabel('The reading is').selectOption('relativeHumidity');
-  await page.getByLabel('Relative humidity').fill('140');
+  await page.getByLabel('Relative humidity', { exact: true }).fill('140');
   await expect(page.getByRole('form').getByRole('alert')).toContainText('140 % is not possible here');
   await page.goto('/dew-point?has=relativeHumidity&rh=0.9&atC=95&atPa=60000');
   await expect(page.getByRole('main').getByRole('alert')).toContainText('more water than air');

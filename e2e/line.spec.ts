@@ -20,14 +20,14 @@ test('add, edit, move, take out, undo and redo; the section moves as one types; 
   await page.locator(cards, { hasText: 'Aftercooler' }).click();
   const airAfter = figure(page, 'Air after Aftercooler');
   await expect(airAfter).toHaveText('37.0');
-  await page.getByLabel('Approach to the air it draws').fill('36 F');
+  await page.getByLabel('Approach to the air it draws', { exact: true }).fill('36 F');
   await expect(airAfter).toHaveText('47.0');
   await expectSaved(page);
   await page.keyboard.press('Escape');
   await page.getByRole('heading', { name: 'Main line' }).click();
   await page.keyboard.press('Control+z');
   await expect(airAfter).toHaveText('37.0');
-  await expect(page.getByLabel('Approach to the air it draws')).toHaveValue('10');
+  await expect(page.getByLabel('Approach to the air it draws', { exact: true })).toHaveValue('10');
   await page.keyboard.press('Control+Shift+z');
   await expect(airAfter).toHaveText('47.0');
 
@@ -66,7 +66,7 @@ test('an outlet colder than the cooling air is refused at the field with its usu
   await buildOwnLine(page);
   await page.locator(cards, { hasText: 'Aftercooler' }).click();
   await page.getByLabel('Outlet temperature').selectOption('measured');
-  const field = page.getByLabel('Measured after the cooler');
+  const field = page.getByLabel('Measured after the cooler', { exact: true });
   await field.fill('20');
   await expect(page.locator('#main').getByRole('alert')).toContainText('emissivity');
   await expect(field).toHaveAttribute('aria-invalid', 'true');
@@ -79,7 +79,7 @@ test('an outlet colder than the cooling air is refused at the field with its usu
 test('every kind of wrong number gets a message at its field', async ({ page }) => {
   await buildOwnLine(page);
   await page.locator(cards, { hasText: 'Receiver' }).click();
-  const volume = page.getByLabel('Volume');
+  const volume = page.getByLabel('Volume', { exact: true });
   const alert = page.locator('#main').getByRole('alert');
   for (const [typed, message] of [
     ['-80 gal', 'is not possible here. Allowed'],
@@ -92,12 +92,12 @@ test('every kind of wrong number gets a message at its field', async ({ page }) 
     await expect(alert).toContainText(message);
   }
   await page.locator(cards, { hasText: 'Compressor' }).click();
-  await page.getByLabel('Cuts in at').fill('-2 bar');
+  await page.getByLabel('Cuts in at', { exact: true }).fill('-2 bar');
   await expect(alert).toContainText('below a perfect vacuum');
   await expectSaved(page);
   await page.reload();
   await page.locator(cards, { hasText: 'Receiver' }).click();
-  await expect(page.getByLabel('Volume')).toHaveValue('230');
+  await expect(page.getByLabel('Volume', { exact: true })).toHaveValue('230');
 });
 
 test('a timed pump-up tells what the pump delivers, and says when its readings cannot be', async ({ page }) => {
@@ -116,7 +116,7 @@ test('a timed pump-up tells what the pump delivers, and says when its readings c
   await expect(page.getByText('The pressure must rise during the test.')).toBeVisible();
   await page.getByLabel('Pressure at the end').fill('150 psi');
   await page.getByRole('button', { name: 'Use it' }).click();
-  await expect(page.getByLabel('Free air delivery')).toHaveValue('0.9891');
+  await expect(page.getByLabel('Free air delivery', { exact: true })).toHaveValue('0.9891');
 });
 
 test('a stage is found by what people call it', async ({ page }) => {
@@ -128,8 +128,8 @@ test('a stage is found by what people call it', async ({ page }) => {
   await search.fill('pig tail');
   await search.press('Enter');
   await expect(page.locator('[data-stage]', { hasText: 'Cooling run' })).toBeVisible();
-  await expect(page.getByLabel('Low points or drip legs along it')).toHaveValue('3');
-  await page.getByLabel('Low points or drip legs along it').fill('300');
+  await expect(page.getByLabel('Low points or drip legs along it', { exact: true })).toHaveValue('3');
+  await page.getByLabel('Low points or drip legs along it', { exact: true }).fill('300');
   await expect(page.getByText('Type a number from 0 to 30.')).toBeVisible();
 });
 

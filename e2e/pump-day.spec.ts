@@ -22,16 +22,16 @@ test('a day of the pump is played, scrubbed, judged, and put right', async ({ pa
   await page.getByRole('radio', { name: 'Hour' }).click();
 
   // A band the wrong way round is refused at the field, and the day stays.
-  await page.getByLabel('Cuts in at').fill('12 bar');
+  await page.getByLabel('Cuts in at', { exact: true }).fill('12 bar');
   await expect(page.locator('#main').getByRole('alert')).toContainText('Are the two swapped?');
-  await page.getByLabel('Cuts in at').fill('6.5 bar');
+  await page.getByLabel('Cuts in at', { exact: true }).fill('6.5 bar');
 
   // A motor that bears one start an hour is named; allowed more, it is not.
-  await page.getByLabel('Starts in an hour, at most').fill('1.5');
+  await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('1.5');
   await expect(page.locator('#main').getByRole('alert')).toContainText('whole number');
-  await page.getByLabel('Starts in an hour, at most').fill('1');
+  await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('1');
   await expect(remarks).toContainText('its motor bears 1.');
-  await page.getByLabel('Starts in an hour, at most').fill('120');
+  await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('120');
   await expect(page.locator('#main')).not.toContainText('its motor bears');
 
   // A break, a long blast, a line let down.

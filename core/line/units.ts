@@ -12,6 +12,13 @@ export function stagesOfUnit(plan: Plan, unitId: string): readonly Stage[] {
   return allStages(plan).filter((s) => s.unit === unitId);
 }
 
+/** The place behind a unit, where one was asked for in its midst: a unit stands beside another, never in it. */
+function besideUnits(stages: readonly Stage[], place: number): number {
+  let at = place;
+  while (stages[at]?.unit !== undefined && stages[at - 1]?.unit === stages[at]?.unit) at++;
+  return at;
+}
+
 /** Hangs a wall unit into a run, closed: its stages at their usual values. */
 export function addWallUnit(
   plan: Plan,
@@ -33,7 +40,7 @@ export function addWallUnit(
   };
   const run = runsOf(plan).find((r) => r.id === runId);
   if (!run) return plan;
-  const at = Math.max(firstFree(run), position);
+  const at = besideUnits(run.stages, Math.max(firstFree(run), position));
   const fresh = stages.map((s): Stage => {
     const made = newStage(s.kind, newId(), s.name);
     return {
@@ -101,7 +108,7 @@ export function moveUnit(plan: Plan, unitId: string, position: number, runId: st
   const without = removeUnit(plan, unitId);
   const run = runsOf(without).find((r) => r.id === runId);
   if (!run) return plan;
-  const at = Math.max(firstFree(run), Math.min(position, run.stages.length));
+  const at = besideUnits(run.stages, Math.max(firstFree(run), Math.min(position, run.stages.length)));
   const moved = stages.reduce((p, s, i) => insertStage(p, s, at + i, runId), without);
   return {
     ...stages.reduce((p, { id }) => withStage(p, id, (s) => ({ ...s, unit: unitId }) as Stage), moved),

@@ -1,7 +1,10 @@
-import { addBranch } from '@/core/line/edit';
+import { addBranch, setParameter } from '@/core/line/edit';
+import { addWallUnit, setUnit } from '@/core/line/units';
 import { walk } from '@/core/line/walk';
 import { planOf, stageOf } from '@/core/test/reference';
-import { rowsFor } from './rows';
+import { type Row, rowsFor, shapeOf } from './rows';
+
+let n = 0;
 
 const plan = planOf({}, stageOf('receiver'), stageOf('regulator'), stageOf('outlet'));
 const branched = addBranch(plan, 'receiver', 'b', 'o');
@@ -25,4 +28,38 @@ test('a branch begins under its tee, and never beyond the room', () => {
   const [, shifted] = rowsFor(late, walk(late), 480);
   expect((shifted?.cells[0]?.left ?? 0) + (shifted?.cells[0]?.width ?? 0)).toBeLessThanOrEqual(480);
   expect(rowsFor(branched, walk(branched), 480)[1]?.arrives?.stageId).toBe('receiver');
+});
+
+describe('a unit', () => {
+  const unit = addWallUnit(branched, 'wall-three', 3, 'main', 'u', () => `w${n++}`);
+  const section = walk(unit);
+  const row = (open: string[] = []) => rowsFor(unit, section, 480, new Set(open))[0] as Row;
+
+  test('closed is one column with what all its stages catch, open is its stages', () => {
+    expect(row().cells.map((c) => c.id)).toEqual(['intake', 'compressor', 'receiver', 'u', 'regulator', 'outlet']);
+    const [closed, opened] = [row().cells[3], row(['u']).cells.slice(3, 6)];
+    expect(closed?.station?.caughtKgPerS).toBeCloseTo(
+      opened.reduce((sum, c) => sum + (c.station?.caughtKgPerS ?? 0), 0),
+      15,
+    );
+    expect(closed?.station?.pressurePa).toBe(opened[2]?.station?.pressurePa);
+    expect(closed?.name).toBe('Wall unit, three stages');
+  });
+
+  test('away, its column stays where it was, without a station', () => {
+    const away = setUnit(unit, 'u', { form: 'portable', is: 'away' });
+    const cell = rowsFor(away, walk(away), 480)[0]?.cells[3];
+    expect(cell).toMatchObject({ id: 'u', station: undefined });
+  });
+
+  test('the shape of the rows changes with the columns, not with the air', () => {
+    const warmer = setParameter(unit, 'receiver', 'volumeM3', 0.5);
+    expect(shapeOf(rowsFor(warmer, walk(warmer), 480))).toBe(shapeOf(rowsFor(unit, section, 480)));
+    for (const other of [
+      rowsFor(unit, section, 700),
+      rowsFor(unit, section, 480, new Set(['u'])),
+      rowsFor(plan, walk(plan), 480),
+    ])
+      expect(shapeOf(other)).not.toBe(shapeOf(rowsFor(unit, section, 480)));
+  });
 });

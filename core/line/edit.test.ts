@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { KINDS, type KindName } from '../equipment/index';
+import { WALL_UNITS, type WallUnitName } from '../equipment/wall-unit';
+import { planOf, stageOf } from '../test/reference';
+import {
+  addBranch,
+  addBypass,
+  addPump,
+  drainPoints,
+  insertStage,
+  moveStage,
+  newStage,
+  removeBranch,
+  removeStage,
+  setProvided,
+  setWitness,
+  startPlan,
+  withSurvey,
+} from './edit';
+import { type Plan, planSchema } from './plan';
+import { allStages, runsOf, stageById } from './runs';
+import { imbalance } from './section';
+import { surveyAtmosphericPa } from './survey';
+import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from './units';
+import { walk } from './walk';
+
+const kinds = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');
+let n = 0;
+const fresh = (): string => `n${n++}`;
+type Edit = (plan: Plan) => Plan;
+
+/** Any edit that the screens offer, at any stage, run or unit that the plan happens to have. */
+const edits: fc.Arbitrary<Edit> = (() => {
+  const at = fc.nat({ max: 40 });
+  const stage = (plan: Plan, i: number): string => allStages(plan)[i % allStages(plan).length]?.id ?? '';
+  const run = (plan: Plan, i: number): string => runsOf(plan)[i % runsOf(plan).length]?.id ?? '';
+  const unit = (plan: Plan, i: number): string => plan.units[i % Math.max(1, plan.units.length)]?.id ?? '';
+  const room = (plan: Plan): boolean =>
+    allStages(plan).length < 40 && plan.branches.length < 10 && plan.units.length < 10;
+  return fc.oneof(
+    fc.tuple(fc.constantFrom(...kinds), at, at).map(
+      ([kind, i, r]): Edit =>
+        (p) =>
+          room(p) ? insertStage(p, newStage(kind, fresh()), i % 8, run(p, r)) : p,
+    ),
+    fc.tuple(at, at, at).map(
+      ([s, i, r]): Edit =>
+        (p) =>
+          moveStage(p, stage(p, s), i % 8, run(p, r)),
+    ),
+    at.map(
+      (s): Edit =>
+        (p) =>
+          removeStage(p, stage(p, s)),
+    ),
+    at.map(
+      (s): Edit =>
+        (p) =>
+          room(p) ? addBranch(p, stage(p, s), fresh(), fresh()) : p,
+    ),
+    at.map(
+      (s): Edit =>
+        (p) =>
+          room(p) ? (addBypass(p, stage(p, s), fresh()) ?? p) : p,
+    ),
+    at.map(
+      (s): Edit =>
+        (p) => {
+          const into = stage(p, s);
+          return room(p) && !['intake', 'compressor'].includes(stageById(p, into)?.kind ?? '')
+            ? addPump(p, into, fresh)
+            : p;
+        },
+    ),
+    at.map(
+      (r): Edit =>
+        (p) =>
+          run(p, r) === 'main' ? p : removeBranch(p, run(p, r)),
+    ),
+    fc.tuple(fc.constantFrom(...(Object.keys(WALL_UNITS) as WallUnitName[])), at, at).map(
+      ([name, i, r]): Edit =>
+        (p) =>
+          room(p) ? addWallUnit(p, name, i % 8, run(p, r), fresh(), fresh) : p,
+    ),
+    at.map(
+      (s): Edit =>
+        (p) =>
+          room(p) ? groupWithNext(p, stage(p, s), fresh()) : p,
+    ),
+    fc.tuple(at, at, at).map(
+      ([u, i, r]): Edit =>
+        (p) =>
+          moveUnit(p, unit(p, u), i % 8, run(p, r)),
+    ),
+    fc.tuple(at, fc.boolean()).map(
+      ([u, away]): Edit =>
+        (p) =>
+          setUnit(p, unit(p, u), { form: 'portable', is: away ? 'away' : 'here' }),
+    ),
+    at.map(
+      (u): Edit =>
+        (p) =>
+          removeUnit(p, unit(p, u)),
+    ),
+    at.map(
+      (u): Edit =>
+        (p) =>
+          ungroup(p, unit(p, u)),
+    ),
+    fc.tuple(at, fc.boolean()).map(
+      ([s, on]): Edit =>
+        (p) => {
+          const id = stage(p, s);
+          const fixed = ['intake', 'compressor'].includes(stageById(p, id)?.kind ?? '');
+          return fixed ? p : setProvided(setWitness(p, id, on), id, on ? 'when the dew point rises' : undefined);
+        },
+    ),
+  );
+})();
+const start = planOf(
+  {},
+  stageOf('aftercooler'),
+  stageOf('separator'),
+  stageOf('receiver'),
+  stageOf('regulator'),
+  stageOf('outlet'),
+);
+
+describe('whatever is edited in whatever order', () => {
+  const edited = fc.array(edits, { minLength: 1, maxLength: 25 }).map((all) => all.reduce((p, e) => e(p), start));
+
+  test('the plan stays one that can be saved, read back and walked, and its water balances', () => {
+    fc.assert(
+      fc.property(edited, (plan) => {
+        const read = planSchema.safeParse(JSON.parse(JSON.stringify(plan)));
+        expect(read.error?.issues ?? []).toEqual([]);
+        expect(read.data).toEqual(plan);
+        const section = walk(plan);
+        // A stage may refuse (a housing above its mark); what was walked balances all the same where nothing did.
+        if (section.problems.length === 0) expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+        for (const s of section.stations)
+          for (const figure of ['vapourKgPerS', 'liquidKgPerS', 'caughtKgPerS', 'dryAirKgPerS'] as const)
+            expect(s[figure]).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 250 },
+    );
+  });
+
+  test('no stage is lost or doubled; a unit has stages, side by side in one run; a branch hangs on what is there', () => {
+    fc.assert(
+      fc.property(edited, (plan) => {
+        const ids = allStages(plan).map((s) => s.id);
+        expect(new Set(ids).size).toBe(ids.length);
+        for (const { id } of plan.units) {
+          const own = stagesOfUnit(plan, id).map((s) => s.id);
+          expect(own.length).toBeGreaterThan(0);
+          const run = runsOf(plan).find((r) => r.stages.some((s) => s.id === own[0]));
+          const first = run?.stages.findIndex((s) => s.id === own[0]) ?? -1;
+          expect(run?.stages.slice(first, first + own.length).map((s) => s.id)).toEqual(own);
+        }
+        for (const b of plan.branches) for (const end of [b.from, b.into]) if (end !== null) expect(ids).toContain(end);
+        for (const s of drainPoints(plan)) expect(s.provided).toBeUndefined();
+      }),
+      { numRuns: 250 },
+    );
+  });
+});
+
+test('a line of usual shape from a few answers is walked without a word, whatever it has', () => {
+  for (const aftercooler of [true, false])
+    for (const refrigeratedDryer of [true, false]) {
+      const plan = startPlan(
+        {
+          shop: 'Bindery',
+          lineName: 'Press line',
+          intakeTemperatureC: 30,
+          intakeRelativeHumidity: 0.7,
+          compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0076, cutInPa: 7.6e5, cutOutPa: 9.6e5 },
+          receiverVolumeM3: 0.227,
+          has: { aftercooler, refrigeratedDryer },
+        },
+        fresh,
+      );
+      expect(walk(plan).problems).toEqual([]);
+      expect(plan.stages.some((s) => s.kind === 'aftercooler')).toBe(aftercooler);
+    }
+});
+
+test('another barometer: what the gauges read stays, the absolute pressures move', () => {
+  const gauge = (plan: Plan, id: string, field: string): number =>
+    ((stageById(plan, id) as unknown as { parameters: Record<string, number> }).parameters[field] as number) -
+    surveyAtmosphericPa(plan.survey);
+  const high = withSurvey(start, { ...start.survey, barometerPa: 83_500 }); // some 1,600 m
+  for (const [id, field] of [
+    ['compressor', 'cutInPa'],
+    ['compressor', 'cutOutPa'],
+    ['regulator', 'setPressurePa'],
+    ['outlet', 'leastPressurePa'],
+  ] as const)
+    expect(gauge(high, id, field)).toBeCloseTo(gauge(start, id, field), 6);
+  const back = withSurvey(high, start.survey);
+  for (const s of allStages(back)) expect(s.parameters).toEqual(stageById(start, s.id)?.parameters);
+});
