@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { fortyStages } from '../bench/forty-stage-plan';
 import { buildOwnLine, expectSaved } from './own-line';
 
 test('a branch, a bypass and a second pump are laid, moved into and taken out; the line tells what each does', async ({
@@ -109,4 +110,53 @@ test('a wall unit goes in as one card, opens into its stages, is carried to a br
   ]);
   await page.getByRole('button', { name: 'Take it apart' }).click();
   await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]')).toHaveCount(5);
+});
+
+test('forty stages and twelve branches are worked with: what is chosen comes into view, with its editor beside its run', async ({
+  page,
+  request,
+}) => {
+  const plan = fortyStages();
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/plans', { data: { id, plan } })).ok()).toBe(true);
+  await page.goto(`/lines/${id}/line`);
+  await expect(page.locator('[data-stage]')).toHaveCount(40);
+  const far = page.locator('[data-stage="k6"]'); // stands far to the right, under the end of the main run
+  await expect(far).not.toBeInViewport({ ratio: 0.5 });
+  await page.getByRole('button', { name: 'Branch 7 outlet', exact: true }).last().click();
+  const chosen = page.locator('[data-stage="o6"]');
+  await expect(chosen).toBeVisible();
+  const [card, editor] = [
+    await chosen.boundingBox(),
+    await page.getByRole('region', { name: 'Branch 7 outlet, Outlet' }).boundingBox(),
+  ];
+  expect((card?.x ?? 9999) + (card?.width ?? 0)).toBeLessThan(1280);
+  expect((editor?.y ?? 9999) - (card?.y ?? 0)).toBeLessThan(200);
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('region', { name: /^Branch 6 outlet|, Regulator$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Open the lanes of Branch 7' }).click();
+  await expect(page.getByRole('region', { name: 'Water ledger, Branch 7' })).toBeVisible();
+});
+
+test('a closed unit is dragged with the mouse to another run, as one', async ({ page }) => {
+  await buildOwnLine(page);
+  await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
+  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  await page.locator('[data-stage]', { hasText: 'Bowl filter' }).click();
+  await page.getByRole('button', { name: 'Make a unit with the next stage' }).click();
+  const unit = page.locator('[data-stage]', { hasText: 'Unit 1' });
+  const onto = page.locator('[data-stage]', { hasText: 'Branch 1 outlet' });
+  await unit.scrollIntoViewIfNeeded();
+  const [from, to] = [await unit.boundingBox(), await onto.boundingBox()];
+  if (!from || !to) throw new Error('nothing to drag');
+  await page.mouse.move(from.x + from.width / 2, from.y + 30);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2 + 12, from.y + 40, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + 30, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]')).toHaveText([/Unit 1/, /outlet/]);
+  await page.keyboard.press('Control+z');
+  await expect(
+    page.getByRole('list', { name: 'Main run' }).locator('[data-stage]', { hasText: 'Unit 1' }),
+  ).toBeVisible();
 });

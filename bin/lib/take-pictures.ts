@@ -25,9 +25,12 @@ const PICTURES = [
     theme: 'light',
     press: /^Pressure dew point after Chilled dryer/,
   },
+  { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
+  { name: 'day-phone', at: `${demo}/day`, size: PHONE, theme: 'dark' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'logbook-phone', at: `${demo}/logbook?point=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
+  { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
 ] as const;
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });

@@ -13,7 +13,6 @@ import { settleHours } from '@/core/record/unit-hours';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { AfterPaint, usePlan } from '@/ui/plan/plan-provider';
 import { useAfterPaint } from '@/ui/plan/use-after-paint';
-import { isTyping } from '@/ui/shell/shortcuts';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
@@ -30,6 +29,7 @@ import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
 import { UnitEditor } from './unit-editor';
+import { useLineKeys } from './use-line-keys';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
@@ -59,32 +59,18 @@ export function LineView() {
   const now = useMemo(() => ({ plan, section, rows, shape: shapeOf(rows) }), [plan, section, rows]);
   const painted = useAfterPaint(now);
   const cards = painted.shape === now.shape ? painted : now;
+  // What is chosen elsewhere, in the list of outlets or by a link, comes into view.
+  useEffect(() => {
+    const card = box.current?.querySelector<HTMLElement>(`[data-stage="${CSS.escape(selectedId)}"]`);
+    const [view, own] = [box.current?.getBoundingClientRect(), card?.getBoundingClientRect()];
+    if (!box.current || !view || !own) return;
+    if (own.right > view.right) box.current.scrollLeft += own.right - view.right + own.width;
+    else if (own.left < view.left + LABELS) box.current.scrollLeft -= view.left + LABELS - own.left + own.width;
+  }, [selectedId]);
   const grades = useMemo(() => gradeLine(cards.plan, cards.section), [cards]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      const along = { ArrowRight: 1, ']': 1, ArrowLeft: -1, '[': -1 }[event.key];
-      const across = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-      if (across !== undefined && plan.branches.length > 0) {
-        const runs = runsOf(plan);
-        const other = runs[runs.findIndex((r) => r.id === run?.id) + across];
-        if (!other) return;
-        event.preventDefault();
-        void choose(other.stages[Math.min(Math.max(0, index), other.stages.length - 1)]?.id ?? other.id);
-      } else if (along !== undefined && last && run) {
-        event.preventDefault();
-        const at = cells.findIndex((c) => c.id === selectedId || c.stage.id === last.id);
-        if (event.key.startsWith('Arrow'))
-          void choose(cells[Math.min(cells.length - 1, Math.max(0, at + along))]?.id ?? null);
-        else if (selected) edit((p) => moveStage(p, selected.id, index + along));
-        else if (unit) edit((p) => moveUnit(p, unit.id, firstOfUnit + along, run.id));
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  useLineKeys({ selectedId, run, index, cells, stage: selected, unit, select });
 
   const position = branch ? stages.length : index + 1;
   const insert = (kind: KindName): void => {
@@ -105,6 +91,31 @@ export function LineView() {
   );
   const toggleUnit = (id: string): void =>
     void setOpenUnits(openUnits.includes(id) ? openUnits.filter((o) => o !== id) : [...openUnits, id]);
+  // Below all rows, so that they stay in view; with many rows right below its own, so that it does.
+  const editsInPlace = rows.length > 5;
+  const editor = (
+    <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
+      {selected && (
+        <AfterPaint>
+          <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />
+        </AfterPaint>
+      )}
+      {unit && (
+        <UnitEditor
+          key={unit.id}
+          unit={unit}
+          open={openUnits.includes(unit.id)}
+          onToggle={() => toggleUnit(unit.id)}
+          onSelect={(id) => {
+            if (!openUnits.includes(unit.id)) toggleUnit(unit.id);
+            select(id);
+          }}
+          onRemoved={() => select(stages[firstOfUnit - 1]?.id ?? run?.from ?? undefined)}
+        />
+      )}
+      {branch && <BranchEditor key={branch.id} branch={branch} onRemoved={() => select(branch.from ?? undefined)} />}
+    </div>
+  );
   return (
     <div className="flex min-h-full flex-col">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
@@ -173,34 +184,13 @@ export function LineView() {
                         <PurityLane row={cards.rows[i] ?? row} grades={grades} />
                       </>
                     )}
+                    {editsInPlace && id === run?.id && editor}
                   </div>
                 );
               })}
             </div>
           </StageDrag>
-          <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
-            {selected && (
-              <AfterPaint>
-                <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />
-              </AfterPaint>
-            )}
-            {unit && (
-              <UnitEditor
-                key={unit.id}
-                unit={unit}
-                open={openUnits.includes(unit.id)}
-                onToggle={() => toggleUnit(unit.id)}
-                onSelect={(id) => {
-                  if (!openUnits.includes(unit.id)) toggleUnit(unit.id);
-                  select(id);
-                }}
-                onRemoved={() => select(stages[firstOfUnit - 1]?.id ?? run?.from ?? undefined)}
-              />
-            )}
-            {branch && (
-              <BranchEditor key={branch.id} branch={branch} onRemoved={() => select(branch.from ?? undefined)} />
-            )}
-          </div>
+          {!editsInPlace && editor}
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>

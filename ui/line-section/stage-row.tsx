@@ -37,7 +37,7 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
   const items = useMemo(() => cells.map((c) => c.id), [order]);
   return (
     <div className="flex border-b border-hairline">
-      <div className="sticky left-0 z-10 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
+      <div className="sticky left-0 z-30 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
         {isMain ? (
           <>
             <h2 className="text-[0.85rem] leading-tight">Stages</h2>
@@ -53,7 +53,7 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
           >
             {open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}
             <span>
-              <strong className="line-clamp-2 sm:hidden">{run.name}</strong>
+              <strong className="line-clamp-2 break-words">{run.name}</strong>
               {open ? 'close lanes' : 'open lanes'}
             </span>
           </button>
