@@ -1,5 +1,5 @@
 import { newStage } from '../core/line/edit';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
+import { type Known, PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
 import type { DrainEntry } from '../core/record/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
@@ -21,9 +21,10 @@ function stage<K extends Stage['kind']>(
   id: string,
   name: string,
   parameters: Partial<Extract<Stage, { kind: K }>['parameters']> = {},
+  known?: Partial<Record<keyof Extract<Stage, { kind: K }>['parameters'], Known>>,
 ): Stage {
   const fresh = newStage(kind, id, name);
-  return { ...fresh, parameters: { ...fresh.parameters, ...parameters } } as Stage;
+  return { ...fresh, parameters: { ...fresh.parameters, ...parameters }, ...(known && { known }) } as Stage;
 }
 
 const BAR_G = (bar: number): number => 100129 + bar * 1e5; // gauge at the demo's altitude of 100 m
@@ -49,23 +50,37 @@ export function demoPlan(): Plan {
     },
     stages: [
       stage('intake', 'intake', 'Intake'),
-      stage('compressor', 'compressor', 'Pump', {
-        type: 'piston2',
-        freeAirDeliveryM3PerS: 0.62 / 60,
-        cutInPa: BAR_G(8.8),
-        cutOutPa: BAR_G(10.4),
-        dischargeTemperatureFrom: 'measured',
-        dischargeTemperatureC: 128,
-      }),
+      stage(
+        'compressor',
+        'compressor',
+        'Pump',
+        {
+          type: 'piston2',
+          freeAirDeliveryM3PerS: 0.62 / 60,
+          cutInPa: BAR_G(8.8),
+          cutOutPa: BAR_G(10.4),
+          dischargeTemperatureFrom: 'measured',
+          dischargeTemperatureC: 128,
+        },
+        { freeAirDeliveryM3PerS: 'nameplate', cutInPa: 'measured', cutOutPa: 'measured' },
+      ),
       stage('aftercooler', 'aftercooler', 'Finned cooler', { approachK: 10 }),
       stage('separator', DEMO_STAGES.separator, 'Cyclone', { drain: 'float' }),
-      stage('receiver', DEMO_STAGES.receiver, 'Receiver', {
-        volumeM3: 0.27,
-        method: 'measured',
-        outletTemperatureC: 31,
-      }),
+      stage(
+        'receiver',
+        DEMO_STAGES.receiver,
+        'Receiver',
+        { volumeM3: 0.27, method: 'measured', outletTemperatureC: 31 },
+        { volumeM3: 'nameplate' },
+      ),
       stage('coalescing-filter', DEMO_STAGES.coalescer, 'Coalescer 1 µm'),
-      stage('refrigerated-dryer', DEMO_STAGES.dryer, 'Chilled dryer', { pressureDewPointC: 3 }),
+      stage(
+        'refrigerated-dryer',
+        DEMO_STAGES.dryer,
+        'Chilled dryer',
+        { pressureDewPointC: 3 },
+        { pressureDewPointC: 'nameplate' },
+      ),
       stage('regulator', 'regulator', 'Loft regulator', { setPressurePa: BAR_G(6.5) }),
       stage('outlet', 'pallets', 'Pallet-valve bench', {
         need: 'dew-point',
