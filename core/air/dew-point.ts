@@ -90,7 +90,12 @@ export function pressureDewPointC(
   convention: Convention = 'frost',
 ): number {
   const vapourPressurePa = vapourFraction * pressurePa;
-  if (basis === 'ideal') return dewPointFromVapourPressureC(vapourPressurePa, convention);
+  return basis === 'ideal'
+    ? dewPointFromVapourPressureC(vapourPressurePa, convention)
+    : realDewPointC(vapourPressurePa, pressurePa, convention);
+}
+
+function realDewPointC(vapourPressurePa: number, pressurePa: number, convention: Convention): number {
   requirePressure(pressurePa);
   // The phase is fixed beforehand from the real saturation at the triple point, so that the steps below cannot flicker
   // between ice and water (the two fits of f part by about 0.02 K there).

@@ -14,12 +14,13 @@ export interface Catcher {
  */
 export function catchesDrops<P extends Catcher>(
   source: string,
-  efficiencyOf: (p: P, inlet: AirStream, around: Surroundings) => number = (p) => p.efficiency,
+  efficiencyOf?: (p: P, inlet: AirStream, around: Surroundings) => number,
 ) {
   return {
     equation: 'caught = share · drops; vapour unchanged; p₂ = p₁ − loss',
     pass(inlet: AirStream, p: P, around: Surroundings): void {
-      const share = drained(p.drain, efficiencyOf(p, inlet, around), around);
+      const efficiency = efficiencyOf ? efficiencyOf(p, inlet, around) : p.efficiency;
+      const share = drained(p.drain, efficiency, around);
       inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around)).catchDrops(share);
     },
     catches: (p: P, around: Surroundings) => ({ efficiency: drained(p.drain, p.efficiency, around), source }),

@@ -1,10 +1,6 @@
 import { pressureDewPointC } from '../air/dew-point';
 import type { Basis } from '../air/enhancement-factor';
-import {
-  humidityRatioFromFraction,
-  vapourFractionFromRatio,
-  vapourFractionFromRelativeHumidity,
-} from '../air/humidity';
+import { humidityRatioFromFraction, vapourFractionFromRelativeHumidity, WATER_TO_AIR_MASS } from '../air/humidity';
 import { OutOfRange } from '../air/out-of-range';
 import type { ParametersOf } from '../equipment/index';
 import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
@@ -31,9 +27,9 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
 }
 
 /** The air as it enters an intake, at the flow that its compressor delivers while it is loaded. */
-function drawnAir([intakeOwn, compressorOwn]: Stretch['parameters'], around: Surroundings): AirStream {
-  const intake = intakeOwn as ParametersOf<'intake'>;
-  const compressor = compressorOwn as ParametersOf<'compressor'>;
+function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirStream {
+  const intake = parameters[0] as ParametersOf<'intake'>;
+  const compressor = parameters[1] as ParametersOf<'compressor'>;
   const x = vapourFractionFromRelativeHumidity(
     around.intakeRelativeHumidity,
     around.intakeTemperatureC,
@@ -58,7 +54,9 @@ function drawnAir([intakeOwn, compressorOwn]: Stretch['parameters'], around: Sur
 /** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
 function dewPointOf(air: AirStream): number {
   if (air.liquidKgPerS > 0) return air.temperatureC;
-  return pressureDewPointC(vapourFractionFromRatio(air.vapourKgPerS / air.dryAirKgPerS), air.pressurePa, air.basis);
+  const { vapourKgPerS } = air;
+  const fraction = vapourKgPerS / (WATER_TO_AIR_MASS * air.dryAirKgPerS + vapourKgPerS); // of the moles: one division
+  return pressureDewPointC(fraction, air.pressurePa, air.basis);
 }
 
 /**
@@ -121,12 +119,11 @@ export function walkPrepared(
         blank(figures, first, first + passes.length);
         continue;
       }
-      for (; walked < passes.length; walked++) {
+      for (let k = KEPT * first; walked < passes.length; walked++, k += KEPT) {
         air.enterStage();
         if (onEnter) onEnter(first + walked, air);
         (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], around);
         if (kept !== null) {
-          const k = KEPT * (first + walked);
           figures[k] = air.temperatureC;
           figures[k + 1] = air.pressurePa;
           figures[k + DEW_POINT] = dewPointOf(air);

@@ -68,14 +68,17 @@ export class AirStream {
       const most = saturatedHumidityRatio(temperatureC, pressurePa, this.basis) * this.dryAirKgPerS;
       const vapour = Math.min(water, most);
       this.vapourKgPerS = vapour;
-      if (temperatureC < TRIPLE_POINT_C) {
-        if (water > vapour) this.losses.frozenKgPerS += water - vapour;
-        this.liquidKgPerS = 0;
-      } else this.liquidKgPerS = water - vapour;
+      this.liquidKgPerS = water - vapour;
+      if (temperatureC < TRIPLE_POINT_C) this.freeze();
     }
     this.temperatureC = temperatureC;
     this.pressurePa = pressurePa;
     return this;
+  }
+
+  private freeze(): void {
+    if (this.liquidKgPerS > 0) this.losses.frozenKgPerS += this.liquidKgPerS;
+    this.liquidKgPerS = 0;
   }
 
   /** Takes a share of the drops, 0…1, out through the drain. */
