@@ -1,5 +1,5 @@
 import { judgeOutlets } from '../core/line/judge-outlet';
-import { prepare } from '../core/line/prepare';
+import { packed, prepare } from '../core/line/prepare';
 import { allStages } from '../core/line/runs';
 import { surroundingsOf, walk, walkPrepared } from '../core/line/walk';
 import { fortyStages } from './forty-stage-plan';
@@ -16,7 +16,7 @@ function bestMs(job: () => void, times: number): number {
   return best;
 }
 const plan = fortyStages();
-const line = prepare(plan);
+const line = packed(prepare(plan));
 const around = surroundingsOf(plan);
 const figures = walk(plan).figures;
 const section = walk(plan);

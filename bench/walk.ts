@@ -4,7 +4,7 @@ import { dewPointFromVapourPressureC } from '../core/air/dew-point';
 import { workingPressurePa } from '../core/equipment/compressor';
 import { newStage } from '../core/line/edit';
 import { type Plan, planSchema, type Stage } from '../core/line/plan';
-import { prepare } from '../core/line/prepare';
+import { packed, prepare } from '../core/line/prepare';
 import { DEW_POINT, KEPT } from '../core/line/section';
 import { surroundingsOf, walkPrepared } from '../core/line/walk';
 import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
@@ -164,7 +164,7 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
 
 const lines = Array.from({ length: LINES }, (_, i) => line(i));
 const cases = lines.map((plan) => ({
-  line: prepare(plan),
+  line: packed(prepare(plan)),
   ideal: surroundingsOf(plan, 'ideal'),
   real: surroundingsOf(plan, 'real'),
 }));

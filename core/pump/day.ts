@@ -3,7 +3,7 @@ import { vapourFractionFromRelativeHumidity, WATER_TO_AIR_MASS } from '../air/hu
 import type { Surroundings } from '../equipment/kind';
 import { receiverSurfaceM2 } from '../equipment/receiver';
 import type { Plan, Stage } from '../line/plan';
-import { type PreparedLine, prepare } from '../line/prepare';
+import { type PreparedLine, packed, prepare } from '../line/prepare';
 import { allStages, runsOf, standing } from '../line/runs';
 import { surroundingsOf, walkPrepared } from '../line/walk';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
@@ -107,7 +107,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const stages = allStages(line);
   const tankStage = stages.find(isReceiver);
   const around = surroundingsOf(line, basis);
-  const prepared = prepare(line);
+  const prepared = packed(prepare(line));
   const steady = tankStage && walkPrepared(prepared, around).at(tankStage.id);
   if (!tankStage || !steady) return undefined;
 
