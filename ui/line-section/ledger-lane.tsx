@@ -31,6 +31,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
   const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
   const bar = Math.min(30, (Math.min(...row.cells.map((c) => c.width)) - 16) / 2);
+  const narrow = bar < 24; // then figures over neighbouring bars stand apart from the middle, not over each other
   return (
     <Lane
       title="Water ledger"
@@ -85,9 +86,9 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
               <WhyText
                 figure={unit ? () => explainUnit(plan, section, unit) : { stageId: s.stageId, name: 'caught' }}
                 label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
-                x={centre + 1 + bar / 2}
+                x={narrow ? centre + 2 : centre + 1 + bar / 2}
                 y={y(caught) - 4}
-                textAnchor="middle"
+                textAnchor={narrow ? 'start' : 'middle'}
                 className="fill-caught"
               >
                 {number(s.caughtKgPerS)}
@@ -110,9 +111,9 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                 <WhyText
                   figure={{ stageId: s.stageId, name: 'vapour' }}
                   label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
-                  x={x + bar / 2}
+                  x={narrow && collects ? centre - 2 : x + bar / 2}
                   y={y(vapour + drops) - 4}
-                  textAnchor="middle"
+                  textAnchor={narrow && collects ? 'end' : 'middle'}
                   className="fill-quiet font-normal"
                 >
                   {number(s.vapourKgPerS)}
