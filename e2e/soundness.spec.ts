@@ -41,3 +41,20 @@ for (const width of [390, 1280, 1920])
     }
     expect(faults).toEqual([]);
   });
+
+test('on a phone nothing lies over the bar of views', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const view of ['survey', 'line', 'day', 'logbook']) {
+    await page.goto(`${DEMO}/${view}`);
+    await page.waitForTimeout(300);
+    const covered = await page.getByRole('navigation', { name: 'Views' }).evaluate((bar) =>
+      [...bar.querySelectorAll('a')]
+        .filter((link) => {
+          const { left, top, width, height } = link.getBoundingClientRect();
+          return !link.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+        })
+        .map((link) => link.textContent),
+    );
+    expect(covered, view).toEqual([]);
+  }
+});

@@ -38,6 +38,7 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
+  await page.getByText('Working out the day').waitFor({ state: 'hidden' });
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
     await page.waitForTimeout(600);

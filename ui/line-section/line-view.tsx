@@ -145,7 +145,7 @@ export function LineView() {
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
           ref={box}
-          className="min-w-0 flex-1 overflow-x-auto"
+          className="isolate min-w-0 flex-1 overflow-x-auto"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
           tabIndex={0}
           role="region"
