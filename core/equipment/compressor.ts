@@ -191,6 +191,11 @@ export const compressor = defineKind({
     }),
   }),
   pass(inlet, p, around) {
+    if (inlet.pressurePa > around.atmosphericPa)
+      throw new Refusal(
+        '',
+        'A compressor stands right behind its intake, before coolers, tanks and dryers. The air that comes here is compressed already: take it out, or give it a run of its own.',
+      );
     if (p.cutInPa >= p.cutOutPa)
       throw new Refusal('cutInPa', 'It must cut in below the pressure at which it cuts out. Are the two swapped?');
     if (p.cutInPa <= inlet.pressurePa)

@@ -162,6 +162,18 @@ describe('what cannot be is named, and the rest of the line still computes', () 
     expect(section.problems.map((p) => p.stageId)).toEqual(['x3']);
     expect(section.at('tool')).toBeDefined();
   });
+
+  test('a compressor after a dryer is named at the stage; the other branches are walked', () => {
+    const booster = stageOf('compressor', {}, 'booster');
+    const plan = hang(base, { id: 'drop', from: 'trap', stages: [stageOf('refrigerated-dryer'), booster] });
+    const section = walk(plan);
+    expect(section.problems).toMatchObject([
+      { stageId: 'booster', message: expect.stringMatching(/behind its intake/) },
+    ]);
+    expect(section.at('tool')).toBeDefined();
+    expect(section.at('refrigerated-dryer')).toBeDefined();
+    expect(section.at('booster')).toBeUndefined();
+  });
 });
 
 test('a stage provided for is left out of the walk, and what hangs on it hangs on the stage before', () => {

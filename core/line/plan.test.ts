@@ -40,7 +40,7 @@ describe('the plan file', () => {
     ['text for a number', 'survey.altitudeM', 'high', /survey\.altitudeM.*number/],
     ['a parameter that nobody knows', 'stages.3.parameters.colour', 1, /stages\.3\.parameters/],
     ['a place that is not there', 'survey.intakePlaceId', 'moon', /survey\.intakePlaceId: There is no place/],
-    ['two compressors', 'stages.3', plan.stages[1], /stages\.3: A compressor stands behind its intake/],
+    ['an intake in the midst of the line', 'stages.3', plan.stages[0], /stages\.3: An intake stands at the beginning/],
     ['two stages of one id', 'stages.3.id', 'receiver', /stages\.4: Two stages have the same id/],
     ['a day that ends before it starts', 'survey.working.endsAtH', 3, /survey\.working\.endsAtH/],
   ])('refuses %s at its field', (_what, path, value, message) => {

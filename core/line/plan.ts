@@ -137,13 +137,11 @@ export const unitSchema = z.strictObject({
 });
 export type Unit = z.infer<typeof unitSchema>;
 
-/** A run that draws its own air begins with intake and compressor; no other stage of a line is one. */
+/** A run that draws its own air begins with intake and compressor; no other stage is an intake. */
 function checkSources(stages: readonly { kind: string }[], draws: boolean, refuse: (i: number, m: string) => void) {
   stages.forEach(({ kind }, i) => {
     if (draws && i === 0 && kind !== 'intake') refuse(i, 'A line begins with its intake.');
     else if (draws && i === 1 && kind !== 'compressor') refuse(i, 'The compressor comes right after the intake.');
-    else if ((!draws || i > 1) && kind === 'compressor')
-      refuse(i, 'A compressor stands behind its intake, at the beginning of a run, and nowhere else.');
     else if ((!draws || i > 1) && kind === 'intake') refuse(i, 'An intake stands at the beginning of a run.');
   });
 }

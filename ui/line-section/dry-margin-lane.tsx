@@ -34,7 +34,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
   const number = (c: number): string => formatQuantity(c, 'temperature', choice).number;
   const name = (i: number): string => cells[i]?.name ?? 'the take-off';
   const hatches = closed.flatMap((c, i) =>
-    c && cells[i]?.width ? [{ from: cells[i]?.left ?? 0, width: cells[i]?.width ?? 0, i }] : [],
+    c && cells[i]?.width ? [{ from: cells[i]?.left ?? 0, width: cells[i]?.width ?? 0 }] : [],
   );
   const changed = (values: number[], i: number): boolean =>
     i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
@@ -55,21 +55,18 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           .join(' ')}`}
         className="fill-sand"
       />
-      {hatches.map((h) => (
-        <rect key={h.i} x={h.from} width={h.width} y={0} height={HEIGHT} fill="url(#falling-out)" opacity={0.55} />
-      ))}
+      <path
+        d={hatches.map((h) => `M${h.from} 0h${h.width}v${HEIGHT}h${-h.width}z`).join('')}
+        fill="url(#falling-out)"
+        fillOpacity={0.55}
+      />
       <polyline points={points(dew)} fill="none" className="stroke-deep" strokeWidth={2} strokeDasharray="6 4" />
       <polyline points={points(air)} fill="none" className="stroke-copper" strokeWidth={2.2} />
-      {stations.map((s, i) => (
-        <circle
-          key={s.stageId}
-          cx={x[i]}
-          cy={y(air[i] as number)}
-          r={3.2}
-          className="fill-card stroke-copper"
-          strokeWidth={1.8}
-        />
-      ))}
+      <path
+        d={air.map((v, i) => `M${(x[i] ?? 0) - 3.2} ${y(v)}a3.2 3.2 0 1 0 6.4 0a3.2 3.2 0 1 0 -6.4 0`).join('')}
+        className="fill-card stroke-copper"
+        strokeWidth={1.8}
+      />
       {wet && hatches.length > 1 && (
         <text
           x={((hatches[0]?.from ?? 0) + wet.from + wet.width) / 2 + 30}
@@ -88,7 +85,8 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           changed(air, i) ? (
             <WhyText
               key={`t${s.stageId}`}
-              figure={{ stageId: s.stageId, name: 'temperature' }}
+              stageId={s.stageId}
+              name="temperature"
               label={`Air after ${name(i)}: ${number(s.temperatureC)} ${u.symbol}. Why?`}
               x={(x[i] ?? 0) + (falls(i) ? 4 : 0)}
               y={y(air[i] as number) - 8}
@@ -103,7 +101,8 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           !closed[i] && changed(dew, i) ? (
             <WhyText
               key={`d${s.stageId}`}
-              figure={{ stageId: s.stageId, name: 'dewPoint' }}
+              stageId={s.stageId}
+              name="dewPoint"
               label={`Pressure dew point after ${name(i)}: ${number(s.pressureDewPointC)} ${u.symbol}. Why?`}
               x={x[i]}
               y={Math.min(HEIGHT - 3, y(dew[i] as number) + 15)}

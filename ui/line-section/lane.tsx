@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
 import { MAIN } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
+import { WhyDrawing } from '@/ui/why/why';
 import type { Row } from './rows';
 
 export const LABELS = 92;
@@ -14,6 +15,7 @@ export function Lane({
   ticks,
   y,
   note,
+  figureOf,
   children,
 }: {
   title: string;
@@ -23,6 +25,7 @@ export function Lane({
   ticks: readonly number[];
   y: (value: number) => number;
   note?: ReactNode;
+  figureOf?: ComponentProps<typeof WhyDrawing>['figureOf'];
   children: ReactNode;
 }) {
   return (
@@ -46,7 +49,7 @@ export function Lane({
           </svg>
         )}
       </div>
-      <svg width={row.total} height={height} className="block bg-card" role="group" aria-label={title}>
+      <WhyDrawing figureOf={figureOf} width={row.total} height={height} className="block bg-card" label={title}>
         <path d={ticks.map((t) => `M0 ${y(t)}H${row.total}`).join('')} className="stroke-hairline" strokeWidth={0.7} />
         <path
           d={row.cells.map(({ left }, i) => (i === 0 ? '' : `M${left} 0V${height}`)).join('')}
@@ -55,7 +58,7 @@ export function Lane({
           strokeWidth={0.7}
         />
         {children}
-      </svg>
+      </WhyDrawing>
     </section>
   );
 }

@@ -1,7 +1,9 @@
 'use client';
 
-import { memo } from 'react';
+import { Fragment, memo } from 'react';
+import type { StationFigure } from '@/core/line/explain';
 import { explainUnit } from '@/core/line/explain-unit';
+import type { Station } from '@/core/line/section';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -32,6 +34,14 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
   const bar = Math.min(30, (Math.min(...row.cells.map((c) => c.width)) - 16) / 2);
   const narrow = bar < 24; // then figures over neighbouring bars stand apart from the middle, not over each other
+  const leftOf = (s: Station, centre: number): number => (s.caughtKgPerS > 0 ? centre - bar - 1 : centre - bar / 2);
+  const at = (kgPerS: number): number => y(inUnit(kgPerS));
+  /** One path for all bars of a colour: they all move with every keystroke, and a browser counts what it has to draw. */
+  const bars = (shape: (s: Station, centre: number) => { x: number; from: number; to: number }): string =>
+    row.reached
+      .map(({ station, centre }) => shape(station, centre))
+      .map(({ x, from, to }) => (from > to ? `M${x} ${from}h${bar}V${to}h${-bar}z` : ''))
+      .join('');
   return (
     <Lane
       title="Water ledger"
@@ -40,6 +50,10 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
       row={row}
       ticks={ticks}
       y={y}
+      figureOf={(stageId, name) => {
+        const unit = name === 'caught' && row.cells.find((c) => c.stage.id === stageId)?.unit;
+        return unit ? () => explainUnit(plan, section, unit) : { stageId, name: name as StationFigure };
+      }}
       note={
         <ul className="mt-2 grid gap-0.5 text-[0.72rem] leading-tight text-quiet">
           <li className="flex items-center gap-1">
@@ -57,84 +71,93 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
         </ul>
       }
     >
-      {row.reached.map(({ stage, unit, name, station: s, centre }) => {
-        const vapour = inUnit(s.vapourKgPerS);
-        const drops = inUnit(s.liquidKgPerS);
-        const caught = inUnit(s.caughtKgPerS);
-        const collects = s.caughtKgPerS > 0;
-        const x = collects ? centre - bar - 1 : centre - bar / 2;
-        return (
-          <g key={s.stageId} className="text-[11.500px] font-semibold">
-            <rect x={x} width={bar} y={y(vapour)} height={Math.max(0, y(0) - y(vapour))} className="fill-vapour" />
-            <rect
-              x={x}
-              width={bar}
-              y={y(vapour + drops)}
-              height={Math.max(0, y(vapour) - y(vapour + drops))}
-              className="fill-drops"
-            />
-            {collects && (
-              <rect
-                x={centre + 1}
-                width={bar}
-                y={y(caught)}
-                height={Math.max(1, y(0) - y(caught))}
-                className="fill-caught"
-              />
-            )}
-            {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
-              <WhyText
-                figure={unit ? () => explainUnit(plan, section, unit) : { stageId: s.stageId, name: 'caught' }}
-                label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
-                x={narrow ? centre + 2 : centre + 1 + bar / 2}
-                y={y(caught) - 4}
-                textAnchor={narrow ? 'start' : 'middle'}
-                className="fill-caught"
-              >
-                {number(s.caughtKgPerS)}
-              </WhyText>
-            )}
-            {tall(vapour) ? (
-              <WhyText
-                figure={{ stageId: s.stageId, name: 'vapour' }}
-                label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
-                x={x + bar / 2}
-                y={y(vapour) + 13}
-                textAnchor="middle"
-                className="fill-ink font-normal"
-              >
-                {number(s.vapourKgPerS)}
-              </WhyText>
-            ) : (
-              !tall(drops) &&
-              stage.kind !== 'outlet' && (
+      <path
+        d={bars((s, centre) => ({ x: leftOf(s, centre), from: y(0), to: at(s.vapourKgPerS) }))}
+        className="fill-vapour"
+      />
+      <path
+        d={bars((s, centre) => ({
+          x: leftOf(s, centre),
+          from: at(s.vapourKgPerS),
+          to: at(s.vapourKgPerS + s.liquidKgPerS),
+        }))}
+        className="fill-drops"
+      />
+      <path
+        d={bars((s, centre) => ({
+          x: centre + 1,
+          from: y(0),
+          to: s.caughtKgPerS > 0 ? Math.min(at(s.caughtKgPerS), y(0) - 1) : y(0),
+        }))}
+        className="fill-caught"
+      />
+      <g className="text-[11.500px] font-semibold">
+        {row.reached.map(({ stage, name, station: s, centre }) => {
+          const vapour = inUnit(s.vapourKgPerS);
+          const drops = inUnit(s.liquidKgPerS);
+          const caught = inUnit(s.caughtKgPerS);
+          const collects = s.caughtKgPerS > 0;
+          const x = leftOf(s, centre);
+          return (
+            <Fragment key={s.stageId}>
+              {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
                 <WhyText
-                  figure={{ stageId: s.stageId, name: 'vapour' }}
+                  stageId={s.stageId}
+                  name="caught"
+                  label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
+                  x={narrow ? centre + 2 : centre + 1 + bar / 2}
+                  y={y(caught) - 4}
+                  textAnchor={narrow ? 'start' : 'middle'}
+                  className="fill-caught"
+                >
+                  {number(s.caughtKgPerS)}
+                </WhyText>
+              )}
+              {tall(vapour) ? (
+                <WhyText
+                  stageId={s.stageId}
+                  name="vapour"
                   label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
-                  x={narrow && collects ? centre - 2 : x + bar / 2}
-                  y={y(vapour + drops) - 4}
-                  textAnchor={narrow && collects ? 'end' : 'middle'}
-                  className="fill-quiet font-normal"
+                  x={x + bar / 2}
+                  y={y(vapour) + 13}
+                  textAnchor="middle"
+                  className="fill-ink font-normal"
                 >
                   {number(s.vapourKgPerS)}
                 </WhyText>
-              )
-            )}
-            {tall(drops) && (
-              <WhyText
-                figure={{ stageId: s.stageId, name: 'liquid' }}
-                label={`Drops carried on from ${name}: ${number(s.liquidKgPerS)} ${u.symbol}. Why?`}
-                x={x + bar / 2}
-                y={y(vapour + drops) + 13}
-                textAnchor="middle"
-                className="fill-on-strong"
-              >
-                {number(s.liquidKgPerS)}
-              </WhyText>
-            )}
-          </g>
-        );
-      })}
+              ) : (
+                !tall(drops) &&
+                stage.kind !== 'outlet' && (
+                  <WhyText
+                    stageId={s.stageId}
+                    name="vapour"
+                    label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
+                    x={narrow && collects ? centre - 2 : x + bar / 2}
+                    y={y(vapour + drops) - 4}
+                    textAnchor={narrow && collects ? 'end' : 'middle'}
+                    className="fill-quiet font-normal"
+                  >
+                    {number(s.vapourKgPerS)}
+                  </WhyText>
+                )
+              )}
+              {tall(drops) && (
+                <WhyText
+                  stageId={s.stageId}
+                  name="liquid"
+                  label={`Drops carried on from ${name}: ${number(s.liquidKgPerS)} ${u.symbol}. Why?`}
+                  x={x + bar / 2}
+                  y={y(vapour + drops) + 13}
+                  textAnchor="middle"
+                  className="fill-on-strong"
+                >
+                  {number(s.liquidKgPerS)}
+                </WhyText>
+              )}
+            </Fragment>
+          );
+        })}
+      </g>
     </Lane>
   );
 });

@@ -33,7 +33,8 @@ export const PressureLane = memo(function PressureLane({ row }: { row: Row }) {
           return (
             <WhyText
               key={stage.id}
-              figure={{ stageId: stage.id, name: 'pressure' }}
+              stageId={stage.id}
+              name="pressure"
               label={`Pressure after ${name}: ${text} ${u.symbol}. Why?`}
               x={centre}
               y={y(value) - 5}

@@ -13,7 +13,18 @@ const HEIGHT = 46;
 /** Particle : water : oil of ISO 8573-1 behind each stage, each digit by what the line does to it. */
 export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; grades: ReadonlyMap<string, Grade> }) {
   return (
-    <Lane title="Purity" unit="particle : water : oil" height={HEIGHT} row={row} ticks={[]} y={() => 0}>
+    <Lane
+      title="Purity"
+      unit="particle : water : oil"
+      height={HEIGHT}
+      row={row}
+      ticks={[]}
+      y={() => 0}
+      figureOf={(id) => () => {
+        const grade = grades.get(id);
+        return grade && explainGrade(grade, row.cells.find((c) => c.stage.id === id)?.name ?? '');
+      }}
+    >
       <g className="text-[12px] font-semibold">
         {row.reached
           .filter((c) => c.stage.kind !== 'intake')
@@ -23,7 +34,8 @@ export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; 
               grade && (
                 <WhyText
                   key={stage.id}
-                  figure={() => explainGrade(grade, name)}
+                  stageId={stage.id}
+                  name="purity"
                   label={`Purity after ${name}: ${written(grade)}. Why?`}
                   x={centre}
                   y={HEIGHT / 2 + 4}

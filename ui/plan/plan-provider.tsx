@@ -11,15 +11,16 @@ import { type Autosave, startAutosave } from './autosave';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';
 import { useAfterPaint } from './use-after-paint';
 
+/** The line as it is now: of another identity at every edit. */
 interface PlanContextValue {
-  readonly planId: string;
   readonly plan: Plan;
-  readonly store: PlanStore;
   readonly section: Section;
   readonly autosave: Autosave | undefined;
 }
 
 const PlanContext = createContext<PlanContextValue | undefined>(undefined);
+/** Where it is kept: the same as long as the line is on screen, so that nothing is drawn anew for it. */
+const StoreContext = createContext<{ readonly planId: string; readonly store: PlanStore } | undefined>(undefined);
 
 /** Holds a line while it is looked at: the plan with undo, its section walked anew at every edit, and the saving. */
 export function PlanProvider({
@@ -41,11 +42,14 @@ export function PlanProvider({
   }, [store, planId]);
   const plan = useStore(store, (s) => s.plan);
   const section = useMemo(() => walk(plan), [plan]);
-  const value = useMemo(() => ({ planId, plan, store, section, autosave }), [planId, plan, store, section, autosave]);
+  const kept = useMemo(() => ({ planId, store }), [planId, store]);
+  const value = useMemo(() => ({ plan, section, autosave }), [plan, section, autosave]);
   return (
-    <PlanContext value={value}>
-      <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
-    </PlanContext>
+    <StoreContext value={kept}>
+      <PlanContext value={value}>
+        <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
+      </PlanContext>
+    </StoreContext>
   );
 }
 
@@ -58,26 +62,39 @@ export function AfterPaint({ children }: { children: ReactNode }) {
   return <PlanContext value={shown}>{children}</PlanContext>;
 }
 
+const OUTSIDE = 'outside PlanProvider';
+
 function usePlanContext(): PlanContextValue {
   const context = useContext(PlanContext);
-  if (!context) throw new Error('usePlan outside PlanProvider');
+  if (!context) throw new Error(OUTSIDE);
   return context;
 }
 
+function useKept() {
+  const context = useContext(StoreContext);
+  if (!context) throw new Error(OUTSIDE);
+  return context;
+}
+
+/** Part of what is kept of the line; who uses it is drawn anew only when that part changes. */
 export function usePlanState<T>(select: (state: PlanState) => T): T {
-  return useStore(usePlanContext().store, select);
+  return useStore(useKept().store, select);
 }
 
 /** The line on screen: its plan, its walked section, and how to edit it. */
 export function usePlan() {
-  const { planId, plan, section, store, autosave } = usePlanContext();
+  const { planId, store } = useKept();
   const edit = usePlanState((s) => s.edit);
-  return { planId, plan, section, edit, autosave, store };
+  return { ...usePlanContext(), planId, edit, store };
 }
 
 /** Undo and redo, and whether there is anything to undo or redo. */
 export function useHistory() {
-  const { store } = usePlanContext();
-  const { undo, redo, pastStates, futureStates } = useStore(store.temporal, (s) => s);
-  return { undo: () => undo(), redo: () => redo(), canUndo: pastStates.length > 0, canRedo: futureStates.length > 0 };
+  const { temporal } = useKept().store;
+  const canUndo = useStore(temporal, (s) => s.pastStates.length > 0);
+  const canRedo = useStore(temporal, (s) => s.futureStates.length > 0);
+  return useMemo(() => {
+    const { undo, redo } = temporal.getState();
+    return { undo: () => undo(), redo: () => redo(), canUndo, canRedo };
+  }, [temporal, canUndo, canRedo]);
 }

@@ -4,18 +4,19 @@ import { Check, ChevronDown, Download } from 'lucide-react';
 import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
 import type { PlanSummary } from '@/core/line/plan';
-import { usePlan } from '@/ui/plan/plan-provider';
+import { usePlanState } from '@/ui/plan/plan-provider';
 
 /** What is open, and the other lines. */
-export function LineSwitcher({ lines }: { lines: readonly PlanSummary[] }) {
-  const { plan, planId } = usePlan();
+export function LineSwitcher({ planId, lines }: { planId: string; lines: readonly PlanSummary[] }) {
+  const shop = usePlanState((s) => s.plan.survey.shop);
+  const name = usePlanState((s) => s.plan.name);
   const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="button min-w-0 shrink">
         <span className="truncate">
-          <strong>{plan.survey.shop}</strong>
-          <span className="max-md:hidden"> · {plan.name}</span>
+          <strong>{shop}</strong>
+          <span className="max-md:hidden"> · {name}</span>
         </span>
         <ChevronDown size={14} aria-hidden className="shrink-0" />
       </DropdownMenu.Trigger>

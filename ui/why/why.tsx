@@ -2,24 +2,19 @@
 
 import { Popover } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
-import { explain, type Figure } from '@/core/line/explain';
+import { explain, type Figure, type StationFigure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';
 
-/** Whether a figure is being asked about. There are hundreds on a page: the answer is made only while it is open. */
-function useWhy<E extends Element>() {
-  const [open, setOpen] = useState(false);
-  const anchor = useRef<E>(null);
-  const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key !== '?' && event.key !== 'Enter' && event.key !== ' ') return;
-    event.preventDefault();
-    event.stopPropagation();
-    event.nativeEvent.stopImmediatePropagation();
-    setOpen(true);
-  };
-  return { open, setOpen, anchor, onKeyDown, onClick: () => setOpen(true) };
+const asks = (event: KeyboardEvent): boolean => ['?', 'Enter', ' '].includes(event.key);
+
+/** Keeps a key from what else listens to it: the page’s shortcuts. */
+function swallow(event: KeyboardEvent): void {
+  event.preventDefault();
+  event.stopPropagation();
+  event.nativeEvent.stopImmediatePropagation();
 }
 
 /** A figure of the line on screen, or anything that can say how it came about. */
@@ -71,7 +66,8 @@ function Answered({ by: derivation }: { by: Derivation | undefined }) {
 
 /** A figure that answers “why?”: click it, or focus it and press `?`. */
 export function Why({ figure, children, className }: { figure: Questioned; children: ReactNode; className?: string }) {
-  const { open, setOpen, anchor, onKeyDown, onClick } = useWhy<HTMLButtonElement>();
+  const [open, setOpen] = useState(false); // the answer is made only while it is open
+  const anchor = useRef<HTMLButtonElement>(null);
   return (
     <>
       <button
@@ -80,8 +76,12 @@ export function Why({ figure, children, className }: { figure: Questioned; child
         aria-haspopup="dialog"
         aria-expanded={open}
         className={`decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`}
-        onKeyDown={onKeyDown}
-        onClick={onClick}
+        onKeyDown={(e) => {
+          if (!asks(e)) return;
+          swallow(e);
+          setOpen(true);
+        }}
+        onClick={() => setOpen(true)}
         title="Why?"
       >
         {children}
@@ -91,32 +91,65 @@ export function Why({ figure, children, className }: { figure: Questioned; child
   );
 }
 
-/** The same for a number drawn in a lane of the section. */
-export function WhyText({
-  figure,
+/** A number of a drawing, by whose it is and what it tells. */
+export type DrawnFigure = StationFigure | 'purity';
+
+/**
+ * A drawing whose numbers ({@link WhyText}) answer “why?”. It listens for all of them: there are hundreds, and they move with
+ * every keystroke.
+ */
+export function WhyDrawing({
+  figureOf = (stageId, name) => ({ stageId, name: name as StationFigure }),
   label,
   children,
-  ...text
-}: { figure: Questioned; label: string } & SVGProps<SVGTextElement>) {
-  const { open, setOpen, anchor, onKeyDown, onClick } = useWhy<SVGTextElement>();
+  ...svg
+}: {
+  figureOf?: ((stageId: string, name: DrawnFigure) => Questioned) | undefined;
+  label: string;
+} & SVGProps<SVGSVGElement>) {
+  const [asked, ask] = useState<{ figure: Questioned; anchor: RefObject<Element | null> }>();
+  const open = (target: EventTarget): boolean => {
+    const text = (target as Element).closest<SVGTextElement>('text[data-figure]');
+    if (!text) return false;
+    const { stageId = '', figure } = text.dataset;
+    ask({ figure: figureOf(stageId, figure as DrawnFigure), anchor: { current: text } });
+    return true;
+  };
   return (
     <>
-      <text
-        ref={anchor}
-        {...text}
-        role="button"
-        tabIndex={0}
+      <svg
+        {...svg}
+        role="group"
         aria-label={label}
-        aria-haspopup="dialog"
-        aria-expanded={open}
-        className={`cursor-help hover:underline ${text.className ?? ''}`}
-        onClick={onClick}
-        onKeyDown={onKeyDown}
+        onClick={(e) => open(e.target)}
+        onKeyDown={(e) => asks(e) && open(e.target) && swallow(e)}
       >
         {children}
-      </text>
-      {open && <Answer figure={figure} anchor={anchor} setOpen={setOpen} />}
+      </svg>
+      {asked && <Answer {...asked} setOpen={() => ask(undefined)} />}
     </>
+  );
+}
+
+/** A number in a {@link WhyDrawing}. */
+export function WhyText({
+  stageId,
+  name,
+  label,
+  className,
+  ...text
+}: { stageId: string; name: DrawnFigure; label: string } & SVGProps<SVGTextElement>) {
+  return (
+    <text
+      {...text}
+      data-figure={name}
+      data-stage-id={stageId}
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-haspopup="dialog"
+      className={`cursor-help hover:underline ${className ?? ''}`}
+    />
   );
 }
 

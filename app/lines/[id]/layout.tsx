@@ -28,7 +28,7 @@ export default async function LineLayout({
     );
   return (
     <PlanProvider key={id} planId={id} stored={stored}>
-      <Frame planId={id} title={<LineSwitcher lines={lines} />} actions={<SaveStatus />}>
+      <Frame planId={id} title={<LineSwitcher planId={id} lines={lines} />} actions={<SaveStatus />}>
         <SaveNotice />
         {children}
       </Frame>
