@@ -26,6 +26,16 @@ export function allStages(plan: Pick<Plan, 'stages' | 'branches'>): readonly Sta
   return plan.branches.length === 0 ? plan.stages : [...plan.stages, ...plan.branches.flatMap((b) => b.stages)];
 }
 
+/** Whether two plans have the same stages and units in the same order of the same runs, whatever their numbers. */
+export function sameStages(a: Plan, b: Plan): boolean {
+  const shape = (plan: Plan): string =>
+    runsOf(plan)
+      .map((r) => `${r.id} ${r.from} ${r.into} ${r.stages.map((s) => `${s.id}:${s.unit}`)}`)
+      .concat(plan.units.map((u) => u.id))
+      .join('\n');
+  return a === b || shape(a) === shape(b);
+}
+
 export function stageById(plan: Plan, stageId: string | null | undefined): Stage | undefined {
   return allStages(plan).find((s) => s.id === stageId);
 }

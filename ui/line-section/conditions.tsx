@@ -2,6 +2,7 @@
 
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { memo } from 'react';
 import { withSurvey } from '@/core/line/edit';
 import { placeOf } from '@/core/line/survey';
 import { Drag } from '@/ui/forms/drag';
@@ -10,7 +11,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 /** The air that the pump breathes, at hand above the section: drag, and the whole line moves. */
-export function Conditions() {
+export const Conditions = memo(function Conditions() {
   const { plan, edit } = usePlan();
   const { say } = useUnits();
   const { survey } = plan;
@@ -79,4 +80,4 @@ export function Conditions() {
       </Popover.Portal>
     </Popover.Root>
   );
-}
+});

@@ -2,14 +2,14 @@
 
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
 import { WALL_UNITS, type WallUnitName } from '@/core/equipment/wall-unit';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { StageIcon } from './stage-icon';
 
 /** The catalogue of stages that can be put into the line. */
-export function InsertMenu({
+export const InsertMenu = memo(function InsertMenu({
   after,
   onInsert,
   onInsertUnit,
@@ -94,4 +94,4 @@ export function InsertMenu({
       </Popover.Portal>
     </Popover.Root>
   );
-}
+});

@@ -1,7 +1,7 @@
 'use client';
 
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import type { WallUnitName } from '@/core/equipment/wall-unit';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
@@ -12,19 +12,15 @@ import { gradeLine } from '@/core/purity/grade-line';
 import { settleHours } from '@/core/record/unit-hours';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { AfterPaint, usePlan } from '@/ui/plan/plan-provider';
-import { useAfterPaint } from '@/ui/plan/use-after-paint';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
 import { Conditions } from './conditions';
-import { DryMarginLane } from './dry-margin-lane';
 import { InsertMenu } from './insert-menu';
 import { LABELS } from './lane';
-import { LedgerLane } from './ledger-lane';
+import { Lanes, Live } from './lanes';
 import { OutletList } from './outlet-list';
-import { PressureLane } from './pressure-lane';
-import { PurityLane } from './purity-lane';
-import { rowsFor, shapeOf } from './rows';
+import { rowsFor } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
@@ -33,7 +29,15 @@ import { useLineKeys } from './use-line-keys';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
-  const { plan, section, edit } = usePlan();
+  return (
+    <AfterPaint>
+      <View />
+    </AfterPaint>
+  );
+}
+
+const View = memo(function View() {
+  const { plan, section, edit, store } = usePlan();
   const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
   const select = useCallback((id: string | undefined): void => void choose(id ?? null), [choose]);
@@ -54,11 +58,8 @@ export function LineView() {
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
-  const rows = useMemo(() => rowsFor(plan, section, room, new Set(openUnits)), [plan, section, room, openUnits]);
-  // What one types moves the lanes at once; the cards follow when those are painted, unless there are other cards now.
-  const now = useMemo(() => ({ plan, section, rows, shape: shapeOf(rows) }), [plan, section, rows]);
-  const painted = useAfterPaint(now);
-  const cards = painted.shape === now.shape ? painted : now;
+  const opens = useMemo(() => new Set(openUnits), [openUnits]);
+  const rows = useMemo(() => rowsFor(plan, section, room, opens), [plan, section, room, opens]);
   // What is chosen elsewhere, in the list of outlets or by a link, comes into view.
   useEffect(() => {
     const card = box.current?.querySelector<HTMLElement>(`[data-stage="${CSS.escape(selectedId)}"]`);
@@ -67,24 +68,31 @@ export function LineView() {
     if (own.right > view.right) box.current.scrollLeft += own.right - view.right + own.width;
     else if (own.left < view.left + LABELS) box.current.scrollLeft -= view.left + LABELS - own.left + own.width;
   }, [selectedId]);
-  const grades = useMemo(() => gradeLine(cards.plan, cards.section), [cards]);
+  const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
 
   useLineKeys({ selectedId, run, index, cells, stage: selected, unit, select });
 
   const position = branch ? stages.length : index + 1;
-  const insert = (kind: KindName): void => {
-    const same = allStages(plan).filter((s) => s.kind === kind).length;
-    const fresh = newStage(kind, crypto.randomUUID());
-    const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
-    edit((p) => insertStage(p, named, position, run?.id));
-    select(fresh.id);
-  };
-  const insertUnit = (name: WallUnitName): void => {
-    const id = crypto.randomUUID();
-    edit((p) => addWallUnit(p, name, position, run?.id ?? MAIN, id, () => crypto.randomUUID()));
-    select(id);
-  };
+  const runId = run?.id ?? MAIN;
+  const insert = useCallback(
+    (kind: KindName): void => {
+      const same = allStages(store.getState().plan).filter((s) => s.kind === kind).length;
+      const fresh = newStage(kind, crypto.randomUUID());
+      const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
+      edit((p) => insertStage(p, named, position, runId));
+      select(fresh.id);
+    },
+    [store, edit, select, position, runId],
+  );
+  const insertUnit = useCallback(
+    (name: WallUnitName): void => {
+      const id = crypto.randomUUID();
+      edit((p) => addWallUnit(p, name, position, runId, id, () => crypto.randomUUID()));
+      select(id);
+    },
+    [edit, select, position, runId],
+  );
   const toggleLanes = useCallback(
     (id: string): void => void setOpened((is) => (is.includes(id) ? is.filter((o) => o !== id) : [...is, id])),
     [setOpened],
@@ -95,11 +103,7 @@ export function LineView() {
   const editsInPlace = rows.length > 5;
   const editor = (
     <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
-      {selected && (
-        <AfterPaint>
-          <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />
-        </AfterPaint>
-      )}
+      {selected && <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />}
       {unit && (
         <UnitEditor
           key={unit.id}
@@ -161,47 +165,40 @@ export function LineView() {
               )
             }
           >
-            <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
-              {rows.map((row, i) => {
-                const { id } = row.run;
-                const open = id === MAIN || opened.includes(id);
-                return (
-                  <div key={id}>
-                    <StageRow
-                      plan={cards.plan}
-                      section={cards.section}
-                      row={cards.rows[i] ?? row}
-                      selected={(selected ?? unit ?? branch)?.id}
-                      onSelect={select}
-                      open={open}
-                      onOpen={toggleLanes}
-                    />
-                    {open && (
-                      <>
-                        <DryMarginLane row={row} />
-                        <PressureLane row={row} />
-                        <LedgerLane row={row} />
-                        <PurityLane row={cards.rows[i] ?? row} grades={grades} />
-                      </>
-                    )}
-                    {editsInPlace && id === run?.id && editor}
-                  </div>
-                );
-              })}
-            </div>
+            <Live rows={rows} room={room} openUnits={opens}>
+              <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
+                {rows.map((row) => {
+                  const { id } = row.run;
+                  const open = id === MAIN || opened.includes(id);
+                  return (
+                    <div key={id}>
+                      <StageRow
+                        plan={plan}
+                        section={section}
+                        row={row}
+                        selected={(selected ?? unit ?? branch)?.id}
+                        onSelect={select}
+                        open={open}
+                        onOpen={toggleLanes}
+                      />
+                      {open && <Lanes row={row} grades={grades} />}
+                      {editsInPlace && id === run?.id && editor}
+                    </div>
+                  );
+                })}
+              </div>
+            </Live>
           </StageDrag>
           {!editsInPlace && editor}
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>
-          <AfterPaint>
-            <OutletList selected={selected?.id} onSelect={select} />
-          </AfterPaint>
+          <OutletList selected={selected?.id} onSelect={select} />
         </div>
       </div>
     </div>
   );
-}
+});
 
 /** Water in and where it went; it must balance, and the page says that it does. */
 function Balance() {

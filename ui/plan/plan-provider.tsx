@@ -3,6 +3,7 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Plan } from '@/core/line/plan';
+import { sameStages } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
 import { surveyAtmosphericPa } from '@/core/line/survey';
 import { walk } from '@/core/line/walk';
@@ -18,6 +19,9 @@ interface PlanContextValue {
   readonly autosave: Autosave | undefined;
 }
 
+/** At this keystroke. */
+const LiveContext = createContext<PlanContextValue | undefined>(undefined);
+/** The same, or within {@link AfterPaint} as it was last painted. */
 const PlanContext = createContext<PlanContextValue | undefined>(undefined);
 /** Where it is kept: the same as long as the line is on screen, so that nothing is drawn anew for it. */
 const StoreContext = createContext<{ readonly planId: string; readonly store: PlanStore } | undefined>(undefined);
@@ -46,26 +50,30 @@ export function PlanProvider({
   const value = useMemo(() => ({ plan, section, autosave }), [plan, section, autosave]);
   return (
     <StoreContext value={kept}>
-      <PlanContext value={value}>
-        <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
-      </PlanContext>
+      <LiveContext value={value}>
+        <PlanContext value={value}>
+          <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
+        </PlanContext>
+      </LiveContext>
     </StoreContext>
   );
 }
 
 /**
- * Lets what stands beside the section follow a frame behind it: what one types moves the section at once, and the rest when
- * that has been painted. What is in it must not take changing properties from outside.
+ * Lets what is in it follow a frame behind what one types: the lanes of the section ({@link useLivePlan}) move at once, and
+ * the rest when they have been painted. Where other stages stand now, it follows at once.
  */
 export function AfterPaint({ children }: { children: ReactNode }) {
-  const shown = useAfterPaint(usePlanContext());
-  return <PlanContext value={shown}>{children}</PlanContext>;
+  const live = useLivePlan();
+  const painted = useAfterPaint(live);
+  return <PlanContext value={sameStages(live.plan, painted.plan) ? painted : live}>{children}</PlanContext>;
 }
 
 const OUTSIDE = 'outside PlanProvider';
 
-function usePlanContext(): PlanContextValue {
-  const context = useContext(PlanContext);
+/** The line at this keystroke, also within {@link AfterPaint}. */
+export function useLivePlan(): PlanContextValue {
+  const context = useContext(LiveContext);
   if (!context) throw new Error(OUTSIDE);
   return context;
 }
@@ -84,8 +92,9 @@ export function usePlanState<T>(select: (state: PlanState) => T): T {
 /** The line on screen: its plan, its walked section, and how to edit it. */
 export function usePlan() {
   const { planId, store } = useKept();
-  const edit = usePlanState((s) => s.edit);
-  return { ...usePlanContext(), planId, edit, store };
+  const shown = useContext(PlanContext);
+  if (!shown) throw new Error(OUTSIDE);
+  return { ...shown, planId, store, edit: store.getState().edit };
 }
 
 /** Undo and redo, and whether there is anything to undo or redo. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
 import { explain, type Figure, type StationFigure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
@@ -132,7 +132,7 @@ export function WhyDrawing({
 }
 
 /** A number in a {@link WhyDrawing}. */
-export function WhyText({
+export const WhyText = memo(function WhyText({
   stageId,
   name,
   label,
@@ -151,7 +151,7 @@ export function WhyText({
       className={`cursor-help hover:underline ${className ?? ''}`}
     />
   );
-}
+});
 
 function Explanation({ of: d }: { of: Derivation }) {
   const { say, choice } = useUnits();
