@@ -1,7 +1,8 @@
 import { judgeOutlets } from '../core/line/judge-outlet';
 import { packed, prepare } from '../core/line/prepare';
 import { allStages } from '../core/line/runs';
-import { surroundingsOf, walk, walkPrepared } from '../core/line/walk';
+import { surroundingsOf } from '../core/line/surroundings';
+import { walk, walkPrepared } from '../core/line/walk';
 import { fortyStages } from './forty-stage-plan';
 
 // A line of some forty stages and twelve branches: how often it is walked in a second, what preparing it once saves, and

@@ -2,7 +2,8 @@
 import { newStage } from '../core/line/edit';
 import type { Plan, Stage } from '../core/line/plan';
 import { prepare } from '../core/line/prepare';
-import { surroundingsOf, walkPrepared } from '../core/line/walk';
+import { surroundingsOf } from '../core/line/surroundings';
+import { walkPrepared } from '../core/line/walk';
 import { simulateDay } from '../core/pump/day';
 import { demoPlan } from '../db/demo';
 

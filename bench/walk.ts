@@ -6,7 +6,8 @@ import { newStage } from '../core/line/edit';
 import { type Plan, planSchema, type Stage } from '../core/line/plan';
 import { packed, prepare } from '../core/line/prepare';
 import { DEW_POINT, KEPT } from '../core/line/section';
-import { surroundingsOf, walkPrepared } from '../core/line/walk';
+import { surroundingsOf } from '../core/line/surroundings';
+import { walkPrepared } from '../core/line/walk';
 import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 
 // Prints how much faster the core is than the same computed with psychrolib's functions, both in this run, on the same

@@ -5,9 +5,9 @@ import {
   airSpaceField,
   choiceField,
   defineKind,
+  lossFields,
   numberField,
   pressureAfterLoss,
-  pressureLossField,
   Refusal,
   type Surroundings,
 } from './kind';
@@ -103,7 +103,7 @@ export const aftercooler = defineKind({
       when: { field: 'method', is: ['effectiveness'] },
     }),
     airSpaceM3: airSpaceField(1e-3),
-    pressureLossPa: pressureLossField(1.5e4), // 2–3 psi
+    ...lossFields(1.5e4), // 2–3 psi
     ...drainFields('none', 1e-4),
     catchEfficiency: catchField({
       label: 'Drops its own drain catches',
@@ -114,7 +114,7 @@ export const aftercooler = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature(inlet, p, around) {

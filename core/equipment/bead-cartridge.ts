@@ -5,9 +5,9 @@ import type { AirStream } from '../stream/air-stream';
 import {
   choiceField,
   defineKind,
+  lossFields,
   numberField,
   pressureAfterLoss,
-  pressureLossField,
   Refusal,
   type Surroundings,
 } from './kind';
@@ -100,10 +100,10 @@ export const beadCartridge = defineKind({
       source: 'default: look at the beads',
       uncertainty: { abs: 0.15 },
     }),
-    pressureLossPa: pressureLossField(1.4e4), // 1–3 psi
+    ...lossFields(1.4e4), // 1–3 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     if (inlet.temperatureC > 66)
       throw new Refusal(
         'medium',

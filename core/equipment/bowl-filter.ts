@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, pressureLossField } from './kind';
+import { choiceField, defineKind, lossFields } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -21,7 +21,7 @@ export const bowlFilter = defineKind({
       uncertainty: 0.07,
     }),
     ...drainFields('manual', 5e-5, 'Water up to the bowl’s mark'),
-    pressureLossPa: pressureLossField(1e4), // 1–2 psi
+    ...lossFields(1e4), // 1–2 psi
   }),
   ...catchesDrops('estimate'),
   // Class by element: typical of makers’ sheets, common practice.

@@ -8,6 +8,10 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     text: 'Never plug, re-set or valve off a relief valve.',
     deferTo: 'the pressure-vessel code; a valve repairer',
   },
+  C05: {
+    text: 'Plastic water pipe shatters under air pressure. Take it out of service now.',
+    deferTo: 'the authority for piping codes',
+  },
   C06: {
     text: 'A part that was not made for compressed air is only as safe as its maker says. You are relying on its rating.',
     deferTo: 'its maker; a pressure-equipment engineer',

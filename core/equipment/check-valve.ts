@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
 
 /** Lets air to the tank and not back: what stands ahead of it is blown off when the pump stops. */
 export const checkValve = defineKind({
@@ -12,7 +12,7 @@ export const checkValve = defineKind({
   ids: ['check'],
   cautions: ['C09', 'C07'],
   parameters: z.strictObject({
-    pressureLossPa: pressureLossField(2e3), // cracks at 0.1–1 psi
+    ...lossFields(2e3), // cracks at 0.1–1 psi
     leakM3PerS: numberField({
       label: 'Leaks back while the pump stands',
       help: 'A hiss at the pressure switch that does not end is this valve. Free air.',
@@ -24,6 +24,6 @@ export const checkValve = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
   },
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, pressureLossField } from './kind';
+import { choiceField, defineKind, lossFields } from './kind';
 
 // Mist that a new element passes, mg/m³, and the particle class that it is credited with (typical of makers’ sheets,
 // tested by ISO 12500-1 and -3 with 10 or 40 mg/m³ at the inlet, recalled).
@@ -32,7 +32,7 @@ export const coalescingFilter = defineKind({
       uncertainty: 0.01,
     }),
     ...drainFields('float', 5e-5),
-    pressureLossPa: pressureLossField(1.7e4), // 2–3 psi wet
+    ...lossFields(1.7e4), // 2–3 psi wet
   }),
   ...catchesDrops('typical, common practice'),
   cleans(dirt, p, air) {

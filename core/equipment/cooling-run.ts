@@ -5,9 +5,9 @@ import { drained, drainFields } from './drains';
 import {
   choiceField,
   defineKind,
+  lossFields,
   numberField,
   pressureAfterLoss,
-  pressureLossField,
   Refusal,
   type Surroundings,
 } from './kind';
@@ -153,12 +153,12 @@ export const coolingRun = defineKind({
       source: 'typical, 1–2 %; common practice',
     }),
     ...drainFields('manual', 3e-4),
-    pressureLossPa: pressureLossField(3e3),
+    ...lossFields(3e3),
   }),
   pass(inlet, p, around) {
     if (boreM(p) <= 0)
       throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {

@@ -1,22 +1,33 @@
 import { z } from 'zod';
+import { type Conductance, conductanceFromLoss, pressureBehindValvePa } from '../flow/conductance';
 import type { AirStream } from '../stream/air-stream';
 import { freeAirM3PerS } from './free-air';
-import { choiceField, defineKind, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import { choiceField, chokes, defineKind, numberField, type Surroundings } from './kind';
 
 const PSI = 6894.757;
-const AT_FLOW = 15 * 4.719474e-4; // 15 cfm
-const AT_PA = 7.2e5; // 90 psig
-// Loss at that flow and pressure: standard quarter-inch 2–5 psi, high-flow about 1 (estimates).
+// Loss at 15 cfm and 90 psig: standard quarter-inch 2–5 psi, high-flow about 1 (estimates).
+const AT = { kgPerS: 15 * 4.719474e-4 * 1.185, upstreamPa: 7.2e5, temperatureC: 20 };
+const B = 0.3; // typical of couplers and valves with a bend in them, ISO 6358 (estimate)
+const byLoss = (psi: number): Conductance => ({ c: conductanceFromLoss(psi * PSI, AT, B), b: B });
 const TYPES = {
-  standard: { label: 'quick coupler, standard ¼ in', lossPa: 3.5 * PSI },
-  'full-flow': { label: 'quick coupler, full-flow', lossPa: 1 * PSI },
-  union: { label: 'union', lossPa: 0.05 * PSI },
+  standard: { label: 'quick coupler, standard ¼ in', valve: byLoss(3.5) },
+  'full-flow': { label: 'quick coupler, full-flow', valve: byLoss(1) },
+  union: { label: 'union', valve: byLoss(0.05) },
+  sheet: { label: 'quick coupler, by its sheet', valve: byLoss(1) },
 } as const;
 
-/** Loss of a coupler: with the square of the flow, and less in denser air. */
-function lossPa(air: AirStream, p: { type: keyof typeof TYPES }, around: Surroundings): number {
-  const flow = freeAirM3PerS(air, around) / AT_FLOW;
-  return (TYPES[p.type].lossPa * flow ** 2 * AT_PA) / air.pressurePa;
+interface Settings {
+  type: keyof typeof TYPES;
+  conductance: number;
+}
+
+const valveOf = (p: Settings): Conductance =>
+  p.type === 'sheet' ? { c: p.conductance * 1e-8, b: B } : TYPES[p.type].valve;
+
+function leavesPa(air: AirStream, p: Settings): number {
+  const out = pressureBehindValvePa(valveOf(p), air.dryAirKgPerS, air.pressurePa, air.temperatureC);
+  if (out === undefined) throw chokes('type', 'coupler');
+  return out;
 }
 
 /** Where the line can be taken apart: quickly, or with a spanner. */
@@ -25,15 +36,32 @@ export const coupler = defineKind({
   family: 'serving',
   label: 'Coupler or union',
   does: 'Where the line comes apart for service or for a tool. It costs pressure with the square of the flow, and it leaks.',
-  equation: 'Δp = Δp₀ · (flow/15 cfm)² · 6.2 bar(g)/p; leak lost',
+  equation: 'm = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²), ISO 6358; leak lost',
   alsoCalled: ['quick coupler', 'quick connect', 'union', 'plug', 'disconnect'],
   ids: ['hose/coupler'],
   cautions: ['C19', 'C07'],
   parameters: z.strictObject({
     type: choiceField({
       label: 'Type',
-      options: { standard: TYPES.standard.label, 'full-flow': TYPES['full-flow'].label, union: TYPES.union.label },
+      options: {
+        standard: TYPES.standard.label,
+        'full-flow': TYPES['full-flow'].label,
+        union: TYPES.union.label,
+        sheet: TYPES.sheet.label,
+      },
     }),
+    conductance: z
+      .number()
+      .min(0.05)
+      .max(500)
+      .default(6)
+      .meta({
+        label: 'Sonic conductance C, dm³/(s·bar)',
+        least: 0.05,
+        most: 500,
+        source: 'typical of a full-flow coupler (estimate)',
+        when: { field: 'type', is: ['sheet'] },
+      }),
     leakM3PerS: numberField({
       label: 'Leaks, free air',
       help: 'Soap it: a steady row of bubbles is some 0.1 cfm.',
@@ -45,19 +73,24 @@ export const coupler = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, lossPa(inlet, p, around), around));
+    inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p));
     if (p.leakM3PerS > 0) {
       const share = Math.min(0.9, p.leakM3PerS / freeAirM3PerS(inlet, around));
       inlet.vent(inlet.dryAirKgPerS * share);
     }
   },
-  whyPressure: (inlet, p, around) => ({
-    formula: 'p − Δp₀ · (flow / 15 cfm)² · 90 psig / p',
+  wider: (p) =>
+    p.type === 'standard'
+      ? { parameters: { ...p, type: 'full-flow' as const }, says: 'a full-flow coupler' }
+      : undefined,
+  whyPressure: (inlet, p, around: Surroundings) => ({
+    formula: 'p₁ · (b + (1 − b)·√(1 − (m/(C·p₁·ρ₀·√(T₀/T₁)))²))',
     inputs: [
       { label: 'arrives', quantity: 'pressure', value: inlet.pressurePa, from: 'stage before' },
-      { label: 'loss', quantity: 'pressureDifference', value: lossPa(inlet, p, around), from: 'type and flow' },
+      { label: 'C, dm³/(s·bar)', quantity: 'number', value: valveOf(p).c * 1e8, from: TYPES[p.type].label },
+      { label: 'b', quantity: 'number', value: B, from: 'typical, estimate' },
       { label: 'flow', quantity: 'volumeFlow', value: freeAirM3PerS(inlet, around), from: 'its share of the air' },
     ],
-    source: 'typical losses at 15 cfm, estimate; turbulent flow',
+    source: 'ISO 6358-1 (recalled)',
   }),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, pressureLossField } from './kind';
+import { defineKind, lossFields } from './kind';
 
 /** A capped stub at a low point that collects water and grit while the air goes on from the top. */
 export const dripLeg = defineKind({
@@ -19,7 +19,7 @@ export const dripLeg = defineKind({
       uncertainty: 0.2,
     }),
     ...drainFields('manual', 2e-4),
-    pressureLossPa: pressureLossField(0),
+    ...lossFields(0),
   }),
   ...catchesDrops('estimate'),
 });

@@ -1,11 +1,10 @@
 import type { AirStream } from '../stream/air-stream';
 import { type Drain, drained } from './drains';
-import { pressureAfterLoss, type Surroundings } from './kind';
+import { LOSS_GROWS, type LosesPressure, pressureAfterLoss, type Surroundings } from './kind';
 
-export interface Catcher {
+export interface Catcher extends LosesPressure {
   readonly efficiency: number;
   readonly drain: Drain;
-  readonly pressureLossPa: number;
 }
 
 /**
@@ -21,7 +20,7 @@ export function catchesDrops<P extends Catcher>(
     pass(inlet: AirStream, p: P, around: Surroundings): void {
       const efficiency = efficiencyOf ? efficiencyOf(p, inlet, around) : p.efficiency;
       const share = drained(p.drain, efficiency, around);
-      inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around)).catchDrops(share);
+      inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media)).catchDrops(share);
     },
     catches: (p: P, around: Surroundings) => ({ efficiency: drained(p.drain, p.efficiency, around), source }),
   };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, pressureLossField } from './kind';
+import { defineKind, lossFields } from './kind';
 
 /** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
 export const dropletSeparator = defineKind({
@@ -19,7 +19,7 @@ export const dropletSeparator = defineKind({
       uncertainty: 0.01,
     }),
     ...drainFields('manual', 3e-5),
-    pressureLossPa: pressureLossField(7e3),
+    ...lossFields(7e3),
   }),
   ...catchesDrops('common practice, no source'),
 });

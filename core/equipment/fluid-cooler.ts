@@ -5,9 +5,9 @@ import {
   airSpaceField,
   choiceField,
   defineKind,
+  lossFields,
   numberField,
   pressureAfterLoss,
-  pressureLossField,
   type Surroundings,
 } from './kind';
 
@@ -71,10 +71,10 @@ export const fluidCooler = defineKind({
       when: { field: 'drain', is: FITTED },
     }),
     airSpaceM3: airSpaceField(8e-4),
-    pressureLossPa: pressureLossField(1.4e4), // 1–3 psi: its ports decide
+    ...lossFields(1.4e4), // 1–3 psi: its ports decide
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature: (inlet, p, around) => ({

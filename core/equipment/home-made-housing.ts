@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BEADS_RH, bedLeaves } from './bead-cartridge';
-import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
 
 /** A housing made for water filters, filled with gel or clay. Not made for air; clay is credited with nothing. */
 export const homeMadeHousing = defineKind({
@@ -40,12 +40,12 @@ export const homeMadeHousing = defineKind({
       default: 9.63e5, // 125 psi
       source: 'common practice, no source',
     }),
-    pressureLossPa: pressureLossField(1.4e4),
+    ...lossFields(1.4e4),
   }),
   pass(inlet, p, around) {
     if (inlet.pressurePa > p.markedPa)
       throw new Refusal('markedPa', 'The line runs above what is marked on the housing. Do not use it here.');
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(inlet.temperatureC, pressurePa);
     if (p.filling === 'gel')
       inlet.adsorbTo(bedLeaves(inlet, { ...p, medium: 'silica', balanceRh: BEADS_RH.silica }, around));

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { alongCoolingRun } from './cooling-run';
 import { catchField, drained, drainFields } from './drains';
-import { defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
+import { defineKind, numberField } from './kind';
 
 /** A long coiled hose at the end of the line: a dead leg that cools the air, holds water and costs pressure. */
 export const hoseReel = defineKind({
@@ -9,18 +10,11 @@ export const hoseReel = defineKind({
   family: 'serving',
   label: 'Hose reel',
   does: 'A coiled hose at the end of the line: a dead leg that holds water in its turns and costs pressure.',
-  equation: 'T by heat exchange through the hose wall; drops settle in the turns until they are full',
+  equation: 'p₂ as a hose; T by heat exchange through its wall; drops settle in the turns until they are full',
   alsoCalled: ['retractable hose', 'reel'],
   cautions: ['C19', 'C35'],
   parameters: z.strictObject({
-    lengthM: numberField({
-      label: 'Length',
-      quantity: 'length',
-      least: 1,
-      most: 100,
-      default: 15.24, // 50–100 ft
-      source: 'typical, common practice',
-    }),
+    ...hoseFields(15.24, 100),
     outsideDiameterM: numberField({
       label: 'Outside diameter',
       quantity: 'size',
@@ -37,15 +31,16 @@ export const hoseReel = defineKind({
     }),
     // Nothing empties it but being blown out by hand.
     ...drainFields('none', 1e-4, 'Its turns hold'),
-    pressureLossPa: pressureLossField(4e4), // 5–8 psi for 50 ft at 15 cfm (estimate)
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureBehindHosePa(inlet, p);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
     const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
     inlet.bringTo(outC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),
+  wider: widerHose,
+  whyPressure: whyHosePressure,
   shows: (inlet, p) =>
     p.drain === 'none' && inlet.liquidKgPerS > 0
       ? [{ label: 'Holds water', text: 'nothing empties it: it reaches the tool in slugs', warns: true }]

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { alongCoolingRun } from './cooling-run';
-import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
+import { choiceField, defineKind, numberField } from './kind';
 
 /** A hose between the pipe and something that moves, shakes, or is to be gone round. */
 export const hose = defineKind({
@@ -8,7 +9,7 @@ export const hose = defineKind({
   family: 'serving',
   label: 'Hose',
   does: 'A whip at the bench, a flexible first joint, or a jumper round a unit that is away. It must be rated for what it holds.',
-  equation: 'p₂ = p₁ − loss; T by heat exchange through its wall, as a cooling run of hose',
+  equation: 'p₂ by Darcy–Weisbach and its inserts; T by heat exchange through its wall, as a cooling run of hose',
   alsoCalled: ['whip', 'jumper hose', 'lead hose', 'flexible joint', 'pig tail'],
   ids: ['hose/coupler'],
   cautions: ['C19', 'C06'],
@@ -17,14 +18,7 @@ export const hose = defineKind({
       label: 'Used as',
       options: { whip: 'whip to a tool', jumper: 'jumper round a unit', joint: 'flexible first joint' },
     }),
-    lengthM: numberField({
-      label: 'Length',
-      quantity: 'length',
-      least: 0.1,
-      most: 60,
-      default: 7.62, // 25 ft
-      source: 'typical, common practice',
-    }),
+    ...hoseFields(7.62, 60),
     outsideDiameterM: numberField({
       label: 'Outside diameter',
       quantity: 'size',
@@ -50,14 +44,15 @@ export const hose = defineKind({
       default: 70,
       source: 'typical of rubber hose, common practice',
     }),
-    pressureLossPa: pressureLossField(2e4), // 50 ft of 3/8 in at 15 cfm with couplers 5–8 psi (estimate)
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureBehindHosePa(inlet, p);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
     const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
     inlet.bringTo(outC, pressurePa);
   },
+  wider: widerHose,
+  whyPressure: whyHosePressure,
   shows: (inlet, p) => [
     {
       label: 'Rating left',

@@ -24,6 +24,7 @@ import { membrane } from './membrane';
 import { outlet } from './outlet';
 import { particulateFilter } from './particulate-filter';
 import { pelletTower } from './pellet-tower';
+import { pipe } from './pipe';
 import { receiver } from './receiver';
 import { refrigeratedDryer } from './refrigerated-dryer';
 import { regulator } from './regulator';
@@ -67,6 +68,7 @@ export const KINDS = {
   lubricator,
   'sight-glass': sightGlass,
   'test-point': testPoint,
+  pipe,
   coupler,
   hose,
   'hose-reel': hoseReel,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choiceField, defineKind, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { choiceField, defineKind, lossFields, pressureAfterLoss, Refusal } from './kind';
 
 /** Shuts off what is behind it, for service. */
 export const isolatingValve = defineKind({
@@ -13,10 +13,10 @@ export const isolatingValve = defineKind({
   cautions: ['C07', 'C20'],
   parameters: z.strictObject({
     is: choiceField({ label: 'It is', options: { open: 'open', shut: 'shut' } }),
-    pressureLossPa: pressureLossField(2e3), // full port: at most 0.5 psi
+    ...lossFields(2e3), // full port: at most 0.5 psi
   }),
   pass(inlet, p, around) {
     if (p.is === 'shut') throw new Refusal('', 'This valve is shut: nothing comes past it.');
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
   },
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { freeAirM3PerS } from './free-air';
-import { defineKind, pressureAfterLoss, pressureLossField } from './kind';
+import { defineKind, lossFields, pressureAfterLoss } from './kind';
 
 const DROP_MG = 43; // 20 drops to the mL of oil of 0.87 g/mL (estimate)
 const CFM = 4.719474e-4;
@@ -25,10 +25,10 @@ export const lubricator = defineKind({
       .max(60)
       .default(1)
       .meta({ label: 'Drops a minute', least: 0, most: 60, source: '1 for every 10–20 cfm, common practice' }),
-    pressureLossPa: pressureLossField(7e3),
+    ...lossFields(7e3),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
   },
   cleans(dirt) {
     // Even at a drop an hour it is above the last class of ISO 8573-1.

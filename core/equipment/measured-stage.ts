@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossField } from './kind';
+import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
 
 /** For whatever nobody foresaw: what comes out of it is simply entered. */
 export const measuredStage = defineKind({
@@ -35,10 +35,10 @@ export const measuredStage = defineKind({
       source: 'default, not measured',
       uncertainty: { rel: 0.07 },
     }),
-    pressureLossPa: pressureLossField(0),
+    ...lossFields(0),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(p.temperature === 'measured' ? p.outletTemperatureC : inlet.temperatureC, pressurePa);
     if (inlet.liquidKgPerS > 0) inlet.catchDrops(Math.min(1, p.caughtKgPerS / inlet.liquidKgPerS));
   },

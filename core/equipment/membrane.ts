@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
-import { defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
 
 const RATED_INLET_C = 38; // 100 °F saturated, 100 psig (usual rating, common practice)
 const RATED_PRESSURE_PA = 790801;
@@ -44,10 +44,10 @@ export const membrane = defineKind({
       source: 'typical, common practice',
       uncertainty: { abs: 0.04 },
     }),
-    pressureLossPa: pressureLossField(2.4e4), // 2–5 psi
+    ...lossFields(2.4e4), // 2–5 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     const sweep = p.ratedFlowM3PerS * p.sweepShare * FREE_AIR_KG_PER_M3;
     if (inlet.temperatureC > 66)
       throw new Refusal('ratedDewPointC', 'Air over 66 °C (150 °F) spoils the fibres. Cool it first.');

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choiceField, defineKind, pressureAfterLoss, pressureLossField } from './kind';
+import { choiceField, defineKind, LOSS_GROWS, lossFields, pressureAfterLoss } from './kind';
 
 // Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
 const CLASS = { '1': 2, '5': 3 } as const;
@@ -16,10 +16,10 @@ export const particulateFilter = defineKind({
   cautions: ['C07', 'C24'],
   parameters: z.strictObject({
     element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),
-    pressureLossPa: pressureLossField(5e3), // 0.5–1 psi new
+    ...lossFields(5e3), // 0.5–1 psi new
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media));
   },
   cleans: (dirt, p) => dirt.strain(CLASS[p.element], `dust filter ${p.element} µm`),
   shows: (inlet) =>

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
 import { drainFields } from './drains';
-import { defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal } from './kind';
+import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
 
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
@@ -39,10 +39,10 @@ export const pelletTower = defineKind({
       uncertainty: { rel: 0.2 },
     }),
     ...drainFields('manual', 5e-3),
-    pressureLossPa: pressureLossField(1e4),
+    ...lossFields(1e4),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     if (inlet.temperatureC > 49)
       throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
     inlet.bringTo(inlet.temperatureC, pressurePa);

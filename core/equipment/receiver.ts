@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import { choiceField, defineKind, numberField, pressureAfterLoss, pressureLossField, type Surroundings } from './kind';
+import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
 
 const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
@@ -82,10 +82,10 @@ export const receiver = defineKind({
       uncertainty: 0.1,
     }),
     ...drainFields('manual', 5e-3),
-    pressureLossPa: pressureLossField(0),
+    ...lossFields(0),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.settlingEfficiency, around));
   },
   whyTemperature(inlet, p, around) {

@@ -4,9 +4,9 @@ import { catchField, drained, drainFields } from './drains';
 import {
   choiceField,
   defineKind,
+  lossFields,
   numberField,
   pressureAfterLoss,
-  pressureLossField,
   Refusal,
   type Surroundings,
 } from './kind';
@@ -111,7 +111,7 @@ export const refrigeratedDryer = defineKind({
       when: { field: 'reheat', is: ['yes'] },
     }),
     ...drainFields('timer', 2e-4),
-    pressureLossPa: pressureLossField(2e4), // 2–5 psi
+    ...lossFields(2e4), // 2–5 psi
   }),
   pass(inlet, p, around) {
     const coldest = coldC(inlet, p, around);
@@ -121,7 +121,7 @@ export const refrigeratedDryer = defineKind({
         'approachK',
         'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
       );
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     const leavesC = outletC(inlet.temperatureC, coldest, p);
     inlet
       .bringTo(cold, pressurePa)

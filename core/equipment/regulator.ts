@@ -1,10 +1,36 @@
 import { z } from 'zod';
+import { pressureBehindValvePa } from '../flow/conductance';
 import type { AirStream } from '../stream/air-stream';
-import { choiceField, defineKind, numberField, Refusal } from './kind';
+import { freeAirM3PerS } from './free-air';
+import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
 
-/** What leaves: the set pressure less the droop, or what arrives if that is less. A regulator cannot raise pressure. */
-function leavesPa(inlet: AirStream, p: { setPressurePa: number; droopPa: number }): number {
-  return Math.min(inlet.pressurePa, p.setPressurePa - p.droopPa);
+interface Settings {
+  setPressurePa: number;
+  droopPa: number;
+  droopAtM3PerS: number;
+  passes: 'not-said' | 'sheet';
+  conductance: number;
+}
+
+const B = 0.3; // typical, ISO 6358 (estimate)
+
+/** By how much its setting falls at the flow that passes. */
+function droopPa(inlet: AirStream, p: Settings, around: Surroundings): number {
+  return p.droopAtM3PerS > 0 ? (p.droopPa * freeAirM3PerS(inlet, around)) / p.droopAtM3PerS : p.droopPa;
+}
+
+/** What arrives behind its open seat: a regulator cannot raise pressure, and a small one cannot pass everything. */
+function mostPa(inlet: AirStream, p: Settings): number {
+  if (p.passes !== 'sheet') return inlet.pressurePa;
+  const valve = { c: p.conductance * 1e-8, b: B };
+  const out = pressureBehindValvePa(valve, inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
+  if (out === undefined) throw chokes('conductance', 'regulator');
+  return out;
+}
+
+/** What leaves: the set pressure less the droop, or what arrives if that is less. */
+function leavesPa(inlet: AirStream, p: Settings, around: Surroundings): number {
+  return Math.min(mostPa(inlet, p), p.setPressurePa - droopPa(inlet, p, around));
 }
 
 /** Lowers the pressure: the dew point falls with it, and drops may evaporate. Throttling is taken as isothermal. */
@@ -13,7 +39,7 @@ export const regulator = defineKind({
   family: 'serving',
   label: 'Regulator',
   does: 'Lowers the pressure. The dew point falls with it, so drops that arrive may evaporate.',
-  equation: 'p₂ = min(p₁, set − droop); isothermal; w unchanged',
+  equation: 'p₂ = min(p₁ behind its seat by ISO 6358, set − droop); isothermal; w unchanged',
   ids: ['reg'],
   alsoCalled: ['pressure reducer', 'FRL'],
   cautions: ['C07'],
@@ -36,22 +62,51 @@ export const regulator = defineKind({
       default: 0,
       source: 'not measured: taken as none',
     }),
+    droopAtM3PerS: numberField({
+      label: '… while this much flows',
+      help: 'Free air. It falls in proportion to the flow; 0: the same at any flow.',
+      quantity: 'volumeFlow',
+      least: 0,
+      most: 2,
+      default: 0,
+      source: 'not said: the same at any flow',
+    }),
+    passes: choiceField({
+      label: 'What its seat passes',
+      options: { 'not-said': 'not said: enough', sheet: 'by its sheet' },
+    }),
+    conductance: z
+      .number()
+      .min(0.05)
+      .max(500)
+      .default(10)
+      .meta({
+        label: 'Sonic conductance C, dm³/(s·bar)',
+        least: 0.05,
+        most: 500,
+        source: 'typical of ⅜ in (estimate)',
+        when: { field: 'passes', is: ['sheet'] },
+      }),
     lock: choiceField({ label: 'Its setting', options: { free: 'can be turned by anybody', locked: 'is locked' } }),
   }),
   pass(inlet, p, around) {
-    if (p.setPressurePa - p.droopPa <= around.atmosphericPa)
+    if (p.setPressurePa - droopPa(inlet, p, around) <= around.atmosphericPa)
       throw new Refusal('setPressurePa', 'The set pressure, less what it falls by, must be above the atmosphere.');
-    inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p));
+    inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p, around));
   },
+  wider: (p) =>
+    p.passes === 'sheet'
+      ? { parameters: { ...p, conductance: p.conductance * 2 }, says: 'a regulator that passes twice as much' }
+      : undefined,
   shows: (inlet, p) =>
     inlet.pressurePa < p.setPressurePa
       ? [{ label: 'Starved', quantity: 'pressureDifference', value: p.setPressurePa - inlet.pressurePa, warns: true }]
       : [],
-  whyPressure: (inlet, p) => ({
+  whyPressure: (inlet, p, around) => ({
     formula: 'set pressure − fall while air flows, or what arrives if that is less',
     inputs: [
       { label: 'set', quantity: 'pressure', value: p.setPressurePa, from: 'this stage' },
-      { label: 'falls by', quantity: 'pressureDifference', value: p.droopPa, from: 'this stage' },
+      { label: 'falls by', quantity: 'pressureDifference', value: droopPa(inlet, p, around), from: 'this stage' },
       { label: 'arrives', quantity: 'pressure', value: inlet.pressurePa, from: 'stage before' },
     ],
     source: 'a regulator cannot raise pressure',

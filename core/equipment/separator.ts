@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { type Catcher, catchesDrops } from './drop-catcher';
 import { freeAirM3PerS } from './free-air';
-import { airSpaceField, choiceField, defineKind, numberField, pressureLossField } from './kind';
+import { airSpaceField, choiceField, defineKind, lossFields, numberField } from './kind';
 
 // How much of its best a cyclone does, by its share of rated flow: it must spin, and it must not tear the film off its
 // wall. 0.95 from 0.4 to 1.0 of the rating, some 0.6 below 0.2, some 0.8 above 1.3 (estimate).
@@ -60,7 +60,7 @@ export const separator = defineKind({
     }),
     ...drainFields('manual', 1e-4),
     airSpaceM3: airSpaceField(5e-4),
-    pressureLossPa: pressureLossField(7e3), // 1 psi
+    ...lossFields(7e3), // 1 psi
   }),
   ...catchesDrops('typical of a cyclone, common practice', (p: Rated, inlet, around) =>
     p.flowRating === 'rated'

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, pressureLossField } from './kind';
+import { defineKind, lossFields } from './kind';
 
 /** The little filter of a cutter or a gun: the last stage, and one that the line should leave idle. */
 export const toolFilter = defineKind({
@@ -19,7 +19,7 @@ export const toolFilter = defineKind({
       uncertainty: 0.1,
     }),
     ...drainFields('manual', 1e-5),
-    pressureLossPa: pressureLossField(1e4),
+    ...lossFields(1e4),
   }),
   ...catchesDrops('estimate'),
   cleans: (dirt) => dirt.strain(5, 'the tool’s own filter'),

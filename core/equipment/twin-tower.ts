@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
-import { defineKind, numberField, pressureAfterLoss, pressureLossField, Refusal, type Surroundings } from './kind';
+import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal, type Surroundings } from './kind';
 
 const RATED_INLET_C = 35; // ISO 7183 option A1: 35 °C, 7 bar, saturated (recalled)
 const RATED_PRESSURE_PA = 801325;
@@ -59,10 +59,10 @@ export const twinTower = defineKind({
       source: '15 % of rated at 100 psig, common practice',
       uncertainty: { rel: 0.15 },
     }),
-    pressureLossPa: pressureLossField(2.8e4), // 3–5 psi
+    ...lossFields(2.8e4), // 3–5 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, around);
+    const pressurePa = pressureAfterLoss(inlet, p, around);
     const purge = p.purgeM3PerS * FREE_AIR_KG_PER_M3;
     if (inlet.temperatureC > 60)
       throw new Refusal('ratedDewPointC', 'Air over 60 °C is too hot for the beads. Cool it to 38 °C or less first.');

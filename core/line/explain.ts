@@ -15,7 +15,8 @@ import { prepare } from './prepare';
 import { propagate } from './propagate';
 import { stageById } from './runs';
 import { humidityAt, type Section, type Station, vapourFractionAt } from './section';
-import { surroundingsOf, walkPrepared } from './walk';
+import { surroundingsOf } from './surroundings';
+import { walkPrepared } from './walk';
 
 /** The computed figures of a section that a person may question. */
 export const STATION_FIGURES = [
@@ -124,13 +125,12 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
         }
       );
     case 'pressure': {
-      const loss = (stage.parameters as { pressureLossPa?: number }).pressureLossPa ?? 0;
       return (
         kind.whyPressure?.(inlet, stage.parameters, around) ?? {
           formula: 'pressure in − loss',
           inputs: [
             input('pressure in', 'pressure', inlet.pressurePa, 'stage before'),
-            input('loss', 'pressureDifference', loss, 'this stage'),
+            input('loss', 'pressureDifference', inlet.pressurePa - station.pressurePa, 'this stage, at this flow'),
           ],
           source: 'entered or typical',
         }

@@ -8,7 +8,7 @@ import type { Plan, Stage } from './plan';
 import { type Pick, propagateAll } from './propagate';
 import { allStages, standing } from './runs';
 import { humidityAt, type Section, type Station } from './section';
-import { surroundingsOf } from './walk';
+import { surroundingsOf } from './surroundings';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
 export type Verdict = 'meets' | 'fails' | 'open';

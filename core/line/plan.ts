@@ -52,6 +52,7 @@ const anyStage = z.discriminatedUnion(
     stageSchema('hose', KINDS.hose.parameters),
     stageSchema('hose-reel', KINDS['hose-reel'].parameters),
     stageSchema('isolating-valve', KINDS['isolating-valve'].parameters),
+    stageSchema('pipe', KINDS.pipe.parameters),
     stageSchema('coupler', KINDS.coupler.parameters),
     stageSchema('lubricator', KINDS.lubricator.parameters),
     stageSchema('relief-valve', KINDS['relief-valve'].parameters),

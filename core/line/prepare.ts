@@ -1,6 +1,6 @@
 import { kindOf } from '../equipment/index';
 import type { Kind } from '../equipment/kind';
-import { shareDemand } from '../flow/demand';
+import { shareDemand } from '../flow/shares';
 import type { Plan, Stage } from './plan';
 import { type Run, runsOf, standing } from './runs';
 

@@ -8,8 +8,9 @@ import { prepare, withParameters } from './prepare';
 import { provenanceOf } from './provenance';
 import { allStages, stageById, standing } from './runs';
 import type { Section } from './section';
+import { surroundingsOf } from './surroundings';
 import { placeSchema, surveySchema, workingSchema } from './survey';
-import { surroundingsOf, walkPrepared } from './walk';
+import { walkPrepared } from './walk';
 
 /** One input that can be off, and the plan with it changed; of a stage's own input, whose it is. */
 interface UncertainInput {

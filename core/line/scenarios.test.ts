@@ -6,7 +6,8 @@ import { AirStream } from '../stream/air-stream';
 import { planOf, stageOf } from '../test/reference';
 import type { Stage } from './plan';
 import { humidityAt, type Section } from './section';
-import { surroundingsOf, walk } from './walk';
+import { surroundingsOf } from './surroundings';
+import { walk } from './walk';
 
 // Invented shops of the handbook of practice, each computed there with the ideal basis: 3 % on water, 2 °F on dew points.
 const CFM = 4.719474e-4;

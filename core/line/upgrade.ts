@@ -14,10 +14,19 @@ function withBand(stage: unknown): unknown {
   return { ...stage, parameters: { ...rest, cutInPa: middle - half, cutOutPa: middle + half } };
 }
 
+/** A hose was a loss that somebody entered; now it is worked out from its bore. */
+function withBore(stage: unknown): unknown {
+  if (!isObject(stage) || !['hose', 'hose-reel'].includes(String(stage.kind)) || !isObject(stage.parameters))
+    return stage;
+  const { pressureLossPa: _, ...parameters } = stage.parameters;
+  return { ...stage, parameters };
+}
+
 /** A plan document of an earlier program as today's would have written it; anything else as it is, for the schema to judge. */
 export function upgradePlan(document: unknown): unknown {
   if (!isObject(document)) return document;
-  const runs = (stages: unknown): unknown => (Array.isArray(stages) ? stages.map(withBand) : stages);
+  const runs = (stages: unknown): unknown =>
+    Array.isArray(stages) ? stages.map((s) => withBore(withBand(s))) : stages;
   const branches = Array.isArray(document.branches)
     ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
     : document.branches;

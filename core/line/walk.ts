@@ -9,22 +9,9 @@ import { AirStream, type Losses } from '../stream/air-stream';
 import type { Plan, Stage } from './plan';
 import { type PreparedLine, prepare, type Stretch } from './prepare';
 import { DEW_POINT, KEPT, Section } from './section';
-import { placeOf, surveyAtmosphericPa } from './survey';
+import { surroundingsOf } from './surroundings';
 
 const NO_FIGURES = new Float64Array(0);
-
-/** The surroundings of every stage of a plan. */
-export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings {
-  const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
-  return {
-    basis,
-    atmosphericPa: surveyAtmosphericPa(plan.survey),
-    roomTemperatureC: placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC,
-    intakeTemperatureC: intake.temperatureC,
-    intakeRelativeHumidity: intake.relativeHumidity,
-    letDown: plan.survey.working.overnight === 'let-down',
-  };
-}
 
 /** The air as it enters an intake, at the flow that its compressor delivers while it is loaded. */
 function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirStream {

@@ -1,6 +1,6 @@
 import type { Plan, Stage } from '../line/plan';
 import { stageById } from '../line/runs';
-import { surroundingsOf } from '../line/walk';
+import { surroundingsOf } from '../line/surroundings';
 import { mostStartsPerHour, receiverTimeS } from './cycle';
 import { DAY_S, type PumpDay } from './day';
 import type { PumpTotals } from './pump-unit';

@@ -167,6 +167,11 @@ export const QUANTITIES = {
     typical: 0.022,
     units: [unit('mm', 'mm', 1e-3), unit('in', 'in', 0.0254, ['"', 'inch', 'inches']), unit('m', 'm', 1)],
   },
+  speed: {
+    name: 'a speed',
+    typical: 6,
+    units: [unit('m/s', 'm/s', 1), unit('ft/s', 'ft/s', FOOT, ['fps'])],
+  },
   altitude: {
     name: 'an altitude',
     typical: 100,
@@ -264,6 +269,7 @@ export const US_CUSTOMARY: UnitChoice = {
   drained: 'floz',
   length: 'ft',
   size: 'in',
+  speed: 'ft/s',
   altitude: 'ft',
   mass: 'lb',
   power: 'hp',

@@ -111,6 +111,11 @@ const DRAWINGS: Record<KindName | 'unit', ReactNode> = {
       <path d="M16 20v-6M12 14h8M16 14V9M13 9h6V5h-6z" />
     </>
   ),
+  pipe: (
+    <>
+      <path d="M3 13h12v6H3zM15 11h4v10h-4zM19 13h10v6H19z" />
+    </>
+  ),
   coupler: (
     <>
       <path d="M6 11h9v10H6zM15 13h6v6h-6z" />

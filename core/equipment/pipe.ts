@@ -1,0 +1,201 @@
+import { z } from 'zod';
+import { type Conduit, pressureBehindPa, velocityMPerS } from '../flow/friction';
+import {
+  boreOf,
+  FITTINGS,
+  type Fitting,
+  fittingK,
+  MATERIALS,
+  NOMINAL,
+  type Nominal,
+  nextSize,
+  type PipeMaterial,
+} from '../flow/pipes';
+import type { AirStream } from '../stream/air-stream';
+import { alongCoolingRun } from './cooling-run';
+import { drained, drainFields } from './drains';
+import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
+
+/** Fastest that the air should go: so slow that drops stay on the floor of a main (handbook of practice, common practice). */
+const FASTEST = { main: 6, branch: 9, service: 15 } as const;
+const ENOUGH_FALL = 0.01; // 1–2 %, common practice
+const LEGS_EVERY_M = 30; // 15–30 m, common practice
+const PER_LEG = 0.5; // of the drops that pass a low point (estimate, as in a cooling run)
+const AS_THE_ROOM_K = 0.2;
+
+type Counts = Record<Fitting, number>;
+interface Settings extends Counts {
+  material: PipeMaterial;
+  size: Nominal;
+  lengthM: number;
+  legs: number;
+  fall: number;
+}
+
+function boreAndOutside(p: Settings) {
+  const bore = boreOf(p.material, p.size);
+  if (!bore) throw new Refusal('size', 'This pipe is not made in this size. Choose the size that stands on it.');
+  return bore;
+}
+
+function conduitOf(p: Settings): Conduit {
+  const { boreM } = boreAndOutside(p);
+  const { roughnessM } = MATERIALS[p.material];
+  const k = (Object.keys(FITTINGS) as Fitting[]).reduce((sum, f) => sum + p[f] * fittingK(f, roughnessM, boreM), 0);
+  return { boreM, lengthM: p.lengthM, roughnessM, k };
+}
+
+const flowing = ({ dryAirKgPerS, temperatureC, pressurePa }: AirStream) => ({
+  kgPerS: dryAirKgPerS,
+  temperatureC,
+  pressurePa,
+});
+
+function leavesPa(inlet: AirStream, p: Settings): number {
+  const out = pressureBehindPa(flowing(inlet), conduitOf(p));
+  if (out === undefined) throw chokes('size', 'pipe');
+  return out;
+}
+
+/** At its end: as warm as the room, or on the way there. */
+function leavesC(inlet: AirStream, p: Settings, around: Surroundings): number {
+  if (Math.abs(inlet.temperatureC - around.roomTemperatureC) < AS_THE_ROOM_K) return inlet.temperatureC;
+  const tube = {
+    material: MATERIALS[p.material].outside,
+    air: 'still',
+    lengthM: p.lengthM,
+    outsideDiameterM: boreAndOutside(p).outsideM,
+  } as const;
+  return alongCoolingRun(inlet, tube, around.roomTemperatureC).at(-1)?.temperatureC as number;
+}
+
+const caught = (p: Settings): number => 1 - (1 - PER_LEG * Math.min(1, p.fall / ENOUGH_FALL)) ** p.legs;
+
+const count = (fitting: Fitting) =>
+  z
+    .int()
+    .min(0)
+    .max(200)
+    .default(0)
+    .meta({ label: `Number of ${FITTINGS[fitting].label}`, least: 0, most: 200, source: 'none counted' });
+
+/** Pipe as it is laid: a header, a drop, a branch, a run through a cold room. */
+export const pipe = defineKind({
+  kind: 'pipe',
+  family: 'serving',
+  label: 'Pipe',
+  does: 'A run of pipe with its fittings: it costs pressure, and where it crosses a colder room it drops water.',
+  alsoCalled: ['header', 'main', 'ring main', 'drop pipe', 'tubing', 'black iron', 'copper'],
+  equation: 'p₁² − p₂² = (m/A)²·R·T·(f·L/D + Σ n·f_T + 2·ln(p₁/p₂)), f by Colebrook–White; T as a cooling run',
+  ids: ['Pipework'],
+  cautions: ['C07', 'C38', 'C35', 'C05', 'C06'],
+  parameters: z.strictObject({
+    material: choiceField({
+      label: 'Pipe',
+      options: Object.fromEntries(Object.entries(MATERIALS).map(([id, m]) => [id, m.label])) as Record<
+        PipeMaterial,
+        string
+      >,
+    }),
+    size: choiceField({ label: 'Nominal size', options: NOMINAL, default: '3/4' }),
+    use: choiceField({
+      label: 'It is',
+      options: { main: 'a main or header', branch: 'a branch or drop', service: 'a short service pipe' },
+    }),
+    lengthM: numberField({
+      label: 'Length',
+      quantity: 'length',
+      least: 0.1,
+      most: 3000,
+      default: 15.24,
+      source: 'typical, common practice',
+      uncertainty: { rel: 0.05 },
+    }),
+    elbows: count('elbows'),
+    halfElbows: count('halfElbows'),
+    branchTees: count('branchTees'),
+    throughTees: count('throughTees'),
+    gateValves: count('gateValves'),
+    fall: numberField({
+      label: 'Fall towards its low points',
+      help: '1 % is 1 cm in a metre, ⅛ in per foot; ¼ in per foot is 2.1 %.',
+      quantity: 'share',
+      least: 0,
+      most: 1,
+      default: 0.01,
+      source: 'typical, 1–2 %; common practice',
+    }),
+    legs: z
+      .int()
+      .min(0)
+      .max(100)
+      .default(0)
+      .meta({ label: 'Drip legs along it', least: 0, most: 100, source: 'none counted' }),
+    ...drainFields('manual', 3e-4),
+  }),
+  pass(inlet, p, around) {
+    const out = leavesPa(inlet, p);
+    if (out < around.atmosphericPa)
+      throw new Refusal('size', 'More pressure is lost in this pipe than arrives: it is too narrow for so much air.');
+    inlet.bringTo(leavesC(inlet, p, around), out);
+    if (p.legs > 0) inlet.catchDrops(drained(p.drain, caught(p), around));
+  },
+  wider(p) {
+    const size = nextSize(p.material, p.size);
+    return size && { parameters: { ...p, size }, says: `${NOMINAL[size]} pipe` };
+  },
+  airSpaceM3: (p) => (Math.PI / 4) * (boreOf(p.material, p.size)?.boreM ?? 0) ** 2 * p.lengthM,
+  catches: (p, around) => ({
+    efficiency: drained(p.drain, caught(p), around),
+    source: 'half at each low point where the pipe falls 1 % or more, estimate',
+  }),
+  shows(inlet, p) {
+    const { boreM } = boreAndOutside(p);
+    const speed = velocityMPerS(flowing(inlet), boreM);
+    const spacing = p.lengthM / (p.legs + 1);
+    const { caution } = MATERIALS[p.material] as { caution?: string };
+    return [
+      { label: 'True bore', quantity: 'size', value: boreM },
+      { label: 'Velocity', quantity: 'speed', value: speed, warns: speed > FASTEST[p.use] },
+      ...(speed > FASTEST[p.use]
+        ? [{ label: 'Too fast: at most', quantity: 'speed' as const, value: FASTEST[p.use], warns: true }]
+        : []),
+      { label: 'Holds', quantity: 'volume', value: (Math.PI / 4) * boreM ** 2 * p.lengthM },
+      ...(p.use !== 'service' && p.lengthM > LEGS_EVERY_M && spacing > LEGS_EVERY_M
+        ? [{ label: 'A low point with a leg every', quantity: 'length' as const, value: spacing, warns: true }]
+        : []),
+      ...(p.use === 'main' && p.fall < ENOUGH_FALL && p.lengthM > 6
+        ? [{ label: 'Falls', text: 'too little for water to run: 1–2 %', warns: true }]
+        : []),
+      ...(caution === 'C05'
+        ? [{ label: 'Danger', text: 'it shatters under air: take it out of service now', warns: true }]
+        : caution
+          ? [{ label: 'Not rated', text: 'made for water: its maker must list it for compressed air', warns: true }]
+          : []),
+    ];
+  },
+  whyTemperature: (inlet, p, around) => ({
+    formula: 'dT/dL = −U·π·D·(T − room) / (m·(cp + r·dw/dT)), in steps along the pipe',
+    inputs: [
+      { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
+      { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey, where it stands' },
+      { label: 'length', quantity: 'length', value: p.lengthM, from: 'this stage' },
+    ],
+    source: 'heat exchange with constant surroundings; U is an estimate',
+  }),
+  whyPressure(inlet, p) {
+    const { boreM, k } = conduitOf(p);
+    return {
+      formula: 'p₁² − p₂² = (m/A)²·R·T·(f·L/D + K of its fittings + 2·ln(p₁/p₂))',
+      inputs: [
+        { label: 'arrives', quantity: 'pressure', value: inlet.pressurePa, from: 'stage before' },
+        { label: 'm, air', quantity: 'massFlow', value: inlet.dryAirKgPerS, from: 'its share of the air' },
+        { label: 'bore', quantity: 'size', value: boreM, from: NOMINAL[p.size] },
+        { label: 'length', quantity: 'length', value: p.lengthM, from: 'this stage' },
+        { label: 'K of its fittings', quantity: 'number', value: k, from: 'n·f_T, counted' },
+        { label: 'velocity', quantity: 'speed', value: velocityMPerS(flowing(inlet), boreM), from: 'm, bore, density' },
+      ],
+      source: 'Darcy–Weisbach with Colebrook–White, isothermal compressible flow',
+    };
+  },
+});

@@ -1,0 +1,47 @@
+import { ZERO_CELSIUS_K } from '../air/saturation';
+
+const REFERENCE_KG_PER_M3 = 1.185; // ANR: 20 °C, 100 kPa, 65 % RH (ISO 8778, recalled)
+const REFERENCE_K = 293.15;
+
+/** A coupler, a valve or a regulator by the two numbers of ISO 6358. */
+export interface Conductance {
+  /** Sonic conductance C, m³/(s·Pa); makers print dm³/(s·bar), which is 10⁻⁸ of it. */
+  readonly c: number;
+  /** Critical pressure ratio b, 0…1: below it nothing more goes through. */
+  readonly b: number;
+}
+
+/** What goes through while it chokes, kg/s. */
+export function chokedKgPerS({ c }: Conductance, upstreamPa: number, temperatureC: number): number {
+  return c * upstreamPa * REFERENCE_KG_PER_M3 * Math.sqrt(REFERENCE_K / (temperatureC + ZERO_CELSIUS_K));
+}
+
+/**
+ * Absolute pressure behind it, Pa.
+ * @returns `undefined` where it chokes: it cannot pass so much, whatever the pressure behind it
+ * @source ISO 6358-1 (recalled): m = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²)
+ */
+export function pressureBehindValvePa(
+  valve: Conductance,
+  kgPerS: number,
+  upstreamPa: number,
+  temperatureC: number,
+): number | undefined {
+  const share = kgPerS / chokedKgPerS(valve, upstreamPa, temperatureC);
+  if (share >= 1) return undefined;
+  return upstreamPa * (valve.b + (1 - valve.b) * Math.sqrt(1 - share ** 2));
+}
+
+/**
+ * Conductance of what loses a known pressure at a known flow.
+ * @returns m³/(s·Pa)
+ */
+export function conductanceFromLoss(
+  lossPa: number,
+  at: { kgPerS: number; upstreamPa: number; temperatureC: number },
+  b: number,
+): number {
+  const ratio = 1 - lossPa / at.upstreamPa;
+  const share = Math.sqrt(1 - ((ratio - b) / (1 - b)) ** 2);
+  return at.kgPerS / share / chokedKgPerS({ c: 1, b }, at.upstreamPa, at.temperatureC);
+}

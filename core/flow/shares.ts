@@ -1,0 +1,140 @@
+import type { Plan, Stage } from '../line/plan';
+import { MAIN, type Run, runsOf } from '../line/runs';
+import { averageDemandM3PerS } from './demand';
+
+/** What goes down a run to which no outlet belongs: enough for the equations to hold, too little to count. */
+const TRICKLE = 1e-9;
+
+/** Where air leaves a run: behind a stage, to an outlet's job or into a branch, with its share of what arrives there. */
+export interface TakeOff {
+  readonly share: number;
+  /** The branch that it feeds; left out, it leaves the line here. */
+  readonly runId?: string;
+}
+
+/** What an outlet asks for, m³/s of free air. */
+export type Asks = (stage: Stage) => number;
+
+/** What flows where, m³/s of free air. Against the way in which a run is drawn it is negative. */
+export interface Flows {
+  /** Through each stage. */
+  readonly through: ReadonlyMap<string, number>;
+  /** Into each run at its beginning. */
+  readonly into: ReadonlyMap<string, number>;
+}
+
+const hangingOn = (runs: readonly Run[], stageId: string): Run[] =>
+  runs.filter((r) => r.id !== MAIN && r.from === stageId);
+
+/**
+ * What flows through every stage, by what the outlets ask for.
+ * @param ends what flows out of the end of each run that joins another
+ * @source conservation of mass at every tee
+ */
+export function flowsThrough(runs: readonly Run[], asks: Asks, ends: ReadonlyMap<string, number>): Flows {
+  const through = new Map<string, number>();
+  const into = new Map<string, number>();
+  const busy = new Set<string>();
+  const intoRun = (run: Run): number => {
+    const known = into.get(run.id);
+    if (known !== undefined || busy.has(run.id)) return known ?? 0;
+    busy.add(run.id);
+    let flow = run.into === null ? 0 : (ends.get(run.id) ?? 0);
+    for (const stage of run.stages.toReversed()) {
+      flow += asks(stage) + hangingOn(runs, stage.id).reduce((sum, r) => sum + intoRun(r), 0);
+      through.set(stage.id, flow);
+      for (const r of runs) if (r.into === stage.id) flow -= ends.get(r.id) ?? 0;
+    }
+    busy.delete(run.id);
+    into.set(run.id, flow);
+    return flow;
+  };
+  for (const run of runs) intoRun(run);
+  return { through, into };
+}
+
+/** What flows on behind a stage once its own job and the branches before a given one have had theirs. */
+function leftFor(branch: Run, runs: readonly Run[], asks: Asks, flows: Flows): number {
+  const from = runs.flatMap((r) => r.stages).find((s) => s.id === branch.from);
+  if (!from) return 0;
+  let left = (flows.through.get(from.id) ?? 0) - asks(from);
+  for (const other of hangingOn(runs, from.id)) {
+    if (other.id === branch.id) break;
+    left -= flows.into.get(other.id) ?? 0;
+  }
+  return left;
+}
+
+/** What second pumps bring of all that is asked for: by what each delivers. */
+function fromPumps(runs: readonly Run[], asks: Asks): Map<string, number> {
+  const delivers = (run: Run): number => {
+    const pump = run.stages[1];
+    return run.from === null && pump?.kind === 'compressor' ? pump.parameters.freeAirDeliveryM3PerS : 0;
+  };
+  const all = runs.reduce((sum, r) => sum + delivers(r), 0);
+  const asked = runs.flatMap((r) => r.stages).reduce((sum, s) => sum + asks(s), 0);
+  return new Map(runs.filter((r) => r.id !== MAIN && r.from === null).map((r) => [r.id, (asked * delivers(r)) / all]));
+}
+
+const ROUNDS = 4; // arms within arms; each round settles one layer
+
+/** What flows out of the end of each run that joins another, where the shares of its arms were entered. */
+export function enteredEnds(runs: readonly Run[], asks: Asks): Map<string, number> {
+  const ends = fromPumps(runs, asks);
+  const arms = runs.filter((r) => r.from !== null && r.into !== null);
+  for (let round = 0; round < ROUNDS && arms.length > 0; round++) {
+    const flows = flowsThrough(runs, asks, ends);
+    for (const arm of arms) {
+      const own = (flows.into.get(arm.id) ?? 0) - (ends.get(arm.id) ?? 0);
+      ends.set(arm.id, arm.share * leftFor(arm, runs, asks, flows) - own);
+    }
+  }
+  return ends;
+}
+
+/**
+ * Shares the air of each run among its outlets and the branches that hang on it, by what each outlet asks for: on average,
+ * which is right for the water, for that does not care for minutes; or at a moment, which the pressure depends on.
+ * Where nothing asks for air, or all of it has been taken already, a trickle goes on.
+ *
+ * @param ends what flows out of the end of each arm; left out, by the share that was entered for it
+ * @returns for each stage behind which air leaves its run, the take-offs in order
+ */
+export function shareDemand(
+  plan: Plan,
+  asks: Asks = averageDemandM3PerS,
+  ends?: ReadonlyMap<string, number>,
+): Map<string, TakeOff[]> {
+  const runs = runsOf(plan);
+  const solved = ends ?? enteredEnds(runs, asks);
+  const flows = flowsThrough(runs, asks, solved);
+  const offs = new Map<string, TakeOff[]>();
+  for (const run of runs) {
+    run.stages.forEach((stage, i) => {
+      const here: TakeOff[] = [];
+      const branches = hangingOn(runs, stage.id);
+      const closes = i === run.stages.length - 1 && branches.length === 0 && run.into === null;
+      let left = flows.through.get(stage.id) ?? 0;
+      const take = (flow: number, runId?: string): void => {
+        // Nothing remains behind the last job of a run but a trickle through whatever stands there.
+        const all = left > 0 ? flow / left : 0;
+        const share = Math.max(runId ? TRICKLE : 0, Math.min(all, closes ? 1 : 1 - TRICKLE));
+        left = Math.max(0, left - flow);
+        if (share > 0) here.push({ share, ...(runId && { runId }) });
+      };
+      const own = asks(stage);
+      if (own > 0) take(own);
+      for (const branch of branches) {
+        const flow = flows.into.get(branch.id) ?? 0;
+        if (branch.into === null || solved === ends) take(Math.max(0, flow), branch.id);
+        else {
+          // As entered, also where nobody asks for air.
+          here.push({ share: Math.min(1 - TRICKLE, Math.max(TRICKLE, branch.share)), runId: branch.id });
+          left = Math.max(0, left - flow);
+        }
+      }
+      if (here.length > 0) offs.set(stage.id, here);
+    });
+  }
+  return offs;
+}
