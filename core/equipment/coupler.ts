@@ -81,7 +81,11 @@ export const coupler = defineKind({
   },
   wider: (p) =>
     p.type === 'standard'
-      ? { parameters: { ...p, type: 'full-flow' as const }, says: 'a full-flow coupler' }
+      ? {
+          parameters: { ...p, type: 'full-flow' as const },
+          says: 'a full-flow coupler',
+          costs: 'two to three times a standard one (estimate)',
+        }
       : undefined,
   whyPressure: (inlet, p, around: Surroundings) => ({
     formula: 'p₁ · (b + (1 − b)·√(1 − (m/(C·p₁·ρ₀·√(T₀/T₁)))²))',

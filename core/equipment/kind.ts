@@ -102,6 +102,13 @@ export const FAMILIES = {
   other: 'Anything else',
 } as const;
 
+/** A stage one size up: in words, as parameters, and what it costs beside the one at hand. */
+export interface Wider<P> {
+  readonly parameters: P;
+  readonly says: string;
+  readonly costs?: string;
+}
+
 export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly kind: string;
   readonly family: keyof typeof FAMILIES;
@@ -130,7 +137,7 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   /** What else can be told of the stage where it stands: a reading, a margin, a warning. */
   shows?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): readonly Shown[];
   /** The same one size up, in words and as parameters, for what it would give back; left out, there is none to be had. */
-  wider?(parameters: z.infer<S>): { readonly parameters: z.infer<S>; readonly says: string } | undefined;
+  wider?(parameters: z.infer<S>): Wider<z.infer<S>> | undefined;
   /** Room for air inside, m³: what an unloader ahead of the check valve has to blow off. */
   airSpaceM3?(parameters: z.infer<S>): number;
 }

@@ -142,7 +142,15 @@ export const pipe = defineKind({
   },
   wider(p) {
     const size = nextSize(p.material, p.size);
-    return size && { parameters: { ...p, size }, says: `${NOMINAL[size]} pipe` };
+    const [own, wider] = [boreOf(p.material, p.size), size && boreOf(p.material, size)];
+    if (!size || !own || !wider) return undefined;
+    const metal = (b: { outsideM: number; boreM: number }): number => b.outsideM ** 2 - b.boreM ** 2;
+    const times = metal(wider) / metal(own);
+    return {
+      parameters: { ...p, size },
+      says: `${NOMINAL[size]} pipe`,
+      costs: `${times.toFixed(1)} × the price of this pipe: it goes by weight (estimate)`,
+    };
   },
   airSpaceM3: (p) => (Math.PI / 4) * (boreOf(p.material, p.size)?.boreM ?? 0) ** 2 * p.lengthM,
   catches: (p, around) => ({

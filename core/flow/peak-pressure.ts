@@ -1,49 +1,87 @@
 import type { Basis } from '../air/enhancement-factor';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
-import type { Plan } from '../line/plan';
-import { prepare } from '../line/prepare';
+import type { Plan, Stage } from '../line/plan';
+import { type PreparedLine, prepare, type WalkProblem, withParameters } from '../line/prepare';
 import { allStages, stageById, standing } from '../line/runs';
+import type { Section } from '../line/section';
 import { surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
 import { type Derivation, input } from '../quantity/derivation';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { coincidentPeak } from './demand';
 
+/** A line at the worst moment of one of its outlets. */
+export interface WorstMoment {
+  /** What blows then, m³/s of free air by outlet. */
+  readonly peak: ReadonlyMap<string, number>;
+  readonly prepared: PreparedLine;
+  readonly section: Section;
+  /** The same walk with the parameters of one stage changed; the air parts as before. */
+  readonly with: (stageId: string, parameters: Stage['parameters']) => Section;
+}
+
 /**
- * The pressure at each outlet at its worst moment, Pa absolute: with all blowing that can blow at once. Behind the first
- * receiver of the main run flows what the outlets take then, whatever the pump delivers; without a receiver no more flows
- * than the pump gives.
+ * The line at the worst moment of each outlet: all blow that can blow at once, and the pressure switch is about to cut in.
+ * Behind the first receiver of the main run flows what the outlets take then, whatever the pump delivers; without a receiver
+ * no more flows than the pump gives.
  *
- * @returns by stage id; 0 where the line cannot pass so much; an outlet that is never used is left out
+ * @returns by stage id; an outlet that is never used is left out
  * @source the walk, with losses as each kind has them at that flow
  */
-export function peakPressures(plan: Plan, basis: Basis = 'real'): Map<string, number> {
+export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, WorstMoment> {
   const line = standing(plan);
   const around = surroundingsOf(line, basis);
   const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
   const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
   const kgPerM3 = dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
-  const walked = new Map<string, ReturnType<typeof walkPrepared>>();
-  const found = new Map<string, number>();
+  const walked = new Map<string, WorstMoment>();
+  const found = new Map<string, WorstMoment>();
   for (const { id, kind } of allStages(line)) {
     if (kind !== 'outlet') continue;
     const peak = coincidentPeak(line, id);
     if (!peak.has(id)) continue;
     const key = [...peak.keys()].join(' ');
-    let section = walked.get(key);
-    if (!section) {
+    let moment = walked.get(key);
+    if (!moment) {
       const askedKgPerS = kgPerM3 * [...peak.values()].reduce((sum, flow) => sum + flow, 0);
       const prepared = prepare(line, (s) => peak.get(s.id) ?? 0);
-      section = walkPrepared(prepared, around, undefined, (i, air) => {
-        // Only its size changes: what is in a kilogram of the air does not.
-        if (prepared.stages[i]?.id === store) air.scale(askedKgPerS / air.dryAirKgPerS);
-      });
-      walked.set(key, section);
+      const walkAt = (at: PreparedLine): Section =>
+        walkPrepared(at, around, undefined, (i, air) => {
+          // A stage behind the pump: at the bottom of the band.
+          const pump = at.stages[i - 1];
+          if (pump?.kind === 'compressor') air.bringTo(air.temperatureC, pump.parameters.cutInPa);
+          // Only its size changes: what is in a kilogram of the air does not.
+          if (at.stages[i]?.id === store) air.scale(askedKgPerS / air.dryAirKgPerS);
+        });
+      moment = {
+        peak,
+        prepared,
+        section: walkAt(prepared),
+        with: (stageId, parameters) => walkAt(withParameters(prepared, stageId, parameters)),
+      };
+      walked.set(key, moment);
     }
-    found.set(id, section.at(id)?.pressurePa ?? 0);
+    found.set(id, moment);
   }
   return found;
+}
+
+/** The pressure at an outlet at its worst moment, Pa absolute, and what stops the air where none arrives. */
+export interface PeakPressure {
+  readonly pressurePa: number;
+  readonly stoppedBy?: WalkProblem;
+}
+
+/** The pressure at each outlet at its worst moment; 0 where the line cannot pass so much. */
+export function peakPressures(plan: Plan, basis: Basis = 'real'): Map<string, PeakPressure> {
+  return new Map(
+    [...worstMoments(plan, basis)].map(([id, { section }]) => {
+      const pressurePa = section.at(id)?.pressurePa;
+      const stoppedBy = section.problem;
+      return [id, { pressurePa: pressurePa ?? 0, ...(pressurePa === undefined && stoppedBy && { stoppedBy }) }];
+    }),
+  );
 }
 
 /** “Why?” for the pressure at an outlet at its worst moment. */
@@ -55,11 +93,11 @@ export function explainPeak(plan: Plan, stageId: string, getsPa: number): Deriva
     title: `Pressure at the worst moment · ${stageById(plan, stageId)?.name}`,
     quantity: 'pressure',
     value: getsPa,
-    formula: 'the walk with all blowing that can blow at once; losses at that flow',
+    formula: 'the walk with all blowing that can blow at once, the pump about to cut in; losses at that flow',
     inputs: [...peak].map(([id, flow]) =>
       input(stageById(plan, id)?.name ?? id, 'volumeFlow', flow, 'flow while in use'),
     ),
-    source: 'coincident peak, common practice',
+    source: 'coincident peak at cut-in, common practice; losses as each kind has them',
     ...(others && { note: 'Of outlets that are never used together only one blows.' }),
   };
 }

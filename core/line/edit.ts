@@ -92,6 +92,7 @@ export function addBranch(plan: Plan, from: string, branchId: string, outletId: 
     name,
     from,
     into: null,
+    split: 'pressure' as const, // matters only once it joins again
     share: 0.5,
     stages: [newStage('outlet', outletId, `${name} outlet`)],
   };
@@ -110,6 +111,7 @@ export function addBypass(plan: Plan, stageId: string, branchId: string): Plan |
     name: `Bypass of ${run.stages[at]?.name}`.slice(0, 60),
     from,
     into,
+    split: 'entered' as const,
     share: 0,
     stages: [],
   };
@@ -123,7 +125,7 @@ export function addPump(plan: Plan, into: string, newId: () => string): Plan {
     newStage('intake', newId(), `Intake ${count}`),
     newStage('compressor', newId(), `Compressor ${count}`),
   ];
-  const branch = { id: newId(), name: `Pump ${count}`, from: null, into, share: 1, stages };
+  const branch = { id: newId(), name: `Pump ${count}`, from: null, into, split: 'entered' as const, share: 1, stages };
   return { ...plan, branches: [...plan.branches, branch] };
 }
 

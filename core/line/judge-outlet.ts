@@ -1,10 +1,11 @@
 import type { Basis } from '../air/enhancement-factor';
-import { peakPressures } from '../flow/peak-pressure';
+import { type PeakPressure, peakPressures } from '../flow/peak-pressure';
 import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { Plan, Stage } from './plan';
+import type { WalkProblem } from './prepare';
 import { type Pick, propagateAll } from './propagate';
 import { allStages, standing } from './runs';
 import { humidityAt, type Section, type Station } from './section';
@@ -30,7 +31,12 @@ export interface OutletJudgement {
   readonly grade?: Grade;
   readonly clean?: { readonly needs: string; readonly enough: boolean };
   /** At the worst moment: with all blowing that can blow at once. No pressure arrives where the line cannot pass that much. */
-  readonly pressure: { readonly needsPa: number; readonly getsPa: number; readonly enough: boolean };
+  readonly pressure: {
+    readonly needsPa: number;
+    readonly getsPa: number;
+    readonly enough: boolean;
+    readonly stopped?: WalkProblem;
+  };
   /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
 }
@@ -133,7 +139,7 @@ function judged(
   band: Band,
   { quantity, limit }: Criterion,
   otherBand: Band | undefined,
-  peakPa: number | undefined,
+  peak: PeakPressure | undefined,
 ): OutletJudgement {
   const wet = station.liquidKgPerS > 0;
   const { need, particleClass, oilClass } = stage.parameters;
@@ -151,7 +157,7 @@ function judged(
           : `check ${largest ?? 'the inputs'}.`
         : undefined;
   const needsPa = stage.parameters.leastPressurePa;
-  const getsPa = peakPa ?? station.pressurePa;
+  const getsPa = peak?.pressurePa ?? station.pressurePa;
   return {
     stageId: stage.id,
     verdict,
@@ -170,7 +176,7 @@ function judged(
         enough: isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass),
       },
     }),
-    pressure: { needsPa, getsPa, enough: getsPa >= needsPa },
+    pressure: { needsPa, getsPa, enough: getsPa >= needsPa, ...(peak?.stoppedBy && { stopped: peak.stoppedBy }) },
     ...(note && { note }),
   };
 }

@@ -94,6 +94,10 @@ export const branchSchema = z.strictObject({
   from: id.nullable(),
   /** The stage ahead of which it joins again; null where it ends in itself. */
   into: id.nullable().default(null),
+  split: choiceField({
+    label: 'How the air parts',
+    options: { entered: 'by the share that is entered', pressure: 'as the pressure decides' },
+  }),
   share: numberField({
     label: 'Share of the air that goes this way',
     help: 'Of what reaches the take-off: 0 for a shut bypass, a few per cent for one that leaks.',
@@ -101,7 +105,7 @@ export const branchSchema = z.strictObject({
     least: 0,
     most: 1,
     default: 0.5,
-    source: 'even split, until pressure decides (estimate)',
+    source: 'even split (estimate)',
   }),
   stages: z.array(anyStage).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
 });

@@ -1,5 +1,7 @@
 import { kindOf } from '../equipment/index';
 import type { Kind } from '../equipment/kind';
+import { averageDemandM3PerS } from '../flow/demand';
+import { solveRings } from '../flow/ring';
 import { shareDemand } from '../flow/shares';
 import type { Plan, Stage } from './plan';
 import { type Run, runsOf, standing } from './runs';
@@ -90,10 +92,10 @@ const NOTHING = 'nothing comes before it: the stage that it took its air from is
  * @param asks what an outlet asks for, m³/s of free air; left out, what it takes on average
  */
 export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLine {
-  const line = standing(plan);
+  const { plan: line, ends } = solveRings(standing(plan), asks ?? averageDemandM3PerS);
   const runs = runsOf(line);
   const pieces = piecesOf(runs);
-  const offs = shareDemand(line, asks);
+  const offs = shareDemand(line, asks, ends);
   const unreached: WalkProblem[] = [];
   const order: Piece[] = [];
   const state = new Map<Piece, 'busy' | 'ready' | 'lost'>();

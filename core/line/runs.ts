@@ -11,14 +11,19 @@ export interface Run {
   readonly from: string | null;
   /** The stage ahead of which it joins another run; null where it ends in itself. */
   readonly into: string | null;
-  /** Of the air that reaches the take-off, where the run comes back to the line. */
+  /** Where the run comes back to the line: whether its share was entered, or the pressure decides. */
+  readonly split: Branch['split'];
+  /** Of the air that reaches the take-off. */
   readonly share: number;
   readonly stages: readonly Stage[];
 }
 
 /** All runs of a plan, the main one first. */
 export function runsOf(plan: Pick<Plan, 'name' | 'stages' | 'branches'>): Run[] {
-  return [{ id: MAIN, name: plan.name, from: null, into: null, share: 1, stages: plan.stages }, ...plan.branches];
+  return [
+    { id: MAIN, name: plan.name, from: null, into: null, split: 'entered', share: 1, stages: plan.stages },
+    ...plan.branches,
+  ];
 }
 
 /** Every stage of a plan: the main run, then the branches. */

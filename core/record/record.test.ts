@@ -174,7 +174,15 @@ describe('the judgement', () => {
     const drop: Plan = {
       ...plan,
       branches: [
-        { id: 'b', name: 'b', from: 'separator', into: null, share: 1, stages: [stageOf('bowl-filter', {}, 'bowl')] },
+        {
+          id: 'b',
+          name: 'b',
+          from: 'separator',
+          into: null,
+          split: 'entered',
+          share: 1,
+          stages: [stageOf('bowl-filter', {}, 'bowl')],
+        },
       ],
     };
     const log = [logged('bowl', 17, 3), logged('receiver', 17, 0.1)];

@@ -11,6 +11,7 @@ import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 const SHARE = branchSchema.shape.share.meta() as unknown as FieldMeta;
+const SPLIT = branchSchema.shape.split.meta() as unknown as FieldMeta;
 
 /** The selected branch: its name, where it takes its air, where it comes back, and how much goes that way. */
 export function BranchEditor({ branch, onRemoved }: { branch: Branch; onRemoved: () => void }) {
@@ -60,6 +61,15 @@ export function BranchEditor({ branch, onRemoved }: { branch: Branch; onRemoved:
           onCommit={(into) => edit((p) => withBranch(p, branch.id, { into: into || null }))}
         />
         {branch.from !== null && branch.into !== null && (
+          <ChoiceInput
+            id={`${branch.id}-split`}
+            label={SPLIT.label}
+            value={branch.split}
+            options={SPLIT.options ?? {}}
+            onCommit={(split) => edit((p) => withBranch(p, branch.id, { split: split as Branch['split'] }))}
+          />
+        )}
+        {branch.from !== null && branch.into !== null && branch.split === 'entered' && (
           <QuantityInput
             id={`${branch.id}-share`}
             label={SHARE.label}

@@ -144,7 +144,7 @@ function BranchLabel({ plan, section, row, selected, onSelect }: Props) {
       <strong>{run.name}</strong>
       <span className="truncate text-quiet">
         {run.from === null ? 'its own pump' : `from ${from ?? 'nothing'}`}
-        {run.from !== null && run.into !== null
+        {run.from !== null && run.into !== null && run.split === 'entered'
           ? ` · ${run.share === 0 ? 'shut' : `${say(run.share, 'share')} of what passes`}`
           : first && ` · ${share < 0.0005 ? 'no flow' : `${say(share, 'share')} of the air`}`}
         {into && `, joins ahead of ${into}`}
