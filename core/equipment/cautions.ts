@@ -22,6 +22,10 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
   },
   C08: { text: 'This machine starts without warning.', deferTo: 'the site’s lock-out rules' },
   C09: { text: 'Discharge pipe can pass 150 °C (300 °F). Let it cool or guard it.', deferTo: 'site safety' },
+  C10: {
+    text: 'Carbon and oil in a hot discharge line can burn. At high temperature shut down; do not just add cooling.',
+    deferTo: 'a compressor engineer',
+  },
   C11: { text: 'Guard on before power on: belts, flywheels and fans.', deferTo: 'local law on machine guards' },
   C12: { text: 'Mains and fixed wiring is electrician’s work.', deferTo: 'a licensed electrician' },
   C13: { text: 'Do not open the refrigerant circuit.', deferTo: 'a certified refrigeration technician' },
@@ -45,6 +49,10 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
   C25: {
     text: 'Salt and brine are corrosive and slippery. Goggles and gloves; drain only where it is permitted.',
     deferTo: 'the pellets’ safety sheet; the environment agency',
+  },
+  C26: {
+    text: 'Oily beads can burn when heated. Find where the oil comes from before heating again.',
+    deferTo: 'the dryer’s maker; the fire authority',
   },
   C27: {
     text: 'Do not pour oily condensate on the ground, into a storm drain or a septic tank. Separate and document it.',

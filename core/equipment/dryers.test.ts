@@ -35,6 +35,11 @@ const DRYERS: Stage[] = [
   stageOf('refrigerated-dryer', { method: 'rated', ratedFlowM3PerS: 4 * CFM, separatorEfficiency: 1 }),
   stageOf('twin-tower', { ratedFlowM3PerS: 8 * CFM, purgeM3PerS: 1 * CFM }),
   stageOf('membrane', { ratedFlowM3PerS: 8 * CFM }),
+  stageOf('twin-tower', { ratedFlowM3PerS: 8 * CFM, purgeM3PerS: 1 * CFM, control: 'dew-point' }, 'probe'),
+  stageOf('heated-purge-tower', { ratedFlowM3PerS: 8 * CFM }),
+  stageOf('blower-purge-tower', { ratedFlowM3PerS: 8 * CFM }),
+  stageOf('split-flow-tower', { ratedFlowM3PerS: 8 * CFM }),
+  stageOf('cycling-dryer', { ratedFlowM3PerS: 4 * CFM, separatorEfficiency: 1, drain: 'float' }),
 ];
 
 describe.each(DRYERS)('$kind: its dew point follows the duty', (stage) => {
@@ -94,7 +99,11 @@ describe('purge and sweep', () => {
     [40, 25],
   ])('%d scfm in, %d out: the purge does not fall with the load', (scfm, left) => {
     const flowM3PerS = (scfm * SCFM_KG_PER_S) / 1.1; // near enough: the share is what is tested
-    const stage = stageOf('twin-tower', { ratedFlowM3PerS: 100 * CFM, purgeM3PerS: (15 * SCFM_KG_PER_S) / 1.189 });
+    const stage = stageOf('twin-tower', {
+      ratedFlowM3PerS: 100 * CFM,
+      purgeM3PerS: (15 * SCFM_KG_PER_S) / 1.189,
+      purgeSetPa: 8e5,
+    });
     const s = dried(stage, { flowM3PerS });
     const arrives = s.dryAirKgPerS + s.ventedAirKgPerS;
     expect(s.ventedAirKgPerS / SCFM_KG_PER_S).toBeCloseTo(15, 6);

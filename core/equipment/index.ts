@@ -1,6 +1,8 @@
 import type { z } from 'zod';
 import { aftercooler } from './aftercooler';
+import { auxiliaryFan } from './auxiliary-fan';
 import { beadCartridge } from './bead-cartridge';
+import { blowerPurgeTower } from './blower-purge-tower';
 import { bowlFilter } from './bowl-filter';
 import { carbonFilter } from './carbon-filter';
 import { checkValve } from './check-valve';
@@ -8,19 +10,26 @@ import { coalescingFilter } from './coalescing-filter';
 import { compressor } from './compressor';
 import { coolingRun } from './cooling-run';
 import { coupler } from './coupler';
+import { cyclingDryer } from './cycling-dryer';
 import { dripLeg } from './drip-leg';
 import { dropletSeparator } from './droplet-separator';
+import { flowController } from './flow-controller';
 import { fluidCooler } from './fluid-cooler';
 import { gauge } from './gauge';
+import { heatOfCompressionTower } from './heat-of-compression-tower';
+import { heatedPurgeTower } from './heated-purge-tower';
+import { highInletDryer } from './high-inlet-dryer';
 import { homeMadeHousing } from './home-made-housing';
 import { hose } from './hose';
 import { hoseReel } from './hose-reel';
 import { intake } from './intake';
+import { intercooler } from './intercooler';
 import { isolatingValve } from './isolating-valve';
 import type { FieldMeta, Kind } from './kind';
 import { lubricator } from './lubricator';
 import { measuredStage } from './measured-stage';
 import { membrane } from './membrane';
+import { oilWaterSeparator } from './oil-water-separator';
 import { outlet } from './outlet';
 import { particulateFilter } from './particulate-filter';
 import { pelletTower } from './pellet-tower';
@@ -31,11 +40,13 @@ import { regulator } from './regulator';
 import { reliefValve } from './relief-valve';
 import { separator } from './separator';
 import { sightGlass } from './sight-glass';
+import { splitFlowTower } from './split-flow-tower';
 import { testPoint } from './test-point';
 import { toolFilter } from './tool-filter';
 import { twinTower } from './twin-tower';
 import { unloader } from './unloader';
 import { WALL_UNITS, type WallUnitName } from './wall-unit';
+import { waterCooler } from './water-cooler';
 
 /** Every kind of equipment, family by family, in the order in which the insert menu and the catalogue show them. */
 export const KINDS = {
@@ -49,6 +60,9 @@ export const KINDS = {
   aftercooler,
   'fluid-cooler': fluidCooler,
   'cooling-run': coolingRun,
+  'water-cooler': waterCooler,
+  intercooler,
+  'auxiliary-fan': auxiliaryFan,
   separator,
   'drip-leg': dripLeg,
   'bowl-filter': bowlFilter,
@@ -58,12 +72,19 @@ export const KINDS = {
   'droplet-separator': dropletSeparator,
   'tool-filter': toolFilter,
   'refrigerated-dryer': refrigeratedDryer,
+  'cycling-dryer': cyclingDryer,
+  'high-inlet-dryer': highInletDryer,
   'bead-cartridge': beadCartridge,
   'pellet-tower': pelletTower,
   'twin-tower': twinTower,
+  'heated-purge-tower': heatedPurgeTower,
+  'blower-purge-tower': blowerPurgeTower,
+  'split-flow-tower': splitFlowTower,
+  'heat-of-compression-tower': heatOfCompressionTower,
   membrane,
   'home-made-housing': homeMadeHousing,
   regulator,
+  'flow-controller': flowController,
   gauge,
   lubricator,
   'sight-glass': sightGlass,
@@ -73,6 +94,7 @@ export const KINDS = {
   hose,
   'hose-reel': hoseReel,
   outlet,
+  'oil-water-separator': oilWaterSeparator,
   'measured-stage': measuredStage,
 } as const;
 

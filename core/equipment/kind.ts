@@ -121,6 +121,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly ids?: readonly string[] | undefined;
   /** Other names that people have for it, for the search. */
   readonly alsoCalled?: readonly string[] | undefined;
+  /** What belongs before it and behind it. */
+  readonly needs?: { readonly before: string; readonly after: string } | undefined;
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];
   readonly parameters: S;
@@ -145,6 +147,7 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
 const EVERY_KIND = {
   ids: undefined,
   alsoCalled: undefined,
+  needs: undefined,
   whyTemperature: undefined,
   whyPressure: undefined,
   catches: undefined,

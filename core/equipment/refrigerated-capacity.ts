@@ -37,6 +37,7 @@ const BY_ROOM_F = [
 const LEAST = 0.4;
 const MOST = 1.6;
 const PSI_PA = 6894.757;
+const CFM_M3_PER_S = 4.719474e-4;
 const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60; // a scfm of 14.5 psia, 68 °F, dry
 
 /** Reads a table between its rows; beyond its ends the last two rows go on. */
@@ -68,7 +69,7 @@ export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: num
 /** Load of a refrigerated dryer over what it can do in this duty. */
 export function refrigeratedLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
   const scfm = inlet.dryAirKgPerS / SCFM_KG_PER_S;
-  const rated = ratedFlowM3PerS / 4.719474e-4;
+  const rated = ratedFlowM3PerS / CFM_M3_PER_S;
   return (
     scfm /
     (rated * refrigeratedCapacity(inlet.temperatureC, inlet.pressurePa - around.atmosphericPa, around.roomTemperatureC))
@@ -81,4 +82,18 @@ const K_PER_PERCENT = 0.3 / 1.8;
 /** The pressure dew point of a dryer under load, °C. */
 export function loadedDewPointC(ratedDewPointC: number, load: number): number {
   return ratedDewPointC + Math.max(0, (load - 1) * 100) * K_PER_PERCENT;
+}
+
+const HOT_INLET_C = 82.2; // 180 °F saturated, at which dryers for hot air are rated (estimate)
+const PER_K = 0.02; // of capacity, each kelvin (estimate: the maker’s own curve wins)
+
+/** Load of a dryer for hot air over what it can do in this duty. */
+export function highInletLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
+  const rated = ratedFlowM3PerS / CFM_M3_PER_S;
+  const byInlet = Math.min(MOST, Math.max(LEAST, Math.exp(-PER_K * (inlet.temperatureC - HOT_INLET_C))));
+  const k =
+    byInlet *
+    interpolate(BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI_PA) *
+    interpolate(BY_ROOM_F, around.roomTemperatureC * 1.8 + 32);
+  return inlet.dryAirKgPerS / SCFM_KG_PER_S / (rated * Math.max(0.1, k));
 }

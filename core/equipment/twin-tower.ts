@@ -1,78 +1,83 @@
 import { z } from 'zod';
-import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
-import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal, type Surroundings } from './kind';
+import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import {
+  CFM,
+  dryInTower,
+  FREE_AIR_KG_PER_M3,
+  leastPurgeShare,
+  NEEDS,
+  purge,
+  type Rated,
+  towerFields,
+  towerLoad,
+  towerShows,
+} from './tower';
 
-const RATED_INLET_C = 35; // ISO 7183 option A1: 35 °C, 7 bar, saturated (recalled)
-const RATED_PRESSURE_PA = 801325;
-const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar: free air of a rating
-const DRIEST_RH = 2e-5; // best that such a bed reaches, near −75 °C (estimate)
-
-/** Capacity over rated capacity by inlet temperature, °C (common practice: 38 °C 1.0, 43 °C .75, 49 °C .57). */
-function byInlet(inletC: number): number {
-  return Math.exp(-0.05 * Math.max(0, inletC - RATED_INLET_C));
+interface Settings extends Rated {
+  purgeM3PerS: number;
+  purgeSetPa: number;
+  control: 'fixed' | 'dew-point';
 }
 
-function load(air: AirStream, p: { ratedFlowM3PerS: number }, around: Surroundings): number {
-  const flow = air.dryAirKgPerS / FREE_AIR_KG_PER_M3;
-  // The cold tower regenerates worse in a hot room: a small share of the inlet's effect (estimate).
-  const room = 1 + 0.004 * (around.roomTemperatureC - 25);
-  return (flow * room) / (p.ratedFlowM3PerS * byInlet(air.temperatureC) * (air.pressurePa / RATED_PRESSURE_PA));
+/** Purge, kg/s: through a nozzle whatever passes, or switched by a dew-point probe in proportion to the load. */
+function purgeKgPerS(inlet: AirStream, p: Settings, around: Surroundings): number {
+  const nozzle = p.purgeM3PerS * FREE_AIR_KG_PER_M3 * (inlet.pressurePa / p.purgeSetPa);
+  return p.control === 'fixed' ? nozzle : nozzle * Math.min(1, towerLoad(inlet, p, around));
 }
 
-/** Two small towers in turn: one dries, the other is blown dry with part of the dried air. */
+/** Two towers in turn: one dries, the other is blown dry with part of the dried air. */
 export const twinTower = defineKind({
   kind: 'twin-tower',
   family: 'drying',
   label: 'Twin tower, heatless',
   does: 'Two towers in turn: one dries, the other is blown dry with a fixed flow of dried air, whatever the load.',
   alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer'],
-  equation: 'w₂ by transfer units of the bed at its duty; fixed purge leaves with the water',
+  equation: 'w₂ by transfer units of the bed at its duty; purge = nozzle · p/p_set, leaves with the water',
   ids: ['heatless'],
   cautions: ['C07', 'C20', 'C24'],
+  needs: NEEDS,
   parameters: z.strictObject({
-    ratedFlowM3PerS: numberField({
-      label: 'Rated flow',
-      help: 'Free air, at 35 °C and 7 bar.',
-      quantity: 'volumeFlow',
-      least: 1e-4,
-      most: 1,
-      default: 16 * 4.719474e-4,
-      source: 'typical of spraying, common practice',
-    }),
-    ratedDewPointC: numberField({
-      label: 'Rated pressure dew point',
-      quantity: 'temperature',
-      least: -70,
-      most: 0,
-      default: -40,
-      source: 'usual rating, common practice',
-      uncertainty: { abs: 5 },
-    }),
+    ...towerFields(16 * CFM),
     purgeM3PerS: numberField({
       label: 'Purge',
       help: 'Free air that it blows away all the time, whatever passes. It counts against the pump.',
       quantity: 'volumeFlow',
       least: 0,
-      most: 0.3,
-      default: 2.4 * 4.719474e-4, // 15 % of rated
-      source: '15 % of rated at 100 psig, common practice',
+      most: 0.4,
+      default: 2.4 * CFM, // 15 % of rated
+      source: '15 % of the rated flow at 100 psig, common practice',
       uncertainty: { rel: 0.15 },
+    }),
+    purgeSetPa: numberField({
+      label: '… set at a line pressure of',
+      help: 'A nozzle blows more at a higher pressure.',
+      quantity: 'pressure',
+      least: 3e5,
+      most: 17e5,
+      default: 790_801, // 100 psig at sea level
+      source: '100 psig, usual rating',
+    }),
+    control: choiceField({
+      label: 'The purge',
+      options: { fixed: 'blows all the time', 'dew-point': 'is switched by a dew-point probe' },
     }),
     ...lossFields(2.8e4), // 3–5 psi
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p, around);
-    const purge = p.purgeM3PerS * FREE_AIR_KG_PER_M3;
-    if (inlet.temperatureC > 60)
-      throw new Refusal('ratedDewPointC', 'Air over 60 °C is too hot for the beads. Cool it to 38 °C or less first.');
-    // A trickle in a branch that nobody uses feeds no purge: the dryer there stands still.
-    if (inlet.dryAirKgPerS > 1e-7 && purge >= inlet.dryAirKgPerS)
-      throw new Refusal('purgeM3PerS', 'The purge takes all the air that arrives here: nothing is left for the jobs.');
+    const blown = purgeKgPerS(inlet, p, around);
     inlet.bringTo(inlet.temperatureC, pressurePa);
-    const passing = passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load(inlet, p, around));
-    // What a tower takes up the purge carries off in the other half of the cycle.
-    inlet.adsorbTo(leavingRatio(inlet, DRIEST_RH, inlet.temperatureC, passing), 'purged');
-    if (purge < inlet.dryAirKgPerS) inlet.vent(purge);
+    dryInTower(inlet, p, around);
+    purge(inlet, blown, 'purgeM3PerS');
+  },
+  shows(inlet, p, around) {
+    const share = purgeKgPerS(inlet, p, around) / inlet.dryAirKgPerS;
+    const least = leastPurgeShare(inlet.pressurePa, around.atmosphericPa);
+    return [
+      ...towerShows(inlet, p, around),
+      { label: 'Purge, of what passes', quantity: 'share', value: share, warns: share > 0.25 },
+      { label: 'Least by theory', quantity: 'share', value: least, warns: share < least },
+    ];
   },
 });

@@ -111,6 +111,74 @@ const DRAWINGS: Record<KindName | 'unit', ReactNode> = {
       <path d="M16 20v-6M12 14h8M16 14V9M13 9h6V5h-6z" />
     </>
   ),
+  'water-cooler': (
+    <>
+      <path d="M6 9h20v14H6z" />
+      <path d="M9 13h14M9 16h14M9 19h14M11 5c2 2-2 2 0 4M19 5c2 2-2 2 0 4" />
+    </>
+  ),
+  intercooler: (
+    <>
+      <circle cx="7" cy="16" r="3.500" />
+      <circle cx="25" cy="16" r="3.500" />
+      <path d="M10.500 13l2 6 2-6 2 6 2-6 2 6 1-3" />
+    </>
+  ),
+  'auxiliary-fan': (
+    <>
+      <circle cx="16" cy="14" r="9" />
+      <path d="M16 14c-1-5 3-7 4-5s-1 4-4 5c5-1 7 3 5 4s-4-1-5-4c1 5-3 7-4 5s1-4 4-5c-5 1-7-3-5-4s4 1 5 4M12 27h8M16 23v4" />
+    </>
+  ),
+  'cycling-dryer': (
+    <>
+      <path d="M6 6h20v20H6z" />
+      <path d="M16 10v12M11 13l10 6M21 13l-10 6M9 9h3M20 23h3" />
+    </>
+  ),
+  'high-inlet-dryer': (
+    <>
+      <path d="M6 12h20v14H6z" />
+      <path d="M16 14v10M12 16.500l8 5M20 16.500l-8 5M10 9c2-2-2-2 0-5M16 9c2-2-2-2 0-5M22 9c2-2-2-2 0-5" />
+    </>
+  ),
+  'heated-purge-tower': (
+    <>
+      <path d="M7 7h7v18H7zM18 7h7v18h-7z" />
+      <path d="M20 21l1.500-3 1.500 3 1-2M21.500 3v4" />
+    </>
+  ),
+  'blower-purge-tower': (
+    <>
+      <path d="M7 7h7v14H7zM18 7h7v14h-7z" />
+      <circle cx="21.500" cy="25.500" r="3.500" />
+      <path d="M21.500 22v3.500h3" />
+    </>
+  ),
+  'split-flow-tower': (
+    <>
+      <path d="M7 7h7v18H7zM18 7h7v18h-7z" />
+      <path d="M10.500 7V4h11v3M10.500 25v3h11v-3" />
+    </>
+  ),
+  'heat-of-compression-tower': (
+    <>
+      <path d="M7 10h7v16H7zM18 10h7v16h-7z" />
+      <path d="M9 7c2-2-2-2 0-4M12 7c2-2-2-2 0-4M18 7h7" />
+    </>
+  ),
+  'flow-controller': (
+    <>
+      <path d="M5 12l8 4-8 4zM27 12l-8 4 8 4z" />
+      <path d="M16 16V7M11 7h10M13 22h6" />
+    </>
+  ),
+  'oil-water-separator': (
+    <>
+      <path d="M7 8h18v17H7z" />
+      <path d="M7 14h18M16 14v7M11 18c1-2 2-2 2 0s-2 2-2 0M21 18v4" />
+    </>
+  ),
   pipe: (
     <>
       <path d="M3 13h12v6H3zM15 11h4v10h-4zM19 13h10v6H19z" />

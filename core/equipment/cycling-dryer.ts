@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import type { AirStream } from '../stream/air-stream';
+import { catchField, drained, drainFields } from './drains';
+import { defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
+
+const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * 4.719474e-4); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)
+const IDLE = 0.15; // of full power with nothing to do: 10–20 % (estimate)
+const UNSURE_OVER = 1.5;
+
+interface Settings {
+  ratedFlowM3PerS: number;
+  pressureDewPointC: number;
+  swingK: number;
+}
+
+/** At the top of its swing: the dew point that a job must bear. */
+const coldC = (inlet: AirStream, p: Settings, around: Surroundings): number =>
+  Math.max(0.5, loadedDewPointC(p.pressureDewPointC, refrigeratedLoad(inlet, p.ratedFlowM3PerS, around))) + p.swingK;
+
+/** A refrigerated dryer whose compressor rests at part load: thermal mass, several stages or variable speed. */
+export const cyclingDryer = defineKind({
+  kind: 'cycling-dryer',
+  family: 'drying',
+  label: 'Refrigerated dryer, cycling',
+  does: 'A refrigerated dryer that rests at part load. It saves power, and its dew point swings: judged at the top of the swing.',
+  alsoCalled: ['thermal mass dryer', 'variable speed dryer', 'energy saving dryer'],
+  equation: 'dew point = rated + overload + swing; capacity = rated·K_p·K_Tin·K_amb; power = (idle + (1 − idle)·load)',
+  ids: ['ref_cyc'],
+  cautions: ['C13', 'C14', 'C12'],
+  needs: {
+    before: 'a 1 µm coalescer; air at 49 °C or less',
+    after: 'a fine coalescer; no pipe that comes near freezing',
+  },
+  parameters: z.strictObject({
+    ratedFlowM3PerS: numberField({
+      label: 'Rated flow',
+      help: 'At 38 °C saturated inlet, 7 bar and a room of 38 °C (100 °F, 100 psig, 100 °F).',
+      quantity: 'volumeFlow',
+      least: 1e-3,
+      most: 2,
+      default: 200 * 4.719474e-4,
+      source: 'typical of a plant',
+    }),
+    pressureDewPointC: numberField({
+      label: 'Pressure dew point',
+      quantity: 'temperature',
+      least: 0.5,
+      most: 20,
+      default: 10 / 3, // 38 °F
+      source: 'usual rating, common practice',
+      uncertainty: { abs: 1.5 },
+    }),
+    swingK: numberField({
+      label: 'Swings upward by',
+      quantity: 'temperatureDifference',
+      least: 0,
+      most: 8,
+      default: 2.5, // ±3–7 °F
+      source: 'typical, common practice',
+      uncertainty: { abs: 1 },
+    }),
+    reheatApproachK: numberField({
+      label: 'Air leaves below the inlet by',
+      quantity: 'temperatureDifference',
+      least: 0,
+      most: 40,
+      default: 10,
+      source: 'estimate',
+      uncertainty: { abs: 3 },
+    }),
+    separatorEfficiency: catchField({
+      label: 'Drops its separator catches',
+      default: 0.95,
+      source: 'estimate',
+      uncertainty: 0.03,
+    }),
+    ...drainFields('level', 2e-3),
+    ...lossFields(2e4),
+  }),
+  pass(inlet, p, around) {
+    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
+    const leavesC = Math.max(cold, inlet.temperatureC - p.reheatApproachK);
+    inlet
+      .bringTo(cold, pressurePa)
+      .catchDrops(drained(p.drain, p.separatorEfficiency, around))
+      .bringTo(leavesC, pressurePa);
+  },
+  catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
+  shows(inlet, p, around) {
+    const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
+    const power = POWER_W_PER_M3_PER_S * p.ratedFlowM3PerS * (IDLE + (1 - IDLE) * Math.min(1, load));
+    return [
+      { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
+      ...(load > UNSURE_OVER
+        ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
+        : []),
+      { label: 'Power', quantity: 'power', value: power },
+    ];
+  },
+  whyTemperature: (inlet, p, around) => ({
+    formula: 'air in − reheat difference, never below the coldest air',
+    inputs: [
+      { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
+      { label: 'reheat difference', quantity: 'temperatureDifference', value: p.reheatApproachK, from: 'this stage' },
+      {
+        label: 'coldest air, top of its swing',
+        quantity: 'temperature',
+        value: coldC(inlet, p, around),
+        from: 'rating, load and swing',
+      },
+    ],
+    source: 'estimate',
+  }),
+});
