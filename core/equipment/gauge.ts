@@ -3,6 +3,9 @@ import { choiceField, defineKind, numberField } from './kind';
 
 const SMALL_M = 0.05;
 
+/** How far a gauge may be off, Pa: its class is a share of its full scale. */
+export const gaugeOffPa = (p: { rangePa: number; classShare: number }): number => p.rangePa * p.classShare;
+
 /** Tells the pressure: as well as its range, its size and its damping let it. */
 export const gauge = defineKind({
   kind: 'gauge',
@@ -38,6 +41,25 @@ export const gauge = defineKind({
       default: 0.063,
       source: 'typical, 2½ in',
     }),
+    read: choiceField({ label: 'It was read', options: { no: 'not yet', yes: 'at rest and while air flows' } }),
+    readStaticPa: numberField({
+      label: 'At rest, nothing blowing',
+      quantity: 'pressure',
+      least: 0.9e5,
+      most: 100e5,
+      default: 8e5,
+      source: 'to be read',
+      when: { field: 'read', is: ['yes'] },
+    }),
+    readFlowingPa: numberField({
+      label: 'While all blow that can blow at once',
+      quantity: 'pressure',
+      least: 0.9e5,
+      most: 100e5,
+      default: 7.5e5,
+      source: 'to be read',
+      when: { field: 'read', is: ['yes'] },
+    }),
     damping: choiceField({
       label: 'Damping',
       options: { none: 'none', filled: 'liquid-filled', snubber: 'with a snubber' },
@@ -47,7 +69,7 @@ export const gauge = defineKind({
   pass() {},
   shows(inlet, p, around) {
     const reads = inlet.pressurePa - around.atmosphericPa;
-    const off = p.rangePa * p.classShare;
+    const off = gaugeOffPa(p);
     const share = reads / p.rangePa;
     return [
       { label: 'Reads', quantity: 'pressure', value: inlet.pressurePa },

@@ -16,6 +16,8 @@ export interface Surroundings {
   readonly intakeTemperatureC: number;
   /** Over liquid water, 0…1. */
   readonly intakeRelativeHumidity: number;
+  /** Temperatures of all places of the survey by their ids, for stages that stand elsewhere. */
+  readonly rooms?: Readonly<Record<string, number>>;
   /** Whether the line loses its pressure when work ends, so that drains which need that can open. */
   readonly letDown?: boolean;
 }

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { pressureDewPointC } from '../air/dew-point';
+import { vapourFractionFromRatio } from '../air/humidity';
 import { type Conduit, pressureBehindPa, velocityMPerS } from '../flow/friction';
 import {
   boreOf,
@@ -50,6 +52,9 @@ const flowing = ({ dryAirKgPerS, temperatureC, pressurePa }: AirStream) => ({
   temperatureC,
   pressurePa,
 });
+
+const dewPointOf = (air: AirStream): number =>
+  pressureDewPointC(vapourFractionFromRatio(air.vapourKgPerS / air.dryAirKgPerS), air.pressurePa, air.basis);
 
 function leavesPa(inlet: AirStream, p: Settings): number {
   const out = pressureBehindPa(flowing(inlet), conduitOf(p));
@@ -157,7 +162,7 @@ export const pipe = defineKind({
     efficiency: drained(p.drain, caught(p), around),
     source: 'half at each low point where the pipe falls 1 % or more, estimate',
   }),
-  shows(inlet, p) {
+  shows(inlet, p, around) {
     const { boreM } = boreAndOutside(p);
     const speed = velocityMPerS(flowing(inlet), boreM);
     const spacing = p.lengthM / (p.legs + 1);
@@ -174,6 +179,15 @@ export const pipe = defineKind({
         : []),
       ...(p.use === 'main' && p.fall < ENOUGH_FALL && p.lengthM > 6
         ? [{ label: 'Falls', text: 'too little for water to run: 1–2 %', warns: true }]
+        : []),
+      ...(around.roomTemperatureC < 0 && (inlet.liquidKgPerS > 0 || dewPointOf(inlet) > around.roomTemperatureC)
+        ? [
+            {
+              label: 'Freezes',
+              text: 'water falls out in it and freezes: dry the air before, trace the pipe or move it',
+              warns: true,
+            },
+          ]
         : []),
       ...(caution === 'C05'
         ? [{ label: 'Danger', text: 'it shatters under air: take it out of service now', warns: true }]

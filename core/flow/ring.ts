@@ -2,7 +2,7 @@ import { kindOf } from '../equipment/index';
 import { Refusal } from '../equipment/kind';
 import type { Branch, Plan, Stage } from '../line/plan';
 import { MAIN, type Run, runsOf } from '../line/runs';
-import { surroundingsOf } from '../line/surroundings';
+import { inPlace, surroundingsOf } from '../line/surroundings';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
 import { type Asks, enteredEnds, type Flows, flowsThrough } from './shares';
@@ -33,9 +33,10 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
     kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && kind !== 'regulator';
   return (stage, flow) => {
     if (!passes(stage.kind) || flow === 0) return 0;
-    const air = new AirStream('ideal', Math.abs(flow) * kgPerM3, 0, around.roomTemperatureC, p0);
+    const here = inPlace(around, stage.place);
+    const air = new AirStream('ideal', Math.abs(flow) * kgPerM3, 0, here.roomTemperatureC, p0);
     try {
-      kindOf(stage.kind).pass(air, stage.parameters, around);
+      kindOf(stage.kind).pass(air, stage.parameters, here);
     } catch (error) {
       if (error instanceof Refusal) return Math.sign(flow) * SHUT * (1 + Math.abs(flow));
       throw error;

@@ -137,6 +137,14 @@ export function setProvided(plan: Plan, stageId: string, trigger: string | undef
   });
 }
 
+/** Lets a stage stand in another place of the survey; `undefined` for where the line stands. */
+export function setPlace(plan: Plan, stageId: string, placeId: string | undefined): Plan {
+  return withStage(plan, stageId, (s) => {
+    const { place: _, ...rest } = s;
+    return (placeId === undefined ? rest : { ...rest, place: placeId }) as Stage;
+  });
+}
+
 /** Marks a stage as a witness: it ought to catch nothing. */
 export function setWitness(plan: Plan, stageId: string, witness: boolean): Plan {
   return withStage(plan, stageId, (s) => {

@@ -15,7 +15,7 @@ import { prepare } from './prepare';
 import { propagate } from './propagate';
 import { stageById } from './runs';
 import { humidityAt, type Section, type Station, vapourFractionAt } from './section';
-import { surroundingsOf } from './surroundings';
+import { surroundingsAt, surroundingsOf } from './surroundings';
 import { walkPrepared } from './walk';
 
 /** The computed figures of a section that a person may question. */
@@ -73,7 +73,8 @@ export function readFigure(
   basis: Basis = 'real',
 ): number | undefined {
   const station = section.at(stageId);
-  return station && READ[name].read(station, basis, surroundingsOf(plan, basis));
+  const stage = stageById(plan, stageId);
+  return station && stage && READ[name].read(station, basis, surroundingsAt(plan, stage, basis));
 }
 
 /** The stream that enters a stage: what left the one before, less what was taken off, with what joined it there. */
@@ -91,7 +92,7 @@ export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis
   const station = section.at(stage.id);
   if (!station) return [];
   const shows = kindOf(stage.kind).shows;
-  const shown = shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsOf(plan, basis)) ?? [];
+  const shown = shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsAt(plan, stage, basis)) ?? [];
   const fullS = panFullAfterS(stage.parameters, station.caughtKgPerS);
   return fullS === undefined
     ? shown
@@ -101,7 +102,7 @@ export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis
 function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {
   const kind = kindOf(stage.kind);
   const inlet = inletOf(plan, stage.id, basis);
-  const around = surroundingsOf(plan, basis);
+  const around = surroundingsAt(plan, stage, basis);
   const dry = input('dry air', 'massFlow', station.dryAirKgPerS, 'its share of what the compressor delivers');
   const t = input('air temperature', 'temperature', station.temperatureC, 'this stage');
   const p = input('pressure', 'pressure', station.pressurePa, 'this stage');
@@ -181,7 +182,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
     }
     default: {
       const falls = station.caughtKgPerS + station.liquidKgPerS;
-      const catches = kind.catches?.(stage.parameters, surroundingsOf(plan, basis));
+      const catches = kind.catches?.(stage.parameters, surroundingsAt(plan, stage, basis));
       return {
         formula: name === 'caught' ? 'drops at this stage · share caught' : 'drops at this stage · (1 − share caught)',
         inputs: [

@@ -9,7 +9,7 @@ import type { WalkProblem } from './prepare';
 import { type Pick, propagateAll } from './propagate';
 import { allStages, standing } from './runs';
 import { humidityAt, type Section, type Station } from './section';
-import { surroundingsOf } from './surroundings';
+import { surroundingsAt } from './surroundings';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
 export type Verdict = 'meets' | 'fails' | 'open';
@@ -70,7 +70,7 @@ function criteriaOf(stage: OutletStage, basis: Basis): [Criterion, Criterion?] {
     quantity: 'share',
     limit: p.relativeHumidity,
     pick: at((st, plan) => {
-      const around = surroundingsOf(plan, basis);
+      const around = surroundingsAt(plan, stage, basis);
       return humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis);
     }),
   };

@@ -23,6 +23,8 @@ function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, p
     witness: z.literal(true).optional(),
     /** The unit that it is part of. */
     unit: id.optional(),
+    /** The place of the survey where it stands; left out, where the line stands. */
+    place: id.optional(),
     /** Where its numbers come from, as far as somebody said so; the rest is typical or assumed. */
     known: z.partialRecord(z.enum(Object.keys(parameters.shape) as [string, ...string[]]), z.enum(KNOWN)).optional(),
   });
@@ -91,6 +93,7 @@ export type Stage = {
     provided?: { trigger: string } | undefined;
     witness?: true | undefined;
     unit?: string | undefined;
+    place?: string | undefined;
     known?: { readonly [field: string]: Known | undefined } | undefined;
   };
 }[KindName];

@@ -24,6 +24,8 @@ export interface Stretch {
   readonly parameters: readonly Stage['parameters'][];
   /** Behind each stage; nothing at all where no air leaves the stretch. */
   readonly departures: readonly (readonly Departure[] | undefined)[] | undefined;
+  /** The places in which its stages stand; nothing at all where all stand where the line does. */
+  readonly places: readonly (string | undefined)[] | undefined;
   /** Whether what is left at its end leaves the line. */
   readonly ends: boolean;
 }
@@ -152,6 +154,7 @@ export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLi
       passes: piece.stages.map((s) => kindOf(s.kind).pass),
       parameters: piece.stages.map((s) => s.parameters),
       departures: departures.some((d) => d) ? departures : undefined,
+      places: piece.stages.some((s) => s.place) ? piece.stages.map((s) => s.place) : undefined,
       ends: isLast && (piece.run.into === null || !pieceOf(piece.run.into)),
     };
   });

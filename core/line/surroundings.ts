@@ -1,6 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
 import type { Surroundings } from '../equipment/kind';
-import type { Plan } from './plan';
+import type { Plan, Stage } from './plan';
 import { placeOf, surveyAtmosphericPa } from './survey';
 
 /** The surroundings of every stage of a plan. */
@@ -12,6 +12,18 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
     roomTemperatureC: placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC,
     intakeTemperatureC: intake.temperatureC,
     intakeRelativeHumidity: intake.relativeHumidity,
+    rooms: Object.fromEntries(plan.survey.places.map((p) => [p.id, p.temperatureC])),
     letDown: plan.survey.working.overnight === 'let-down',
   };
+}
+
+/** The same in another place; a place that is gone is the one where the line stands. */
+export function inPlace(around: Surroundings, placeId: string | undefined): Surroundings {
+  const roomTemperatureC = placeId === undefined ? undefined : around.rooms?.[placeId];
+  return roomTemperatureC === undefined ? around : { ...around, roomTemperatureC };
+}
+
+/** The surroundings of one stage, where it stands. */
+export function surroundingsAt(plan: Plan, stage: Pick<Stage, 'place'>, basis: Basis = 'real'): Surroundings {
+  return inPlace(surroundingsOf(plan, basis), stage.place);
 }

@@ -94,7 +94,7 @@ export const surveySchema = z
       label: 'Pipe of the line',
       options: { clean: 'copper, aluminium, stainless or plastic rated for air', rusting: 'black or galvanised steel' },
     }),
-    places: z.array(placeSchema).min(1).max(4),
+    places: z.array(placeSchema).min(1).max(12),
     intakePlaceId: idField,
     roomPlaceId: idField,
     working: workingSchema,

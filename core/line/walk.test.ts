@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { planOfCheck } from '../test/condensate-check';
 import { type Check, checksOf, expectCheck, planOf, stageOf } from '../test/reference';
 import { waterInPerDayKg } from './day';
+import { shownBy } from './explain';
+import type { Plan, Stage } from './plan';
 import { humidityAt, imbalance } from './section';
 import { walk } from './walk';
 
@@ -172,5 +174,37 @@ describe('laws of every line', () => {
     );
     expect(section.problem).toMatchObject({ stageId: 'c', field: 'pressureLossPa' });
     expect(section.stations).toHaveLength(4);
+  });
+});
+
+describe('a stage stands in a place of its own', () => {
+  const main = stageOf('pipe', { size: '2', lengthM: 120, legs: 2 }, 'main');
+  const plan = planOf({ roomC: 25, relativeHumidity: 0.7, dischargeC: 25, flowM3PerS: 0.02 }, main);
+  const cold = (temperatureC: number, stage: Stage): Plan => ({
+    ...plan,
+    survey: {
+      ...plan.survey,
+      places: [...plan.survey.places, { id: 'store', name: 'Cold store', temperatureC, relativeHumidity: 0.5 }],
+    },
+    stages: [...plan.stages.slice(0, -1), stage],
+  });
+
+  test('a pipe through a cold store drops water there; with the place gone it stands where the line does', () => {
+    const there = { ...main, place: 'store' } as Stage;
+    expect(walk(plan).at('main')?.temperatureC).toBeCloseTo(25, 1);
+    const section = walk(cold(4, there));
+    expect(section.at('main')?.temperatureC).toBeLessThan(12);
+    expect(section.at('main')?.caughtKgPerS).toBeGreaterThan(0);
+    expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+    expect(walk(cold(4, { ...main, place: 'gone' } as Stage)).at('main')?.temperatureC).toBeCloseTo(25, 1);
+  });
+
+  test('below freezing its water stays in it as ice, and the screen says so', () => {
+    const frozen = cold(-20, { ...main, place: 'store' } as Stage);
+    const section = walk(frozen);
+    expect(section.ledger.frozenKgPerS).toBeGreaterThan(0);
+    expect(shownBy(frozen, section, frozen.stages.at(-1) as Stage).find((s) => s.label === 'Freezes')?.warns).toBe(
+      true,
+    );
   });
 });

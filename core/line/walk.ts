@@ -9,7 +9,7 @@ import { AirStream, type Losses } from '../stream/air-stream';
 import type { Plan, Stage } from './plan';
 import { type PreparedLine, prepare, type Stretch } from './prepare';
 import { DEW_POINT, KEPT, Section } from './section';
-import { surroundingsOf } from './surroundings';
+import { inPlace, surroundingsOf } from './surroundings';
 
 const NO_FIGURES = new Float64Array(0);
 
@@ -88,7 +88,7 @@ export function walkPrepared(
     kept === null ? NO_FIGURES : kept?.length === KEPT * stages.length ? kept : new Float64Array(KEPT * stages.length);
   if (problems.length > 0) blank(figures, 0, stages.length);
   for (let n = 0; n < stretches.length; n++) {
-    const { draws, after, first, passes, parameters, departures, ends } = stretches[n] as Stretch;
+    const { draws, after, first, passes, parameters, departures, places, ends } = stretches[n] as Stretch;
     let walked = 0;
     try {
       let air = taken?.[n];
@@ -109,7 +109,8 @@ export function walkPrepared(
       for (let k = KEPT * first; walked < passes.length; walked++, k += KEPT) {
         air.enterStage();
         if (onEnter) onEnter(first + walked, air);
-        (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], around);
+        const here = places ? inPlace(around, places[walked]) : around;
+        (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], here);
         if (kept !== null) {
           figures[k] = air.temperatureC;
           figures[k + 1] = air.pressurePa;

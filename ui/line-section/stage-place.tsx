@@ -1,7 +1,7 @@
 'use client';
 
 import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
-import { addBranch, addBypass, addPump, moveStage, setProvided, setWitness } from '@/core/line/edit';
+import { addBranch, addBypass, addPump, moveStage, setPlace, setProvided, setWitness } from '@/core/line/edit';
 import type { Plan, Stage } from '@/core/line/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
 import { groupWithNext, unitById } from '@/core/line/units';
@@ -80,6 +80,15 @@ export function StagePlace({
               value={run?.id ?? MAIN}
               options={Object.fromEntries(runs.map((r) => [r.id, r.id === MAIN ? 'the main run' : r.name]))}
               onCommit={(to) => edit((p) => moveStage(p, stage.id, 99, to))}
+            />
+          )}
+          {plan.survey.places.length > 1 && stage.kind !== 'outlet' && (
+            <ChoiceInput
+              id={`${stage.id}-place`}
+              label="Room it stands in or crosses"
+              value={stage.place ?? plan.survey.roomPlaceId}
+              options={Object.fromEntries(plan.survey.places.map((p) => [p.id, p.name]))}
+              onCommit={(id) => edit((p) => setPlace(p, stage.id, id === p.survey.roomPlaceId ? undefined : id))}
             />
           )}
           <div className="grid gap-1.5">

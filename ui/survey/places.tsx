@@ -9,7 +9,7 @@ import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { SettleTimer } from './settle-timer';
 
-const MOST_PLACES = 4;
+const MOST_PLACES = 12;
 
 /** Where air was measured; which of the places the pump breathes, and in which it stands. */
 export function Places() {

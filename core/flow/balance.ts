@@ -1,0 +1,74 @@
+import { vapourFractionFromRelativeHumidity } from '../air/humidity';
+import type { Plan } from '../line/plan';
+import { allStages, standing } from '../line/runs';
+import type { Section } from '../line/section';
+import { surroundingsOf } from '../line/surroundings';
+import { type Derivation, input } from '../quantity/derivation';
+import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
+import { demandM3PerS } from './demand';
+
+/** Air that the pumps give and where it goes, m³/s of free air. */
+export interface AirBalance {
+  readonly deliveredM3PerS: number;
+  /** What the jobs take on average. */
+  readonly usedM3PerS: number;
+  /** Purge, sweep, samples and leaks of couplers: lost at any hour. */
+  readonly lostM3PerS: number;
+  /** What stays, or what is short. */
+  readonly leftM3PerS: number;
+  /** Where the jobs and losses ask for more for ever: the pressure that they take it down to, and the share of it that is left. */
+  readonly fallsToPa?: number;
+}
+
+/**
+ * Holds what the line gives away against what the pumps deliver.
+ * Where more is asked for than there is, the pressure falls until the rest takes no more than comes: tools without a
+ * regulator, leaks and nozzles take air in proportion to the absolute pressure.
+ *
+ * @source balance of mass; flow through tools and leaks ∝ absolute pressure (choked flow; common practice)
+ */
+export function airBalance(plan: Plan, section: Section): AirBalance {
+  const line = standing(plan);
+  const around = surroundingsOf(line);
+  const x = vapourFractionFromRelativeHumidity(
+    around.intakeRelativeHumidity,
+    around.intakeTemperatureC,
+    around.atmosphericPa,
+  );
+  const kgPerM3 = dryAirDensityKgPerM3(around.atmosphericPa, around.intakeTemperatureC, x);
+  const deliveredM3PerS = section.dryAirKgPerS / kgPerM3;
+  const usedM3PerS = demandM3PerS(line);
+  const lostM3PerS = section.stations.reduce((sum, s) => sum + s.ventedAirKgPerS, 0) / kgPerM3;
+  const leftM3PerS = deliveredM3PerS - usedM3PerS - lostM3PerS;
+  const pump = allStages(line).find((s) => s.kind === 'compressor');
+  const asked = usedM3PerS + lostM3PerS;
+  return {
+    deliveredM3PerS,
+    usedM3PerS,
+    lostM3PerS,
+    leftM3PerS,
+    ...(leftM3PerS < 0 &&
+      pump?.kind === 'compressor' && {
+        fallsToPa: Math.max(around.atmosphericPa, (pump.parameters.cutInPa * deliveredM3PerS) / asked),
+      }),
+  };
+}
+
+/** “Why?” for the pressure that the line falls to. */
+export function explainFall(plan: Plan, balance: AirBalance): Derivation {
+  const pump = allStages(plan).find((s) => s.kind === 'compressor');
+  return {
+    title: 'Pressure that the line falls to',
+    quantity: 'pressure',
+    value: balance.fallsToPa ?? 0,
+    formula: 'cut-in pressure, absolute × delivered / (used + lost)',
+    inputs: [
+      input('cuts in at', 'pressure', pump?.kind === 'compressor' ? pump.parameters.cutInPa : 0, 'compressor'),
+      input('delivered', 'volumeFlow', balance.deliveredM3PerS, 'all pumps, loaded'),
+      input('used on average', 'volumeFlow', balance.usedM3PerS, 'jobs: flow × time'),
+      input('purge, sweep, leaks', 'volumeFlow', balance.lostM3PerS, 'the line'),
+    ],
+    source: 'tools, leaks and nozzles take air in proportion to absolute pressure (choked flow; common practice)',
+    note: 'Tools behind a regulator take no less until the line is below its setting: then they starve too.',
+  };
+}
