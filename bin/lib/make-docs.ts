@@ -37,7 +37,7 @@ const HANDBOOK_IDS =
   );
 
 function section(kind: KindName): string[] {
-  const { label, does, equation, alsoCalled, ids, cautions } = kindOf(kind);
+  const { label, does, equation, alsoCalled, ids, needs, cautions } = kindOf(kind);
   const rows = parameterRows(kind).map(
     (r) => `| ${r.label} | \`${r.field}\` | ${r.usual} | ${r.range} | ${r.source} |`,
   );
@@ -46,6 +46,7 @@ function section(kind: KindName): string[] {
     `### ${label} (\`${kind}\`)`,
     '',
     does,
+    ...(needs ? ['', `Before it: ${needs.before}. Behind it: ${needs.after}.`] : []),
     '',
     `Model: ${equation}.`,
     ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),

@@ -12,6 +12,8 @@ import {
 } from './kind';
 import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
 
+const UNSURE_OVER = 1.5; // of its capacity: no table goes there
+
 interface Settings {
   method: 'dew-point' | 'rated' | 'evaporator';
   ratedFlowM3PerS: number;
@@ -150,6 +152,16 @@ export const refrigeratedDryer = defineKind({
       source: 'estimate',
       note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
     };
+  },
+  shows(inlet, p, around) {
+    if (p.method !== 'rated') return [];
+    const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
+    return [
+      { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
+      ...(load > UNSURE_OVER
+        ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
+        : []),
+    ];
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
 });

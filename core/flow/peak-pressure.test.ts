@@ -4,7 +4,7 @@ import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
 import { coincidentPeak, demandM3PerS } from './demand';
-import { explainPeak, peakPressures } from './peak-pressure';
+import { explainPeak, worstMoments } from './peak-pressure';
 import { waterfallTo } from './waterfall';
 
 const CFM = 4.719474e-4;
@@ -19,6 +19,14 @@ const line = (...jobs: Stage[]): Plan =>
     stageOf('receiver', { method: 'measured', outletTemperatureC: 20 }),
     stageOf('coupler', {}),
     ...jobs,
+  );
+/** At each outlet; 0 and what stops it where the line cannot pass so much. */
+const peakPressures = (plan: Plan) =>
+  new Map(
+    [...worstMoments(plan)].map(([id, { section }]) => [
+      id,
+      { pressurePa: section.at(id)?.pressurePa ?? 0, stoppedBy: section.at(id) ? undefined : section.problem },
+    ]),
   );
 const lost = (plan: Plan, id: string): number => (7.2e5 - (peakPressures(plan).get(id)?.pressurePa ?? 0)) / PSI;
 

@@ -1,7 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import type { Plan, Stage } from '../line/plan';
-import { type PreparedLine, prepare, type WalkProblem, withParameters } from '../line/prepare';
+import { type PreparedLine, prepare, withParameters } from '../line/prepare';
 import { allStages, stageById, standing } from '../line/runs';
 import type { Section } from '../line/section';
 import { surroundingsOf } from '../line/surroundings';
@@ -9,12 +9,14 @@ import { walkPrepared } from '../line/walk';
 import { type Derivation, input } from '../quantity/derivation';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { coincidentPeak } from './demand';
+import { solveRings } from './ring';
 
 /** A line at the worst moment of one of its outlets. */
 export interface WorstMoment {
   /** What blows then, m³/s of free air by outlet. */
   readonly peak: ReadonlyMap<string, number>;
-  readonly prepared: PreparedLine;
+  /** The line with its rings drawn the way the air goes. */
+  readonly drawn: Plan;
   readonly section: Section;
   /** The same walk with the parameters of one stage changed; the air parts as before. */
   readonly with: (stageId: string, parameters: Stage['parameters']) => Section;
@@ -45,7 +47,8 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
     let moment = walked.get(key);
     if (!moment) {
       const askedKgPerS = kgPerM3 * [...peak.values()].reduce((sum, flow) => sum + flow, 0);
-      const prepared = prepare(line, (s) => peak.get(s.id) ?? 0);
+      const asks = (s: Stage): number => peak.get(s.id) ?? 0;
+      const prepared = prepare(line, asks);
       const walkAt = (at: PreparedLine): Section =>
         walkPrepared(at, around, undefined, (i, air) => {
           // A stage behind the pump: at the bottom of the band.
@@ -56,7 +59,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
         });
       moment = {
         peak,
-        prepared,
+        drawn: solveRings(line, asks).plan,
         section: walkAt(prepared),
         with: (stageId, parameters) => walkAt(withParameters(prepared, stageId, parameters)),
       };
@@ -65,23 +68,6 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
     found.set(id, moment);
   }
   return found;
-}
-
-/** The pressure at an outlet at its worst moment, Pa absolute, and what stops the air where none arrives. */
-export interface PeakPressure {
-  readonly pressurePa: number;
-  readonly stoppedBy?: WalkProblem;
-}
-
-/** The pressure at each outlet at its worst moment; 0 where the line cannot pass so much. */
-export function peakPressures(plan: Plan, basis: Basis = 'real'): Map<string, PeakPressure> {
-  return new Map(
-    [...worstMoments(plan, basis)].map(([id, { section }]) => {
-      const pressurePa = section.at(id)?.pressurePa;
-      const stoppedBy = section.problem;
-      return [id, { pressurePa: pressurePa ?? 0, ...(pressurePa === undefined && stoppedBy && { stoppedBy }) }];
-    }),
-  );
 }
 
 /** “Why?” for the pressure at an outlet at its worst moment. */

@@ -1,25 +1,27 @@
 import type { Basis } from '../air/enhancement-factor';
 import { kindOf } from '../equipment/index';
+import { loadedHoursPerDay } from '../line/day';
 import type { Plan, Stage } from '../line/plan';
-import { pathTo, stageById, standing } from '../line/runs';
+import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { type WorstMoment, worstMoments } from './peak-pressure';
-import { solveRings } from './ring';
 
-/** Where pressure goes on the way to an outlet: one stage. */
-export interface Step {
+/** What pressure is lost at one stage on the way to an outlet. */
+export interface Loss {
   readonly stageId: string;
   readonly name: string;
   /** Lost there; what a regulator was set down by is not lost. */
   readonly lossPa: number;
   /** Set down on purpose. */
   readonly setDownPa: number;
-  /** The same one size up: what would arrive more at the outlet, and what it costs beside this one. */
+}
+
+/** The same with what the next size would give back: at the outlet, and what it costs beside this one. */
+export interface Step extends Loss {
   readonly wider?: { readonly says: string; readonly givesBackPa: number; readonly costs?: string };
 }
 
 /** From the pump’s band to one outlet, at its worst moment. */
 export interface Waterfall {
-  readonly stageId: string;
   /** What the pump comes up to before it stops, and at what it starts again: the worst of the band is the bottom. */
   readonly cutOutPa: number;
   readonly cutInPa: number;
@@ -31,9 +33,36 @@ export interface Waterfall {
 
 const WORTH_ASKING_PA = 500; // less than any gauge shows
 
-/** What stages set down on purpose: the pressure that a regulator is set to. */
+/** The pressure that a stage holds on purpose. */
 function setTo(stage: Stage): number | undefined {
-  return stage.kind === 'regulator' ? stage.parameters.setPressurePa : undefined;
+  return stage.kind === 'regulator' || stage.kind === 'flow-controller' ? stage.parameters.setPressurePa : undefined;
+}
+
+function bandOf(path: readonly Stage[], line: Plan): { cutInPa: number; cutOutPa: number } | undefined {
+  const pump = path.find((s) => s.kind === 'compressor') ?? line.stages[1];
+  return pump?.kind === 'compressor' ? pump.parameters : undefined;
+}
+
+/** What is lost at each stage on the way to an outlet at its worst moment, largest first; nothing where no air arrives. */
+export function lossesTo(plan: Plan, outletId: string, { section, drawn }: WorstMoment): Loss[] {
+  const path = pathTo(drawn, outletId);
+  const band = bandOf(path, plan);
+  if (!band || !section.at(outletId)) return [];
+  const losses: Loss[] = [];
+  let before = band.cutInPa;
+  for (const stage of path) {
+    const station = section.at(stage.id);
+    if (!station || stage.kind === 'intake' || stage.kind === 'compressor') continue;
+    const fell = before - station.pressurePa;
+    const set = setTo(stage);
+    const setDownPa = set === undefined ? 0 : Math.max(0, Math.min(fell, before - set));
+    before = station.pressurePa;
+    // Places where the air of a ring meets are of no interest to anybody.
+    const own = stageById(plan, stage.id);
+    if (own && fell > 0)
+      losses.push({ stageId: stage.id, name: own.name, lossPa: Math.max(0, fell - setDownPa), setDownPa });
+  }
+  return losses.sort((a, b) => b.lossPa - a.lossPa);
 }
 
 /**
@@ -43,53 +72,41 @@ function setTo(stage: Stage): number | undefined {
  */
 export function waterfallTo(plan: Plan, outletId: string, basis: Basis = 'real'): Waterfall | undefined {
   const moment = worstMoments(plan, basis).get(outletId);
-  return moment && fallOf(standing(plan), outletId, moment);
+  const arrivesPa = moment?.section.at(outletId)?.pressurePa;
+  const line = standing(plan);
+  const band = bandOf(moment ? pathTo(moment.drawn, outletId) : [], line);
+  if (!moment || arrivesPa === undefined || !band) return undefined;
+  const steps = lossesTo(line, outletId, moment).map((loss): Step => {
+    const stage = stageById(line, loss.stageId) as Stage;
+    const wider = loss.lossPa >= WORTH_ASKING_PA ? kindOf(stage.kind).wider?.(stage.parameters) : undefined;
+    const better = wider && moment.with(stage.id, wider.parameters as Stage['parameters']).at(outletId)?.pressurePa;
+    if (!wider || better === undefined) return loss;
+    const givesBackPa = Math.max(0, better - arrivesPa);
+    return { ...loss, wider: { says: wider.says, givesBackPa, ...(wider.costs && { costs: wider.costs }) } };
+  });
+  const totalLossPa = steps.reduce((sum, s) => sum + s.lossPa, 0);
+  return { cutOutPa: band.cutOutPa, cutInPa: band.cutInPa, arrivesPa, steps, totalLossPa };
 }
 
-function fallOf(line: Plan, outletId: string, moment: WorstMoment): Waterfall | undefined {
-  const { section } = moment;
-  const arrivesPa = section.at(outletId)?.pressurePa;
-  const drawn = solveRings(line, (s) => moment.peak.get(s.id) ?? 0).plan; // as the air goes
-  const path = pathTo(drawn, outletId);
-  const pump = path.find((s) => s.kind === 'compressor') ?? line.stages[1];
-  if (arrivesPa === undefined || pump?.kind !== 'compressor') return undefined;
-  const { cutInPa, cutOutPa } = pump.parameters;
-  const steps: Step[] = [];
-  let before = cutInPa;
-  for (const stage of path) {
-    const station = section.at(stage.id);
-    if (!station || stage.kind === 'intake' || stage.kind === 'compressor') continue;
-    const own = stageById(line, stage.id);
-    const fell = before - station.pressurePa;
-    before = station.pressurePa;
-    const set = setTo(stage);
-    const setDownPa = set === undefined ? 0 : Math.max(0, Math.min(fell, before + fell - set));
-    const lossPa = Math.max(0, fell - setDownPa);
-    if (!own || fell <= 0) continue;
-    const wider = lossPa >= WORTH_ASKING_PA ? kindOf(stage.kind).wider?.(stage.parameters) : undefined;
-    const better = wider && moment.with(stage.id, wider.parameters as Stage['parameters']).at(outletId)?.pressurePa;
-    steps.push({
-      stageId: stage.id,
-      name: own.name,
-      lossPa,
-      setDownPa,
-      ...(wider &&
-        better !== undefined && {
-          wider: {
-            says: wider.says,
-            givesBackPa: Math.max(0, better - arrivesPa),
-            ...(wider.costs && { costs: wider.costs }),
-          },
-        }),
-    });
-  }
-  steps.sort((a, b) => b.lossPa - a.lossPa);
-  return {
-    stageId: outletId,
-    cutOutPa,
-    cutInPa,
-    arrivesPa,
-    steps,
-    totalLossPa: steps.reduce((sum, s) => sum + s.lossPa, 0),
-  };
+const CFM = 4.719474e-4;
+/** Power of a compressor for its free air at 100 psig, W for each m³/s: middle of what is usual (handbook of practice). */
+const SPECIFIC_W = {
+  piston1: 25e3 / (100 * CFM),
+  piston2: 21.5e3 / (100 * CFM),
+  screw: 18e3 / (100 * CFM),
+  oilfree: 21e3 / (100 * CFM),
+} as const;
+const WEEKS = 50; // with two of holidays (estimate)
+/** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
+const SHARE_PER_PA = 0.005 / 6894.757;
+
+/** What the pumps use in a year, kWh, and what each pascal less at their outlet would save of it. */
+export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
+  const watts = allStages(standing(plan)).reduce(
+    (sum, s) =>
+      sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS * SPECIFIC_W[s.parameters.type] : 0),
+    0,
+  );
+  const yearKWh = (watts / 1000) * loadedHoursPerDay(plan) * plan.survey.working.days.length * WEEKS;
+  return { yearKWh, kWhPerPa: yearKWh * SHARE_PER_PA };
 }

@@ -1,5 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
-import { type PeakPressure, peakPressures } from '../flow/peak-pressure';
+import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
+import { type Loss, lossesTo } from '../flow/waterfall';
 import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
@@ -35,7 +36,12 @@ export interface OutletJudgement {
     readonly needsPa: number;
     readonly getsPa: number;
     readonly enough: boolean;
+    /** What stops the air on its way. */
     readonly stopped?: WalkProblem;
+    /** Where the pressure goes, largest loss first. */
+    readonly losses: readonly Loss[];
+    /** It asks for more than the pump makes when it cuts in. */
+    readonly beyondPump?: true;
   };
   /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
@@ -116,7 +122,9 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
     basis,
   );
   const grades = gradeLine(plan, section);
-  const peaks = peakPressures(plan, basis);
+  const line = standing(plan);
+  const moments = worstMoments(plan, basis);
+  const cutInPa = Math.max(...allStages(line).map((s) => (s.kind === 'compressor' ? s.parameters.cutInPa : 0)));
   let next = 0;
   return new Map(
     outlets.flatMap((stage, i) => {
@@ -126,10 +134,45 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
       const station = section.at(stage.id);
       const grade = grades.get(stage.id);
       return station && band && grade
-        ? [[stage.id, judged(stage, station, grade, band, asked, otherBand, peaks.get(stage.id))] as const]
+        ? [
+            [
+              stage.id,
+              judged(
+                stage,
+                station,
+                grade,
+                band,
+                asked,
+                otherBand,
+                atWorst(line, stage, station, moments.get(stage.id), cutInPa),
+              ),
+            ] as const,
+          ]
         : [];
     }),
   );
+}
+
+/** The pressure at an outlet at its worst moment; one that is never used is judged as the line runs. */
+function atWorst(
+  line: Plan,
+  stage: OutletStage,
+  station: Station,
+  moment: WorstMoment | undefined,
+  cutInPa: number,
+): OutletJudgement['pressure'] {
+  const needsPa = stage.parameters.leastPressurePa;
+  const arrives = moment ? moment.section.at(stage.id)?.pressurePa : station.pressurePa;
+  const getsPa = arrives ?? 0;
+  const stopped = arrives === undefined ? moment?.section.problem : undefined;
+  return {
+    needsPa,
+    getsPa,
+    enough: getsPa >= needsPa,
+    losses: moment ? lossesTo(line, stage.id, moment) : [],
+    ...(stopped && { stopped }),
+    ...(needsPa > cutInPa && { beyondPump: true as const }),
+  };
 }
 
 function judged(
@@ -139,7 +182,7 @@ function judged(
   band: Band,
   { quantity, limit }: Criterion,
   otherBand: Band | undefined,
-  peak: PeakPressure | undefined,
+  pressure: OutletJudgement['pressure'],
 ): OutletJudgement {
   const wet = station.liquidKgPerS > 0;
   const { need, particleClass, oilClass } = stage.parameters;
@@ -156,8 +199,6 @@ function judged(
           ? 'saturated, the first degree of cooling drops water.'
           : `check ${largest ?? 'the inputs'}.`
         : undefined;
-  const needsPa = stage.parameters.leastPressurePa;
-  const getsPa = peak?.pressurePa ?? station.pressurePa;
   return {
     stageId: stage.id,
     verdict,
@@ -176,7 +217,7 @@ function judged(
         enough: isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass),
       },
     }),
-    pressure: { needsPa, getsPa, enough: getsPa >= needsPa, ...(peak?.stoppedBy && { stopped: peak.stoppedBy }) },
+    pressure,
     ...(note && { note }),
   };
 }

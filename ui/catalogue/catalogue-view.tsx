@@ -89,7 +89,7 @@ export function CatalogueView() {
 
 function KindPage({ kind }: { kind: KindName }) {
   const { choice, atmosphericPa } = useUnits();
-  const { label, does, equation, alsoCalled, cautions } = kindOf(kind);
+  const { label, does, equation, alsoCalled, needs, cautions } = kindOf(kind);
   return (
     <article aria-label={label} className="grid gap-4">
       <header className="flex items-start gap-4">
@@ -99,6 +99,11 @@ function KindPage({ kind }: { kind: KindName }) {
         <div>
           <h2 className="text-[1.3rem] leading-tight font-semibold">{label}</h2>
           <p>{does}</p>
+          {needs && (
+            <p className="text-[0.88rem] text-quiet">
+              Before it: {needs.before}. Behind it: {needs.after}.
+            </p>
+          )}
           {alsoCalled && <p className="text-[0.88rem] text-quiet">Also called {alsoCalled.join(', ')}.</p>}
         </div>
       </header>

@@ -4,6 +4,7 @@ import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import type { WallUnitName } from '@/core/equipment/wall-unit';
+import { airBalance, explainFall } from '@/core/flow/balance';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
 import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
 import { imbalance } from '@/core/line/section';
@@ -126,6 +127,7 @@ const View = memo(function View() {
         <h1 className="max-w-72 truncate">{plan.name}</h1>
         <Conditions />
         <Balance />
+        <Shortfall />
         <div className="ml-auto">
           <InsertMenu
             after={selected?.kind === 'intake' ? 'the compressor' : ((selected ?? unit ?? branch)?.name ?? '')}
@@ -226,6 +228,22 @@ function Balance() {
         ) : (
           <span className="text-brick"> · does not balance</span>
         ))}
+    </p>
+  );
+}
+
+/** Where jobs and losses ask for more than the pumps deliver: how far the pressure falls. */
+function Shortfall() {
+  const { plan, section } = usePlan();
+  const { say } = useUnits();
+  const balance = airBalance(plan, section);
+  if (balance.fallsToPa === undefined) return null;
+  return (
+    <p className="text-brick">
+      ▲ {say(-balance.leftM3PerS, 'volumeFlow')} short: the pressure falls to about{' '}
+      <Why figure={() => explainFall(plan, balance)} className="font-semibold">
+        {say(balance.fallsToPa, 'pressure')}
+      </Why>
     </p>
   );
 }

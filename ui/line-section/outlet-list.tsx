@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
 import type { OutletJudgement, OutletStage } from '@/core/line/judge-outlet';
-import { allStages, standing } from '@/core/line/runs';
+import { allStages, stageById, standing } from '@/core/line/runs';
 import { explainGrade } from '@/core/purity/explain-grade';
 import { written } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -140,7 +140,9 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         </Why>{' '}
         of {say(judged.pressure.needsPa, 'pressure')}
         {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}
+        {judged.pressure.beyondPump && ': more than the pump makes when it cuts in'}
       </span>
+      <Losses of={judged} />
       <span>
         <strong>
           <span aria-hidden>{MARK[judged.verdict]} </span>
@@ -148,6 +150,28 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         </strong>
         {judged.note && <span className="text-quiet">: {judged.note}</span>}
       </span>
+    </span>
+  );
+}
+
+const MOST_NAMED = 2;
+const LITTLE_PA = 3000; // less than a gauge shows
+
+/** What takes the pressure on the way to an outlet, the largest first; or what stops it. */
+function Losses({ of: { pressure } }: { of: OutletJudgement }) {
+  const { plan } = usePlan();
+  const { say } = useUnits();
+  if (pressure.stopped)
+    return (
+      <span className="text-brick">
+        {stageById(plan, pressure.stopped.stageId)?.name}: {pressure.stopped.message}
+      </span>
+    );
+  const named = pressure.losses.filter((l) => l.lossPa > LITTLE_PA).slice(0, MOST_NAMED);
+  if (named.length === 0) return null;
+  return (
+    <span className="text-quiet">
+      lost: {named.map((l) => `${l.name} ${say(l.lossPa, 'pressureDifference')}`).join(', ')}
     </span>
   );
 }

@@ -18,6 +18,8 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { Amount } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { CoolerReadings } from './cooler-readings';
+import { GaugeStretches } from './gauge-stretches';
+import { PressureFall } from './pressure-fall';
 import { PumpUpTest } from './pump-up-test';
 import { StagePlace } from './stage-place';
 
@@ -116,8 +118,15 @@ function Editor({
         )}
         {stage.kind === 'outlet' && <JobChoice stageId={stage.id} />}
         <StageForm key={stage.id} stage={stage} />
+        {stage.kind === 'outlet' && <PressureFall stage={stage} onSelect={onSelect} />}
+        {stage.kind === 'outlet' && <GaugeStretches outletId={stage.id} />}
         <StagePlace stage={stage} fixed={fixed} onSelect={onSelect} />
         <p className="text-[0.88rem] text-quiet">{kind.does}</p>
+        {kind.needs && (
+          <p className="text-[0.88rem] text-quiet">
+            <strong>Before it:</strong> {kind.needs.before}. <strong>Behind it:</strong> {kind.needs.after}.
+          </p>
+        )}
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>

@@ -4,9 +4,10 @@ import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import type { FieldMeta } from '@/core/equipment/kind';
-import { averageDemandM3PerS, demandM3PerS } from '@/core/flow/demand';
+import { airBalance, explainFall } from '@/core/flow/balance';
+import { averageDemandM3PerS } from '@/core/flow/demand';
 import { insertStage, newStage, removeStage, renameStage, withSurvey } from '@/core/line/edit';
-import { allStages, runsOf } from '@/core/line/runs';
+import { allStages } from '@/core/line/runs';
 import type { Survey } from '@/core/line/survey';
 import { surveySchema } from '@/core/line/survey';
 import { input } from '@/core/quantity/derivation';
@@ -171,21 +172,14 @@ function Part({ title, note, children }: { title: string; note?: string; childre
   );
 }
 
-/** What the jobs ask for together, held against what the pump is said to do. */
+/** What the jobs ask for together and what the line loses, held against what the pumps deliver. */
 function Demand() {
-  const { plan } = usePlan();
+  const { plan, section } = usePlan();
   const { say } = useUnits();
-  const asked = demandM3PerS(plan);
-  const given = runsOf(plan)
-    .flatMap((r) => r.stages)
-    .reduce((sum, s) => sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS : 0), 0);
+  const balance = airBalance(plan, section);
+  const { usedM3PerS: asked, deliveredM3PerS: given, lostM3PerS: lost, fallsToPa } = balance;
   const said = plan.survey.working.loadedShare;
-  const apart =
-    asked > given
-      ? 'more than it can deliver'
-      : Math.abs(asked / given - said) > 0.15
-        ? 'not what the hours above say'
-        : '';
+  const apart = Math.abs((asked + lost) / given - said) > 0.15;
   return (
     <p>
       Together the jobs use{' '}
@@ -204,12 +198,23 @@ function Demand() {
       >
         {say(asked, 'volumeFlow')}
       </Why>{' '}
-      on average, {say(asked / given, 'share')} of what the pump delivers
-      {apart ? (
-        <span className="text-amber">
+      on average, {say(asked / given, 'share')} of what the pumps deliver
+      {lost > 0 && (
+        <>
+          ; purge, sweep and leaks take another <strong>{say(lost, 'volumeFlow')}</strong>
+        </>
+      )}
+      {fallsToPa !== undefined ? (
+        <span className="text-brick">
           {' '}
-          ◆ {apart} ({say(said, 'share')} loaded)
+          ▲ more than there is: the pressure falls to about{' '}
+          <Why figure={() => explainFall(plan, balance)} className="font-semibold">
+            {say(fallsToPa, 'pressure')}
+          </Why>
+          , and the pump never stops.
         </span>
+      ) : apart ? (
+        <span className="text-amber"> ◆ not what the hours above say ({say(said, 'share')} loaded)</span>
       ) : (
         '.'
       )}

@@ -1,0 +1,109 @@
+'use client';
+
+import { useMemo } from 'react';
+import { explainPeak } from '@/core/flow/peak-pressure';
+import { costOfPressure, type Step, waterfallTo } from '@/core/flow/waterfall';
+import type { OutletStage } from '@/core/line/judge-outlet';
+import { formatNumber } from '@/core/quantity/format';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+import { Why } from '@/ui/why/why';
+
+const LITTLE_PA = 100; // not worth a row
+
+/** Where the pressure goes on the way to an outlet: from the pump’s cut-in down, largest loss first. */
+export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect: (id: string) => void }) {
+  const { plan } = usePlan();
+  const { say } = useUnits();
+  const fall = useMemo(() => waterfallTo(plan, stage.id), [plan, stage.id]);
+  if (!fall) return null;
+  const { cutInPa, cutOutPa, arrivesPa, totalLossPa } = fall;
+  const steps = fall.steps.filter((s) => s.lossPa + s.setDownPa > LITTLE_PA);
+  const rest = fall.steps.reduce((sum, s) => sum + s.lossPa, 0) - steps.reduce((sum, s) => sum + s.lossPa, 0);
+  const span = Math.max(1, cutInPa - arrivesPa);
+  const { yearKWh, kWhPerPa } = costOfPressure(plan);
+  let above = 0;
+  return (
+    <section aria-label="Where the pressure goes" className="grid gap-2 border-t border-hairline pt-3">
+      <h2 className="text-[0.95rem]">Where the pressure goes</h2>
+      <p className="text-[0.88rem] text-quiet">
+        At its worst moment: the pump, which comes up to {say(cutOutPa, 'pressure')}, is about to cut in at{' '}
+        <strong className="text-ink">{say(cutInPa, 'pressure')}</strong>, and all blow that can blow at once. Here
+        arrive{' '}
+        <Why figure={() => explainPeak(plan, stage.id, arrivesPa)} className="font-semibold text-ink">
+          {say(arrivesPa, 'pressure')}
+        </Why>
+        ; lost on the way {say(totalLossPa, 'pressureDifference')}.
+      </p>
+      <ol className="grid gap-px">
+        {steps.map((step) => {
+          const from = above;
+          above += step.lossPa + step.setDownPa;
+          return <Row key={step.stageId} step={step} from={from / span} span={span} onSelect={onSelect} />;
+        })}
+      </ol>
+      {rest > LITTLE_PA && (
+        <p className="text-[0.85rem] text-quiet">and {say(rest, 'pressureDifference')} in all the rest.</p>
+      )}
+      <p className="text-[0.85rem] text-quiet">
+        One bar less to be made at the pump saves some 7 % of its power: here about {formatNumber(kWhPerPa * 1e5)} of{' '}
+        {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and hours).
+      </p>
+    </section>
+  );
+}
+
+function Row({
+  step,
+  from,
+  span,
+  onSelect,
+}: {
+  step: Step;
+  from: number;
+  span: number;
+  onSelect: (id: string) => void;
+}) {
+  const { say } = useUnits();
+  const { wider } = step;
+  const percent = (share: number): string => `${Math.max(0, 100 * share)}%`;
+  return (
+    <li className="grid grid-cols-[minmax(6rem,9rem)_1fr_auto] items-center gap-x-3 border-t border-hairline py-1.5">
+      <button
+        type="button"
+        className="truncate text-left font-semibold hover:underline"
+        onClick={() => onSelect(step.stageId)}
+      >
+        {step.name}
+      </button>
+      <span className="relative h-4 bg-sunk" aria-hidden>
+        <span
+          className="absolute inset-y-0 bg-copper"
+          style={{ left: percent(from), width: `max(2px, ${percent(step.lossPa / span)})` }}
+        />
+        {step.setDownPa > 0 && (
+          <span
+            className="absolute inset-y-0 border border-edge border-dashed"
+            style={{ left: percent(from + step.lossPa / span), width: percent(step.setDownPa / span) }}
+          />
+        )}
+      </span>
+      <span className="min-w-20 text-right font-semibold">−{say(step.lossPa, 'pressureDifference')}</span>
+      {(wider || step.setDownPa > 0) && (
+        <span className="col-start-2 col-end-4 text-[0.85rem] text-quiet">
+          {step.setDownPa > 0 && <>set down by {say(step.setDownPa, 'pressureDifference')} on purpose. </>}
+          {wider &&
+            (wider.givesBackPa > LITTLE_PA ? (
+              <>
+                {wider.says} would give back{' '}
+                <strong className="text-water">{say(wider.givesBackPa, 'pressureDifference')}</strong>
+                {wider.costs && `, at ${wider.costs}`}.
+              </>
+            ) : (
+              <>{wider.says} would give back nothing here.</>
+            ))}
+        </span>
+      )}
+    </li>
+  );
+}
