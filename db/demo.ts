@@ -1,12 +1,10 @@
-import { newStage } from '../core/line/edit';
-import { type Known, PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/line/plan';
 import type { DrainEntry } from '../core/record/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
+import { demoId, stage } from './demo-stage';
 
-// A made-up pipe-organ workshop. Every id is fixed, so that loading the demo again is loading the same demo.
-const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-
+// A made-up pipe-organ workshop.
 export const DEMO_PLAN_ID = demoId(1);
 export const DEMO_STAGES = {
   separator: 'separator',
@@ -15,17 +13,6 @@ export const DEMO_STAGES = {
   dryer: 'dryer',
   bowl: 'frame-bowl',
 } as const;
-
-function stage<K extends Stage['kind']>(
-  kind: K,
-  id: string,
-  name: string,
-  parameters: Partial<Extract<Stage, { kind: K }>['parameters']> = {},
-  known?: Partial<Record<keyof Extract<Stage, { kind: K }>['parameters'], Known>>,
-): Stage {
-  const fresh = newStage(kind, id, name);
-  return { ...fresh, parameters: { ...fresh.parameters, ...parameters }, ...(known && { known }) } as Stage;
-}
 
 const BAR_G = (bar: number): number => 100129 + bar * 1e5; // gauge at the demo's altitude of 100 m
 

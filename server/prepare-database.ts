@@ -1,7 +1,8 @@
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import type { Pool } from 'mysql2/promise';
+import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, demoDrains, demoPlan } from '../db/demo';
 import { drainEntries, plans } from '../db/schema';
 import { drainRow } from './log-a-drain';
@@ -10,7 +11,8 @@ import { drainRow } from './log-a-drain';
 export type DemoMode = 'once' | 'empty' | 'reset';
 
 /**
- * Brings the database up to date and sees to the demo. Only rows of the demo line are ever touched.
+ * Brings the database up to date and sees to the demo: the workshop with its log, and the dairy. Only their rows are ever
+ * touched.
  * @returns what was done, in words
  */
 export async function prepareDatabase(
@@ -21,13 +23,22 @@ export async function prepareDatabase(
 ): Promise<string> {
   const db = drizzle({ client: pool });
   await migrate(db, { migrationsFolder });
-  const [there] = await db.select({ id: plans.id }).from(plans).where(eq(plans.id, DEMO_PLAN_ID));
-  if (mode === 'empty' || (there && mode === 'once')) return '';
-  const plan = demoPlan();
+  const demos = [
+    { id: DEMO_PLAN_ID, plan: demoPlan(), drains: demoDrains(nowMs) },
+    { id: DAIRY_PLAN_ID, plan: dairyPlan(), drains: [] },
+  ];
+  const ids = demos.map((d) => d.id);
+  const there = await db.select({ id: plans.id }).from(plans).where(inArray(plans.id, ids));
+  if (mode === 'empty') return '';
+  // A demo that is new in this program is added beside the one that is there.
+  const wanted = demos.filter((d) => mode === 'reset' || !there.some((t) => t.id === d.id));
+  if (wanted.length === 0) return '';
   await db.transaction(async (tx) => {
-    await tx.delete(plans).where(eq(plans.id, DEMO_PLAN_ID)); // its log and writes go with it
-    await tx.insert(plans).values({ id: DEMO_PLAN_ID, isDemo: true, document: plan });
-    await tx.insert(drainEntries).values(demoDrains(nowMs).map((entry) => drainRow(DEMO_PLAN_ID, plan, entry)));
+    for (const { id, plan, drains } of wanted) {
+      await tx.delete(plans).where(eq(plans.id, id)); // its log and writes go with it
+      await tx.insert(plans).values({ id, isDemo: true, document: plan });
+      if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
+    }
   });
-  return there ? 'The demo is as it was at first.' : 'The demo is loaded.';
+  return there.length > 0 && mode === 'reset' ? 'The demo is as it was at first.' : 'The demo is loaded.';
 }

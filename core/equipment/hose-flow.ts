@@ -65,7 +65,7 @@ const WIDER = 1.25; // about one step in the usual row of hoses: ¼, 5/16, ⅜, 
 export const widerHose = <P extends HoseFlow>(p: P) => ({
   parameters: { ...p, boreM: p.boreM * WIDER, insertBoreM: Math.min(p.boreM, p.insertBoreM * WIDER) },
   says: `a hose of ${(p.boreM * WIDER * 1e3).toFixed(1)} mm bore`,
-  costs: `some ${WIDER ** 2} × the price of this hose (estimate)`,
+  costs: `some ${(WIDER ** 2).toFixed(1)} × the price of this hose (estimate)`,
 });
 
 export const whyHosePressure = (air: AirStream, p: HoseFlow) => ({

@@ -7,7 +7,7 @@ import { planOf, stageOf } from '../test/reference';
 import { airViscosity } from './friction';
 import { boreOf, type Nominal } from './pipes';
 import { solveRings } from './ring';
-import { flowsThrough } from './shares';
+import { flowsThrough, netOf } from './shares';
 
 const KG_PER_M3 = 101325 / (R_DRY_AIR * 293.15); // as dry free air at 20 °C
 const asks = (s: Stage): number => (s.kind === 'outlet' ? s.parameters.flowM3PerS : 0);
@@ -46,7 +46,7 @@ function dropOfSquares(lengthM: number, size: Nominal, flowM3PerS: number): numb
 /** What flows through a stage of the solved plan, m³/s of free air; turned runs count as they are drawn there. */
 function flowsOf(plan: Plan): (id: string) => number {
   const { plan: solved, ends } = solveRings(plan, asks);
-  const { through } = flowsThrough(runsOf(solved), asks, ends ?? new Map());
+  const { through } = flowsThrough(netOf(runsOf(solved)), asks, ends ?? new Map());
   return (id) => through.get(id) ?? Number.NaN;
 }
 

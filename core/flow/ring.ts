@@ -5,7 +5,7 @@ import { MAIN, type Run, runsOf } from '../line/runs';
 import { inPlace, surroundingsOf } from '../line/surroundings';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
-import { type Asks, enteredEnds, type Flows, flowsThrough } from './shares';
+import { type Asks, enteredEnds, type Flows, flowsThrough, type Net, netOf } from './shares';
 
 /** A plan in which every run is drawn the way its air goes, and what flows out of the end of each arm, m³/s free air. */
 export interface Solved {
@@ -31,7 +31,16 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
   const passes = (kind: Stage['kind']): boolean =>
     // What holds a pressure of its own parts nothing: an arm with a regulator in it keeps the share that was entered.
     kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && kind !== 'regulator';
+  const known = new Map<string, { flow: number; loss: number }>();
+  /** Of all stages only those of the loop at hand have another flow than before. */
   return (stage, flow) => {
+    const before = known.get(stage.id);
+    if (before?.flow === flow) return before.loss;
+    const loss = lossOf(stage, flow);
+    known.set(stage.id, { flow, loss });
+    return loss;
+  };
+  function lossOf(stage: Stage, flow: number): number {
     if (!passes(stage.kind) || flow === 0) return 0;
     const here = inPlace(around, stage.place);
     const air = new AirStream('ideal', Math.abs(flow) * kgPerM3, 0, here.roomTemperatureC, p0);
@@ -42,11 +51,16 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
       throw error;
     }
     return Math.sign(flow) * (p0 ** 2 - air.pressurePa ** 2);
-  };
+  }
 }
 
 /** Square of the pressure ahead of each stage and at the end of each run, beside that at the source. */
-function squares(runs: readonly Run[], flows: Flows, loss: (stage: Stage, flow: number) => number) {
+function squares(
+  { runs }: Net,
+  feeders: ReadonlyMap<string, Run>,
+  flows: Flows,
+  loss: (stage: Stage, flow: number) => number,
+) {
   const behind = new Map<string, number>();
   const ahead = new Map<string, number>();
   const end = new Map<string, number>();
@@ -54,7 +68,7 @@ function squares(runs: readonly Run[], flows: Flows, loss: (stage: Stage, flow: 
   const walk = (run: Run): void => {
     if (seen.has(run.id)) return;
     seen.add(run.id);
-    const feeder = runs.find((r) => r.stages.some((s) => s.id === run.from));
+    const feeder = run.from === null ? undefined : feeders.get(run.from);
     if (feeder) walk(feeder);
     let at = run.from === null ? 0 : (behind.get(run.from) ?? 0);
     for (const stage of run.stages) {
@@ -77,7 +91,7 @@ function rootOf(f: (x: number) => number, low: number, high: number, close: numb
   let side = 0;
   for (let i = 0; i < STEPS && b - a > close; i++) {
     // Beside a shut valve the chord is useless: halve.
-    const x = Math.max(fa, -fb) > SHUT / 2 || i % 6 === 5 ? (a + b) / 2 : (a * fb - b * fa) / (fb - fa);
+    const x = Math.max(fa, -fb) > SHUT / 2 || i % 8 === 7 ? (a + b) / 2 : (a * fb - b * fa) / (fb - fa);
     const fx = f(x);
     if (fx > 0) {
       [a, fa] = [x, fx];
@@ -106,15 +120,17 @@ const parts = (b: Branch): boolean =>
 export function solveRings(plan: Plan, asks: Asks): Solved {
   const arms = plan.branches.filter(parts);
   if (arms.length === 0) return { plan, ends: undefined };
-  const runs = runsOf(plan);
+  const net = netOf(runsOf(plan));
+  const { runs } = net;
+  const feeders = new Map(runs.flatMap((r) => r.stages.map((s) => [s.id, r] as const)));
   const asked = runs.flatMap((r) => r.stages).reduce((sum, s) => sum + asks(s), 0);
   if (asked <= 0) return { plan, ends: undefined };
   const loss = squareLoss(plan);
-  const ends = enteredEnds(runs, asks);
+  const ends = enteredEnds(net, asks);
   /** By how much the pressure at the end of an arm is above that where it joins. */
   const over = (arm: Branch, end: number): number => {
     ends.set(arm.id, end);
-    const { ahead, end: atEnd } = squares(runs, flowsThrough(runs, asks, ends), loss);
+    const { ahead, end: atEnd } = squares(net, feeders, flowsThrough(net, asks, ends), loss);
     return (atEnd.get(arm.id) ?? 0) - (ahead.get(arm.into ?? '') ?? 0);
   };
   for (let sweep = 0; sweep < SWEEPS; sweep++) {
@@ -127,7 +143,7 @@ export function solveRings(plan: Plan, asks: Asks): Solved {
     }
     if (arms.length === 1 || moved < 3 * CLOSE * asked) break;
   }
-  return turned(plan, arms, ends, flowsThrough(runs, asks, ends));
+  return turned(plan, arms, ends, flowsThrough(net, asks, ends));
 }
 
 /** Where an arm brings air back from its far end, draws that part the other way round. */

@@ -23,15 +23,33 @@ export interface Flows {
   readonly into: ReadonlyMap<string, number>;
 }
 
-const hangingOn = (runs: readonly Run[], stageId: string): Run[] =>
-  runs.filter((r) => r.id !== MAIN && r.from === stageId);
+/** How runs hang together, looked up once. */
+export interface Net {
+  readonly runs: readonly Run[];
+  readonly hanging: ReadonlyMap<string, readonly Run[]>;
+  readonly joining: ReadonlyMap<string, readonly Run[]>;
+}
+
+const NONE: readonly never[] = [];
+
+export function netOf(runs: readonly Run[]): Net {
+  const by = (key: (r: Run) => string | null): Map<string, Run[]> => {
+    const found = new Map<string, Run[]>();
+    for (const run of runs) {
+      const at = run.id === MAIN ? null : key(run);
+      if (at !== null) found.set(at, [...(found.get(at) ?? NONE), run]);
+    }
+    return found;
+  };
+  return { runs, hanging: by((r) => r.from), joining: by((r) => r.into) };
+}
 
 /**
  * What flows through every stage, by what the outlets ask for.
  * @param ends what flows out of the end of each run that joins another
  * @source conservation of mass at every tee
  */
-export function flowsThrough(runs: readonly Run[], asks: Asks, ends: ReadonlyMap<string, number>): Flows {
+export function flowsThrough({ runs, hanging, joining }: Net, asks: Asks, ends: ReadonlyMap<string, number>): Flows {
   const through = new Map<string, number>();
   const into = new Map<string, number>();
   const busy = new Set<string>();
@@ -40,10 +58,12 @@ export function flowsThrough(runs: readonly Run[], asks: Asks, ends: ReadonlyMap
     if (known !== undefined || busy.has(run.id)) return known ?? 0;
     busy.add(run.id);
     let flow = run.into === null ? 0 : (ends.get(run.id) ?? 0);
-    for (const stage of run.stages.toReversed()) {
-      flow += asks(stage) + hangingOn(runs, stage.id).reduce((sum, r) => sum + intoRun(r), 0);
+    for (let i = run.stages.length - 1; i >= 0; i--) {
+      const stage = run.stages[i] as Stage;
+      flow += asks(stage);
+      for (const r of hanging.get(stage.id) ?? NONE) flow += intoRun(r);
       through.set(stage.id, flow);
-      for (const r of runs) if (r.into === stage.id) flow -= ends.get(r.id) ?? 0;
+      for (const r of joining.get(stage.id) ?? NONE) flow -= ends.get(r.id) ?? 0;
     }
     busy.delete(run.id);
     into.set(run.id, flow);
@@ -54,11 +74,11 @@ export function flowsThrough(runs: readonly Run[], asks: Asks, ends: ReadonlyMap
 }
 
 /** What flows on behind a stage once its own job and the branches before a given one have had theirs. */
-function leftFor(branch: Run, runs: readonly Run[], asks: Asks, flows: Flows): number {
+function leftFor(branch: Run, { runs, hanging }: Net, asks: Asks, flows: Flows): number {
   const from = runs.flatMap((r) => r.stages).find((s) => s.id === branch.from);
   if (!from) return 0;
   let left = (flows.through.get(from.id) ?? 0) - asks(from);
-  for (const other of hangingOn(runs, from.id)) {
+  for (const other of hanging.get(from.id) ?? NONE) {
     if (other.id === branch.id) break;
     left -= flows.into.get(other.id) ?? 0;
   }
@@ -66,7 +86,7 @@ function leftFor(branch: Run, runs: readonly Run[], asks: Asks, flows: Flows): n
 }
 
 /** What second pumps bring of all that is asked for: by what each delivers. */
-function fromPumps(runs: readonly Run[], asks: Asks): Map<string, number> {
+function fromPumps({ runs }: Net, asks: Asks): Map<string, number> {
   const delivers = (run: Run): number => {
     const pump = run.stages[1];
     return run.from === null && pump?.kind === 'compressor' ? pump.parameters.freeAirDeliveryM3PerS : 0;
@@ -79,14 +99,14 @@ function fromPumps(runs: readonly Run[], asks: Asks): Map<string, number> {
 const ROUNDS = 4; // arms within arms; each round settles one layer
 
 /** What flows out of the end of each run that joins another, where the shares of its arms were entered. */
-export function enteredEnds(runs: readonly Run[], asks: Asks): Map<string, number> {
-  const ends = fromPumps(runs, asks);
-  const arms = runs.filter((r) => r.from !== null && r.into !== null);
+export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
+  const ends = fromPumps(net, asks);
+  const arms = net.runs.filter((r) => r.from !== null && r.into !== null);
   for (let round = 0; round < ROUNDS && arms.length > 0; round++) {
-    const flows = flowsThrough(runs, asks, ends);
+    const flows = flowsThrough(net, asks, ends);
     for (const arm of arms) {
       const own = (flows.into.get(arm.id) ?? 0) - (ends.get(arm.id) ?? 0);
-      ends.set(arm.id, arm.share * leftFor(arm, runs, asks, flows) - own);
+      ends.set(arm.id, arm.share * leftFor(arm, net, asks, flows) - own);
     }
   }
   return ends;
@@ -105,14 +125,14 @@ export function shareDemand(
   asks: Asks = averageDemandM3PerS,
   ends?: ReadonlyMap<string, number>,
 ): Map<string, TakeOff[]> {
-  const runs = runsOf(plan);
-  const solved = ends ?? enteredEnds(runs, asks);
-  const flows = flowsThrough(runs, asks, solved);
+  const net = netOf(runsOf(plan));
+  const solved = ends ?? enteredEnds(net, asks);
+  const flows = flowsThrough(net, asks, solved);
   const offs = new Map<string, TakeOff[]>();
-  for (const run of runs) {
+  for (const run of net.runs) {
     run.stages.forEach((stage, i) => {
       const here: TakeOff[] = [];
-      const branches = hangingOn(runs, stage.id);
+      const branches = net.hanging.get(stage.id) ?? NONE;
       const closes = i === run.stages.length - 1 && branches.length === 0 && run.into === null;
       let left = flows.through.get(stage.id) ?? 0;
       const take = (flow: number, runId?: string): void => {

@@ -6,15 +6,15 @@ import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
 import { chooseMeasured, setParameter } from '@/core/line/edit';
 import type { Known, Plan, Stage } from '@/core/line/plan';
 import { type Provenance, provenanceOf, setKnown } from '@/core/line/provenance';
-import { walk } from '@/core/line/walk';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { sectionOf } from '@/ui/plan/section-of';
 import { ChoiceInput } from './choice-input';
 import { Field, tied } from './field';
 import { QuantityInput } from './quantity-input';
 
 /** The message with which the walk refuses this very field after an edit, if it does. */
 function refusalOf(edited: Plan, stageId: string, field: string): string | undefined {
-  return walk(edited).problems.find((p) => p.stageId === stageId && p.field === field)?.message;
+  return sectionOf(edited).problems.find((p) => p.stageId === stageId && p.field === field)?.message;
 }
 
 /** The form of a stage, made from what its kind declares. Edits that the stage itself refuses are refused at the field. */
@@ -38,8 +38,10 @@ export function StageForm({
       value === 'measured' && computedC !== undefined
         ? chooseMeasured(p, stage.id, field, computedC)
         : setParameter(p, stage.id, field, value);
-    const message = refusalOf(change(store.getState().plan), stage.id, field);
-    if (!message) edit(change, `${stage.id}.${field}`);
+    const now = store.getState().plan;
+    const edited = change(now);
+    const message = refusalOf(edited, stage.id, field);
+    if (!message) edit((p) => (p === now ? edited : change(p)), `${stage.id}.${field}`);
     return message;
   };
   const shown = fieldsOf(stage.kind).filter(

@@ -21,11 +21,13 @@ import { InsertMenu } from './insert-menu';
 import { LABELS } from './lane';
 import { Lanes, Live } from './lanes';
 import { OutletList } from './outlet-list';
+import { Overview } from './overview';
 import { rowsFor } from './rows';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
 import { UnitEditor } from './unit-editor';
+import { useJudgements } from './use-judgements';
 import { useLineKeys } from './use-line-keys';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
@@ -69,6 +71,7 @@ const View = memo(function View() {
     if (own.right > view.right) box.current.scrollLeft += own.right - view.right + own.width;
     else if (own.left < view.left + LABELS) box.current.scrollLeft -= view.left + LABELS - own.left + own.width;
   }, [selectedId]);
+  const judgements = useJudgements();
   const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
 
@@ -148,6 +151,7 @@ const View = memo(function View() {
           ))}
         </ul>
       )}
+      <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(selected ?? unit)?.id} />
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
           ref={box}
@@ -195,7 +199,7 @@ const View = memo(function View() {
         </div>
         <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>
-          <OutletList selected={selected?.id} onSelect={select} />
+          <OutletList judgements={judgements} selected={selected?.id} onSelect={select} />
         </div>
       </div>
     </div>

@@ -10,7 +10,6 @@ import { written } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
-import { useJudgements } from './use-judgements';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
 const WORD = { meets: 'meets it', open: 'too close to call', fails: 'falls short' } as const;
@@ -32,21 +31,41 @@ const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
 
 /** At the end of the line: what each job needs, what it gets, and the margin. */
 export const OutletList = memo(function OutletList({
+  judgements,
   selected,
   onSelect,
 }: {
+  judgements: ReadonlyMap<string, OutletJudgement>;
   selected: string | undefined;
   onSelect: (stageId: string) => void;
 }) {
   const { plan } = usePlan();
-  const judgements = useJudgements();
+  const { say } = useUnits();
   const outlets = allStages(standing(plan)).filter((s): s is OutletStage => s.kind === 'outlet');
+  // In a plant only what asks for attention is spelt out.
+  const brief = outlets.length > MOST_IN_FULL;
   if (outlets.length === 0)
     return <p className="p-3 text-quiet">No outlet yet. Add one and say what the job needs: it is judged here.</p>;
   return (
     <ul className="grid gap-2 max-lg:grid-cols-2 max-sm:grid-cols-1">
       {outlets.map((stage) => {
         const judged = judgements.get(stage.id);
+        if (brief && judged?.verdict === 'meets' && isSound(judged) && selected !== stage.id)
+          return (
+            <li key={stage.id}>
+              <button
+                type="button"
+                onClick={() => onSelect(stage.id)}
+                className="flex w-full items-baseline justify-between gap-2 rounded-md border border-l-4 border-hairline border-l-water bg-card px-2.5 py-1 text-left hover:bg-sunk"
+              >
+                <span className="min-w-0 truncate font-semibold">{stage.name}</span>
+                <span className="shrink-0 text-[0.8rem] text-water">
+                  <span aria-hidden>{MARK.meets} </span>
+                  {say(judged.pressure.getsPa, 'pressure')}
+                </span>
+              </button>
+            </li>
+          );
         return (
           <li key={stage.id}>
             <div
@@ -72,6 +91,9 @@ export const OutletList = memo(function OutletList({
     </ul>
   );
 });
+
+/** Meets what it asks for in every way: water, pressure, oil and particles. */
+const isSound = ({ pressure, clean }: OutletJudgement): boolean => pressure.enough && clean?.enough !== false;
 
 function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletStage }) {
   const { plan } = usePlan();
@@ -155,6 +177,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
 }
 
 const MOST_NAMED = 2;
+const MOST_IN_FULL = 6;
 const LITTLE_PA = 3000; // less than a gauge shows
 
 /** What takes the pressure on the way to an outlet, the largest first; or what stops it. */

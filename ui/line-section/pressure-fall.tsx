@@ -9,7 +9,9 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
-const LITTLE_PA = 100; // not worth a row
+const BAR = 1e5;
+const LITTLE = 0.02; // of all that is lost: not worth a row
+const NOTHING_PA = 500; // less than any gauge shows
 
 /** Where the pressure goes on the way to an outlet: from the pump’s cut-in down, largest loss first. */
 export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect: (id: string) => void }) {
@@ -18,7 +20,7 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
   const fall = useMemo(() => waterfallTo(plan, stage.id), [plan, stage.id]);
   if (!fall) return null;
   const { cutInPa, cutOutPa, arrivesPa, totalLossPa } = fall;
-  const steps = fall.steps.filter((s) => s.lossPa + s.setDownPa > LITTLE_PA);
+  const steps = fall.steps.filter((s) => s.lossPa + s.setDownPa > LITTLE * (cutInPa - arrivesPa));
   const rest = fall.steps.reduce((sum, s) => sum + s.lossPa, 0) - steps.reduce((sum, s) => sum + s.lossPa, 0);
   const span = Math.max(1, cutInPa - arrivesPa);
   const { yearKWh, kWhPerPa } = costOfPressure(plan);
@@ -42,12 +44,12 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
           return <Row key={step.stageId} step={step} from={from / span} span={span} onSelect={onSelect} />;
         })}
       </ol>
-      {rest > LITTLE_PA && (
+      {rest > NOTHING_PA && (
         <p className="text-[0.85rem] text-quiet">and {say(rest, 'pressureDifference')} in all the rest.</p>
       )}
       <p className="text-[0.85rem] text-quiet">
-        One bar less to be made at the pump saves some 7 % of its power: here about {formatNumber(kWhPerPa * 1e5)} of{' '}
-        {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and hours).
+        Each {say(BAR, 'pressureDifference')} less that the pump has to make saves some 7 % of its power: here about{' '}
+        {formatNumber(kWhPerPa * BAR)} of {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and hours).
       </p>
     </section>
   );
@@ -68,10 +70,10 @@ function Row({
   const { wider } = step;
   const percent = (share: number): string => `${Math.max(0, 100 * share)}%`;
   return (
-    <li className="grid grid-cols-[minmax(6rem,9rem)_1fr_auto] items-center gap-x-3 border-t border-hairline py-1.5">
+    <li className="grid grid-cols-[minmax(5rem,10rem)_1fr_5.5rem] items-center gap-x-3 border-t border-hairline py-1.5">
       <button
         type="button"
-        className="truncate text-left font-semibold hover:underline"
+        className="text-left leading-tight font-semibold break-words hover:underline"
         onClick={() => onSelect(step.stageId)}
       >
         {step.name}
@@ -88,12 +90,12 @@ function Row({
           />
         )}
       </span>
-      <span className="min-w-20 text-right font-semibold">−{say(step.lossPa, 'pressureDifference')}</span>
+      <span className="text-right font-semibold whitespace-nowrap">−{say(step.lossPa, 'pressureDifference')}</span>
       {(wider || step.setDownPa > 0) && (
         <span className="col-start-2 col-end-4 text-[0.85rem] text-quiet">
           {step.setDownPa > 0 && <>set down by {say(step.setDownPa, 'pressureDifference')} on purpose. </>}
           {wider &&
-            (wider.givesBackPa > LITTLE_PA ? (
+            (wider.givesBackPa > NOTHING_PA ? (
               <>
                 {wider.says} would give back{' '}
                 <strong className="text-water">{say(wider.givesBackPa, 'pressureDifference')}</strong>

@@ -6,10 +6,10 @@ import type { Plan } from '@/core/line/plan';
 import { sameStages } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
 import { surveyAtmosphericPa } from '@/core/line/survey';
-import { walk } from '@/core/line/walk';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';
+import { sectionOf } from './section-of';
 import { useAfterPaint } from './use-after-paint';
 
 /** The line as it is now: of another identity at every edit. */
@@ -45,7 +45,7 @@ export function PlanProvider({
     return started.stop;
   }, [store, planId]);
   const plan = useStore(store, (s) => s.plan);
-  const section = useMemo(() => walk(plan), [plan]);
+  const section = sectionOf(plan);
   const kept = useMemo(() => ({ planId, store }), [planId, store]);
   const value = useMemo(() => ({ plan, section, autosave }), [plan, section, autosave]);
   return (

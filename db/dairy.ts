@@ -1,0 +1,194 @@
+import type { Nominal, PipeMaterial } from '../core/flow/pipes';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
+import { demoId, stage } from './demo-stage';
+
+// A made-up cheese dairy, plant size: two screws, a chilled main, a side-stream at −40 °C, a ring with twelve outlets.
+export const DAIRY_PLAN_ID = demoId(2);
+
+const BAR_G = (bar: number): number => 97_773 + bar * 1e5; // gauge at the dairy's altitude of 300 m
+const perMin = (m3: number): number => m3 / 60;
+
+const screw = (id: string, name: string): Stage =>
+  stage(
+    'compressor',
+    id,
+    name,
+    {
+      type: 'screw',
+      freeAirDeliveryM3PerS: perMin(14),
+      cutInPa: BAR_G(7),
+      cutOutPa: BAR_G(7.8),
+      control: 'unload',
+      dischargeTemperatureFrom: 'measured',
+      dischargeTemperatureC: 78, // airend oil separated, ahead of the cooler
+    },
+    { freeAirDeliveryM3PerS: 'nameplate', cutInPa: 'measured', cutOutPa: 'measured' },
+  );
+const cooled = (n: number): Stage[] => [
+  stage('aftercooler', `cooler-${n}`, `Aftercooler ${n}`, {
+    approachK: 9,
+    drain: 'none',
+    pressureLossPa: 1.2e4,
+    lossAtM3PerS: perMin(14),
+  }),
+  stage('separator', `cyclone-${n}`, `Cyclone ${n}`, { drain: 'level', pressureLossPa: 5e3, lossAtM3PerS: perMin(14) }),
+];
+
+const pipe = (
+  id: string,
+  name: string,
+  material: PipeMaterial,
+  size: Nominal,
+  lengthM: number,
+  more: Partial<Extract<Stage, { kind: 'pipe' }>['parameters']> = {},
+): Stage => stage('pipe', id, name, { material, size, lengthM, ...more });
+const ring = (id: string, name: string, lengthM: number, elbows = 2): Stage =>
+  pipe(id, name, 'aluminium', '3', lengthM, {
+    use: 'main',
+    elbows,
+    throughTees: 2,
+    fall: 0.01,
+    legs: 1,
+    drain: 'level',
+  });
+
+const job = (
+  id: string,
+  name: string,
+  m3PerMin: number,
+  usedShare: number,
+  bar: number,
+  needs: Partial<Extract<Stage, { kind: 'outlet' }>['parameters']> = { need: 'no-liquid' },
+): Stage =>
+  stage('outlet', id, name, { flowM3PerS: perMin(m3PerMin), usedShare, leastPressurePa: BAR_G(bar), ...needs });
+const packed = { need: 'iso-class', waterClass: '5' } as const;
+
+export function dairyPlan(): Plan {
+  const inHall = (stages: Stage[]): Stage[] => stages.map((s) => ({ place: 'hall', ...s }));
+  const cellar = { place: 'cellar' };
+  return planSchema.parse({
+    format: PLAN_FORMAT,
+    version: PLAN_VERSION,
+    name: 'Plant air',
+    survey: {
+      shop: 'Thistlebrae Cheese Dairy',
+      altitudeM: 300,
+      pipe: 'clean',
+      places: [
+        { id: 'yard', name: 'Yard, louvre', temperatureC: 24, relativeHumidity: 0.72 },
+        { id: 'plant', name: 'Compressor room', temperatureC: 29, relativeHumidity: 0.5 },
+        { id: 'hall', name: 'Making hall', temperatureC: 22, relativeHumidity: 0.7 },
+        { id: 'cellar', name: 'Brine cellar', temperatureC: 4, relativeHumidity: 0.9 },
+      ],
+      intakePlaceId: 'yard',
+      roomPlaceId: 'plant',
+      working: { days: [1, 2, 3, 4, 5, 6], startsAtH: 4, endsAtH: 22, loadedShare: 0.47 },
+    },
+    stages: [
+      stage('intake', 'intake-1', 'Intake 1'),
+      screw('screw-1', 'Screw 1'),
+      ...cooled(1),
+      stage('receiver', 'wet', 'Wet receiver', { volumeM3: 3, drain: 'level' }, { volumeM3: 'nameplate' }),
+      stage('oil-water-separator', 'oil', 'Oil–water separator', { ratedFlowM3PerS: perMin(40) }),
+      stage(
+        'coalescing-filter',
+        'coarse',
+        'Coalescer 1 µm',
+        { pressureLossPa: 2e4, lossAtM3PerS: perMin(28) },
+        { pressureLossPa: 'measured' },
+      ),
+      stage(
+        'cycling-dryer',
+        'chiller',
+        'Cycling dryer',
+        { ratedFlowM3PerS: perMin(34), pressureLossPa: 2.2e4, lossAtM3PerS: perMin(28) },
+        { ratedFlowM3PerS: 'nameplate' },
+      ),
+      stage('coalescing-filter', 'fine', 'Coalescer 0.01 µm', {
+        grade: 'fine',
+        pressureLossPa: 1.6e4,
+        lossAtM3PerS: perMin(28),
+      }),
+      stage('receiver', 'dry', 'Dry receiver', { volumeM3: 5, drain: 'manual' }, { volumeM3: 'nameplate' }),
+      stage('flow-controller', 'controller', 'Flow controller', {
+        setPressurePa: BAR_G(6.5),
+        pressureLossPa: 3e3,
+        lossAtM3PerS: perMin(28),
+      }),
+      ...inHall([
+        pipe('header', 'Header to the hall', 'stainless', '4', 45, { use: 'main', elbows: 5, gateValves: 2, legs: 1 }),
+        ring('east-1', 'Ring, east 1', 22),
+        job('curd', 'Curd cutters', 1.6, 0.5, 5.5),
+        job('press-1', 'Press line 1', 2.4, 0.6, 5.8),
+        ring('east-2', 'Ring, east 2', 26),
+        job('press-2', 'Press line 2', 2.4, 0.6, 5.8),
+        job('washer', 'Mould washer', 3.2, 0.35, 5),
+        ring('east-3', 'Ring, east 3', 30, 3),
+        job('turner', 'Turning robot', 1.2, 0.7, 5.5),
+        job('wax', 'Coating line', 1.8, 0.4, 5.5, { ...packed, oilClass: '2' }),
+      ]),
+    ],
+    branches: [
+      {
+        id: 'pump-2',
+        name: 'Screw 2',
+        from: null,
+        into: 'wet',
+        stages: [stage('intake', 'intake-2', 'Intake 2'), screw('screw-2', 'Screw 2'), ...cooled(2)],
+      },
+      {
+        id: 'side',
+        name: 'Side-stream −40',
+        from: 'controller',
+        stages: [
+          stage(
+            'heated-purge-tower',
+            'towers',
+            'Heated towers',
+            { ratedFlowM3PerS: perMin(4.5), purgeShare: 0.07, pressureLossPa: 2.5e4, lossAtM3PerS: perMin(3.5) },
+            { ratedFlowM3PerS: 'nameplate' },
+          ),
+          stage('particulate-filter', 'dust', 'Dust filter', { pressureLossPa: 6e3, lossAtM3PerS: perMin(3.5) }),
+          pipe('side-pipe', 'Pipe to the freezer', 'stainless', '1-1/2', 70, { use: 'branch', elbows: 8, legs: 2 }),
+          job('sorter', 'Freezer sorter', 1.4, 0.8, 5, { need: 'dew-point', dewPointC: -30 }),
+          job('powder', 'Whey powder valves', 0.8, 0.6, 5, { need: 'dew-point', dewPointC: -20 }),
+        ],
+      },
+      {
+        id: 'west',
+        name: 'Ring, west',
+        from: 'header',
+        into: 'wax',
+        split: 'pressure',
+        stages: inHall([
+          ring('west-1', 'Ring, west 1', 18),
+          job('filler', 'Tub filler', 1.5, 0.7, 5.5, { ...packed, oilClass: '2' }),
+          job('sealer', 'Tub sealer', 0.9, 0.7, 5.8, packed),
+          { ...ring('west-2', 'Ring, west 2: brine cellar', 34, 4), ...cellar },
+          { ...job('brine', 'Brine gates', 0.7, 0.4, 5), ...cellar },
+          job('labels', 'Labeller', 0.6, 0.8, 5.5),
+          ring('west-3', 'Ring, west 3', 28),
+          job('cases', 'Case packer', 1.6, 0.7, 5.5),
+          job('pallets', 'Palletiser', 2, 0.6, 5.8),
+          ring('west-4', 'Ring, west 4', 24, 3),
+        ]),
+      },
+      {
+        id: 'workshop',
+        name: 'Workshop drop',
+        from: 'east-2',
+        stages: inHall([
+          pipe('drop', 'Drop pipe', 'black', '1/2', 12, { use: 'branch', elbows: 4, gateValves: 1 }),
+          stage('regulator', 'shop-regulator', 'Workshop regulator', {
+            setPressurePa: BAR_G(6),
+            droopPa: 3e4,
+            droopAtM3PerS: perMin(0.8),
+          }),
+          stage('coupler', 'shop-coupler', 'Coupler'),
+          stage('hose', 'shop-hose', 'Hose', { lengthM: 10, boreM: 0.008, insertBoreM: 0.006 }),
+          job('grinder', 'Workshop grinder', 0.6, 0.1, 5.5),
+        ]),
+      },
+    ],
+  });
+}

@@ -1,0 +1,19 @@
+import { newStage } from '../core/line/edit';
+import type { Known, Stage } from '../core/line/plan';
+
+// Every id is fixed, so that loading a demo again is loading the same demo.
+export const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+type Parameters<K extends Stage['kind']> = Extract<Stage, { kind: K }>['parameters'];
+
+/** A stage of a demo: usual values but for those that are given, some of them known by measuring or from a nameplate. */
+export function stage<K extends Stage['kind']>(
+  kind: K,
+  id: string,
+  name: string,
+  parameters: Partial<Parameters<K>> = {},
+  known?: Partial<Record<keyof Parameters<K>, Known>>,
+): Stage {
+  const fresh = newStage(kind, id, name);
+  return { ...fresh, parameters: { ...fresh.parameters, ...parameters }, ...(known && { known }) } as Stage;
+}
