@@ -18,7 +18,7 @@ export const hose = defineKind({
       label: 'Used as',
       options: { whip: 'whip to a tool', jumper: 'jumper round a unit', joint: 'flexible first joint' },
     }),
-    ...hoseFields(7.62, 60),
+    ...hoseFields(7.62, 500),
     outsideDiameterM: numberField({
       label: 'Outside diameter',
       quantity: 'size',

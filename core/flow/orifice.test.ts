@@ -1,5 +1,5 @@
 import { checksOf, expectCheck } from '../test/reference';
-import { blowDownS, orificeKgPerS } from './orifice';
+import { blowDownS, DISCHARGE, orificeKgPerS } from './orifice';
 
 const INCH = 0.0254;
 const PSI = 6894.757;
@@ -31,4 +31,13 @@ test('blowing down follows ln(p/p₀) while the hole is choked (closed form), an
   expect(blowDownS(0.004, 9e5, ...args) / blowDownS(0.002, 9e5, ...args)).toBeCloseTo(2, 9);
   expect(blowDownS(0.002, 1e5, ...args)).toBe(0);
   expect(orificeKgPerS(0.003, 1e5, 2e5, 20)).toBe(0);
+});
+
+test('choked flow counts from absolute pressure, and a table’s 0.97 is not taken twice (pitfall 17)', () => {
+  const scfm = (psia: number, cd: number): number =>
+    orificeKgPerS(INCH / 8, psia * PSI, 14.696 * PSI, 21.1, cd) / SCFM_KG_PER_S;
+  expect(scfm(114.696, 1)).toBeCloseTo(26.05, 0);
+  expect(scfm(100, 1)).toBeCloseTo(22.71, 0); // what gauge taken as absolute would give
+  expect(scfm(114.696, DISCHARGE.sharp)).toBeCloseTo(15.9, 0);
+  expect(scfm(114.696, DISCHARGE.rounded)).toBeCloseTo(25.22, 0);
 });

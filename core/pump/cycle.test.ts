@@ -77,3 +77,10 @@ test('starts are most at half the delivery; a pump whose jobs ask for more never
   expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.005, 101325).startsPerHour).toBeCloseTo(most, 9);
   expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.02, 101325)).toMatchObject({ loadedShare: 1, startsPerHour: 0 });
 });
+
+test('a receiver by absolute pressures, the local atmosphere and cubic feet: 80 US gal to 175 psig at 16 cfm (pitfall 20)', () => {
+  const minutes = (from: number): number =>
+    receiverTimeS(80 * GAL, from * PSI, 175 * PSI, 16 * CFM, 14.696 * PSI) / 60;
+  expect(minutes(0)).toBeCloseTo(7.96, 2);
+  expect(minutes(135)).toBeCloseTo(1.82, 2);
+});
