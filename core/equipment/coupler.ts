@@ -26,7 +26,7 @@ const valveOf = (p: Settings): Conductance =>
 
 function leavesPa(air: AirStream, p: Settings): number {
   const out = pressureBehindValvePa(valveOf(p), air.dryAirKgPerS, air.pressurePa, air.temperatureC);
-  if (out === undefined) throw chokes('type', 'coupler');
+  if (out === undefined) throw chokes('coupler');
   return out;
 }
 

@@ -55,7 +55,7 @@ export function pressureBehindHosePa(air: AirStream, p: HoseFlow): number {
     { kgPerS: air.dryAirKgPerS, temperatureC: air.temperatureC, pressurePa: air.pressurePa },
     { boreM: p.boreM, lengthM: p.lengthM, roughnessM: ROUGHNESS_M, k },
   );
-  if (out === undefined) throw chokes('boreM', 'hose');
+  if (out === undefined) throw chokes('hose');
   return out;
 }
 

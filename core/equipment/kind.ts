@@ -237,10 +237,10 @@ export function pressureAfterLoss(
   return left;
 }
 
-/** What a stage says that cannot pass what is asked of it. */
-export function chokes(field: string, what: string): Refusal {
+/** What a stage says that cannot pass what is asked of it. It is no fault of a field: a person enters what is there. */
+export function chokes(what: string): Refusal {
   return new Refusal(
-    field,
+    '',
     `This ${what} cannot pass so much air: it chokes, whatever the pressure behind it. A wider one can.`,
   );
 }

@@ -58,7 +58,7 @@ const dewPointOf = (air: AirStream): number =>
 
 function leavesPa(inlet: AirStream, p: Settings): number {
   const out = pressureBehindPa(flowing(inlet), conduitOf(p));
-  if (out === undefined) throw chokes('size', 'pipe');
+  if (out === undefined) throw chokes('pipe');
   return out;
 }
 
@@ -141,7 +141,7 @@ export const pipe = defineKind({
   pass(inlet, p, around) {
     const out = leavesPa(inlet, p);
     if (out < around.atmosphericPa)
-      throw new Refusal('size', 'More pressure is lost in this pipe than arrives: it is too narrow for so much air.');
+      throw new Refusal('', 'More pressure is lost in this pipe than arrives: it is too narrow for so much air.');
     inlet.bringTo(leavesC(inlet, p, around), out);
     if (p.legs > 0) inlet.catchDrops(drained(p.drain, caught(p), around));
   },

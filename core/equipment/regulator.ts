@@ -24,7 +24,7 @@ function mostPa(inlet: AirStream, p: Settings): number {
   if (p.passes !== 'sheet') return inlet.pressurePa;
   const valve = { c: p.conductance * 1e-8, b: B };
   const out = pressureBehindValvePa(valve, inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
-  if (out === undefined) throw chokes('conductance', 'regulator');
+  if (out === undefined) throw chokes('regulator');
   return out;
 }
 

@@ -1,4 +1,5 @@
 import { R_DRY_AIR } from '../air/humidity';
+import { judgeOutlets } from '../line/judge-outlet';
 import { type Branch, type Plan, planSchema, type Stage } from '../line/plan';
 import { pathTo, runsOf } from '../line/runs';
 import { imbalance } from '../line/section';
@@ -197,4 +198,22 @@ test('two dryers side by side part the air by what they lose: at 1 to 2 of one f
   const section = walk(plan);
   expect(section.problems).toEqual([]);
   expect(section.at('one')?.pressurePa).toBeCloseTo(section.at('two')?.pressurePa ?? 0, -2);
+});
+
+test('where the air meets between two pipes, the drop there gets it from both sides, and the line is judged like any other', () => {
+  const plan = ringed(
+    [pipe('p1', 10), job('a', 0.002), pipe('p2', 10), job('b', 0.002)],
+    arm('left', 'tank', 'b', pipe('q1', 60), pipe('q2', 4)),
+    { ...arm('drop', 'q1', 'b', job('c', 0.008)), into: null },
+  );
+  const { plan: drawn } = solveRings(plan, asks);
+  expect(drawn.branches.map((b) => b.id)).toContain('left-back');
+  const section = walk(plan, 'ideal');
+  expect(section.problems).toEqual([]);
+  expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+  const judged = judgeOutlets(plan, walk(plan));
+  expect([...judged.keys()].sort()).toEqual(['a', 'b', 'c']);
+  // The air that c gets is what came both ways.
+  const flow = flowsOf(plan);
+  expect(flow('q1') + flow('q2')).toBeCloseTo(0.008, 9);
 });

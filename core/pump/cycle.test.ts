@@ -79,8 +79,7 @@ test('starts are most at half the delivery; a pump whose jobs ask for more never
 });
 
 test('a receiver by absolute pressures, the local atmosphere and cubic feet: 80 US gal to 175 psig at 16 cfm (pitfall 20)', () => {
-  const minutes = (from: number): number =>
-    receiverTimeS(80 * GAL, from * PSI, 175 * PSI, 16 * CFM, 14.696 * PSI) / 60;
+  const minutes = (from: number): number => receiverTimeS(80 * GAL, from * PSI, 175 * PSI, 16 * CFM, 14.696 * PSI) / 60;
   expect(minutes(0)).toBeCloseTo(7.96, 2);
   expect(minutes(135)).toBeCloseTo(1.82, 2);
 });
