@@ -69,13 +69,27 @@ export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): Al
   return places;
 }
 
+/**
+ * The temperature at the end of the same. Air that stays above its dew point all along is one exponential: nothing condenses.
+ */
+export function coolingRunEndC(inlet: AirStream, pipe: Pipe, roomC: number): number {
+  const t = inlet.temperatureC;
+  const ratio = inlet.vapourKgPerS / inlet.dryAirKgPerS;
+  const coldest = Math.max(-99, Math.min(t, roomC) - 0.5);
+  if (inlet.liquidKgPerS > 0 || ratio > saturatedHumidityRatio(coldest, inlet.pressurePa, inlet.basis))
+    return alongCoolingRun(inlet, pipe, roomC).at(-1)?.temperatureC as number;
+  const cp = CP_DRY_AIR + CP_VAPOUR * ratio;
+  const whole = U[pipe.material][pipe.air] * Math.PI * pipe.outsideDiameterM * pipe.lengthM;
+  return roomC + (t - roomC) * Math.exp(-whole / (inlet.dryAirKgPerS * cp));
+}
+
 function outletC(
   inlet: AirStream,
   p: Pipe & { method: string; outletTemperatureC: number },
   around: Surroundings,
 ): number {
   if (p.method === 'measured') return p.outletTemperatureC;
-  return alongCoolingRun(inlet, p, around.roomTemperatureC).at(-1)?.temperatureC as number;
+  return coolingRunEndC(inlet, p, around.roomTemperatureC);
 }
 
 const boreM = (p: { outsideDiameterM: number; wallM: number }): number => p.outsideDiameterM - 2 * p.wallM;

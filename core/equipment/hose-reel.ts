@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { alongCoolingRun } from './cooling-run';
+import { coolingRunEndC } from './cooling-run';
 import { catchField, drained, drainFields } from './drains';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 import { defineKind, numberField } from './kind';
@@ -35,7 +35,7 @@ export const hoseReel = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureBehindHosePa(inlet, p);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
+    const outC = coolingRunEndC(inlet, pipe, around.roomTemperatureC);
     inlet.bringTo(outC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { alongCoolingRun } from './cooling-run';
+import { coolingRunEndC } from './cooling-run';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 import { choiceField, defineKind, numberField } from './kind';
 
@@ -48,7 +48,7 @@ export const hose = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureBehindHosePa(inlet, p);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    const outC = alongCoolingRun(inlet, pipe, around.roomTemperatureC).at(-1)?.temperatureC as number;
+    const outC = coolingRunEndC(inlet, pipe, around.roomTemperatureC);
     inlet.bringTo(outC, pressurePa);
   },
   wider: widerHose,

@@ -14,7 +14,7 @@ import {
   type PipeMaterial,
 } from '../flow/pipes';
 import type { AirStream } from '../stream/air-stream';
-import { alongCoolingRun } from './cooling-run';
+import { coolingRunEndC } from './cooling-run';
 import { drained, drainFields } from './drains';
 import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
 
@@ -71,7 +71,7 @@ function leavesC(inlet: AirStream, p: Settings, around: Surroundings): number {
     lengthM: p.lengthM,
     outsideDiameterM: boreAndOutside(p).outsideM,
   } as const;
-  return alongCoolingRun(inlet, tube, around.roomTemperatureC).at(-1)?.temperatureC as number;
+  return coolingRunEndC(inlet, tube, around.roomTemperatureC);
 }
 
 const caught = (p: Settings): number => 1 - (1 - PER_LEG * Math.min(1, p.fall / ENOUGH_FALL)) ** p.legs;

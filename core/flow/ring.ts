@@ -1,11 +1,11 @@
 import { kindOf } from '../equipment/index';
 import { Refusal } from '../equipment/kind';
 import type { Branch, Plan, Stage } from '../line/plan';
-import { MAIN, type Run, runsOf } from '../line/runs';
+import { allStages, MAIN, pathTo, runsOf } from '../line/runs';
 import { inPlace, surroundingsOf } from '../line/surroundings';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
-import { type Asks, enteredEnds, type Flows, flowsThrough, type Net, netOf } from './shares';
+import { type Asks, enteredEnds, type Flows, flowsThrough, netOf } from './shares';
 
 /** A plan in which every run is drawn the way its air goes, and what flows out of the end of each arm, m³/s free air. */
 export interface Solved {
@@ -31,16 +31,7 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
   const passes = (kind: Stage['kind']): boolean =>
     // What holds a pressure of its own parts nothing: an arm with a regulator in it keeps the share that was entered.
     kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && kind !== 'regulator';
-  const known = new Map<string, { flow: number; loss: number }>();
-  /** Of all stages only those of the loop at hand have another flow than before. */
   return (stage, flow) => {
-    const before = known.get(stage.id);
-    if (before?.flow === flow) return before.loss;
-    const loss = lossOf(stage, flow);
-    known.set(stage.id, { flow, loss });
-    return loss;
-  };
-  function lossOf(stage: Stage, flow: number): number {
     if (!passes(stage.kind) || flow === 0) return 0;
     const here = inPlace(around, stage.place);
     const air = new AirStream('ideal', Math.abs(flow) * kgPerM3, 0, here.roomTemperatureC, p0);
@@ -51,35 +42,23 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
       throw error;
     }
     return Math.sign(flow) * (p0 ** 2 - air.pressurePa ** 2);
-  }
+  };
 }
 
-/** Square of the pressure ahead of each stage and at the end of each run, beside that at the source. */
-function squares(
-  { runs }: Net,
-  feeders: ReadonlyMap<string, Run>,
-  flows: Flows,
-  loss: (stage: Stage, flow: number) => number,
-) {
-  const behind = new Map<string, number>();
-  const ahead = new Map<string, number>();
-  const end = new Map<string, number>();
-  const seen = new Set<string>();
-  const walk = (run: Run): void => {
-    if (seen.has(run.id)) return;
-    seen.add(run.id);
-    const feeder = run.from === null ? undefined : feeders.get(run.from);
-    if (feeder) walk(feeder);
-    let at = run.from === null ? 0 : (behind.get(run.from) ?? 0);
-    for (const stage of run.stages) {
-      ahead.set(stage.id, at);
-      at -= loss(stage, flows.through.get(stage.id) ?? 0);
-      behind.set(stage.id, at);
-    }
-    end.set(run.id, at);
-  };
-  for (const run of runs) walk(run);
-  return { ahead, end };
+/** The stages of a loop: of an arm, of what leads only to its take-off, and of what leads only to where it joins. */
+interface Loop {
+  readonly arm: Branch;
+  readonly forth: readonly Stage[];
+  readonly back: readonly Stage[];
+}
+
+function loopOf(plan: Plan, arm: Branch): Loop {
+  const off = pathTo(plan, arm.from as string);
+  const ahead = aheadOf(plan, arm.into as string);
+  const on = ahead === null ? [] : pathTo(plan, ahead);
+  let common = 0;
+  while (common < off.length && off[common] === on[common]) common++;
+  return { arm, forth: [...off.slice(common), ...arm.stages], back: on.slice(common) };
 }
 
 /** The root of a falling function between two places, by regula falsi (Illinois), never leaving them. */
@@ -121,23 +100,21 @@ export function solveRings(plan: Plan, asks: Asks): Solved {
   const arms = plan.branches.filter(parts);
   if (arms.length === 0) return { plan, ends: undefined };
   const net = netOf(runsOf(plan));
-  const { runs } = net;
-  const feeders = new Map(runs.flatMap((r) => r.stages.map((s) => [s.id, r] as const)));
-  const asked = runs.flatMap((r) => r.stages).reduce((sum, s) => sum + asks(s), 0);
+  const asked = allStages(plan).reduce((sum, s) => sum + asks(s), 0);
   if (asked <= 0) return { plan, ends: undefined };
   const loss = squareLoss(plan);
   const ends = enteredEnds(net, asks);
-  /** By how much the pressure at the end of an arm is above that where it joins. */
-  const over = (arm: Branch, end: number): number => {
-    ends.set(arm.id, end);
-    const { ahead, end: atEnd } = squares(net, feeders, flowsThrough(net, asks, ends), loss);
-    return (atEnd.get(arm.id) ?? 0) - (ahead.get(arm.into ?? '') ?? 0);
-  };
+  const loops = arms.map((arm) => loopOf(plan, arm));
   for (let sweep = 0; sweep < SWEEPS; sweep++) {
     let moved = 0;
-    for (const arm of arms) {
+    for (const { arm, forth, back } of loops) {
       const before = ends.get(arm.id) ?? 0;
-      const found = rootOf((end) => over(arm, end), -asked, asked, CLOSE * asked);
+      const { through } = flowsThrough(net, asks, ends);
+      const along = (stages: readonly Stage[], more: number): number =>
+        stages.reduce((sum, s) => sum + loss(s, (through.get(s.id) ?? 0) + more), 0);
+      /** By how much the square of the pressure at the end of the arm is above that where it joins. */
+      const over = (end: number): number => along(back, before - end) - along(forth, end - before);
+      const found = rootOf(over, -asked, asked, CLOSE * asked);
       ends.set(arm.id, found);
       moved = Math.max(moved, Math.abs(found - before));
     }

@@ -98,32 +98,36 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
           const caught = inUnit(s.caughtKgPerS);
           const collects = s.caughtKgPerS > 0;
           const x = leftOf(s, centre);
+          const vapourText = number(s.vapourKgPerS);
+          const shown = { caught: collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL, drops: tall(drops) };
+          const caughtText = shown.caught ? number(s.caughtKgPerS) : '';
+          const dropsText = shown.drops ? number(s.liquidKgPerS) : '';
           return (
             <Fragment key={s.stageId}>
-              {collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL && (
+              {shown.caught && (
                 <WhyText
                   stageId={s.stageId}
                   name="caught"
-                  label={`Caught at ${name}: ${number(s.caughtKgPerS)} ${u.symbol}. Why?`}
+                  label={`Caught at ${name}: ${caughtText} ${u.symbol}. Why?`}
                   x={narrow ? centre + 2 : centre + 1 + bar / 2}
                   y={y(caught) - 4}
                   textAnchor={narrow ? 'start' : 'middle'}
                   className="fill-caught"
                 >
-                  {number(s.caughtKgPerS)}
+                  {caughtText}
                 </WhyText>
               )}
               {tall(vapour) ? (
                 <WhyText
                   stageId={s.stageId}
                   name="vapour"
-                  label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
+                  label={`Vapour after ${name}: ${vapourText} ${u.symbol}. Why?`}
                   x={x + bar / 2}
                   y={y(vapour) + 13}
                   textAnchor="middle"
                   className="fill-ink font-normal"
                 >
-                  {number(s.vapourKgPerS)}
+                  {vapourText}
                 </WhyText>
               ) : (
                 !tall(drops) &&
@@ -131,27 +135,27 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                   <WhyText
                     stageId={s.stageId}
                     name="vapour"
-                    label={`Vapour after ${name}: ${number(s.vapourKgPerS)} ${u.symbol}. Why?`}
+                    label={`Vapour after ${name}: ${vapourText} ${u.symbol}. Why?`}
                     x={narrow && collects ? centre - 2 : x + bar / 2}
                     y={y(vapour + drops) - 4}
                     textAnchor={narrow && collects ? 'end' : 'middle'}
                     className="fill-quiet font-normal"
                   >
-                    {number(s.vapourKgPerS)}
+                    {vapourText}
                   </WhyText>
                 )
               )}
-              {tall(drops) && (
+              {shown.drops && (
                 <WhyText
                   stageId={s.stageId}
                   name="liquid"
-                  label={`Drops carried on from ${name}: ${number(s.liquidKgPerS)} ${u.symbol}. Why?`}
+                  label={`Drops carried on from ${name}: ${dropsText} ${u.symbol}. Why?`}
                   x={x + bar / 2}
                   y={y(vapour + drops) + 13}
                   textAnchor="middle"
                   className="fill-on-strong"
                 >
-                  {number(s.liquidKgPerS)}
+                  {dropsText}
                 </WhyText>
               )}
             </Fragment>

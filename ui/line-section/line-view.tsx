@@ -197,7 +197,7 @@ const View = memo(function View() {
           </StageDrag>
           {!editsInPlace && editor}
         </div>
-        <div className="shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
+        <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <h2 className="eyebrow mb-2">Air delivered</h2>
           <OutletList judgements={judgements} selected={selected?.id} onSelect={select} />
         </div>

@@ -61,6 +61,7 @@ export const OutletList = memo(function OutletList({
                 <span className="min-w-0 truncate font-semibold">{stage.name}</span>
                 <span className="shrink-0 text-[0.8rem] text-water">
                   <span aria-hidden>{MARK.meets} </span>
+                  <span className="sr-only">{WORD.meets}, at </span>
                   {say(judged.pressure.getsPa, 'pressure')}
                 </span>
               </button>
