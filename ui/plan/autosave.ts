@@ -23,6 +23,9 @@ export function draftOf(planId: string): Draft | undefined {
   }
 }
 
+/** How long after a keystroke the draft is written: the picture comes first. */
+const DRAFT_MS = 40;
+
 function keepDraft(planId: string, draft: Draft | undefined): void {
   try {
     if (draft) localStorage.setItem(`cool-dram.draft.${planId}`, JSON.stringify(draft));
@@ -50,6 +53,13 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
   let sending = false;
   let stopped = false;
 
+  let drafting: ReturnType<typeof setTimeout> | undefined;
+  const keep = (draft: Draft | undefined): void => {
+    clearTimeout(drafting);
+    drafting = undefined;
+    keepDraft(planId, draft);
+  };
+  const draftNow = (): void => keep({ plan: store.getState().plan, rowVersion, unanswered });
   const same = (a: Plan, b: Plan): boolean => JSON.stringify(a) === JSON.stringify(b);
   const schedule = (ms: number): void => {
     clearTimeout(timer);
@@ -61,7 +71,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     const { plan, saving, setSaving } = store.getState();
     if (saving.phase === 'conflict') return;
     if (plan === savedPlan && unanswered.length === 0) {
-      keepDraft(planId, undefined);
+      keep(undefined);
       return setSaving({ phase: 'saved' });
     }
     // The same edit sent again carries the same id, so that it counts once even if the first answer got lost.
@@ -70,7 +80,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       unanswered.push(plan);
     }
     sending = true;
-    keepDraft(planId, { plan, rowVersion, unanswered });
+    keep({ plan, rowVersion, unanswered });
     if (saving.phase !== 'waiting') setSaving({ phase: 'saving' });
     let answer: Response | undefined;
     try {
@@ -91,7 +101,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       savedPlan = plan;
       unanswered = [];
       const newest = store.getState().plan === plan;
-      keepDraft(planId, newest ? undefined : { plan: store.getState().plan, rowVersion });
+      keep(newest ? undefined : { plan: store.getState().plan, rowVersion });
       setSaving({ phase: newest ? 'saved' : 'unsaved' });
       if (!newest) schedule(PAUSE_MS);
     } else if (answer?.status === 409 && body?.error?.newer) {
@@ -117,12 +127,15 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
 
   const unsubscribe = store.subscribe((state, before) => {
     if (state.plan === before.plan) return;
-    keepDraft(planId, { plan: state.plan, rowVersion, unanswered });
+    drafting ??= setTimeout(draftNow, DRAFT_MS);
     if (state.saving.phase === 'conflict' || state.saving.phase === 'waiting') return;
     state.setSaving({ phase: 'unsaved' });
     schedule(PAUSE_MS);
   });
-  const flush = (): void => void send();
+  const flush = (): void => {
+    if (drafting !== undefined) draftNow();
+    void send();
+  };
   window.addEventListener('pagehide', flush);
 
   const draft = draftOf(planId);
@@ -130,7 +143,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     store.getState().edit(() => draft.plan);
     if (draft.rowVersion !== rowVersion && !draft.unanswered?.some((p) => same(p, stored.plan)))
       store.getState().setSaving({ phase: 'conflict', newer: stored });
-  } else keepDraft(planId, undefined);
+  } else keep(undefined);
 
   const settle = (take: boolean): void => {
     const { saving, edit, setSaving } = store.getState();
@@ -146,7 +159,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     keepMine: () => settle(false),
     takeTheirs: () => settle(true),
     stop: () => {
-      void send();
+      flush();
       stopped = true;
       clearTimeout(timer);
       unsubscribe();
