@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, lossFields } from './kind';
+import { choiceField, defineKind, elementFields, newElement } from './kind';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({
@@ -21,9 +21,10 @@ export const bowlFilter = defineKind({
       uncertainty: 0.07,
     }),
     ...drainFields('manual', 5e-5, 'Water up to the bowl’s mark'),
-    ...lossFields(1e4), // 1–2 psi
+    ...elementFields(1e4, 7e3), // 1–2 psi
   }),
   ...catchesDrops('estimate'),
   // Class by element: typical of makers’ sheets, common practice.
   cleans: (dirt, p) => dirt.strain(p.element === '5' ? 5 : 6, `bowl filter, ${p.element} µm`),
+  wider: newElement,
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
 import { freeAirM3PerS } from './free-air';
-import { defineKind, LOSS_GROWS, lossFields, numberField, pressureAfterLoss } from './kind';
+import { defineKind, elementFields, LOSS_GROWS, newElement, numberField, pressureAfterLoss } from './kind';
 
 const LEAVES_MG = 0.004; // 0.003–0.005 mg/m³ with cartridges (common practice)
 const TOO_HUMID = 0.7; // above some 70 % its pores fill with water (estimate)
@@ -44,7 +44,7 @@ export const carbonFilter = defineKind({
       .max(10)
       .default(0.3)
       .meta({ label: 'Oil vapour that reaches it, mg/m³', least: 0.001, most: 10, source: 'estimate at 21 °C' }),
-    ...lossFields(5e3), // 0.5–1 psi
+    ...elementFields(5e3, 5e3), // 0.5–1 psi
   }),
   pass(inlet, p, around) {
     inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media));
@@ -68,4 +68,5 @@ export const carbonFilter = defineKind({
         : []),
     ];
   },
+  wider: newElement,
 });

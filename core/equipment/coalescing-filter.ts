@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, lossFields } from './kind';
+import { choiceField, defineKind, elementFields, newElement } from './kind';
 
 // Mist that a new element passes, mg/m³, and the particle class that it is credited with (typical of makers’ sheets,
 // tested by ISO 12500-1 and -3 with 10 or 40 mg/m³ at the inlet, recalled).
@@ -32,7 +32,7 @@ export const coalescingFilter = defineKind({
       uncertainty: 0.01,
     }),
     ...drainFields('float', 5e-5),
-    ...lossFields(1.7e4), // 2–3 psi wet
+    ...elementFields(1.7e4, 8e3), // 2–3 psi wet
   }),
   ...catchesDrops('typical, common practice'),
   cleans(dirt, p, air) {
@@ -43,4 +43,5 @@ export const coalescingFilter = defineKind({
     else dirt.coalesce(oilMg, air.temperatureC, `coalescer ${name}`);
     dirt.strain(particle, `coalescer ${name}`);
   },
+  wider: newElement,
 });

@@ -160,7 +160,7 @@ export const coolingRun = defineKind({
     fall: numberField({
       label: 'Fall towards its low points',
       help: '1 % is 1 cm in a metre; ¼ in per foot is 2.1 %. Lying level, it keeps its water.',
-      quantity: 'share',
+      quantity: 'fall',
       least: 0,
       most: 1,
       default: 0.02,

@@ -50,6 +50,24 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
       source: 'typical, common practice',
       when: { field: 'drain', is: ['timer'] },
     }),
+    drainOpenS: numberField({
+      label: 'Stays open for',
+      quantity: 'duration',
+      least: 0.2,
+      most: 120,
+      default: 5,
+      source: 'typical, 1–10 s; common practice',
+      when: { field: 'drain', is: ['timer'] },
+    }),
+    drainBoreM: numberField({
+      label: 'Through a bore of',
+      quantity: 'size',
+      least: 5e-4,
+      most: 0.02,
+      default: 3.2e-3, // 1/8 in
+      source: 'typical, ⅛ in; common practice',
+      when: { field: 'drain', is: ['timer'] },
+    }),
     sumpM3: numberField({
       label: sumpLabel,
       help: 'Above this it carries on what comes.',

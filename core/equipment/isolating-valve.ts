@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { behindValvePa, conductanceFields, passesMore } from './conductance-fields';
 import { choiceField, defineKind, lossFields, pressureAfterLoss, Refusal } from './kind';
 
 /** Shuts off what is behind it, for service. */
@@ -7,16 +8,19 @@ export const isolatingValve = defineKind({
   family: 'source',
   label: 'Isolating valve',
   does: 'Shuts off what is behind it, so that one thing can be served without emptying the shop’s air.',
-  equation: 'p₂ = p₁ − loss; shut, nothing passes',
+  equation: 'p₂ = p₁ − loss, or by ISO 6358; shut, nothing passes',
   alsoCalled: ['ball valve', 'shut-off', 'tank valve', 'quarter-turn valve'],
   ids: ['iso'],
   cautions: ['C07', 'C20'],
   parameters: z.strictObject({
     is: choiceField({ label: 'It is', options: { open: 'open', shut: 'shut' } }),
+    ...conductanceFields(60, 'typical of a ¾ in ball valve (estimate)'),
     ...lossFields(2e3), // full port: at most 0.5 psi
   }),
   pass(inlet, p, around) {
     if (p.is === 'shut') throw new Refusal('', 'This valve is shut: nothing comes past it.');
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
+    const out = p.passes === 'sheet' ? behindValvePa(inlet, p, 'valve') : pressureAfterLoss(inlet, p, around);
+    inlet.bringTo(inlet.temperatureC, out);
   },
+  wider: (p) => passesMore(p, 'a valve'),
 });

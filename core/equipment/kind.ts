@@ -189,6 +189,30 @@ export function lossFields(fallbackPa: number) {
   };
 }
 
+/** The same of what holds an element that clogs: as it is now, and as it was when new. */
+export function elementFields(nowPa: number, newPa: number) {
+  return {
+    ...lossFields(nowPa),
+    cleanLossPa: numberField({
+      label: '… and with a new element',
+      help: 'At the same flow: what changing it would give back.',
+      quantity: 'pressureDifference',
+      least: 0,
+      most: 3e5,
+      default: newPa,
+      source: 'typical, common practice',
+    }),
+  };
+}
+
+const WORTH_CHANGING = 1.2; // now over new
+
+/** The same with a new element. */
+export const newElement = <P extends { readonly pressureLossPa: number; readonly cleanLossPa: number }>(p: P) =>
+  p.pressureLossPa > p.cleanLossPa * WORTH_CHANGING
+    ? { parameters: { ...p, pressureLossPa: p.cleanLossPa }, says: 'a new element' }
+    : undefined;
+
 /** What loses pressure, of the parameters of a stage. */
 export interface LosesPressure {
   readonly pressureLossPa: number;

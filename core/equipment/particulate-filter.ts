@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choiceField, defineKind, LOSS_GROWS, lossFields, pressureAfterLoss } from './kind';
+import { choiceField, defineKind, elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './kind';
 
 // Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
 const CLASS = { '1': 2, '5': 3 } as const;
@@ -16,7 +16,7 @@ export const particulateFilter = defineKind({
   cautions: ['C07', 'C24'],
   parameters: z.strictObject({
     element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),
-    ...lossFields(5e3), // 0.5–1 psi new
+    ...elementFields(5e3, 5e3), // 0.5–1 psi new
   }),
   pass(inlet, p, around) {
     inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media));
@@ -26,4 +26,5 @@ export const particulateFilter = defineKind({
     inlet.liquidKgPerS > 0
       ? [{ label: 'Wet', text: 'drops reach it: it is for dry air and lets them through', warns: true }]
       : [],
+  wider: newElement,
 });

@@ -62,6 +62,13 @@ function leavesPa(inlet: AirStream, p: Settings): number {
   return out;
 }
 
+/** What one elbow costs at this flow: folklore has it that bends eat pressure. */
+function elbowPa(inlet: AirStream, p: Settings): number {
+  const { boreM, roughnessM } = conduitOf(p);
+  const bend: Conduit = { boreM, roughnessM, lengthM: 0, k: fittingK('elbows', roughnessM, boreM) };
+  return inlet.pressurePa - (pressureBehindPa(flowing(inlet), bend) ?? inlet.pressurePa);
+}
+
 /** At its end: as warm as the room, or on the way there. */
 function leavesC(inlet: AirStream, p: Settings, around: Surroundings): number {
   if (Math.abs(inlet.temperatureC - around.roomTemperatureC) < AS_THE_ROOM_K) return inlet.temperatureC;
@@ -124,7 +131,7 @@ export const pipe = defineKind({
     fall: numberField({
       label: 'Fall towards its low points',
       help: '1 % is 1 cm in a metre, ⅛ in per foot; ¼ in per foot is 2.1 %.',
-      quantity: 'share',
+      quantity: 'fall',
       least: 0,
       most: 1,
       default: 0.01,
@@ -173,6 +180,7 @@ export const pipe = defineKind({
       ...(speed > FASTEST[p.use]
         ? [{ label: 'Too fast: at most', quantity: 'speed' as const, value: FASTEST[p.use], warns: true }]
         : []),
+      { label: 'One 90° elbow costs here', quantity: 'pressureDifference', value: elbowPa(inlet, p) },
       { label: 'Holds', quantity: 'volume', value: (Math.PI / 4) * boreM ** 2 * p.lengthM },
       ...(p.use !== 'service' && p.lengthM > LEGS_EVERY_M && spacing > LEGS_EVERY_M
         ? [{ label: 'A low point with a leg every', quantity: 'length' as const, value: spacing, warns: true }]

@@ -1,36 +1,23 @@
 import { z } from 'zod';
-import { pressureBehindValvePa } from '../flow/conductance';
 import type { AirStream } from '../stream/air-stream';
+import { behindValvePa, conductanceFields, type Passes, passesMore } from './conductance-fields';
 import { freeAirM3PerS } from './free-air';
-import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 
-interface Settings {
-  setPressurePa: number;
-  droopPa: number;
-  droopAtM3PerS: number;
-  passes: 'not-said' | 'sheet';
-  conductance: number;
+interface Settings extends Passes {
+  readonly setPressurePa: number;
+  readonly droopPa: number;
+  readonly droopAtM3PerS: number;
 }
-
-const B = 0.3; // typical, ISO 6358 (estimate)
 
 /** By how much its setting falls at the flow that passes. */
 function droopPa(inlet: AirStream, p: Settings, around: Surroundings): number {
   return p.droopAtM3PerS > 0 ? (p.droopPa * freeAirM3PerS(inlet, around)) / p.droopAtM3PerS : p.droopPa;
 }
 
-/** What arrives behind its open seat: a regulator cannot raise pressure, and a small one cannot pass everything. */
-function mostPa(inlet: AirStream, p: Settings): number {
-  if (p.passes !== 'sheet') return inlet.pressurePa;
-  const valve = { c: p.conductance * 1e-8, b: B };
-  const out = pressureBehindValvePa(valve, inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
-  if (out === undefined) throw chokes('regulator');
-  return out;
-}
-
-/** What leaves: the set pressure less the droop, or what arrives if that is less. */
+/** What leaves: the set pressure less the droop, or what its open seat lets through: it cannot raise pressure. */
 function leavesPa(inlet: AirStream, p: Settings, around: Surroundings): number {
-  return Math.min(mostPa(inlet, p), p.setPressurePa - droopPa(inlet, p, around));
+  return Math.min(behindValvePa(inlet, p, 'regulator'), p.setPressurePa - droopPa(inlet, p, around));
 }
 
 /** Lowers the pressure: the dew point falls with it, and drops may evaporate. Throttling is taken as isothermal. */
@@ -71,22 +58,7 @@ export const regulator = defineKind({
       default: 0,
       source: 'not said: the same at any flow',
     }),
-    passes: choiceField({
-      label: 'What its seat passes',
-      options: { 'not-said': 'not said: enough', sheet: 'by its sheet' },
-    }),
-    conductance: z
-      .number()
-      .min(0.05)
-      .max(500)
-      .default(10)
-      .meta({
-        label: 'Sonic conductance C, dm³/(s·bar)',
-        least: 0.05,
-        most: 500,
-        source: 'typical of ⅜ in (estimate)',
-        when: { field: 'passes', is: ['sheet'] },
-      }),
+    ...conductanceFields(10, 'typical of ⅜ in (estimate)'),
     lock: choiceField({ label: 'Its setting', options: { free: 'can be turned by anybody', locked: 'is locked' } }),
   }),
   pass(inlet, p, around) {
@@ -94,10 +66,7 @@ export const regulator = defineKind({
       throw new Refusal('setPressurePa', 'The set pressure, less what it falls by, must be above the atmosphere.');
     inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p, around));
   },
-  wider: (p) =>
-    p.passes === 'sheet'
-      ? { parameters: { ...p, conductance: p.conductance * 2 }, says: 'a regulator that passes twice as much' }
-      : undefined,
+  wider: (p) => passesMore(p, 'a regulator'),
   shows: (inlet, p) =>
     inlet.pressurePa < p.setPressurePa
       ? [{ label: 'Starved', quantity: 'pressureDifference', value: p.setPressurePa - inlet.pressurePa, warns: true }]

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
 import { airBalance } from './balance';
+import { drainAirKgPerS } from './drain-air';
 
 const CFM = 4.719474e-4;
 const line = (use: number, purge: number, delivery = 100) =>
@@ -39,4 +40,14 @@ test('more use or more purge never leaves more, and the fall never ends below th
     }),
     { numRuns: 40 },
   );
+});
+
+test('a timed drain blows air: ⅛ in, sharp, at 100 psig passes 15.9 scfm (pitfall 17); open 5 s of every 600', () => {
+  const stage = stageOf('separator', { drain: 'timer', drainOpenS: 5, drainEveryS: 600, drainBoreM: 3.175e-3 });
+  const air = { pressurePa: 114.696 * 6894.757, temperatureC: 21.1 };
+  const scfmKgPerS = (0.0749 * 0.45359237) / 60;
+  expect(drainAirKgPerS(stage, air, 101325) / scfmKgPerS).toBeCloseTo((15.9 * 5) / 600, 2);
+  expect(drainAirKgPerS(stageOf('separator', { drain: 'float' }), air, 101325)).toBe(0);
+  const plan = planOf({ pressurePa: 8e5 }, { ...stage, id: 'trap' } as typeof stage);
+  expect(airBalance(plan, walk(plan)).drainsM3PerS).toBeGreaterThan(0);
 });

@@ -6,14 +6,17 @@ import { surroundingsOf } from '../line/surroundings';
 import { type Derivation, input } from '../quantity/derivation';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { demandM3PerS } from './demand';
+import { drainAirKgPerS } from './drain-air';
 
 /** Air that the pumps give and where it goes, m³/s of free air. */
 export interface AirBalance {
   readonly deliveredM3PerS: number;
   /** What the jobs take on average. */
   readonly usedM3PerS: number;
-  /** Purge, sweep, samples and leaks of couplers: lost at any hour. */
+  /** Purge, sweep, samples, leaks of couplers and what timed drains blow: lost at any hour. */
   readonly lostM3PerS: number;
+  /** Of that, what timed drains blow. */
+  readonly drainsM3PerS: number;
   /** What stays, or what is short. */
   readonly leftM3PerS: number;
   /** Where the jobs and losses ask for more for ever: the pressure that they take it down to, and the share of it that is left. */
@@ -38,7 +41,12 @@ export function airBalance(plan: Plan, section: Section): AirBalance {
   const kgPerM3 = dryAirDensityKgPerM3(around.atmosphericPa, around.intakeTemperatureC, x);
   const deliveredM3PerS = section.dryAirKgPerS / kgPerM3;
   const usedM3PerS = demandM3PerS(line);
-  const lostM3PerS = section.stations.reduce((sum, s) => sum + s.ventedAirKgPerS, 0) / kgPerM3;
+  const drainsM3PerS =
+    allStages(line).reduce((sum, s) => {
+      const station = section.at(s.id);
+      return station ? sum + drainAirKgPerS(s, station, around.atmosphericPa) : sum;
+    }, 0) / kgPerM3;
+  const lostM3PerS = section.stations.reduce((sum, s) => sum + s.ventedAirKgPerS, 0) / kgPerM3 + drainsM3PerS;
   const leftM3PerS = deliveredM3PerS - usedM3PerS - lostM3PerS;
   const pump = allStages(line).find((s) => s.kind === 'compressor');
   const asked = usedM3PerS + lostM3PerS;
@@ -46,6 +54,7 @@ export function airBalance(plan: Plan, section: Section): AirBalance {
     deliveredM3PerS,
     usedM3PerS,
     lostM3PerS,
+    drainsM3PerS,
     leftM3PerS,
     ...(leftM3PerS < 0 &&
       pump?.kind === 'compressor' && {
@@ -66,7 +75,8 @@ export function explainFall(plan: Plan, balance: AirBalance): Derivation {
       input('cuts in at', 'pressure', pump?.kind === 'compressor' ? pump.parameters.cutInPa : 0, 'compressor'),
       input('delivered', 'volumeFlow', balance.deliveredM3PerS, 'all pumps, loaded'),
       input('used on average', 'volumeFlow', balance.usedM3PerS, 'jobs: flow × time'),
-      input('purge, sweep, leaks', 'volumeFlow', balance.lostM3PerS, 'the line'),
+      input('purge, sweep, leaks', 'volumeFlow', balance.lostM3PerS - balance.drainsM3PerS, 'the line'),
+      input('timed drains', 'volumeFlow', balance.drainsM3PerS, 'bore, seconds open, interval'),
     ],
     source: 'tools, leaks and nozzles take air in proportion to absolute pressure (choked flow; common practice)',
     note: 'Tools behind a regulator take no less until the line is below its setting: then they starve too.',

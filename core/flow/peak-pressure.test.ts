@@ -152,4 +152,23 @@ describe('where the pressure goes', () => {
     );
     expect(fall?.arrivesPa).toBeGreaterThan(alone?.arrivesPa ?? 0);
   });
+
+  test('a clogged element gives back what a new one does not lose; a valve by its sheet may choke', () => {
+    const clogged = { pressureLossPa: 6e4, cleanLossPa: 1e4, lossAtM3PerS: 12 * CFM };
+    const fall = waterfallTo(line(stageOf('coalescing-filter', clogged, 'filter'), outlet('a', 12)), 'a');
+    const step = fall?.steps.find((s) => s.stageId === 'filter');
+    expect(step?.wider?.says).toBe('a new element');
+    expect((step?.wider?.givesBackPa ?? 0) / (step?.lossPa ?? 1)).toBeCloseTo(5 / 6, 2);
+    const small = line(stageOf('isolating-valve', { passes: 'sheet', conductance: 0.4 }, 'valve'), outlet('a', 12));
+    expect(peakPressures(small).get('a')?.stoppedBy).toMatchObject({ stageId: 'valve' });
+  });
+
+  test('losses grow with the flow as media, passages and ports do (handbook of practice: n = 1.2, 1.85, 2)', () => {
+    const loss = (kind: 'coalescing-filter' | 'refrigerated-dryer', flow: number): number => {
+      const stage = stageOf(kind, { pressureLossPa: 1e4, lossAtM3PerS: 10 * CFM }, 'x');
+      return waterfallTo(line(stage, outlet('a', flow)), 'a')?.steps.find((s) => s.stageId === 'x')?.lossPa ?? 0;
+    };
+    expect(Math.log2(loss('coalescing-filter', 10) / loss('coalescing-filter', 5))).toBeCloseTo(1.2, 1);
+    expect(Math.log2(loss('refrigerated-dryer', 10) / loss('refrigerated-dryer', 5))).toBeCloseTo(1.85, 1);
+  });
 });

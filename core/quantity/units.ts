@@ -172,6 +172,15 @@ export const QUANTITIES = {
     typical: 6,
     units: [unit('m/s', 'm/s', 1), unit('ft/s', 'ft/s', FOOT, ['fps'])],
   },
+  fall: {
+    name: 'a fall',
+    typical: 0.01,
+    units: [
+      unit('%', '%', 0.01),
+      unit('in/ft', 'in/ft', 1 / 12, ['in per ft', '"/ft', 'inperft']),
+      unit('mm/m', 'mm/m', 1e-3),
+    ],
+  },
   altitude: {
     name: 'an altitude',
     typical: 100,
@@ -270,6 +279,7 @@ export const US_CUSTOMARY: UnitChoice = {
   length: 'ft',
   size: 'in',
   speed: 'ft/s',
+  fall: 'in/ft',
   altitude: 'ft',
   mass: 'lb',
   power: 'hp',

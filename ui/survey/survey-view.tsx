@@ -201,7 +201,7 @@ function Demand() {
       on average, {say(asked / given, 'share')} of what the pumps deliver
       {lost > 0 && (
         <>
-          ; purge, sweep and leaks take another <strong>{say(lost, 'volumeFlow')}</strong>
+          ; purge, sweep, leaks and timed drains take another <strong>{say(lost, 'volumeFlow')}</strong>
         </>
       )}
       {fallsToPa !== undefined ? (

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { type Conductance, pressureBehindValvePa } from '../flow/conductance';
+import type { AirStream } from '../stream/air-stream';
+import { choiceField, chokes } from './kind';
+
+const B = 0.3; // critical pressure ratio, typical of valves and regulators, ISO 6358 (estimate)
+const TO_SI = 1e-8; // dm³/(s·bar), as makers print it
+
+export interface Passes {
+  readonly passes: 'not-said' | 'sheet';
+  readonly conductance: number;
+}
+
+/** What a valve or a regulator passes, where its sheet says so. */
+export const conductanceFields = (usual: number, source: string) => ({
+  passes: choiceField({
+    label: 'What it passes',
+    options: { 'not-said': 'not said: enough', sheet: 'by its sheet' },
+  }),
+  conductance: z
+    .number()
+    .min(0.05)
+    .max(1000)
+    .default(usual)
+    .meta({
+      label: 'Sonic conductance C, dm³/(s·bar)',
+      least: 0.05,
+      most: 1000,
+      source,
+      when: { field: 'passes', is: ['sheet'] },
+    }),
+});
+
+export const valveOf = (conductance: number): Conductance => ({ c: conductance * TO_SI, b: B });
+
+/**
+ * The pressure behind it with nothing else in the way; what arrives, where its sheet does not say.
+ * @throws Refusal where it chokes
+ * @source ISO 6358-1 (recalled)
+ */
+export function behindValvePa(inlet: AirStream, p: Passes, what: string): number {
+  if (p.passes !== 'sheet') return inlet.pressurePa;
+  const out = pressureBehindValvePa(valveOf(p.conductance), inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
+  if (out === undefined) throw chokes(what);
+  return out;
+}
+
+/** One that passes twice as much: about the next size. */
+export const passesMore = <P extends Passes>(p: P, what: string) =>
+  p.passes === 'sheet'
+    ? { parameters: { ...p, conductance: p.conductance * 2 }, says: `${what} that passes twice as much` }
+    : undefined;
