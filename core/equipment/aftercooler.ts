@@ -1,16 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields, FITTED } from './drains';
-import {
-  airSpaceField,
-  choiceField,
-  defineKind,
-  lossFields,
-  numberField,
-  pressureAfterLoss,
-  Refusal,
-  type Surroundings,
-} from './kind';
+import { airSpaceField, choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const COLDER_CAUSES =
   'Air cannot leave a cooler colder than the air that cools it. Usual causes: an infrared gun on bare metal (polished ' +

@@ -2,15 +2,8 @@ import { z } from 'zod';
 import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, ovenHumidity, USABLE } from '../media/isotherm';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
-import {
-  choiceField,
-  defineKind,
-  lossFields,
-  numberField,
-  pressureAfterLoss,
-  Refusal,
-  type Surroundings,
-} from './kind';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 /** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
 export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };

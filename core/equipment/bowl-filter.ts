@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, elementFields, newElement } from './kind';
+import { choiceField, defineKind } from './kind';
+import { elementFields, newElement } from './losses';
 
 /** Swirls out drops and holds back coarse dirt (5–40 µm). Not a dryer. */
 export const bowlFilter = defineKind({

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
 import { freeAirM3PerS } from './free-air';
-import { defineKind, elementFields, LOSS_GROWS, newElement, numberField, pressureAfterLoss } from './kind';
+import { defineKind, numberField } from './kind';
+import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
 
 const LEAVES_MG = 0.004; // 0.003–0.005 mg/m³ with cartridges (common practice)
 const TOO_HUMID = 0.7; // above some 70 % its pores fill with water (estimate)

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
+import { defineKind, numberField } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 /** Lets air to the tank and not back: what stands ahead of it is blown off when the pump stops. */
 export const checkValve = defineKind({

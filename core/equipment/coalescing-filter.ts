@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { choiceField, defineKind, elementFields, newElement } from './kind';
+import { choiceField, defineKind } from './kind';
+import { elementFields, newElement } from './losses';
 
 // Mist that a new element passes, mg/m³, and the particle class that it is credited with (typical of makers’ sheets,
 // tested by ISO 12500-1 and -3 with 10 or 40 mg/m³ at the inlet, recalled).

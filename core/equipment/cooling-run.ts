@@ -2,15 +2,8 @@ import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
 import { drained, drainFields } from './drains';
-import {
-  choiceField,
-  defineKind,
-  lossFields,
-  numberField,
-  pressureAfterLoss,
-  Refusal,
-  type Surroundings,
-} from './kind';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const MATERIALS = { copper: 'bare copper', dark: 'black steel or painted pipe', hose: 'rubber hose' } as const;
 // W/(m²·K) on the outside: 1.8 Btu/(h·ft²·°F) in still air and 4 in moving air for bare copper, 15–30 % more for dull or

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import { defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import { defineKind, numberField, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
 
 const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * 4.719474e-4); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)

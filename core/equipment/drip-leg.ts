@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, lossFields } from './kind';
+import { defineKind } from './kind';
+import { lossFields } from './losses';
 
 /** A capped stub at a low point that collects water and grit while the air goes on from the top. */
 export const dripLeg = defineKind({

@@ -1,6 +1,7 @@
 import type { AirStream } from '../stream/air-stream';
 import { type Drain, drained } from './drains';
-import { LOSS_GROWS, type LosesPressure, pressureAfterLoss, type Surroundings } from './kind';
+import type { Surroundings } from './kind';
+import { LOSS_GROWS, type LosesPressure, pressureAfterLoss } from './losses';
 
 export interface Catcher extends LosesPressure {
   readonly efficiency: number;

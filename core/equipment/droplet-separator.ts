@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, lossFields } from './kind';
+import { defineKind } from './kind';
+import { lossFields } from './losses';
 
 /** The last catcher of drops, right before the tool. On a good line it stays dry: a witness. */
 export const dropletSeparator = defineKind({

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
+import { defineKind, numberField } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 /** Holds the plant at one pressure, whatever the compressors' band does: storage stands before it. */
 export const flowController = defineKind({

@@ -1,15 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields, FITTED } from './drains';
-import {
-  airSpaceField,
-  choiceField,
-  defineKind,
-  lossFields,
-  numberField,
-  pressureAfterLoss,
-  type Surroundings,
-} from './kind';
+import { airSpaceField, choiceField, defineKind, numberField, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const WINDS = {
   fan: 'its own fan, running',

@@ -3,7 +3,8 @@ import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import { leavingRatio, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal, type Surroundings } from './kind';
+import { defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import { CFM, FREE_AIR_KG_PER_M3 } from './tower';
 
 const HOT_ENOUGH_C = 121; // 250 °F: below it the bed hardly dries (handbook of practice)

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
+import { choiceField, defineKind, numberField } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import {
   bumpShows,
   CFM,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal, type Surroundings } from './kind';
+import { defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import { highInletLoad, loadedDewPointC } from './refrigerated-capacity';
 
 interface Settings {

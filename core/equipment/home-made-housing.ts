@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BEADS_RH, bedLeaves } from './bead-cartridge';
-import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
+import { choiceField, defineKind, numberField, Refusal } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 /** A housing made for water filters, filled with gel or clay. Not made for air; clay is credited with nothing. */
 export const homeMadeHousing = defineKind({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { behindValvePa, conductanceFields, passesMore } from './conductance-fields';
-import { choiceField, defineKind, lossFields, pressureAfterLoss, Refusal } from './kind';
+import { choiceField, defineKind, Refusal } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 /** Shuts off what is behind it, for service. */
 export const isolatingValve = defineKind({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { freeAirM3PerS } from './free-air';
-import { defineKind, lossFields, pressureAfterLoss } from './kind';
+import { defineKind } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const DROP_MG = 43; // 20 drops to the mL of oil of 0.87 g/mL (estimate)
 const CFM = 4.719474e-4;

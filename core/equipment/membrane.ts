@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
-import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
+import { defineKind, numberField, Refusal } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const RATED_INLET_C = 38; // 100 °F saturated, 100 psig (usual rating, common practice)
 const RATED_PRESSURE_PA = 790801;

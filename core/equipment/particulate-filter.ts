@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { choiceField, defineKind, elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './kind';
+import { choiceField, defineKind } from './kind';
+import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
 
 // Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
 const CLASS = { '1': 2, '5': 3 } as const;

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
 import { drainFields } from './drains';
-import { defineKind, lossFields, numberField, pressureAfterLoss, Refusal } from './kind';
+import { defineKind, numberField, Refusal } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)

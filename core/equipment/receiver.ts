@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import { choiceField, defineKind, numberField, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)

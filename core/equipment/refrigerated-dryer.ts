@@ -1,15 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
-import {
-  choiceField,
-  defineKind,
-  lossFields,
-  numberField,
-  pressureAfterLoss,
-  Refusal,
-  type Surroundings,
-} from './kind';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
 
 const UNSURE_OVER = 1.5; // of its capacity: no table goes there

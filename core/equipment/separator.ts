@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { type Catcher, catchesDrops } from './drop-catcher';
 import { freeAirM3PerS } from './free-air';
-import { airSpaceField, choiceField, defineKind, lossFields, numberField } from './kind';
+import { airSpaceField, choiceField, defineKind, numberField } from './kind';
+import { lossFields } from './losses';
 
 // How much of its best a cyclone does, by its share of rated flow: it must spin, and it must not tear the film off its
 // wall. 0.95 from 0.4 to 1.0 of the rating, some 0.6 below 0.2, some 0.8 above 1.3 (estimate).

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { defineKind, LOSS_GROWS, lossFields, pressureAfterLoss } from './kind';
+import { defineKind } from './kind';
+import { LOSS_GROWS, lossFields, pressureAfterLoss } from './losses';
 import { bumpShows, CFM, dryInTower, NEEDS, towerFields, towerLoad, towerShows } from './tower';
 
 const HEATER_W_PER_M3_PER_S = 2.2e3 / (100 * CFM); // heater at line pressure, on average (estimate)

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
-import { defineKind, lossFields } from './kind';
+import { defineKind } from './kind';
+import { lossFields } from './losses';
 
 /** The little filter of a cutter or a gun: the last stage, and one that the line should leave idle. */
 export const toolFilter = defineKind({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
-import { choiceField, defineKind, lossFields, numberField, pressureAfterLoss, type Surroundings } from './kind';
+import { choiceField, defineKind, numberField, type Surroundings } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 import {
   CFM,
   dryInTower,

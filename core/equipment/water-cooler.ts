@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields, FITTED } from './drains';
-import { airSpaceField, defineKind, lossFields, numberField, pressureAfterLoss } from './kind';
+import { airSpaceField, defineKind, numberField } from './kind';
+import { lossFields, pressureAfterLoss } from './losses';
 
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
 const RATED_SPAN_K = 80; // air in above water in, at which an approach is stated (estimate)
