@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 // Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts
 const base = process.env.BASE_URL ?? 'http://127.0.0.1:3000';
 const demo = '/lines/d0000000-0000-4000-8000-000000000001';
+const dairy = '/lines/d0000000-0000-4000-8000-000000000002';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -16,6 +17,14 @@ const PICTURES = [
     at: `${demo}/line?stage=frame-bowl&lanes=frame-drop`,
     size: { width: 1280, height: 1400 },
     theme: 'light',
+  },
+  { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
+  {
+    name: 'pressure',
+    at: `${dairy}/line?stage=grinder`,
+    size: { width: 1280, height: 1000 },
+    theme: 'light',
+    show: 'Where the pressure goes',
   },
   { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
   {
@@ -39,6 +48,10 @@ for (const picture of PICTURES) {
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
   await page.getByText('Working out the day').waitFor({ state: 'hidden' });
+  if ('show' in picture) {
+    await page.getByText(picture.show).evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    await page.waitForTimeout(600);
+  }
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
     await page.waitForTimeout(600);

@@ -126,6 +126,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly needs?: { readonly before: string; readonly after: string } | undefined;
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];
+  /** Further cautions for what was entered: of a pipe that must not carry air. */
+  moreCautions?(parameters: z.infer<S>): readonly string[];
   readonly parameters: S;
   /** Makes of the stream that enters the stream that leaves: depends on nothing but its three arguments. */
   pass(air: AirStream, parameters: z.infer<S>, around: Surroundings): void;
@@ -149,6 +151,7 @@ const EVERY_KIND = {
   ids: undefined,
   alsoCalled: undefined,
   needs: undefined,
+  moreCautions: undefined,
   whyTemperature: undefined,
   whyPressure: undefined,
   catches: undefined,

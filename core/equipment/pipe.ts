@@ -25,6 +25,11 @@ const LEGS_EVERY_M = 30; // 15–30 m, common practice
 const PER_LEG = 0.5; // of the drops that pass a low point (estimate, as in a cooling run)
 const AS_THE_ROOM_K = 0.2;
 
+const cautionOf = (material: PipeMaterial): [string] | undefined => {
+  const { caution } = MATERIALS[material] as { caution?: string };
+  return caution ? [caution] : undefined;
+};
+
 type Counts = Record<Fitting, number>;
 interface Settings extends Counts {
   material: PipeMaterial;
@@ -100,7 +105,8 @@ export const pipe = defineKind({
   alsoCalled: ['header', 'main', 'ring main', 'drop pipe', 'tubing', 'black iron', 'copper'],
   equation: 'p₁² − p₂² = (m/A)²·R·T·(f·L/D + Σ n·f_T + 2·ln(p₁/p₂)), f by Colebrook–White; T as a cooling run',
   ids: ['Pipework'],
-  cautions: ['C07', 'C38', 'C35', 'C05', 'C06'],
+  cautions: ['C07', 'C38', 'C35'],
+  moreCautions: (p) => cautionOf(p.material) ?? [],
   parameters: z.strictObject({
     material: choiceField({
       label: 'Pipe',
@@ -173,7 +179,7 @@ export const pipe = defineKind({
     const { boreM } = boreAndOutside(p);
     const speed = velocityMPerS(flowing(inlet), boreM);
     const spacing = p.lengthM / (p.legs + 1);
-    const { caution } = MATERIALS[p.material] as { caution?: string };
+    const [caution] = cautionOf(p.material) ?? [];
     return [
       { label: 'True bore', quantity: 'size', value: boreM },
       { label: 'Velocity', quantity: 'speed', value: speed, warns: speed > FASTEST[p.use] },

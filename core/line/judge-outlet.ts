@@ -47,6 +47,11 @@ export interface OutletJudgement {
   readonly note?: string;
 }
 
+/** The verdict on all that a job asks for: of the water, and whether pressure, oil and particles are as asked. */
+export function inAll({ verdict, pressure, clean }: OutletJudgement): Verdict {
+  return pressure.enough && clean?.enough !== false ? verdict : 'fails';
+}
+
 export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
 
 /** A dry margin that no thermometer could tell from none, K. */

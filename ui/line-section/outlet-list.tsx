@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
-import type { OutletJudgement, OutletStage } from '@/core/line/judge-outlet';
+import { inAll, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
 import { allStages, stageById, standing } from '@/core/line/runs';
 import { explainGrade } from '@/core/purity/explain-grade';
 import { written } from '@/core/purity/grade-line';
@@ -50,7 +50,7 @@ export const OutletList = memo(function OutletList({
     <ul className="grid gap-2 max-lg:grid-cols-2 max-sm:grid-cols-1">
       {outlets.map((stage) => {
         const judged = judgements.get(stage.id);
-        if (brief && judged?.verdict === 'meets' && isSound(judged) && selected !== stage.id)
+        if (brief && judged && inAll(judged) === 'meets' && selected !== stage.id)
           return (
             <li key={stage.id}>
               <button
@@ -70,7 +70,7 @@ export const OutletList = memo(function OutletList({
         return (
           <li key={stage.id}>
             <div
-              className={`relative rounded-md border border-l-4 border-hairline bg-card p-2.5 ${judged ? TONE[judged.verdict] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
+              className={`relative rounded-md border border-l-4 border-hairline bg-card p-2.5 ${judged ? TONE[inAll(judged)] : ''} ${selected === stage.id ? 'outline-2 outline-copper' : ''}`}
             >
               <button
                 type="button"
@@ -92,9 +92,6 @@ export const OutletList = memo(function OutletList({
     </ul>
   );
 });
-
-/** Meets what it asks for in every way: water, pressure, oil and particles. */
-const isSound = ({ pressure, clean }: OutletJudgement): boolean => pressure.enough && clean?.enough !== false;
 
 function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletStage }) {
   const { plan } = usePlan();

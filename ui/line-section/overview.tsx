@@ -1,7 +1,7 @@
 'use client';
 
 import { type RefObject, useEffect, useState } from 'react';
-import type { OutletJudgement } from '@/core/line/judge-outlet';
+import { inAll, type OutletJudgement } from '@/core/line/judge-outlet';
 import { MAIN } from '@/core/line/runs';
 import { LABELS } from './lane';
 import type { Row } from './rows';
@@ -104,7 +104,8 @@ export function Overview({
                 </g>
               ))}
               {row.cells.map((c) => {
-                const verdict = judgements.get(c.id)?.verdict;
+                const judged = judgements.get(c.id);
+                const verdict = judged && inAll(judged);
                 return (
                   verdict && (
                     <path

@@ -167,7 +167,7 @@ function Editor({
         </dl>
       </div>
       <div className="md:col-span-2">
-        <Cautions ids={kind.cautions} />
+        <Cautions ids={[...(kind.moreCautions?.(stage.parameters) ?? []), ...kind.cautions]} />
       </div>
     </section>
   );
