@@ -31,11 +31,14 @@ export function allStages(plan: Pick<Plan, 'stages' | 'branches'>): readonly Sta
   return plan.branches.length === 0 ? plan.stages : [...plan.stages, ...plan.branches.flatMap((b) => b.stages)];
 }
 
-/** Whether two plans have the same stages and units in the same order of the same runs, whatever their numbers. */
+/** Whether two plans have the same stages and units, standing in the same way in the same runs, whatever their numbers. */
 export function sameStages(a: Plan, b: Plan): boolean {
   const shape = (plan: Plan): string =>
     runsOf(plan)
-      .map((r) => `${r.id} ${r.from} ${r.into} ${r.stages.map((s) => `${s.id}:${s.unit}`)}`)
+      .map(
+        (r) =>
+          `${r.id} ${r.from} ${r.into} ${r.stages.map((s) => `${s.id} ${s.unit} ${s.place} ${s.witness} ${s.provided !== undefined}`)}`,
+      )
       .concat(plan.units.map((u) => u.id))
       .join('\n');
   return a === b || shape(a) === shape(b);
