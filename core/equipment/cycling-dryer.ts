@@ -3,12 +3,11 @@ import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
 import { defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { overloadShows } from './overload';
 import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
 
 const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * 4.719474e-4); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)
 const IDLE = 0.15; // of full power with nothing to do: 10–20 % (estimate)
-const UNSURE_OVER = 1.5;
-
 interface Settings {
   ratedFlowM3PerS: number;
   pressureDewPointC: number;
@@ -92,13 +91,7 @@ export const cyclingDryer = defineKind({
   shows(inlet, p, around) {
     const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
     const power = POWER_W_PER_M3_PER_S * p.ratedFlowM3PerS * (IDLE + (1 - IDLE) * Math.min(1, load));
-    return [
-      { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
-      ...(load > UNSURE_OVER
-        ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
-        : []),
-      { label: 'Power', quantity: 'power', value: power },
-    ];
+    return [...overloadShows(load), { label: 'Power', quantity: 'power', value: power }];
   },
   whyTemperature: (inlet, p, around) => ({
     formula: 'air in − reheat difference, never below the coldest air',

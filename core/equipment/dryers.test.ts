@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { atmosphericPressurePa } from '../air/atmosphere';
 import type { Stage } from '../line/plan';
 import { imbalance, type Station } from '../line/section';
@@ -52,6 +53,33 @@ describe.each(DRYERS)('$kind: its dew point follows the duty', (stage) => {
   ])('%s', (_what, lower, higher) => {
     expect(dew(higher)).toBeGreaterThan(dew(lower));
   });
+});
+
+test('no dryer, in any duty, makes air or water, or leaves more vapour in the air than came', () => {
+  const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...DRYERS),
+      between(3, 30),
+      between(5, 45),
+      between(5, 45),
+      between(4e5, 14e5),
+      (stage, cfm, inletC, roomC, pressurePa) => {
+        const plan = planOf(
+          { temperatureC: 35, relativeHumidity: 1, roomC, flowM3PerS: cfm * CFM, pressurePa, dischargeC: 120 },
+          stageOf('measured-stage', { temperature: 'measured', outletTemperatureC: inletC, caughtKgPerS: 0.1 }),
+          { ...stage, id: 'dryer' },
+        );
+        const section = walk(plan);
+        const [before, after] = [section.at('measured-stage'), section.at('dryer')];
+        if (!before || !after) return; // refused, and said so
+        expect(imbalance(section.ledger)).toBeLessThan(1e-9);
+        expect(after.dryAirKgPerS + after.ventedAirKgPerS).toBeCloseTo(before.dryAirKgPerS, 12);
+        const ratio = (s: Station): number => (s.vapourKgPerS + s.liquidKgPerS) / s.dryAirKgPerS;
+        expect(ratio(after)).toBeLessThanOrEqual(ratio(before) + 1e-12);
+      },
+    ),
+  );
 });
 
 describe('bead cartridge', () => {

@@ -3,6 +3,7 @@ import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
 import { defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { overloadShows } from './overload';
 import { highInletLoad, loadedDewPointC } from './refrigerated-capacity';
 
 interface Settings {
@@ -99,7 +100,7 @@ export const highInletDryer = defineKind({
   shows(inlet, p, around) {
     const load = highInletLoad(inlet, p.ratedFlowM3PerS, around);
     return [
-      { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
+      ...overloadShows(load),
       { label: 'Chills to', quantity: 'temperature', value: coldC(inlet, p, around), warns: load > 1 },
     ];
   },

@@ -3,9 +3,8 @@ import type { AirStream } from '../stream/air-stream';
 import { catchField, drained, drainFields } from './drains';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { overloadShows } from './overload';
 import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
-
-const UNSURE_OVER = 1.5; // of its capacity: no table goes there
 
 interface Settings {
   method: 'dew-point' | 'rated' | 'evaporator';
@@ -149,12 +148,7 @@ export const refrigeratedDryer = defineKind({
   shows(inlet, p, around) {
     if (p.method !== 'rated') return [];
     const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
-    return [
-      { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
-      ...(load > UNSURE_OVER
-        ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
-        : []),
-    ];
+    return overloadShows(load);
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
 });

@@ -1,6 +1,7 @@
 import { leavingRatio, passingAtRating, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
 import { numberField, Refusal, type Shown, type Surroundings } from './kind';
+import { overloadShows } from './overload';
 
 const RATED_INLET_C = 35; // ISO 7183 option A1: 35 °C, 7 bar, saturated (recalled)
 export const RATED_PRESSURE_PA = 801325;
@@ -9,7 +10,6 @@ export const CFM = 4.719474e-4;
 const DRIEST_RH = 2e-5; // best that such a bed reaches, near −75 °C (estimate)
 const TOO_HOT_C = 60;
 const BETTER_BELOW_C = 49; // 120 °F, the usual limit of towers (common practice)
-const UNSURE_OVER = 1.5; // of its capacity: no table goes there
 
 /** What every pair of towers is bought by. */
 export const towerFields = (flowM3PerS: number, dewPointC = -40) => ({
@@ -95,12 +95,8 @@ export function purge(inlet: AirStream, kgPerS: number, field: string): void {
 
 /** What is told of every pair of towers where it stands. */
 export function towerShows(inlet: AirStream, p: Rated, around: Surroundings): Shown[] {
-  const load = towerLoad(inlet, p, around);
   return [
-    { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
-    ...(load > UNSURE_OVER
-      ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
-      : []),
+    ...overloadShows(towerLoad(inlet, p, around)),
     ...(inlet.temperatureC > BETTER_BELOW_C
       ? [{ label: 'Air too warm for it', quantity: 'temperature' as const, value: inlet.temperatureC, warns: true }]
       : []),

@@ -1,5 +1,5 @@
 import { addBranch, insertStage, setParameter } from '../line/edit';
-import { judgeOutlets } from '../line/judge-outlet';
+import { inAll, judgeOutlets, type OutletJudgement } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
@@ -89,6 +89,18 @@ test('a line that cannot pass so much says so, and the pressure judged is that o
   const judged = judgeOutlets(hungry, walk(hungry)).get('a');
   expect(judged?.pressure).toMatchObject({ getsPa: 0, enough: false });
   expect(judgeOutlets(line(outlet('a', 5)), walk(line(outlet('a', 5)))).get('a')?.pressure.enough).toBe(true);
+});
+
+test('dry enough and too weak is not what the job asked for; more than the pump makes is named', () => {
+  const judge = (leastPressurePa: number) => {
+    const plan = line(outlet('a', 15, { leastPressurePa }));
+    return judgeOutlets(plan, walk(plan)).get('a') as OutletJudgement;
+  };
+  expect(inAll(judge(5e5))).toBe(judge(5e5).verdict);
+  expect(inAll(judge(7.1e5))).toBe('fails');
+  expect(judge(7.1e5).pressure.losses[0]?.stageId).toBe('coupler');
+  expect(judge(7.1e5).pressure.beyondPump).toBeUndefined();
+  expect(judge(9e5).pressure.beyondPump).toBe(true);
 });
 
 test('without a receiver no more flows than the pump gives', () => {

@@ -6,12 +6,15 @@ import {
   newStage,
   removeStage,
   setParameter,
+  setPlace,
+  setProvided,
   startPlan,
   withSurvey,
 } from './edit';
 import { explain, STATION_FIGURES } from './explain';
 import { PLAN_FIGURES } from './explain-plan';
 import { type Plan, planSchema, type Stage } from './plan';
+import { sameStages } from './runs';
 import { surveyAtmosphericPa } from './survey';
 import { walk } from './walk';
 
@@ -39,12 +42,31 @@ describe('the plan file', () => {
     ['a pressure below vacuum', 'stages.1.parameters.cutInPa', -1e5, /cutInPa/],
     ['text for a number', 'survey.altitudeM', 'high', /survey\.altitudeM.*number/],
     ['a parameter that nobody knows', 'stages.3.parameters.colour', 1, /stages\.3\.parameters/],
+    ['a room at −60 °C', 'survey.places.0.temperatureC', -60, /survey\.places\.0\.temperatureC/],
     ['a place that is not there', 'survey.intakePlaceId', 'moon', /survey\.intakePlaceId: There is no place/],
     ['an intake in the midst of the line', 'stages.3', plan.stages[0], /stages\.3: An intake stands at the beginning/],
     ['two stages of one id', 'stages.3.id', 'receiver', /stages\.4: Two stages have the same id/],
     ['a day that ends before it starts', 'survey.working.endsAtH', 3, /survey\.working\.endsAtH/],
   ])('refuses %s at its field', (_what, path, value, message) => {
     expect(refusals(path, value)).toMatch(message);
+  });
+
+  test.each([
+    ['3 km of hose', stageOf('hose', { lengthM: 3000 }), /lengthM/],
+    ['a hose without a bore', stageOf('hose', { boreM: 0 }), /boreM/],
+    ['4 km of pipe', stageOf('pipe', { lengthM: 4000 }), /lengthM/],
+    ['a pipe of a size that nobody makes', stageOf('pipe', { size: '7' as never }), /size/],
+  ])('refuses %s at its field, and changes nothing', (_what, stage, field) => {
+    const result = planSchema.safeParse({ ...plan, stages: [...plan.stages, { ...stage, id: 'new' }] });
+    expect(result.error?.issues.map((i) => i.path.join('.')).join()).toMatch(field);
+  });
+
+  test('of an earlier program opens: a hose had a loss that somebody entered, and branches no way of parting', () => {
+    const { split: _, ...branch } = { id: 'b', name: 'b', from: 'receiver', split: 'x', stages: [] };
+    const old = { id: 'h', kind: 'hose', name: 'h', parameters: { lengthM: 5, pressureLossPa: 2e4 } };
+    const opened = planSchema.parse({ ...plan, stages: [...plan.stages, old], branches: [branch] });
+    expect(opened.stages.at(-1)?.parameters).toMatchObject({ lengthM: 5, boreM: 0.0095 });
+    expect(opened.branches[0]?.split).toBe('entered');
   });
 
   test('fills what is left out with typical values', () => {
@@ -72,6 +94,13 @@ describe('edits', () => {
     expect(moveStage(plan, 'intake', 3)).toBe(plan);
     expect(kinds(removeStage(plan, 'separator'))).toEqual(['aftercooler', 'receiver', 'outlet']);
     expect(removeStage(plan, 'compressor').stages).toHaveLength(plan.stages.length);
+  });
+
+  test('of numbers leave the stages as they stand; what stands otherwise is seen', () => {
+    expect(sameStages(plan, setParameter(plan, 'receiver', 'volumeM3', 1))).toBe(true);
+    expect(sameStages(plan, moveStage(plan, 'receiver', 2))).toBe(false);
+    expect(sameStages(plan, setProvided(plan, 'receiver', 'later'))).toBe(false);
+    expect(sameStages(plan, setPlace(plan, 'receiver', 'yard'))).toBe(false);
   });
 
   test('leave the plan they start from as it was', () => {

@@ -7,7 +7,7 @@ import { DryMarginLane } from './dry-margin-lane';
 import { LedgerLane } from './ledger-lane';
 import { PressureLane } from './pressure-lane';
 import { PurityLane } from './purity-lane';
-import { type Row, rowsFor, shapeOf } from './rows';
+import { isReached, type Row, rowsFor, shapeOf } from './rows';
 
 const LiveRows = createContext<readonly Row[]>([]);
 
@@ -40,7 +40,7 @@ export const Lanes = memo(function Lanes({ row, grades }: { row: Row; grades: Re
     return () => watch.disconnect();
   }, []);
   const live = useContext(LiveRows).find((r) => r.run.id === row.run.id);
-  const shown = (inView && live) || row;
+  const shown = inView && live ? seenOf(live, row, box.current) : row;
   return (
     <div ref={box} className="[contain-intrinsic-size:auto_440px] [content-visibility:auto]">
       <DryMarginLane row={shown} />
@@ -50,3 +50,12 @@ export const Lanes = memo(function Lanes({ row, grades }: { row: Row; grades: Re
     </div>
   );
 });
+
+/** A row as it is now where it is in view, and as it was last painted where one would have to scroll. */
+function seenOf(live: Row, painted: Row, lanes: Element | null): Row {
+  const view = lanes?.closest('[role="region"]');
+  if (!view || live === painted || live.total <= view.clientWidth) return live;
+  const [from, to] = [view.scrollLeft, view.scrollLeft + view.clientWidth];
+  const cells = live.cells.map((c, i) => (c.left + c.width < from || c.left > to ? (painted.cells[i] ?? c) : c));
+  return { ...live, cells, reached: cells.filter(isReached) };
+}

@@ -12,7 +12,27 @@ import { linear, niceTicks } from './scales';
 const HEIGHT = 76;
 
 /** The falling staircase from the pump to the tool. It begins at the compressor: before it there is only the room. */
-export const PressureLane = memo(function PressureLane({ row }: { row: Row }) {
+export const PressureLane = memo(Staircase, (a, b) => a.row === b.row || samePressures(a.row, b.row));
+
+/** Most edits leave the pressure as it is. */
+function samePressures(a: Row, b: Row): boolean {
+  return (
+    a.total === b.total &&
+    a.cells.length === b.cells.length &&
+    a.cells.every((c, i) => {
+      const d = b.cells[i];
+      return (
+        c.id === d?.id &&
+        c.name === d.name &&
+        c.left === d.left &&
+        c.width === d.width &&
+        c.station?.pressurePa === d.station?.pressurePa
+      );
+    })
+  );
+}
+
+function Staircase({ row }: { row: Row }) {
   const { choice, atmosphericPa } = useUnits();
   const u = unitOf('pressure', choice.pressure);
   const cells = row.reached
@@ -48,4 +68,4 @@ export const PressureLane = memo(function PressureLane({ row }: { row: Row }) {
       </g>
     </Lane>
   );
-});
+}

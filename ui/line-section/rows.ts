@@ -17,6 +17,7 @@ export interface Cell {
   readonly centre: number;
 }
 export type ReachedCell = Cell & { readonly station: Station };
+export const isReached = (cell: Cell): cell is ReachedCell => cell.station !== undefined;
 
 /** A run on the shared x-positions: the main one across the screen, a branch from under its tee on. */
 export interface Row {
@@ -116,7 +117,7 @@ export function rowsFor(plan: Plan, section: Section, room: number, open: Readon
     return {
       run,
       cells,
-      reached: cells.filter((c): c is ReachedCell => c.station !== undefined),
+      reached: cells.filter(isReached),
       left: lefts.get(run.id) ?? 0,
       arrives: run.from === null ? undefined : section.at(run.from),
       total,

@@ -1,0 +1,13 @@
+import type { Shown } from './kind';
+
+const UNSURE_OVER = 1.5; // of its capacity: no table goes there
+
+/** What is told of a dryer’s duty beside what it can do here; far over it nobody knows its dew point. */
+export function overloadShows(load: number): Shown[] {
+  return [
+    { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
+    ...(load > UNSURE_OVER
+      ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
+      : []),
+  ];
+}
