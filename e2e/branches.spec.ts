@@ -123,7 +123,10 @@ test('forty stages and twelve branches are worked with: what is chosen comes int
   await expect(page.locator('[data-stage]')).toHaveCount(40);
   const far = page.locator('[data-stage="k6"]'); // stands far to the right, under the end of the main run
   await expect(far).not.toBeInViewport({ ratio: 0.5 });
-  await page.getByRole('button', { name: /^Branch 7 outlet/ }).last().click();
+  await page
+    .getByRole('button', { name: /^Branch 7 outlet/ })
+    .last()
+    .click();
   const chosen = page.locator('[data-stage="o6"]');
   await expect(chosen).toBeVisible();
   const [card, editor] = [

@@ -7,6 +7,7 @@ const PAGES = [
   `${DEMO}/survey`,
   `${DEMO}/line?stage=aftercooler`,
   `${DEMO}/day`,
+  '/lines/d0000000-0000-4000-8000-000000000002/line?stage=grinder',
   `${DEMO}/logbook`,
   '/dew-point',
   '/catalogue',
