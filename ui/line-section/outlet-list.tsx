@@ -165,8 +165,10 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
       <Losses of={judged} />
       <span>
         <strong>
-          <span aria-hidden>{MARK[judged.verdict]} </span>
-          {WORD[judged.verdict]}
+          <span aria-hidden>{MARK[inAll(judged)]} </span>
+          {judged.verdict === 'meets' && inAll(judged) === 'fails'
+            ? 'dry enough, but falls short'
+            : WORD[inAll(judged)]}
         </strong>
         {judged.note && <span className="text-quiet">: {judged.note}</span>}
       </span>
@@ -177,6 +179,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
 const MOST_NAMED = 2;
 const MOST_IN_FULL = 6;
 const LITTLE_PA = 3000; // less than a gauge shows
+const NEAR_PA = 3e4; // so close to too little that one asks where it goes
 
 /** What takes the pressure on the way to an outlet, the largest first; or what stops it. */
 function Losses({ of: { pressure } }: { of: OutletJudgement }) {
@@ -188,6 +191,7 @@ function Losses({ of: { pressure } }: { of: OutletJudgement }) {
         {stageById(plan, pressure.stopped.stageId)?.name}: {pressure.stopped.message}
       </span>
     );
+  if (pressure.getsPa > pressure.needsPa + NEAR_PA) return null;
   const named = pressure.losses.filter((l) => l.lossPa > LITTLE_PA).slice(0, MOST_NAMED);
   if (named.length === 0) return null;
   return (

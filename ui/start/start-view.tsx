@@ -4,9 +4,11 @@ import type { PlanSummary } from '@/core/line/plan';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
 
-/** The first page: a demo to look at, or a line of one's own from a few answers. */
+const A_PLANT = 30; // stages
+
+/** The first page: demos to look at, or a line of one's own from a few answers. */
 export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
-  const demo = lines.find((l) => l.isDemo);
+  const demos = lines.filter((l) => l.isDemo).sort((a, b) => a.stages - b.stages);
   const own = lines.filter((l) => !l.isDemo);
   return (
     <div className="mx-auto grid max-w-[1120px] items-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[1fr_25rem]">
@@ -19,20 +21,23 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
       </div>
       <OwnLine />
       <div className="grid gap-4">
-        {demo && (
+        {demos.map((demo) => (
           <Link
+            key={demo.id}
             href={`/lines/${demo.id}/line`}
             className="block rounded-md border border-hairline bg-card p-4 hover:border-edge"
           >
             <span className="flex items-center gap-2 font-semibold">
-              <Waypoints size={18} aria-hidden className="text-copper" /> Look at the demo first
+              <Waypoints size={18} aria-hidden className="shrink-0 text-copper" /> Look at {demo.shop}
             </span>
             <span className="mt-1 block text-quiet">
-              {demo.shop}, a made-up organ workshop: {demo.stages} stages, and six weeks of drains with one that went
-              wrong.
+              Made up, {demo.stages} stages:{' '}
+              {demo.stages < A_PLANT
+                ? 'a workshop, with six weeks of drains of which one went wrong.'
+                : 'a plant with two screws, a dry side-stream, a ring main, and a tool that is too weak.'}
             </span>
           </Link>
-        )}
+        ))}
         <Link href="/dew-point" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
           <span className="flex items-center gap-2 font-semibold">
             <Droplets size={18} aria-hidden className="text-water" /> Just one answer
