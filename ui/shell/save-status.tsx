@@ -1,29 +1,31 @@
 'use client';
 
-import { Check, CloudOff, LoaderCircle, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
+import { Redo2, Undo2 } from 'lucide-react';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
 
 const TEXT = {
   saved: 'Saved',
-  unsaved: 'Saving…',
-  saving: 'Saving…',
+  unsaved: 'Saving',
+  saving: 'Saving',
   waiting: 'Not saved yet',
   refused: 'Not saved',
   conflict: 'Two versions',
+} as const;
+
+// Signs, not pictures: they change with every keystroke, and a browser puts up a new picture at some cost.
+const MARK = {
+  saved: '✓',
+  unsaved: '…',
+  saving: '…',
+  waiting: '◆',
+  refused: '▲',
+  conflict: '◆',
 } as const;
 
 /** Undo, redo, and whether the newest edit is in the database. */
 export function SaveStatus() {
   const { phase } = usePlanState((s) => s.saving);
   const { undo, redo, canUndo, canRedo } = useHistory();
-  const Icon =
-    phase === 'saved'
-      ? Check
-      : phase === 'waiting'
-        ? CloudOff
-        : phase === 'refused' || phase === 'conflict'
-          ? TriangleAlert
-          : LoaderCircle;
   const tone =
     phase === 'saved'
       ? 'text-water'
@@ -37,9 +39,10 @@ export function SaveStatus() {
       <span
         role="status"
         data-testid="save-status"
-        className={`flex items-center gap-1 whitespace-nowrap pr-1 ${tone}`}
+        data-mark={MARK[phase]}
+        className={`flex items-center justify-end gap-1 pr-1 before:font-semibold before:content-[attr(data-mark)] whitespace-nowrap md:min-w-24 ${tone}`}
       >
-        <Icon size={15} aria-hidden /> <span className="max-md:sr-only">{TEXT[phase]}</span>
+        <span className="max-md:sr-only">{TEXT[phase]}</span>
       </span>
       <button
         type="button"
