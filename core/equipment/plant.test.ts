@@ -1,11 +1,14 @@
 import { shownBy } from '../line/explain';
 import type { Stage } from '../line/plan';
 import { imbalance, type Section, type Station } from '../line/section';
+import { surroundingsOf } from '../line/surroundings';
 import { walk } from '../line/walk';
+import { AirStream } from '../stream/air-stream';
 import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
-import { leastPurgeShare } from './tower';
+import { leastPurgeShare, towerLoad } from './tower';
 
 const CFM = 4.719474e-4;
+const checks = checksOf(11);
 
 interface Duty {
   readonly inletC?: number;
@@ -77,6 +80,19 @@ describe('purge', () => {
     expect(lost('blower-purge-tower')).toBeLessThan(0.03);
     expect(lost('split-flow-tower')).toBe(0);
   });
+});
+
+test('a pair of towers is at its rating in the reference conditions of ISO 7183, and nowhere worse off by them', () => {
+  const { expected } = checksOf(11).find((c) => c.id.includes('iso7183')) as (typeof checks)[number];
+  const air = new AirStream(
+    'real',
+    0.1 * 1.189,
+    0,
+    expected.inlet_T_C as number,
+    ((expected.inlet_bar_g as number) + 1.01325) * 1e5,
+  );
+  const around = { ...surroundingsOf(planOf({})), roomTemperatureC: expected.ambient_T_C_option_A1 as number };
+  expect(towerLoad(air, { ratedFlowM3PerS: 0.1, ratedDewPointC: -40 }, around)).toBeCloseTo(1, 6);
 });
 
 describe('heated towers', () => {
