@@ -1,3 +1,4 @@
+import { OutOfRange } from '../air/out-of-range';
 import { kindOf } from '../equipment/index';
 import { Refusal } from '../equipment/kind';
 import type { Branch, Plan, Stage } from '../line/plan';
@@ -19,6 +20,9 @@ const SWEEPS = 40;
 const STEPS = 60;
 const CLOSE = 1e-7; // of all that is asked for
 
+/** What holds a pressure of its own parts nothing: an arm with a regulator in it keeps the share that was entered. */
+const holdsPressure = (kind: Stage['kind']): boolean => kind === 'regulator' || kind === 'flow-controller';
+
 /**
  * By how much a stage lowers the square of the pressure, Pa², at a flow; of the other sign where the air goes the other way.
  * In squares the loss of isothermal friction does not depend on the pressure, so that a network of pipes is one of conductors.
@@ -29,8 +33,7 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
   const pump = plan.stages.find((s) => s.kind === 'compressor');
   const p0 = pump ? (pump.parameters.cutInPa + pump.parameters.cutOutPa) / 2 : 8e5;
   const passes = (kind: Stage['kind']): boolean =>
-    // What holds a pressure of its own parts nothing: an arm with a regulator in it keeps the share that was entered.
-    kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && kind !== 'regulator';
+    kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && !holdsPressure(kind);
   return (stage, flow) => {
     if (!passes(stage.kind) || flow === 0) return 0;
     const here = inPlace(around, stage.place);
@@ -38,7 +41,7 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
     try {
       kindOf(stage.kind).pass(air, stage.parameters, here);
     } catch (error) {
-      if (error instanceof Refusal) return Math.sign(flow) * SHUT * (1 + Math.abs(flow));
+      if (error instanceof Refusal || error instanceof OutOfRange) return Math.sign(flow) * SHUT * (1 + Math.abs(flow));
       throw error;
     }
     return Math.sign(flow) * (p0 ** 2 - air.pressurePa ** 2);
@@ -87,7 +90,7 @@ function rootOf(f: (x: number) => number, low: number, high: number, close: numb
 
 /** A branch that comes back to the line, and whose share the pressure decides. */
 const parts = (b: Branch): boolean =>
-  b.split === 'pressure' && b.from !== null && b.into !== null && !b.stages.some((s) => s.kind === 'regulator');
+  b.split === 'pressure' && b.from !== null && b.into !== null && !b.stages.some((s) => holdsPressure(s.kind));
 
 /**
  * Parts the air of rings, of dryers side by side and of other arms by pressure: so that it comes to the same pressure where
