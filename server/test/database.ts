@@ -3,6 +3,9 @@ import { drizzle } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import { createPool, type Pool } from 'mysql2/promise';
 
+// A real database on a busy machine may take its time; none of these tests is about time.
+jest.setTimeout(30_000);
+
 /** A fresh, migrated database on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it. */
 export async function freshDatabase(name: string): Promise<Pool> {
   const url = new URL(process.env.DATABASE_URL ?? '');
