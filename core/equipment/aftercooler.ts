@@ -106,7 +106,7 @@ export const aftercooler = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature(inlet, p, around) {

@@ -96,7 +96,7 @@ export const beadCartridge = defineKind({
     ...lossFields(1.4e4), // 1–3 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (inlet.temperatureC > 66)
       throw new Refusal(
         'medium',

@@ -48,7 +48,10 @@ export const carbonFilter = defineKind({
     ...elementFields(5e3, 5e3), // 0.5–1 psi
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media));
+    inlet.bringTo(
+      inlet.temperatureC,
+      pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
+    );
   },
   cleans(dirt, _p, air) {
     if (air.relativeHumidity > TOO_HUMID || air.temperatureC > TOO_WARM_C || dirt.oilMg > 5)

@@ -25,6 +25,6 @@ export const checkValve = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
   },
 });

@@ -165,7 +165,7 @@ export const coolingRun = defineKind({
   pass(inlet, p, around) {
     if (boreM(p) <= 0)
       throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {

@@ -79,7 +79,7 @@ export const cyclingDryer = defineKind({
     ...lossFields(2e4),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
     const leavesC = Math.max(cold, inlet.temperatureC - p.reheatApproachK);
     inlet

@@ -21,7 +21,12 @@ export function catchesDrops<P extends Catcher>(
     pass(inlet: AirStream, p: P, around: Surroundings): void {
       const efficiency = efficiencyOf ? efficiencyOf(p, inlet, around) : p.efficiency;
       const share = drained(p.drain, efficiency, around);
-      inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media)).catchDrops(share);
+      inlet
+        .bringTo(
+          inlet.temperatureC,
+          pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
+        )
+        .catchDrops(share);
     },
     catches: (p: P, around: Surroundings) => ({ efficiency: drained(p.drain, p.efficiency, around), source }),
   };

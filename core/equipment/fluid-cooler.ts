@@ -67,7 +67,7 @@ export const fluidCooler = defineKind({
     ...lossFields(1.4e4), // 1–3 psi: its ports decide
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature: (inlet, p, around) => ({

@@ -79,7 +79,7 @@ export const heatOfCompressionTower = defineKind({
         'The air that reaches it is below 121 °C (250 °F): the tower at rest does not dry. It stands right behind an oil-free compressor, ahead of its cooler.',
       );
     const balance = hotHumidity(inlet);
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(coldC(p, around), pressurePa).catchDrops(drained(p.drain, p.separatorEfficiency, around));
     const ratio = leavingRatio(inlet, balance, inlet.temperatureC, passing(inlet, p));
     const warmer = warmedByUptakeK(inlet, ratio);

@@ -52,7 +52,7 @@ export const heatedPurgeTower = defineKind({
     ...lossFields(2.8e4),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around));
+    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
     const full = nozzlePurgeKgPerS(p, p.purgeShare, RATED_PRESSURE_PA, inlet.pressurePa);
     const blown = p.control === 'timer' ? full : full * Math.min(1, towerLoad(inlet, p, around));
     dryInTower(inlet, p, around, p.cooled === 'yes' ? STAYS_K : STAYS_HOT_K);

@@ -89,7 +89,7 @@ export const highInletDryer = defineKind({
         'mostInletC',
         'The air that arrives is hotter than it bears. Cool it first, or check the plate.',
       );
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
     inlet
       .bringTo(cold, pressurePa)

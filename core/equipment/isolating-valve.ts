@@ -20,7 +20,10 @@ export const isolatingValve = defineKind({
   }),
   pass(inlet, p, around) {
     if (p.is === 'shut') throw new Refusal('', 'This valve is shut: nothing comes past it.');
-    const out = p.passes === 'sheet' ? behindValvePa(inlet, p, 'valve') : pressureAfterLoss(inlet, p, around);
+    const out =
+      p.passes === 'sheet'
+        ? behindValvePa(inlet, p, 'valve')
+        : pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(inlet.temperatureC, out);
   },
   wider: (p) => passesMore(p, 'a valve'),

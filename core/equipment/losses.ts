@@ -54,7 +54,7 @@ export const newElement = <P extends { readonly pressureLossPa: number; readonly
 /** What loses pressure, of the parameters of a stage. */
 export interface LosesPressure {
   readonly pressureLossPa: number;
-  readonly lossAtM3PerS?: number;
+  readonly lossAtM3PerS: number;
 }
 
 const RATED_PA = 801_325; // 7 bar above the atmosphere, at which losses are read and rated (ISO 7183, recalled)
@@ -63,25 +63,25 @@ const RATED_PA = 801_325; // 7 bar above the atmosphere, at which losses are rea
 export const LOSS_GROWS = { media: 1.2, mixed: 1.85, ports: 2 } as const;
 
 /**
- * The loss of a stage at the flow that reaches it.
+ * The pressure that leaves a stage with a loss; refused where the loss would leave less than the atmosphere. The numbers are
+ * taken one by one: whoever hands on whole parameters makes the engine look at a new shape for every kind.
+ * @param lossPa as it was read, at the flow `atM3PerS`; 0 there: the same at any flow
  * @source Δp₂ = Δp₁ · (Q₂/Q₁)ⁿ · p₁/p₂ with n = 1.0–1.4 for coalescing media, 1.85 for pipe-like passages, 2 for ports
  *   (handbook of practice, estimate)
  */
-export function lossHerePa(inlet: AirStream, p: LosesPressure, around: Surroundings, exponent: number): number {
-  if (!p.lossAtM3PerS) return p.pressureLossPa;
-  const flow = freeAirM3PerS(inlet, around) / p.lossAtM3PerS;
-  return (p.pressureLossPa * flow ** exponent * RATED_PA) / inlet.pressurePa;
-}
-
-/** The pressure that leaves a stage with a loss; refused where the loss would leave less than the atmosphere. */
 export function pressureAfterLoss(
   inlet: AirStream,
-  p: LosesPressure,
+  lossPa: number,
+  atM3PerS: number,
   around: Surroundings,
   exponent: number = LOSS_GROWS.mixed,
 ): number {
-  const left = inlet.pressurePa - lossHerePa(inlet, p, around, exponent);
+  const left = inlet.pressurePa - (atM3PerS > 0 ? grown(inlet, lossPa, atM3PerS, around, exponent) : lossPa);
   if (left < around.atmosphericPa)
     throw new Refusal('pressureLossPa', 'This pressure loss is more than the pressure that arrives here. Check both.');
   return left;
+}
+
+function grown(inlet: AirStream, lossPa: number, atM3PerS: number, around: Surroundings, exponent: number): number {
+  return (lossPa * (freeAirM3PerS(inlet, around) / atM3PerS) ** exponent * RATED_PA) / inlet.pressurePa;
 }

@@ -39,7 +39,7 @@ export const measuredStage = defineKind({
     ...lossFields(0),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(p.temperature === 'measured' ? p.outletTemperatureC : inlet.temperatureC, pressurePa);
     if (inlet.liquidKgPerS > 0) inlet.catchDrops(Math.min(1, p.caughtKgPerS / inlet.liquidKgPerS));
   },

@@ -48,7 +48,7 @@ export const membrane = defineKind({
     ...lossFields(2.4e4), // 2–5 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const sweep = p.ratedFlowM3PerS * p.sweepShare * FREE_AIR_KG_PER_M3;
     if (inlet.temperatureC > 66)
       throw new Refusal('ratedDewPointC', 'Air over 66 °C (150 °F) spoils the fibres. Cool it first.');

@@ -20,7 +20,10 @@ export const particulateFilter = defineKind({
     ...elementFields(5e3, 5e3), // 0.5–1 psi new
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p, around, LOSS_GROWS.media));
+    inlet.bringTo(
+      inlet.temperatureC,
+      pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
+    );
   },
   cleans: (dirt, p) => dirt.strain(CLASS[p.element], `dust filter ${p.element} µm`),
   shows: (inlet) =>

@@ -43,7 +43,7 @@ export const pelletTower = defineKind({
     ...lossFields(1e4),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (inlet.temperatureC > 49)
       throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
     inlet.bringTo(inlet.temperatureC, pressurePa);

@@ -86,7 +86,7 @@ export const receiver = defineKind({
     ...lossFields(0),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.settlingEfficiency, around));
   },
   whyTemperature(inlet, p, around) {

@@ -115,7 +115,7 @@ export const refrigeratedDryer = defineKind({
         'approachK',
         'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
       );
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const leavesC = outletC(inlet.temperatureC, coldest, p);
     inlet
       .bringTo(cold, pressurePa)

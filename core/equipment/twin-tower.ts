@@ -66,7 +66,7 @@ export const twinTower = defineKind({
     ...lossFields(2.8e4), // 3–5 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const blown = purgeKgPerS(inlet, p, around);
     inlet.bringTo(inlet.temperatureC, pressurePa);
     dryInTower(inlet, p, around);

@@ -71,7 +71,7 @@ export const waterCooler = defineKind({
     ...lossFields(1.4e4), // 1–3 psi
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureAfterLoss(inlet, p, around);
+    const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet
       .bringTo(Math.min(inlet.temperatureC, outletC(inlet, p)), pressurePa)
       .catchDrops(drained(p.drain, p.catchEfficiency, around));
