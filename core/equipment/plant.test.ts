@@ -136,7 +136,9 @@ describe('heat of compression', () => {
     expect(dew({ flowM3PerS: 0.9 })).toBeGreaterThan(dew({ flowM3PerS: 0.3 }));
     expect(dew({})).toBeLessThan(-4);
     expect(dew({})).toBeGreaterThan(-45);
-    expect(dew({ pressurePa: 8e5, relativeHumidity: 0.9 })).toBeGreaterThan(dew({ relativeHumidity: 0.3 }));
+    expect(dew({ relativeHumidity: 0.9 })).toBeGreaterThan(dew({ relativeHumidity: 0.3 }));
+    // Unlike other dryers: at one delivery temperature more pressure makes the hot air, which dries the bed, more humid.
+    expect(dew({ pressurePa: 11e5 })).toBeGreaterThan(dew({ pressurePa: 6e5 }));
   });
   test('behind a cooler it does not dry, and says so', () => {
     expect(behind(stageOf('heat-of-compression-tower'), { inletC: 40 }).section.problem?.message).toMatch(
