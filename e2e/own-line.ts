@@ -16,7 +16,7 @@ export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 10_000 });
 }
 
-/** The text of a figure that answers “why?”, by the start of its accessible name. */
+/** The text of a figure that answers “why?”, by the start of what it is described as. */
 export function figure(page: Page, name: string) {
-  return page.getByRole('button', { name: new RegExp(`^${name}`) });
+  return page.locator(`text[aria-description^="${name}"]`);
 }

@@ -26,6 +26,7 @@ export interface Flows {
 /** How runs hang together, looked up once. */
 export interface Net {
   readonly runs: readonly Run[];
+  readonly stages: ReadonlyMap<string, Stage>;
   readonly hanging: ReadonlyMap<string, readonly Run[]>;
   readonly joining: ReadonlyMap<string, readonly Run[]>;
 }
@@ -41,7 +42,9 @@ export function netOf(runs: readonly Run[]): Net {
     }
     return found;
   };
-  return { runs, hanging: by((r) => r.from), joining: by((r) => r.into) };
+  const stages = new Map<string, Stage>();
+  for (const run of runs) for (const stage of run.stages) stages.set(stage.id, stage);
+  return { runs, stages, hanging: by((r) => r.from), joining: by((r) => r.into) };
 }
 
 /**
@@ -74,8 +77,8 @@ export function flowsThrough({ runs, hanging, joining }: Net, asks: Asks, ends: 
 }
 
 /** What flows on behind a stage once its own job and the branches before a given one have had theirs. */
-function leftFor(branch: Run, { runs, hanging }: Net, asks: Asks, flows: Flows): number {
-  const from = runs.flatMap((r) => r.stages).find((s) => s.id === branch.from);
+function leftFor(branch: Run, { stages, hanging }: Net, asks: Asks, flows: Flows): number {
+  const from = stages.get(branch.from as string);
   if (!from) return 0;
   let left = (flows.through.get(from.id) ?? 0) - asks(from);
   for (const other of hanging.get(from.id) ?? NONE) {
@@ -86,14 +89,17 @@ function leftFor(branch: Run, { runs, hanging }: Net, asks: Asks, flows: Flows):
 }
 
 /** What second pumps bring of all that is asked for: by what each delivers. */
-function fromPumps({ runs }: Net, asks: Asks): Map<string, number> {
+function fromPumps({ runs, stages }: Net, asks: Asks): Map<string, number> {
   const delivers = (run: Run): number => {
     const pump = run.stages[1];
     return run.from === null && pump?.kind === 'compressor' ? pump.parameters.freeAirDeliveryM3PerS : 0;
   };
+  const more = runs.filter((r) => r.id !== MAIN && r.from === null);
+  if (more.length === 0) return new Map();
   const all = runs.reduce((sum, r) => sum + delivers(r), 0);
-  const asked = runs.flatMap((r) => r.stages).reduce((sum, s) => sum + asks(s), 0);
-  return new Map(runs.filter((r) => r.id !== MAIN && r.from === null).map((r) => [r.id, (asked * delivers(r)) / all]));
+  let asked = 0;
+  for (const stage of stages.values()) asked += asks(stage);
+  return new Map(more.map((r) => [r.id, (asked * delivers(r)) / all]));
 }
 
 const ROUNDS = 4; // arms within arms; each round settles one layer
@@ -104,10 +110,15 @@ export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
   const arms = net.runs.filter((r) => r.from !== null && r.into !== null);
   for (let round = 0; round < ROUNDS && arms.length > 0; round++) {
     const flows = flowsThrough(net, asks, ends);
+    let settled = true;
     for (const arm of arms) {
-      const own = (flows.into.get(arm.id) ?? 0) - (ends.get(arm.id) ?? 0);
-      ends.set(arm.id, arm.share * leftFor(arm, net, asks, flows) - own);
+      const before = ends.get(arm.id) ?? 0;
+      const own = (flows.into.get(arm.id) ?? 0) - before;
+      const end = arm.share * leftFor(arm, net, asks, flows) - own;
+      settled &&= end === before;
+      ends.set(arm.id, end);
     }
+    if (settled) break;
   }
   return ends;
 }

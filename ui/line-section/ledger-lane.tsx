@@ -15,6 +15,7 @@ import { linear, niceTicks } from './scales';
 
 const HEIGHT = 140;
 const WORTH_A_LABEL = 0.002; // of the water in
+const WORTH_REPEATING = 0.01; // of the water in: a figure that stands over the bar before need not stand here again
 
 /** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
 export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
@@ -36,6 +37,18 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const narrow = bar < 24; // then figures over neighbouring bars stand apart from the middle, not over each other
   const leftOf = (s: Station, centre: number): number => (s.caughtKgPerS > 0 ? centre - bar - 1 : centre - bar / 2);
   const at = (kgPerS: number): number => y(inUnit(kgPerS));
+  /** Which stages carry a figure of their own: those where it is another than the last one written. */
+  const written = (value: (s: Station) => number): ReadonlySet<string> => {
+    let last = Number.NEGATIVE_INFINITY;
+    const ids = row.reached.filter(({ station }) => {
+      if (Math.abs(value(station) - last) < WORTH_REPEATING * waterIn) return false;
+      last = value(station);
+      return true;
+    });
+    return new Set(ids.map((c) => c.stage.id));
+  };
+  const vapourWritten = written((s) => s.vapourKgPerS);
+  const dropsWritten = written((s) => s.liquidKgPerS);
   /** One path for all bars of a colour: they all move with every keystroke, and a browser counts what it has to draw. */
   const bars = (shape: (s: Station, centre: number) => { x: number; from: number; to: number }): string =>
     row.reached
@@ -99,7 +112,10 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
           const collects = s.caughtKgPerS > 0;
           const x = leftOf(s, centre);
           const vapourText = number(s.vapourKgPerS);
-          const shown = { caught: collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL, drops: tall(drops) };
+          const shown = {
+            caught: collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL,
+            drops: tall(drops) && dropsWritten.has(s.stageId),
+          };
           const caughtText = shown.caught ? number(s.caughtKgPerS) : '';
           const dropsText = shown.drops ? number(s.liquidKgPerS) : '';
           return (
@@ -108,7 +124,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                 <WhyText
                   stageId={s.stageId}
                   name="caught"
-                  label={`Caught at ${name}: ${caughtText} ${u.symbol}. Why?`}
+                  label={`Caught at ${name}: why?`}
                   x={narrow ? centre + 2 : centre + 1 + bar / 2}
                   y={y(caught) - 4}
                   textAnchor={narrow ? 'start' : 'middle'}
@@ -117,11 +133,11 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                   {caughtText}
                 </WhyText>
               )}
-              {tall(vapour) ? (
+              {!vapourWritten.has(s.stageId) ? null : tall(vapour) ? (
                 <WhyText
                   stageId={s.stageId}
                   name="vapour"
-                  label={`Vapour after ${name}: ${vapourText} ${u.symbol}. Why?`}
+                  label={`Vapour after ${name}: why?`}
                   x={x + bar / 2}
                   y={y(vapour) + 13}
                   textAnchor="middle"
@@ -135,7 +151,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                   <WhyText
                     stageId={s.stageId}
                     name="vapour"
-                    label={`Vapour after ${name}: ${vapourText} ${u.symbol}. Why?`}
+                    label={`Vapour after ${name}: why?`}
                     x={narrow && collects ? centre - 2 : x + bar / 2}
                     y={y(vapour + drops) - 4}
                     textAnchor={narrow && collects ? 'end' : 'middle'}
@@ -149,7 +165,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                 <WhyText
                   stageId={s.stageId}
                   name="liquid"
-                  label={`Drops carried on from ${name}: ${dropsText} ${u.symbol}. Why?`}
+                  label={`Drops carried on from ${name}: why?`}
                   x={x + bar / 2}
                   y={y(vapour + drops) + 13}
                   textAnchor="middle"

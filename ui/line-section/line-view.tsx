@@ -55,9 +55,14 @@ const View = memo(function View() {
   const firstOfUnit = stages.findIndex((s) => unit !== undefined && s.unit === unit.id);
   const [room, setRoom] = useState(860);
   const box = useRef<HTMLDivElement>(null);
+  const seen = useRef({ from: 0, width: Number.POSITIVE_INFINITY });
   useEffect(() => {
     if (!box.current) return;
-    const watch = new ResizeObserver(([entry]) => entry && setRoom(entry.contentRect.width - LABELS));
+    const watch = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      seen.current.width = entry.contentRect.width;
+      setRoom(entry.contentRect.width - LABELS);
+    });
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
@@ -126,7 +131,7 @@ const View = memo(function View() {
   );
   return (
     <div className="flex min-h-full flex-col">
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
+      <div className="isolate flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
         <h1 className="max-w-72 truncate">{plan.name}</h1>
         <Conditions />
         <Balance />
@@ -155,6 +160,9 @@ const View = memo(function View() {
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
           ref={box}
+          onScroll={(e) => {
+            seen.current.from = e.currentTarget.scrollLeft;
+          }}
           className="isolate min-w-0 flex-1 overflow-x-auto"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
           tabIndex={0}
@@ -171,7 +179,7 @@ const View = memo(function View() {
               )
             }
           >
-            <Live rows={rows} room={room} openUnits={opens}>
+            <Live rows={rows} room={room} openUnits={opens} view={seen}>
               <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
                 {rows.map((row) => {
                   const { id } = row.run;

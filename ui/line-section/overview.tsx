@@ -48,7 +48,7 @@ export function Overview({
     if (box.current) box.current.scrollLeft = at - room / 2;
   };
   return (
-    <div className="no-print flex border-t border-hairline py-1">
+    <div className="no-print isolate flex border-t border-hairline py-1">
       <p className="shrink-0 pl-3 text-[0.75rem] text-quiet" style={{ width: LABELS }}>
         whole line
       </p>

@@ -55,7 +55,7 @@ function Staircase({ row }: { row: Row }) {
               key={stage.id}
               stageId={stage.id}
               name="pressure"
-              label={`Pressure after ${name}: ${text} ${u.symbol}. Why?`}
+              label={`Pressure after ${name}: why?`}
               x={centre}
               y={y(value) - 5}
               textAnchor="middle"

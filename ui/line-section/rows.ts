@@ -126,9 +126,19 @@ export function rowsFor(plan: Plan, section: Section, room: number, open: Readon
   });
 }
 
-/** What of the rows is not a number of the air: the columns, their order and widths. */
-export function shapeOf(rows: readonly Row[]): string {
-  return rows
-    .map((r) => `${r.run.id}@${r.left}/${r.total}:${r.cells.map((c) => `${c.id} ${c.width}`).join()}`)
-    .join(';');
+/** Whether the same columns stand at the same places, whatever the air in them. */
+export function sameShape(a: readonly Row[], b: readonly Row[]): boolean {
+  return (
+    a.length === b.length &&
+    a.every((row, r) => {
+      const other = b[r] as Row;
+      return (
+        row.run.id === other.run.id &&
+        row.left === other.left &&
+        row.total === other.total &&
+        row.cells.length === other.cells.length &&
+        row.cells.every((c, i) => c.id === other.cells[i]?.id && c.width === other.cells[i]?.width)
+      );
+    })
+  );
 }

@@ -65,7 +65,7 @@ function Editor({
   const problem = section.problems.find((p) => p.stageId === stage.id)?.message;
   return (
     <section aria-label={`${stage.name}, ${kind.label}`} className="grid gap-x-6 gap-y-4 p-4 md:grid-cols-[1fr_14rem]">
-      <div className="grid content-start gap-3">
+      <div className="isolate grid content-start gap-3">
         <div className="flex flex-wrap items-end gap-3">
           <div className="min-w-40 flex-1">
             <TextInput
@@ -130,7 +130,7 @@ function Editor({
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
-      <div>
+      <div className="isolate">
         <h2 className="mb-1 text-[0.9rem]">The air {stage.kind === 'outlet' ? 'that arrives' : 'behind it'}</h2>
         {stage.provided && <p className="text-quiet">Not in the line yet: left out of the walk.</p>}
         <dl>
@@ -166,7 +166,7 @@ function Editor({
           ))}
         </dl>
       </div>
-      <div className="md:col-span-2">
+      <div className="isolate md:col-span-2">
         <Cautions ids={[...(kind.moreCautions?.(stage.parameters) ?? []), ...kind.cautions]} />
       </div>
     </section>

@@ -63,7 +63,7 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
         {!isMain && <BranchLabel plan={plan} section={section} row={row} selected={selected} onSelect={onSelect} />}
         <OpenUnits plan={plan} row={row} selected={selected} onSelect={onSelect} />
         <SortableContext items={items} strategy={horizontalListSortingStrategy}>
-          <ol className="flex" aria-label={isMain ? 'Main run' : run.name}>
+          <ol className="isolate flex" aria-label={isMain ? 'Main run' : run.name}>
             {cells.map((cell, i) => (
               <StageCard
                 key={cell.id}

@@ -131,7 +131,7 @@ export function WhyDrawing({
   );
 }
 
-/** A number in a {@link WhyDrawing}. */
+/** A number in a {@link WhyDrawing}. Its name is the number; what describes it stays the same while one types. */
 export const WhyText = memo(function WhyText({
   stageId,
   name,
@@ -146,7 +146,7 @@ export const WhyText = memo(function WhyText({
       data-stage-id={stageId}
       role="button"
       tabIndex={0}
-      aria-label={label}
+      aria-description={label}
       aria-haspopup="dialog"
       className={`cursor-help hover:underline ${className ?? ''}`}
     />
