@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, ovenHumidity, USABLE } from '../media/isotherm';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
+import { builtField, plateFlow, ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
@@ -94,6 +95,9 @@ export const beadCartridge = defineKind({
       uncertainty: { abs: 0.15 },
     }),
     ...lossFields(1.4e4), // 1–3 psi
+    ...ratingFields(49),
+    ...plateFlow(),
+    oily: builtField('The beads are', { no: 'clean', yes: 'oily or brown' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import {
@@ -48,6 +49,7 @@ export const blowerPurgeTower = defineKind({
       when: { field: 'cooling', is: ['swept'] },
     }),
     ...lossFields(2.8e4),
+    ...ratingFields(49),
   }),
   pass(inlet, p, around) {
     inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));

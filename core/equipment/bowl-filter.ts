@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedField, plateFlow, ratingFields } from './build-fields';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
 import { choiceField, defineKind } from './kind';
@@ -23,6 +24,9 @@ export const bowlFilter = defineKind({
     }),
     ...drainFields('manual', 5e-5, 'Water up to the bowl’s mark'),
     ...elementFields(1e4, 7e3), // 1–2 psi
+    ...ratingFields(50),
+    ...plateFlow(),
+    roomBelow: askedField('Room below to drop its bowl', { enough: 'enough', none: 'none' }),
   }),
   ...catchesDrops('estimate'),
   // Class by element: typical of makers’ sheets, common practice.

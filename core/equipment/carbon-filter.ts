@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
+import { builtField, plateFlow, ratingFields } from './build-fields';
 import { freeAirM3PerS } from './free-air';
 import { defineKind, numberField } from './kind';
 import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
@@ -46,6 +47,9 @@ export const carbonFilter = defineKind({
       .default(0.3)
       .meta({ label: 'Oil vapour that reaches it, mg/m³', least: 0.001, most: 10, source: 'estimate at 21 °C' }),
     ...elementFields(5e3, 5e3), // 0.5–1 psi
+    ...ratingFields(50),
+    ...plateFlow(),
+    counted: builtField('Its hours are', { no: 'not counted', yes: 'counted' }),
   }),
   pass(inlet, p, around) {
     inlet.bringTo(

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedField, builtField, plateFlow, ratingFields } from './build-fields';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
 import { choiceField, defineKind } from './kind';
@@ -34,6 +35,10 @@ export const coalescingFilter = defineKind({
     }),
     ...drainFields('float', 5e-5),
     ...elementFields(1.7e4, 8e3), // 2–3 psi wet
+    ...ratingFields(66),
+    ...plateFlow(),
+    roomBelow: askedField('Room below to drop its bowl', { enough: 'enough', none: 'none' }),
+    indicator: builtField('Pressure-drop gauge across it', { none: 'none', fitted: 'fitted' }),
   }),
   ...catchesDrops('typical, common practice'),
   cleans(dirt, p, air) {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MOST_C, ZERO_CELSIUS_K } from '../air/saturation';
 import { FLOW_BASES, FLOW_BASIS_LABELS } from '../quantity/flow-basis';
 import type { AirStream } from '../stream/air-stream';
+import { askedField } from './build-fields';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 
 const TYPES = {
@@ -189,6 +190,7 @@ export const compressor = defineKind({
       source: 'estimate',
       when: { field: 'control', is: ['start-stop'] },
     }),
+    joint: askedField('Its first joint is', { flexible: 'flexible', rigid: 'rigid' }),
   }),
   pass(inlet, p, around) {
     if (inlet.pressurePa > around.atmosphericPa)

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
+import { askedField } from './build-fields';
 import { drained, drainFields } from './drains';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -161,6 +162,8 @@ export const coolingRun = defineKind({
     }),
     ...drainFields('manual', 3e-4),
     ...lossFields(3e3),
+    tube: askedField('The tube', { rated: 'is rated for this pressure', none: 'has no rating for air' }),
+    joints: askedField('Its joints', { metal: 'threaded, pressed, brazed', soft: 'soft-soldered' }),
   }),
   pass(inlet, p, around) {
     if (boreM(p) <= 0)

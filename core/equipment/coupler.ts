@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type Conductance, conductanceFromLoss, pressureBehindValvePa } from '../flow/conductance';
 import type { AirStream } from '../stream/air-stream';
+import { askedField } from './build-fields';
 import { freeAirM3PerS } from './free-air';
 import { choiceField, chokes, defineKind, numberField, type Surroundings } from './kind';
 
@@ -70,6 +71,12 @@ export const coupler = defineKind({
       most: 0.05,
       default: 0,
       source: 'assumed tight',
+    }),
+    halves: askedField('Its two halves', {
+      match: 'are made for each other',
+      patterns: 'are of two plug patterns',
+      flares: 'are a 37° and a 45° flare',
+      threads: 'are two sorts of thread',
     }),
   }),
   pass(inlet, p, around) {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { ratingFields } from './build-fields';
 import { catchField, drained, drainFields } from './drains';
 import { defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -77,6 +78,7 @@ export const cyclingDryer = defineKind({
     }),
     ...drainFields('level', 2e-3),
     ...lossFields(2e4),
+    ...ratingFields(49),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

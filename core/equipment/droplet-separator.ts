@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { plateFlow, ratingFields } from './build-fields';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
 import { defineKind } from './kind';
@@ -21,6 +22,8 @@ export const dropletSeparator = defineKind({
     }),
     ...drainFields('manual', 3e-5),
     ...lossFields(7e3),
+    ...ratingFields(50),
+    ...plateFlow(),
   }),
   ...catchesDrops('common practice, no source'),
 });

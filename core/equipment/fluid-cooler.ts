@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { askedField } from './build-fields';
 import { catchField, drained, drainFields, FITTED } from './drains';
 import { airSpaceField, choiceField, defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -65,6 +66,7 @@ export const fluidCooler = defineKind({
     }),
     airSpaceM3: airSpaceField(8e-4),
     ...lossFields(1.4e4), // 1–3 psi: its ports decide
+    rating: askedField('Its maker', { stated: 'states its burst pressure', none: 'says nothing of air' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import {
@@ -50,6 +51,7 @@ export const heatedPurgeTower = defineKind({
       options: { yes: 'it is cooled with dried air', no: 'it goes over hot' },
     }),
     ...lossFields(2.8e4),
+    ...ratingFields(49),
   }),
   pass(inlet, p, around) {
     inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedField, builtField } from './build-fields';
 import { coolingRunEndC } from './cooling-run';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 import { choiceField, defineKind, numberField } from './kind';
@@ -44,6 +45,13 @@ export const hose = defineKind({
       default: 70,
       source: 'typical of rubber hose, common practice',
     }),
+    jacket: askedField('Its jacket', {
+      nitrile: 'bears oil and heat',
+      rubber: 'plain rubber',
+      pvc: 'PVC',
+      polyurethane: 'polyurethane',
+    }),
+    print: builtField('Its rating', { yes: 'is printed on it', no: 'is nowhere to be found' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureBehindHosePa(inlet, p);

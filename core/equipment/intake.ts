@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { builtField } from './build-fields';
 import { defineKind, numberField } from './kind';
 
 /** Where the compressor draws its air: sets pressure, temperature and water of everything after it. */
@@ -20,6 +21,12 @@ export const intake = defineKind({
       source: 'typical of a clean filter, common practice',
       uncertainty: { rel: 0.5 },
     }),
+    near: builtField('It draws', {
+      clean: 'clean air',
+      fumes: 'near exhausts or a flue',
+      explosive: 'near solvent, fuel gas or oxygen',
+    }),
+    conditioned: builtField('That air is', { no: 'as it comes', yes: 'heated or air-conditioned' }),
   }),
   // What a paper element lets through weighs 5–10 mg/m³ at most (estimate).
   cleans: (dirt) => dirt.strain(7, 'the intake filter, estimate'),

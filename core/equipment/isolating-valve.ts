@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { builtField } from './build-fields';
 import { behindValvePa, conductanceFields, passesMore } from './conductance-fields';
 import { choiceField, defineKind, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -17,6 +18,7 @@ export const isolatingValve = defineKind({
     is: choiceField({ label: 'It is', options: { open: 'open', shut: 'shut' } }),
     ...conductanceFields(60, 'typical of a ¾ in ball valve (estimate)'),
     ...lossFields(2e3), // full port: at most 0.5 psi
+    lock: builtField('Its handle', { free: 'turns freely', locked: 'is locked and tagged' }),
   }),
   pass(inlet, p, around) {
     if (p.is === 'shut') throw new Refusal('', 'This valve is shut: nothing comes past it.');

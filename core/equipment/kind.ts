@@ -61,6 +61,8 @@ export interface FieldMeta {
   readonly options?: Readonly<Record<string, string>>;
   /** Shown and used only while another parameter has one of these values. */
   readonly when?: { readonly field: string; readonly is: readonly string[] };
+  /** How it is made and fitted: only the advice reads it. */
+  readonly about?: 'build';
 }
 
 interface NumberField extends FieldMeta {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ratingFields } from './build-fields';
 import { freeAirM3PerS } from './free-air';
 import { defineKind } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -27,6 +28,7 @@ export const lubricator = defineKind({
       .default(1)
       .meta({ label: 'Drops a minute', least: 0, most: 60, source: '1 for every 10–20 cfm, common practice' }),
     ...lossFields(7e3),
+    ...ratingFields(50),
   }),
   pass(inlet, p, around) {
     inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));

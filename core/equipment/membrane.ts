@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
+import { builtField, ratingFields } from './build-fields';
 import { defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
@@ -46,6 +47,8 @@ export const membrane = defineKind({
       uncertainty: { abs: 0.04 },
     }),
     ...lossFields(2.4e4), // 2–5 psi
+    ...ratingFields(60),
+    sweepOff: builtField('Its sweep, while nobody draws air', { no: 'goes on', yes: 'is shut off' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -34,6 +34,16 @@ export const oilWaterSeparator = defineKind({
       most: 1000,
       source: '10–20 is usual; the local limit decides',
     }),
+    carbonUsedS: numberField({
+      label: 'Since its carbon was changed',
+      help: '0: no record.',
+      quantity: 'time',
+      least: 0,
+      most: 3.2e8,
+      default: 0,
+      source: 'no record',
+      about: 'build',
+    }),
   }),
   // It stands beside the line: what it tells is in `shows`.
   pass() {},

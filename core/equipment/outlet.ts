@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { builtField, platePressure } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
 
 const PARTICLE_CLASSES = {
@@ -102,6 +103,25 @@ export const outlet = defineKind({
       label: 'Never used together with',
       options: { none: 'no other', a: 'the others marked A', b: 'the others marked B', c: 'the others marked C' },
     }),
+    use: builtField('It is used for', {
+      tools: 'tools, cylinders, general work',
+      spray: 'spraying or powder coating',
+      cutting: 'plasma or laser cutting',
+      blasting: 'blasting',
+      instruments: 'instruments, spindles, sensors',
+      food: 'food or packaging',
+      'blow-gun': 'cleaning with a blow-gun',
+      tyres: 'tyres',
+      breathing: 'a hood or mask, diving, medical air',
+    }),
+    mostGaugePa: platePressure('The tool is rated for', 'On the tool, above the atmosphere.'),
+    nozzle: builtField(
+      'The blow-gun',
+      { plain: 'has a plain nozzle', relieving: 'relieves below 30 psi when blocked' },
+      {
+        when: { field: 'use', is: ['blow-gun'] },
+      },
+    ),
   }),
   pass() {},
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { plateFlow, ratingFields } from './build-fields';
 import { choiceField, defineKind } from './kind';
 import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
 
@@ -18,6 +19,8 @@ export const particulateFilter = defineKind({
   parameters: z.strictObject({
     element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),
     ...elementFields(5e3, 5e3), // 0.5–1 psi new
+    ...ratingFields(66),
+    ...plateFlow(),
   }),
   pass(inlet, p, around) {
     inlet.bringTo(

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
+import { askedField, ratingFields } from './build-fields';
 import { drainFields } from './drains';
 import { defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -41,6 +42,8 @@ export const pelletTower = defineKind({
     }),
     ...drainFields('manual', 5e-3),
     ...lossFields(1e4),
+    ...ratingFields(49),
+    brine: askedField('Its brine goes', { permitted: 'where it may', ground: 'to a sewer or the ground, unasked' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

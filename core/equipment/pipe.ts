@@ -14,6 +14,7 @@ import {
   type PipeMaterial,
 } from '../flow/pipes';
 import type { AirStream } from '../stream/air-stream';
+import { askedField } from './build-fields';
 import { coolingRunEndC } from './cooling-run';
 import { drained, drainFields } from './drains';
 import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
@@ -150,6 +151,14 @@ export const pipe = defineKind({
       .default(0)
       .meta({ label: 'Drip legs along it', least: 0, most: 100, source: 'none counted' }),
     ...drainFields('manual', 3e-4),
+    takeOff: askedField(
+      'It leaves the main',
+      { top: 'from the top', side: 'from the side or bottom' },
+      {
+        when: { field: 'use', is: ['branch', 'service'] },
+      },
+    ),
+    joints: askedField('Its joints', { metal: 'threaded, pressed, brazed', soft: 'soft-soldered' }),
   }),
   pass(inlet, p, around) {
     const out = leavesPa(inlet, p);

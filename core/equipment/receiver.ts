@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { askedField, platePressure, ratingFields } from './build-fields';
 import { catchField, drained, drainFields } from './drains';
 import { choiceField, defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -84,6 +85,18 @@ export const receiver = defineKind({
     }),
     ...drainFields('manual', 5e-3),
     ...lossFields(0),
+    nameplate: askedField('Its nameplate', {
+      legible: 'is legible, and for air',
+      none: 'is gone or not legible',
+      other: 'is for another gas, or the tank was mended by nobody knows whom',
+    }),
+    ...ratingFields(230, 'often 450 °F on small tanks, common practice'),
+    relief: askedField('Relief valve', {
+      own: 'of its own, nothing between',
+      none: 'none',
+    }),
+    reliefSetGaugePa: platePressure('It opens at', 'Stamped on it.'),
+    strainer: askedField('Strainer ahead of its drain', { fitted: 'fitted', none: 'none' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { ratingFields } from './build-fields';
 import { catchField, drained, drainFields } from './drains';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -106,6 +107,7 @@ export const refrigeratedDryer = defineKind({
     }),
     ...drainFields('timer', 2e-4),
     ...lossFields(2e4), // 2–5 psi
+    ...ratingFields(49),
   }),
   pass(inlet, p, around) {
     const coldest = coldC(inlet, p, around);

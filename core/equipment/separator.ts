@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ratingFields } from './build-fields';
 import { catchField, drainFields } from './drains';
 import { type Catcher, catchesDrops } from './drop-catcher';
 import { freeAirM3PerS } from './free-air';
@@ -62,6 +63,7 @@ export const separator = defineKind({
     ...drainFields('manual', 1e-4),
     airSpaceM3: airSpaceField(5e-4),
     ...lossFields(7e3), // 1 psi
+    ...ratingFields(120),
   }),
   ...catchesDrops('typical of a cyclone, common practice', (p: Rated, inlet, around) =>
     p.flowRating === 'rated'

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ratingFields } from './build-fields';
 import { defineKind } from './kind';
 import { LOSS_GROWS, lossFields, pressureAfterLoss } from './losses';
 import { bumpShows, CFM, dryInTower, NEEDS, towerFields, towerLoad, towerShows } from './tower';
@@ -18,7 +19,7 @@ export const splitFlowTower = defineKind({
   ids: ['split_flow'],
   cautions: ['C07', 'C09', 'C12', 'C26', 'C24'],
   needs: NEEDS,
-  parameters: z.strictObject({ ...towerFields(500 * CFM), ...lossFields(4.5e4) }), // it throttles to drive the side way
+  parameters: z.strictObject({ ...towerFields(500 * CFM), ...lossFields(4.5e4), ...ratingFields(49) }), // it throttles to drive the side way
   pass(inlet, p, around) {
     inlet.bringTo(
       inlet.temperatureC,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { plateFlow, ratingFields } from './build-fields';
 import { catchField, drainFields } from './drains';
 import { catchesDrops } from './drop-catcher';
 import { defineKind } from './kind';
@@ -21,6 +22,8 @@ export const toolFilter = defineKind({
     }),
     ...drainFields('manual', 1e-5),
     ...lossFields(1e4),
+    ...ratingFields(50),
+    ...plateFlow(),
   }),
   ...catchesDrops('estimate'),
   cleans: (dirt) => dirt.strain(5, 'the tool’s own filter'),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { askedField, ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import {
@@ -64,6 +65,8 @@ export const twinTower = defineKind({
       options: { fixed: 'blows all the time', 'dew-point': 'is switched by a dew-point probe' },
     }),
     ...lossFields(2.8e4), // 3–5 psi
+    ...ratingFields(49),
+    pilot: askedField('Its valves are moved by air', { dry: 'from behind it', wet: 'from before it' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

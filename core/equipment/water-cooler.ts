@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { platePressure } from './build-fields';
 import { catchField, drained, drainFields, FITTED } from './drains';
 import { airSpaceField, defineKind, numberField } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -69,6 +70,7 @@ export const waterCooler = defineKind({
     }),
     airSpaceM3: airSpaceField(8e-3),
     ...lossFields(1.4e4), // 1–3 psi
+    waterGaugePa: platePressure('Pressure of the water, at most', 'Above the atmosphere.'),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -156,6 +156,16 @@ export const unitSchema = z.strictObject({
 });
 export type Unit = z.infer<typeof unitSchema>;
 
+const setAsideSchema = z.strictObject({
+  /** The rule. */
+  rule: z.string().max(20),
+  /** The stages it speaks of. */
+  stageIds: z.array(id).max(4),
+  reason: z.string().trim().min(1, 'Say why.').max(300, 'At most 300 characters.'),
+  restsOn: z.string().max(1000),
+});
+export type SetAside = z.infer<typeof setAsideSchema>;
+
 /** A run that draws its own air begins with intake and compressor; no other stage is an intake. */
 function checkSources(stages: readonly { kind: string }[], draws: boolean, refuse: (i: number, m: string) => void) {
   stages.forEach(({ kind }, i) => {
@@ -177,6 +187,8 @@ export const currentPlanSchema = z
     stages: z.array(anyStage).min(2).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
     branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
     units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
+    /** Advice that was set aside, with the reason and with what it rested on then: when that changes it returns. */
+    setAside: z.array(setAsideSchema).max(400).default([]),
   })
   .superRefine(({ stages, branches, units }, ctx) => {
     const seen = new Set<string>();

@@ -62,6 +62,57 @@ export const workingSchema = z
   .refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
 export type Working = z.infer<typeof workingSchema>;
 
+/** What is asked once of a site, for the advice. */
+export const siteSchema = z.strictObject({
+  breathed: choiceField({
+    label: 'Does anyone breathe from this line?',
+    options: { 'not-said': 'not said', no: 'nobody', yes: 'yes: a hood, a mask, diving, medical air' },
+  }),
+  gas: choiceField({ label: 'What is in the line', options: { air: 'air', other: 'another gas' } }),
+  area: choiceField({
+    label: 'Explosive atmosphere where it stands',
+    options: {
+      none: 'none',
+      rated: 'yes; what is electric is rated for it',
+      unrated: 'yes; nobody looked at what is electric',
+    },
+  }),
+  condensate: choiceField({
+    label: 'What the drains collect goes',
+    options: {
+      'not-said': 'not said',
+      separator: 'through an oil–water separator',
+      collected: 'to a licensed collector',
+      away: 'down a drain, or on the ground',
+    },
+  }),
+  drainLines: choiceField({
+    label: 'Drains of different pressure run',
+    options: { apart: 'each its own way', vented: 'into a vented line', shared: 'into one unvented line' },
+  }),
+  drainLiftM: numberField({
+    label: 'Drain line rises by, at most',
+    quantity: 'length',
+    least: 0,
+    most: 30,
+    default: 0,
+    source: 'assumed: it falls',
+  }),
+  drainLineBoreM: numberField({
+    label: 'Narrowest bore of a drain line',
+    quantity: 'size',
+    least: 0.001,
+    most: 0.1,
+    default: 0.0095,
+    source: 'typical, ⅜ in; common practice',
+  }),
+  drainLineCold: choiceField({
+    label: 'A drain line passes where it may freeze',
+    options: { no: 'no', yes: 'yes' },
+  }),
+});
+export type Site = z.infer<typeof siteSchema>;
+
 export const surveySchema = z
   .strictObject({
     shop: nameField(80),
@@ -98,6 +149,7 @@ export const surveySchema = z
     intakePlaceId: idField,
     roomPlaceId: idField,
     working: workingSchema,
+    site: siteSchema.default(siteSchema.parse({})),
   })
   .superRefine((survey, ctx) => {
     for (const field of ['intakePlaceId', 'roomPlaceId'] as const)

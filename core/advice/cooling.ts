@@ -1,0 +1,225 @@
+import { loadedHoursPerDay } from '../line/day';
+import type { Stage } from '../line/plan';
+import { CHILLED, COOLERS, is } from './groups';
+import type { LineFacts } from './line-facts';
+import { at, carry, ofLine, put, set } from './mend';
+import type { Rule } from './rule';
+import { coolAtPump } from './safety';
+
+// Limits: common practice of the trade.
+const DUTY_WANTS_COOLER = 0.3;
+const HOT_OVER_ROOM_K = 15;
+const WARM_OVER_ROOM_K = 8;
+const DRYER_INLET_C = 49; // 120 °F
+const PLACES_APART_K = 8.3; // 15 °F
+const WITHIN = 2; // elements behind a cooler
+const CP = 1005; // J/(kg·K), dry air
+const WEEKS = 50;
+
+const cooled = (line: LineFacts, stage: Stage): boolean => line.upstream(stage).some((s) => is(COOLERS, s.kind));
+const drains = (s: Stage): boolean => 'drain' in s.parameters && s.parameters.drain !== 'none';
+
+/** Where the air is cooled, and what has to stand before and behind that. */
+export const COOLING: readonly Rule[] = [
+  {
+    id: 'O01',
+    grade: 'should',
+    when: 'a piston pump loaded over 30 % of the time, and nothing that cools the air before the tank',
+    mend: 'Put an aftercooler with a separator before the tank.',
+    source: 'common practice: 60 % and more of the water is still vapour there',
+    finds: (line) =>
+      line.of('receiver').flatMap((s) => {
+        const pump = line.pumpOf(s);
+        const comes = line.inlet(s);
+        const earlier = line
+          .upstream(s)
+          .some((u) => is(COOLERS, u.kind) || u.kind === 'receiver' || u.kind === 'high-inlet-dryer');
+        if (!comes || !pump || earlier || line.plan.survey.working.loadedShare <= DUTY_WANTS_COOLER) return [];
+        if (!pump.parameters.type.startsWith('piston') || comes.temperatureC < line.roomC(s) + HOT_OVER_ROOM_K)
+          return [];
+        const later =
+          line.downstream(s).reduce((sum, d) => sum + (line.at(d)?.caughtKgPerS ?? 0), 0) +
+          (line.at(s)?.liquidKgPerS ?? 0);
+        return [
+          at(
+            s,
+            (say) => `The air goes into ${s.name} at ${say(comes.temperatureC, 'temperature')}.`,
+            (say) =>
+              `Most of its water is still vapour there: ${say(Math.max(later, line.at(s)?.vapourKgPerS ?? 0), 'waterFlow')} goes on into your lines.`,
+            coolAtPump(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O02',
+    grade: 'must',
+    when: 'a cooler whose water nothing takes away within the next two elements',
+    mend: 'A separator with a drain right behind the cooler.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of(...COOLERS).flatMap((s) => {
+        const falls = line.at(s)?.liquidKgPerS ?? 0;
+        const next = [line.next(s), line.next(line.next(s) ?? s)].slice(0, WITHIN);
+        if (falls <= 0 || drains(s) || next.some((n) => n && drains(n))) return [];
+        return [
+          at(
+            s,
+            (say) => `Water falls out in ${s.name}, ${say(falls, 'waterFlow')}, and nothing takes it away.`,
+            'It is carried on as drops into whatever comes next.',
+            put('Put a separator with a drain behind it', 'behind', s, ['separator', { drain: 'float' }]),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O03',
+    grade: 'must',
+    when: 'a separator before the air is cooled',
+    mend: 'Move it behind the cooler.',
+    source: 'common practice: a separator takes liquid only',
+    finds: (line) =>
+      line.of('separator').flatMap((s) => {
+        const comes = line.inlet(s);
+        if (!comes || comes.liquidKgPerS > 0 || comes.temperatureC < line.roomC(s) + HOT_OVER_ROOM_K) return [];
+        const cooler = line.downstream(s).find((d) => is(COOLERS, d.kind));
+        return [
+          at(
+            s,
+            (say) => `${s.name} sees air of ${say(comes.temperatureC, 'temperature')}: its water is vapour.`,
+            (say) =>
+              `Nothing falls out before ${say(comes.pressureDewPointC, 'temperature')}, and a separator catches drops only.`,
+            cooler
+              ? carry(`Move it behind ${cooler.name}`, s, 'behind', cooler)
+              : put('Put a cooler before it', 'before', s, ['aftercooler']),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A05',
+    grade: 'should',
+    when: 'a filter where the air is so warm that its water passes as vapour and falls out later',
+    mend: 'Cool the air first, or put the filter where it is cool.',
+    source: 'common practice: “50 ft away”, in other words cooled',
+    finds: (line) =>
+      line.of('bowl-filter', 'coalescing-filter', 'droplet-separator').flatMap((s) => {
+        const comes = line.inlet(s);
+        if (!comes || comes.liquidKgPerS > 0 || comes.temperatureC < line.roomC(s) + WARM_OVER_ROOM_K) return [];
+        if (comes.pressureDewPointC < line.roomC(s) + 1) return [];
+        return [
+          at(
+            s,
+            `Water passes ${s.name} as vapour.`,
+            (say) =>
+              `The air is ${say(comes.temperatureC, 'temperature')} there and lets go of its water only below ${say(comes.pressureDewPointC, 'temperature')}: ${say(comes.vapourKgPerS, 'waterFlow')} goes through.`,
+            cooled(line, s)
+              ? put('Cool it further before the filter', 'before', s, ['cooling-run'])
+              : coolAtPump(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O12',
+    grade: 'must',
+    when: 'a standard refrigerated dryer on air of more than 120 °F (49 °C)',
+    mend: 'A cooler before it, or a dryer made for hot air.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of(...CHILLED).flatMap((s) => {
+        const arrives = line.inlet(s)?.temperatureC ?? 0;
+        if (arrives <= DRYER_INLET_C) return [];
+        return [
+          at(
+            s,
+            (say) =>
+              `${s.name} gets air of ${say(arrives, 'temperature')}; the limit is ${say(DRYER_INLET_C, 'temperature')}.`,
+            'It trips on heat, and then the line is wet.',
+            coolAtPump(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O48',
+    grade: 'note',
+    when: 'the pump breathes much warmer or colder air than stands round the cooler',
+    mend: 'Measure both, and enter both.',
+    source: 'common practice: 15 °F apart',
+    finds: (line) => {
+      const { intakeTemperatureC, roomTemperatureC } = line.around;
+      return intakeTemperatureC - roomTemperatureC > PLACES_APART_K
+        ? [
+            ofLine(
+              (say) =>
+                `The pump breathes ${say(intakeTemperatureC, 'temperature')}, the cooler ${say(roomTemperatureC, 'temperature')}: are both right?`,
+              'The air leaves the cooler a little above the air that cools it, not above what the pump breathes.',
+            ),
+          ]
+        : [];
+    },
+  },
+  {
+    id: 'O59',
+    grade: 'should',
+    when: 'the compressor room is 15 °F (8 K) or more above the air that the pump breathes',
+    mend: 'Duct the warm air out, or open a louvre.',
+    source: 'common practice',
+    finds: (line) => {
+      const { intakeTemperatureC, roomTemperatureC } = line.around;
+      const warmer = roomTemperatureC - intakeTemperatureC;
+      return warmer > PLACES_APART_K && roomTemperatureC > 25
+        ? [
+            ofLine(
+              (say) => `The room is ${say(warmer, 'temperatureDifference')} warmer than the air outside it.`,
+              (say) => `Cooler and dryer work against ${say(roomTemperatureC, 'temperature')}: the room cooks them.`,
+            ),
+          ]
+        : [];
+    },
+  },
+  {
+    id: 'O65',
+    grade: 'should',
+    when: 'a water-cooled cooler whose water is at a higher pressure than the air',
+    mend: 'Lower the water pressure, and look for water with the air off.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('water-cooler').flatMap((s) => {
+        const least = line.gauge(line.pumpOf(s)?.parameters.cutInPa ?? 0);
+        const water = s.parameters.waterGaugePa;
+        if (water <= least) return [];
+        return [
+          at(
+            s,
+            (say) =>
+              `The water in ${s.name} can stand at ${say(water, 'pressureDifference')}, above the air’s ${say(least, 'pressureDifference')}.`,
+            'A leak would put cooling water into the air.',
+            set('Reduce the water below the air', s, { waterGaugePa: Math.round(least * 0.8) }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A06',
+    grade: 'note',
+    when: 'the pump swallows heated or air-conditioned air',
+    mend: 'Weigh drier intake air against what it costs to make up.',
+    source: 'heat of the air drawn, computed',
+    finds: (line) =>
+      line
+        .of('intake')
+        .filter((s) => s.parameters.conditioned === 'yes')
+        .map((s) => {
+          const days = line.plan.survey.working.days.length * WEEKS;
+          const perKelvin = (line.section.dryAirKgPerS * CP * loadedHoursPerDay(line.plan) * days) / 1000;
+          return at(
+            s,
+            `${s.name} swallows air that you paid to heat or cool.`,
+            (say) =>
+              `Each ${say(10, 'temperatureDifference')} between outdoors and the room is some ${Math.round(perKelvin * 10)} kWh of heat a year.`,
+          );
+        }),
+  },
+];

@@ -1,0 +1,150 @@
+import type { Plan, SetAside } from '../line/plan';
+import { stageById } from '../line/runs';
+import type { Section } from '../line/section';
+import { walk } from '../line/walk';
+import { say as inUnits } from '../quantity/format';
+import { CATCHING } from './catching';
+import { COOLING } from './cooling';
+import { DRAINS } from './drains';
+import { DRYING } from './drying';
+import { LineFacts } from './line-facts';
+import { PIPEWORK } from './pipework';
+import { PUMPING } from './pumping';
+import { type Finding, type Rule, type Say, say } from './rule';
+import { SAFETY } from './safety';
+
+/** Every rule, family by family. */
+export const RULES: readonly Rule[] = [
+  ...SAFETY,
+  ...COOLING,
+  ...CATCHING,
+  ...DRYING,
+  ...DRAINS,
+  ...PIPEWORK,
+  ...PUMPING,
+];
+
+/** What a rule says of a line at one place. */
+export interface Advice {
+  /** The same as long as it is said of the same stages. */
+  readonly key: string;
+  readonly rule: Rule;
+  readonly finding: Finding;
+  /** Why it was set aside, as long as what it rests on is as it was then. */
+  readonly setAside?: string;
+}
+
+/** A rule that broke: the others still speak. */
+export interface Broken {
+  readonly ruleId: string;
+  readonly message: string;
+}
+
+export interface LineJudgement {
+  /** Dangers first, then must, should, note; what was set aside comes last. */
+  readonly advice: readonly Advice[];
+  readonly broken: readonly Broken[];
+}
+
+const ORDER = { must: 1, should: 2, note: 3 } as const;
+const rank = ({ rule, setAside }: Advice): number => (setAside === undefined ? (rule.stop ? 0 : ORDER[rule.grade]) : 4);
+
+const SI: Say = (si, quantity) => inUnits(si, quantity);
+/** What a finding rests on: its own words and figures, in units that nobody changes. */
+const restsOn = ({ what, why }: Finding): string => `${say(what, SI)} ${say(why, SI)}`.slice(0, 1000);
+
+const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((id, i) => id === b[i]);
+
+/**
+ * What an experienced colleague would say on seeing a line.
+ * @param rules left out, all of them
+ * @source each rule’s own
+ */
+export function judgeLine(plan: Plan, section: Section = walk(plan), rules: readonly Rule[] = RULES): LineJudgement {
+  const line = new LineFacts(plan, section);
+  const advice: Advice[] = [];
+  const broken: Broken[] = [];
+  for (const rule of rules) {
+    try {
+      for (const finding of rule.finds(line)) {
+        const aside = rule.stop
+          ? undefined
+          : plan.setAside.find((a) => a.rule === rule.id && sameStages(a.stageIds, finding.stageIds));
+        advice.push({
+          key: [rule.id, ...finding.stageIds].join(' '),
+          rule,
+          finding,
+          ...(aside && aside.restsOn === restsOn(finding) && { setAside: aside.reason }),
+        });
+      }
+    } catch (error) {
+      broken.push({ ruleId: rule.id, message: error instanceof Error ? error.message : String(error) });
+    }
+  }
+  return { advice: advice.toSorted((a, b) => rank(a) - rank(b)), broken };
+}
+
+/** Whether a line may be called ready: no danger stands on it, nothing that it must have is missing, and the walk goes through. */
+export function isReady({ advice, broken }: LineJudgement, section: Section): boolean {
+  return (
+    broken.length === 0 &&
+    section.problems.length === 0 &&
+    !advice.some((a) => a.rule.grade === 'must' && a.setAside === undefined)
+  );
+}
+
+/** The plan with a piece of advice set aside, until what it rests on changes. A danger cannot be. */
+export function setAside(plan: Plan, { rule, finding }: Advice, reason: string): Plan {
+  if (rule.stop) return plan;
+  const entry: SetAside = { rule: rule.id, stageIds: [...finding.stageIds], reason, restsOn: restsOn(finding) };
+  return { ...plan, setAside: [...withoutAside(plan, { rule, finding }).setAside, entry] };
+}
+
+/** The plan with it standing again. */
+export function withoutAside(plan: Plan, { rule, finding }: Pick<Advice, 'rule' | 'finding'>): Plan {
+  return {
+    ...plan,
+    setAside: plan.setAside.filter((a) => a.rule !== rule.id || !sameStages(a.stageIds, finding.stageIds)),
+  };
+}
+
+/** What came of a remedy: the plan mended, or why not. */
+export type Mended = { readonly plan: Plan } | { readonly refused: string };
+
+/**
+ * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read.
+ * @param which of the remedies of the finding, from 0
+ */
+export function mend(plan: Plan, key: string, which: number, newId: () => string): Mended {
+  const [ruleId = '', ...ids] = key.split(' ');
+  const rule = RULES.filter((r) => r.id === ruleId);
+  const gone = ids.find((id) => !stageById(plan, id));
+  if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
+  const now = judgeLine(plan, walk(plan), rule).advice.find((a) => a.key === key);
+  const remedy = now?.finding.remedies?.[which];
+  if (!remedy)
+    return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
+  return { plan: remedy.edit(plan, newId) };
+}
+
+/**
+ * Applies the first remedy of each finding, the gravest first, and judges anew after each, until none is left that helps. A
+ * remedy whose fault another has mended is left out; one that brings nothing is not tried again.
+ * @returns the mended plan, and what was done
+ */
+export function mendAll(
+  plan: Plan,
+  keys: ReadonlySet<string>,
+  newId: () => string,
+): { plan: Plan; done: readonly string[] } {
+  let mended = plan;
+  const done: string[] = [];
+  for (const key of keys) {
+    const result = mend(mended, key, 0, newId);
+    if ('refused' in result) continue;
+    mended = result.plan;
+    done.push(key);
+  }
+  return { plan: mended, done };
+}

@@ -1,0 +1,224 @@
+import { type KindName, kindOf } from '../equipment/index';
+import type { Surroundings } from '../equipment/kind';
+import { type AirBalance, airBalance } from '../flow/balance';
+import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
+import type { Plan, Stage } from '../line/plan';
+import { type Run, runsOf, standing } from '../line/runs';
+import { humidityAt, type Section, type Station } from '../line/section';
+import { inPlace, surroundingsOf } from '../line/surroundings';
+import { type Grade, gradeLine } from '../purity/grade-line';
+import { AirStream } from '../stream/air-stream';
+
+export type StageOf<K extends KindName> = Extract<Stage, { kind: K }>;
+
+interface Place {
+  readonly run: Run;
+  readonly index: number;
+}
+
+/** A walked line as a rule asks about it: what comes before and behind a stage, and what the air is there. */
+export class LineFacts {
+  /** The line as it stands: without what is only provided for or away. */
+  readonly plan: Plan;
+  readonly runs: readonly Run[];
+  /** Of the main run, then the branches. */
+  readonly stages: readonly Stage[];
+  readonly around: Surroundings;
+  private readonly places = new Map<string, Place>();
+  private readonly hanging = new Map<string, Run[]>();
+  private known: { grades?: Map<string, Grade>; moments?: Map<string, WorstMoment>; balance?: AirBalance } = {};
+
+  constructor(
+    /** As it was entered. */
+    readonly entered: Plan,
+    readonly section: Section,
+  ) {
+    this.plan = standing(entered);
+    this.runs = runsOf(this.plan);
+    this.stages = this.runs.flatMap((r) => r.stages);
+    this.around = surroundingsOf(this.plan);
+    for (const run of this.runs) {
+      for (const [index, s] of run.stages.entries()) this.places.set(s.id, { run, index });
+      if (run.from !== null) this.hanging.set(run.from, [...(this.hanging.get(run.from) ?? []), run]);
+    }
+  }
+
+  /** The stages of some kinds. */
+  of<K extends KindName>(...kinds: readonly K[]): StageOf<K>[] {
+    return this.stages.filter((s): s is StageOf<K> => (kinds as readonly string[]).includes(s.kind));
+  }
+
+  runOf(stage: Stage): Run {
+    return (this.places.get(stage.id) as Place).run;
+  }
+
+  /** The stage that the air comes from: the one before it, or the one that its branch hangs on. */
+  before(stage: Stage): Stage | undefined {
+    const { run, index } = this.places.get(stage.id) as Place;
+    if (index > 0) return run.stages[index - 1];
+    const tee = run.from === null ? undefined : this.places.get(run.from);
+    return tee?.run.stages[tee.index];
+  }
+
+  /** The stage right behind it in its run. */
+  next(stage: Stage): Stage | undefined {
+    const { run, index } = this.places.get(stage.id) as Place;
+    return run.stages[index + 1];
+  }
+
+  /** What the air has met before it comes to a stage, nearest first. */
+  upstream(stage: Stage): Stage[] {
+    const met: Stage[] = [];
+    for (let at = this.before(stage); at && !met.includes(at); at = this.before(at)) met.push(at);
+    return met;
+  }
+
+  /** What the air may meet behind a stage, in its run and in all that hangs on it, in the order of flow. */
+  downstream(stage: Stage): Stage[] {
+    const { run, index } = this.places.get(stage.id) as Place;
+    const meets: Stage[] = [];
+    const follow = (r: Run, from: number): void => {
+      for (const s of r.stages.slice(from)) {
+        meets.push(s);
+        for (const branch of this.hanging.get(s.id) ?? [])
+          if (!branch.stages.some((b) => meets.includes(b))) follow(branch, 0);
+      }
+    };
+    for (const branch of this.hanging.get(stage.id) ?? []) follow(branch, 0);
+    follow(run, index + 1);
+    const into = run.into === null ? undefined : this.places.get(run.into);
+    if (into && into.run !== run) follow(into.run, into.index);
+    return [...new Set(meets)];
+  }
+
+  branchesAt(stage: Stage): readonly Run[] {
+    return this.hanging.get(stage.id) ?? [];
+  }
+
+  /** The air behind a stage. */
+  at(stage: Stage | undefined): Station | undefined {
+    return stage && this.section.at(stage.id);
+  }
+
+  /** The air that reaches a stage: into a branch only its share of what reaches the tee. */
+  inlet(stage: Stage): Station | undefined {
+    const comes = this.at(this.before(stage));
+    const own = this.at(stage);
+    if (!comes || !own || this.places.get(stage.id)?.index !== 0) return comes;
+    const share = (own.dryAirKgPerS + own.ventedAirKgPerS) / comes.dryAirKgPerS;
+    const { dryAirKgPerS, vapourKgPerS, liquidKgPerS } = comes;
+    return {
+      ...comes,
+      dryAirKgPerS: share * dryAirKgPerS,
+      vapourKgPerS: share * vapourKgPerS,
+      liquidKgPerS: share * liquidKgPerS,
+    };
+  }
+
+  /** The temperature where a stage stands. */
+  roomC(stage: Stage): number {
+    return inPlace(this.around, stage.place).roomTemperatureC;
+  }
+
+  /** Above the atmosphere. */
+  gauge(pa: number): number {
+    return pa - this.around.atmosphericPa;
+  }
+
+  /** Over liquid water, in the line. */
+  humidity(station: Station): number {
+    return humidityAt(station, station.temperatureC, station.pressurePa);
+  }
+
+  /** The free air that passes a stage, m³/s. */
+  flow(station: Station): number {
+    return this.section.dryAirKgPerS === 0
+      ? 0
+      : (station.dryAirKgPerS / this.section.dryAirKgPerS) * this.balance.deliveredM3PerS;
+  }
+
+  /** The pump whose air reaches a stage; of several the one of its own run or of the main one. */
+  pumpOf(stage: Stage): StageOf<'compressor'> | undefined {
+    const own = [stage, ...this.upstream(stage)].find((s) => s.kind === 'compressor');
+    return (own ?? this.of('compressor')[0]) as StageOf<'compressor'> | undefined;
+  }
+
+  get pumps(): StageOf<'compressor'>[] {
+    return this.of('compressor');
+  }
+
+  get oiled(): boolean {
+    return this.pumps.some((p) => p.parameters.type !== 'oilfree');
+  }
+
+  get grades(): Map<string, Grade> {
+    this.known.grades ??= gradeLine(this.entered, this.section);
+    return this.known.grades;
+  }
+
+  get moments(): Map<string, WorstMoment> {
+    this.known.moments ??= worstMoments(this.entered);
+    return this.known.moments;
+  }
+
+  get balance(): AirBalance {
+    this.known.balance ??= airBalance(this.entered, this.section);
+    return this.known.balance;
+  }
+
+  /** A figure that a stage itself tells of the air that reaches it, by its label. */
+  shown(stage: Stage, label: string): number | undefined {
+    const comes = this.inlet(stage);
+    if (!comes || !this.at(stage)) return undefined;
+    const air = new AirStream('real', comes.dryAirKgPerS, comes.vapourKgPerS, comes.temperatureC, comes.pressurePa);
+    air.liquidKgPerS = comes.liquidKgPerS;
+    const shows = kindOf(stage.kind).shows?.(air, stage.parameters, inPlace(this.around, stage.place));
+    return shows?.find((s) => s.label === label)?.value;
+  }
+
+  /** The load of a dryer over what it can do here. */
+  load(stage: Stage): number | undefined {
+    return this.shown(stage, 'Load, of what it can do here');
+  }
+
+  /** The relief valve that stands nearest on one side, with nothing between that could shut, as a gauge pressure. */
+  private reliefAlong(
+    stages: readonly Stage[],
+    blocks: readonly KindName[],
+  ): { stage: Stage; setPa: number } | undefined {
+    for (const s of stages) {
+      if (blocks.includes(s.kind)) return undefined;
+      if (s.kind === 'relief-valve') return { stage: s, setPa: this.gauge(s.parameters.setPressurePa) };
+      if (s.kind === 'receiver' && s.parameters.relief === 'own' && s.parameters.reliefSetGaugePa > 0)
+        return { stage: s, setPa: s.parameters.reliefSetGaugePa };
+    }
+    return undefined;
+  }
+
+  /** What may shut between a part and the relief valve that it relies on. */
+  private static readonly SHUTS = ['isolating-valve', 'check-valve', 'regulator', 'flow-controller'] as const;
+
+  /** The relief valve that protects a vessel: beside it, with nothing between. */
+  reliefOf(stage: Stage): { stage: Stage; setPa: number } | undefined {
+    return (
+      this.reliefAlong([stage, ...this.upstream(stage)], LineFacts.SHUTS) ??
+      this.reliefAlong(this.downstream(stage), LineFacts.SHUTS)
+    );
+  }
+
+  /**
+   * The greatest gauge pressure that a part can come to see: where the relief valve before it opens (a regulator may fail
+   * open), or without one what its pump cuts out at.
+   */
+  mostGaugePa(stage: Stage): number {
+    const relief = this.reliefAlong(this.upstream(stage), []) ?? this.reliefOf(stage);
+    return relief?.setPa ?? this.gauge(this.pumpOf(stage)?.parameters.cutOutPa ?? 0);
+  }
+
+  /** The gauge pressure that an outlet holds at rest: of the regulator before it, or what the pump cuts out at. */
+  restGaugePa(outlet: Stage): { pa: number; regulator: StageOf<'regulator'> | undefined } {
+    const held = this.upstream(outlet).find((s) => s.kind === 'regulator') as StageOf<'regulator'> | undefined;
+    const pa = held?.parameters.setPressurePa ?? this.pumpOf(outlet)?.parameters.cutOutPa ?? 0;
+    return { pa: this.gauge(pa), regulator: held };
+  }
+}

@@ -1,0 +1,82 @@
+import type { Plan } from '../line/plan';
+import { mostStartsPerHour, pumpCycle } from '../pump/cycle';
+import { at, inTurn, set } from './mend';
+import type { Rule } from './rule';
+
+const ROOM_FOR_STARTS = 0.8;
+const ROOM_TO_REST = 1.1;
+
+const withLoadedShare = (plan: Plan, loadedShare: number): Plan => ({
+  ...plan,
+  survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } },
+});
+
+/** How hard the pump works. */
+export const PUMPING: readonly Rule[] = [
+  {
+    id: 'O46',
+    grade: 'should',
+    when: 'a piston pump loaded for more of the time than it is made for',
+    mend: 'Fix leaks, use less, or more pump.',
+    source: 'common practice: 60 % single-stage, 75 % two-stage cast iron',
+    finds: (line) =>
+      line.pumps.slice(0, 1).flatMap((s) => {
+        const { loadedShare } = line.plan.survey.working;
+        const asked =
+          (line.balance.usedM3PerS + line.balance.lostM3PerS) / Math.max(line.balance.deliveredM3PerS, 1e-9);
+        const share = Math.max(loadedShare, Math.min(1, asked));
+        if (!s.parameters.type.startsWith('piston') || share <= s.parameters.dutyLimit) return [];
+        const larger = (share / s.parameters.dutyLimit) * ROOM_TO_REST;
+        return [
+          at(
+            s,
+            `${s.name} has no rest.`,
+            (say) =>
+              `It is loaded ${say(share, 'share')} of the time, and made for ${say(s.parameters.dutyLimit, 'share')}: it runs hot and passes oil.`,
+            inTurn(
+              'Take a pump with room to rest',
+              set('', s, { freeAirDeliveryM3PerS: s.parameters.freeAirDeliveryM3PerS * larger }),
+              { does: '', edit: (plan) => withLoadedShare(plan, share / larger) },
+            ),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O47',
+    grade: 'should',
+    when: 'a start-and-stop pump that starts more often than its motor bears',
+    mend: 'A wider band, a larger tank, or let the motor run on.',
+    source: 'common practice: 10 an hour at 5 hp, 6 from 10 hp on',
+    finds: (line) =>
+      line.pumps.slice(0, 1).flatMap((s) => {
+        const p = s.parameters;
+        const volume = line.of('receiver').reduce((sum, r) => sum + r.parameters.volumeM3, 0);
+        if (p.control !== 'start-stop' || volume <= 0) return [];
+        const { atmosphericPa } = line.around;
+        const starts = pumpCycle(
+          volume,
+          p.cutInPa,
+          p.cutOutPa,
+          p.freeAirDeliveryM3PerS,
+          line.balance.usedM3PerS + line.balance.lostM3PerS,
+          atmosphericPa,
+        ).startsPerHour;
+        if (starts <= p.startsPerHour) return [];
+        const most = mostStartsPerHour(volume, p.cutOutPa - p.cutInPa, p.freeAirDeliveryM3PerS, atmosphericPa);
+        const tank = line.of('receiver')[0];
+        return [
+          at(
+            s,
+            `${s.name} starts ${starts.toFixed(0)} times an hour.`,
+            `Its motor bears ${p.startsPerHour}; at half load it would be ${most.toFixed(0)}.`,
+            set('Let it run on unloaded', s, { control: 'unload' }),
+            tank &&
+              set('Take a larger tank', tank, {
+                volumeM3: (tank.parameters.volumeM3 * starts) / (ROOM_FOR_STARTS * p.startsPerHour),
+              }),
+          ),
+        ];
+      }),
+  },
+];

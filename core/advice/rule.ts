@@ -1,0 +1,46 @@
+import type { Plan } from '../line/plan';
+import type { QuantityName } from '../quantity/units';
+import type { LineFacts } from './line-facts';
+
+/** must: it will not do the job, or it is dangerous; should: trouble is likely; note: worth knowing. */
+export type GradeOfAdvice = 'must' | 'should' | 'note';
+
+/** A value in the units of whoever reads. */
+export type Say = (si: number, quantity: QuantityName) => string;
+/** A sentence; with figures, it needs the units of its reader. */
+export type Sentence = string | ((say: Say) => string);
+
+/** What mends a fault: an edit of the plan, applied as one step that can be undone. */
+export interface Remedy {
+  /** What is done, as the words on its button. */
+  readonly does: string;
+  /** @param newId makes ids for stages that are new */
+  readonly edit: (plan: Plan, newId: () => string) => Plan;
+}
+
+/** One place at which a rule speaks. */
+export interface Finding {
+  /** The stages that it speaks of; where it is shown, first. None: it speaks of the whole line. */
+  readonly stageIds: readonly string[];
+  readonly what: Sentence;
+  readonly why: Sentence;
+  readonly remedies?: readonly Remedy[];
+}
+
+/** What an experienced colleague would look for. */
+export interface Rule {
+  /** S and O by the handbook of practice, A beyond it. */
+  readonly id: string;
+  readonly grade: GradeOfAdvice;
+  /** A danger: it cannot be set aside, and no line on which it stands is ready. */
+  readonly stop?: true;
+  /** When it speaks, for the table in docs/advice.md. */
+  readonly when: string;
+  /** What to do about it, whatever buttons there are. */
+  readonly mend: string;
+  readonly source: string;
+  readonly finds: (line: LineFacts) => readonly Finding[];
+}
+
+export const say = (sentence: Sentence, units: Say): string =>
+  typeof sentence === 'string' ? sentence : sentence(units);
