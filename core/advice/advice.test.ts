@@ -119,7 +119,7 @@ const CASES: Readonly<Record<string, Case>> = {
       all(removeStage(p, 'carbon-filter'), behind('coalescing-filter', stageOf('carbon-filter', { counted: 'yes' }))),
   ],
   O11: [goodSpray, behind('regulator', stageOf('lubricator'))],
-  O12: [goodShop, without('aftercooler', 'separator')],
+  O12: [goodShop, without('aftercooler', 'separator', 'receiver')],
   O13: [goodShop, but('outlet', { usedShare: 0.3 })],
   O14: [
     withLine(goodShop, but('refrigerated-dryer', { method: 'rated' })),
@@ -221,7 +221,7 @@ const CASES: Readonly<Record<string, Case>> = {
   O48: [withLine(goodShop, place('in', 30)), place('in', 38)],
   O52: [withLine(goodPlant, place('cold', 12), standingIn('drop-pipe', 'cold')), place('cold', -15)],
   O53: [goodSpray, but('bead-cartridge', { ratedFlowM3PerS: 0.004 })],
-  O54: [goodSpray, but('bead-cartridge', { massKg: 0.5, spentShare: 0.6 })],
+  O54: [goodSpray, but('bead-cartridge', { massKg: 3, spentShare: 0.9 })],
   O55: [goodPlant, but('oil-water-separator', { carbonUsedS: 5e7 })],
   O56: [
     withLine(carbon, but('compressor', { type: 'oilfree' }), but('outlet', { oilClass: '1' })),

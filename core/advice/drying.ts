@@ -679,7 +679,8 @@ export const DRYING: readonly Rule[] = [
     source: 'computed from this line; the charge is a first model',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
-        const lasts = line.shown(s, 'Spent after, loaded');
+        // Beads that take up nothing any more tell no time: they are spent.
+        const lasts = line.shown(s, 'Spent after, loaded') ?? (s.parameters.spentShare > 0.5 ? 0 : undefined);
         const day = loadedHoursPerDay(line.plan) * 3600;
         if (lasts === undefined || lasts >= day) return [];
         const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));
@@ -689,7 +690,7 @@ export const DRYING: readonly Rule[] = [
             (say) => `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
             (say) => `A working day is ${say(day, 'time')} with the pump loaded.`,
             chilled
-              ? set('Put in a larger charge', s, {
+              ? set('Put in a larger, new charge', s, {
                   massKg: Math.min(500, (s.parameters.massKg * day * 5) / Math.max(lasts, 1)),
                 })
               : put(
