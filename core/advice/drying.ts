@@ -691,7 +691,12 @@ export const DRYING: readonly Rule[] = [
             (say) => `A working day is ${say(day, 'time')} with the pump loaded.`,
             chilled
               ? set('Put in a larger, new charge', s, {
-                  massKg: Math.min(500, (s.parameters.massKg * day * 5) / Math.max(lasts, 1)),
+                  massKg: Math.min(
+                    500,
+                    Math.max(2 * s.parameters.massKg, (s.parameters.massKg * day * 5) / Math.max(lasts, 600)),
+                  ),
+                  spentShare: 0,
+                  charge: 'new',
                 })
               : put(
                   'Put a refrigerated dryer and its filter before them',
