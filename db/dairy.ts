@@ -63,6 +63,9 @@ const job = (
   stage('outlet', id, name, { flowM3PerS: perMin(m3PerMin), usedShare, leastPressurePa: BAR_G(bar), ...needs });
 const packed = { need: 'iso-class', waterClass: '5' } as const;
 
+/** Both tanks, by their plates. */
+const TANK = { nameplate: 'legible', ratedGaugePa: 11e5, relief: 'own', reliefSetGaugePa: 10e5 } as const;
+
 export function dairyPlan(): Plan {
   const inHall = (stages: Stage[]): Stage[] => stages.map((s) => ({ place: 'hall', ...s }));
   const cellar = { place: 'cellar' };
@@ -83,13 +86,14 @@ export function dairyPlan(): Plan {
       intakePlaceId: 'yard',
       roomPlaceId: 'plant',
       working: { days: [1, 2, 3, 4, 5, 6], startsAtH: 4, endsAtH: 22, loadedShare: 0.47 },
+      site: { breathed: 'no', condensate: 'separator' },
     },
     stages: [
       stage('intake', 'intake-1', 'Intake 1'),
       screw('screw-1', 'Screw 1'),
       ...cooled(1),
-      stage('receiver', 'wet', 'Wet receiver', { volumeM3: 3, drain: 'level' }, { volumeM3: 'nameplate' }),
-      stage('oil-water-separator', 'oil', 'Oil–water separator', { ratedFlowM3PerS: perMin(40) }),
+      stage('receiver', 'wet', 'Wet receiver', { volumeM3: 3, drain: 'level', ...TANK }, { volumeM3: 'nameplate' }),
+      stage('oil-water-separator', 'oil', 'Oil–water separator', { ratedFlowM3PerS: perMin(40), carbonUsedS: 1.2e7 }),
       stage(
         'coalescing-filter',
         'coarse',
@@ -109,7 +113,7 @@ export function dairyPlan(): Plan {
         pressureLossPa: 1.6e4,
         lossAtM3PerS: perMin(28),
       }),
-      stage('receiver', 'dry', 'Dry receiver', { volumeM3: 5, drain: 'manual' }, { volumeM3: 'nameplate' }),
+      stage('receiver', 'dry', 'Dry receiver', { volumeM3: 5, drain: 'manual', ...TANK }, { volumeM3: 'nameplate' }),
       stage('flow-controller', 'controller', 'Flow controller', {
         setPressurePa: BAR_G(6.5),
         pressureLossPa: 3e3,

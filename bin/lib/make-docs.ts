@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
+import { RULES } from '../../core/advice/judge-line';
 import { DRAIN_IDS } from '../../core/equipment/drains';
 import { KINDS, type KindName, kindOf } from '../../core/equipment/index';
 import { FAMILIES } from '../../core/equipment/kind';
@@ -94,7 +95,37 @@ function catalogue(): string {
   return `${lines.join('\n')}\n`;
 }
 
+/** What the handbook calls a fault of the data is refused where it is typed, not judged. */
+const REFUSED_AT_THE_FIELD = {
+  O49: 'a cooler colder than the air that cools it: at its outlet temperature',
+  O50: 'a dew point that is not possible there: on the Dew point page, where a reading is entered',
+  O51: 'a flow without its reference state, or a dew point without its pressure: no field takes one without the other',
+  O58: 'a rating on another basis: each kind of dryer has a field for its own basis, and says which',
+} as const;
+
+function advice(): string {
+  const lines = [
+    '# Advice',
+    '',
+    'Made from the rules in `core/advice/` by `bin/lib/make-docs.ts`. S and O are the ids of the handbook of practice, A those beyond it; a b stands for the lesser grade of the same. *Stop* cannot be set aside, and no line on which one stands is ready. Each rule has a test on which it speaks, and one on a line that differs only by the fault.',
+    '',
+    '| Id | Grade | Speaks of | What to do | Source |',
+    '|---|---|---|---|---|',
+    ...RULES.toSorted((a, b) => a.id.localeCompare(b.id)).map(
+      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend} | ${r.source} |`,
+    ),
+    '',
+    '## Refused at the field instead',
+    '',
+    '| Id | What |',
+    '|---|---|',
+    ...Object.entries(REFUSED_AT_THE_FIELD).map(([id, what]) => `| ${id} | ${what} |`),
+  ];
+  return `${lines.join('\n')}\n`;
+}
+
 const files: Record<string, string> = {
+  'docs/advice.md': advice(),
   'docs/plan.schema.json': `${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`,
   'docs/catalogue.md': catalogue(),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),

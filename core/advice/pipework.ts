@@ -27,12 +27,15 @@ const wet = (line: LineFacts, s: Stage): boolean =>
 const dry = (line: LineFacts, s: Stage): boolean => (line.inlet(s)?.pressureDewPointC ?? 99) < line.roomC(s) - DRY_BY_K;
 const arrives = (line: LineFacts, o: Stage): number | undefined => line.moments.get(o.id)?.section.at(o.id)?.pressurePa;
 
-/** A stage as many sizes up as it takes, or as there are. */
+/** A stage as many sizes up as it takes; where no size is enough alone, one size up, and said so. */
 function wideEnough(stage: Stage, isEnough: (parameters: Stage['parameters']) => boolean) {
-  let wider = kindOf(stage.kind).wider?.(stage.parameters);
-  for (let i = 1; i < MOST_SIZES_UP && wider && !isEnough(wider.parameters as Stage['parameters']); i++)
-    wider = kindOf(stage.kind).wider?.(wider.parameters) ?? wider;
-  return wider;
+  const first = kindOf(stage.kind).wider?.(stage.parameters);
+  let wider = first;
+  for (let i = 0; i < MOST_SIZES_UP && wider; i++) {
+    if (isEnough(wider.parameters as Stage['parameters'])) return wider;
+    wider = kindOf(stage.kind).wider?.(wider.parameters);
+  }
+  return first && { ...first, says: `${first.says}: not enough alone` };
 }
 
 /** Pipe, hose and fittings, and the pressure that they leave. */

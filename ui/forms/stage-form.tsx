@@ -3,6 +3,7 @@
 import { type ReactNode, useState } from 'react';
 import type { z } from 'zod';
 import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
+import type { FieldMeta } from '@/core/equipment/kind';
 import { chooseMeasured, setParameter } from '@/core/line/edit';
 import type { Known, Plan, Stage } from '@/core/line/plan';
 import { type Provenance, provenanceOf, setKnown } from '@/core/line/provenance';
@@ -47,65 +48,73 @@ export function StageForm({
   const shown = fieldsOf(stage.kind).filter(
     ([field, meta]) => (only?.includes(field) ?? true) && isRelevant(meta, parameters),
   );
+  const inputOf = ([field, meta]: readonly [string, FieldMeta]): ReactNode => {
+    const id = `${stage.id}-${field}`;
+    const value = parameters[field] as number | string;
+    if (meta.options)
+      return (
+        <ChoiceInput
+          key={field}
+          id={id}
+          label={meta.label}
+          value={String(value)}
+          options={meta.options}
+          help={meta.help}
+          error={refused?.field === field ? refused.message : undefined}
+          onCommit={(v) => {
+            const message = commit(field, v);
+            setRefused(message ? { field, message } : undefined);
+          }}
+        />
+      );
+    const provenance = provenanceOf(stage, field);
+    const tag = (
+      <KnownFrom
+        label={meta.label}
+        provenance={provenance}
+        onChoose={(known) => edit((p) => setKnown(p, stage.id, field, known))}
+      />
+    );
+    const help = meta.help ?? (provenance === 'typical' ? meta.source : undefined);
+    if (meta.quantity)
+      return (
+        <QuantityInput
+          key={field}
+          id={id}
+          label={meta.label}
+          quantity={meta.quantity}
+          value={value as number}
+          min={meta.least}
+          max={meta.most}
+          help={help}
+          tag={tag}
+          onCommit={(v) => commit(field, v)}
+        />
+      );
+    return (
+      <PlainNumber
+        key={field}
+        id={id}
+        label={meta.label}
+        value={value as number}
+        least={meta.least ?? 0}
+        most={meta.most ?? 50}
+        help={help}
+        tag={tag}
+        onCommit={(v) => commit(field, v)}
+      />
+    );
+  };
+  const built = shown.filter(([, meta]) => meta.about === 'build');
   return (
-    <div className={`grid gap-x-4 gap-y-3 ${columns}`}>
-      {shown.map(([field, meta]) => {
-        const id = `${stage.id}-${field}`;
-        const value = parameters[field] as number | string;
-        if (meta.options)
-          return (
-            <ChoiceInput
-              key={field}
-              id={id}
-              label={meta.label}
-              value={String(value)}
-              options={meta.options}
-              help={meta.help}
-              error={refused?.field === field ? refused.message : undefined}
-              onCommit={(v) => {
-                const message = commit(field, v);
-                setRefused(message ? { field, message } : undefined);
-              }}
-            />
-          );
-        const provenance = provenanceOf(stage, field);
-        const tag = (
-          <KnownFrom
-            label={meta.label}
-            provenance={provenance}
-            onChoose={(known) => edit((p) => setKnown(p, stage.id, field, known))}
-          />
-        );
-        const help = meta.help ?? (provenance === 'typical' ? meta.source : undefined);
-        if (meta.quantity)
-          return (
-            <QuantityInput
-              key={field}
-              id={id}
-              label={meta.label}
-              quantity={meta.quantity}
-              value={value as number}
-              min={meta.least}
-              max={meta.most}
-              help={help}
-              tag={tag}
-              onCommit={(v) => commit(field, v)}
-            />
-          );
-        return (
-          <PlainNumber
-            key={field}
-            id={id}
-            label={meta.label}
-            value={value as number}
-            least={meta.least ?? 0}
-            most={meta.most ?? 50}
-            help={help}
-            tag={tag}
-            onCommit={(v) => commit(field, v)}
-          />
-        );
-      })}
+    <div className="grid gap-3">
+      <div className={`grid gap-x-4 gap-y-3 ${columns}`}>{shown.filter((f) => !built.includes(f)).map(inputOf)}</div>
+      {built.length > 0 && (
+        <details>
+          <summary className="min-h-6 cursor-pointer text-quiet">How it is made and fitted · for the advice</summary>
+          <div className={`mt-2 grid gap-x-4 gap-y-3 ${columns}`}>{built.map(inputOf)}</div>
+        </details>
+      )}
     </div>
   );
 }

@@ -11,6 +11,7 @@ import { imbalance } from '@/core/line/section';
 import { addWallUnit, moveUnit, stagesOfUnit, unitById } from '@/core/line/units';
 import { gradeLine } from '@/core/purity/grade-line';
 import { settleHours } from '@/core/record/unit-hours';
+import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { AfterPaint, usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -206,6 +207,7 @@ const View = memo(function View() {
           {!editsInPlace && editor}
         </div>
         <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
+          <AdviceBeside onSelect={select} />
           <h2 className="eyebrow mb-2">Air delivered</h2>
           <OutletList judgements={judgements} selected={selected?.id} onSelect={select} />
         </div>

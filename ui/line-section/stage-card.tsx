@@ -5,6 +5,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { TriangleAlert } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import type { KindName } from '@/core/equipment/index';
+import { type Grade, MARKS } from '@/ui/advice/grade-mark';
 import type { Cell } from './rows';
 import { StageIcon } from './stage-icon';
 
@@ -25,7 +26,8 @@ interface CardProps {
   fixed: boolean;
   wet: boolean;
   wetBefore: boolean;
-  refuses: boolean;
+  /** It refuses, or the gravest of what is to be said of it. */
+  mark: 'refuses' | Grade | undefined;
   selected: boolean;
   first: boolean;
   last: boolean;
@@ -46,7 +48,7 @@ export const StageCard = memo(function StageCard({
   fixed,
   wet,
   wetBefore,
-  refuses,
+  mark,
   selected,
   first,
   last,
@@ -114,7 +116,15 @@ export const StageCard = memo(function StageCard({
             <path d="M5 0v5M2 4l3 4 3-4" className="stroke-water" fill="none" strokeWidth="1.600" />
           </svg>
         )}
-        {refuses && <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />}
+        {mark === 'refuses' && (
+          <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />
+        )}
+        {mark && mark !== 'refuses' && mark !== 'note' && (
+          <span className={`absolute top-1 right-1.5 text-[0.75rem] leading-none ${MARKS[mark].tone}`}>
+            <span aria-hidden>{MARKS[mark].sign}</span>
+            <span className="sr-only"> ({MARKS[mark].word})</span>
+          </span>
+        )}
         {witness && (
           <span
             className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${catches ? 'text-amber' : 'text-quiet'}`}

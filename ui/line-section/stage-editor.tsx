@@ -10,6 +10,7 @@ import type { Stage } from '@/core/line/plan';
 import { type Run, runOfStage, stageById } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
+import { AdviceOfStage } from '@/ui/advice/advice-beside';
 import { JobChoice } from '@/ui/forms/job-choice';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
@@ -116,6 +117,7 @@ function Editor({
             {problem}
           </p>
         )}
+        <AdviceOfStage stageId={stage.id} />
         {stage.kind === 'outlet' && <JobChoice stageId={stage.id} />}
         <StageForm key={stage.id} stage={stage} />
         {stage.kind === 'outlet' && <PressureFall stage={stage} onSelect={onSelect} />}

@@ -8,9 +8,11 @@ import { FIRST_FREE_POSITION } from '@/core/line/edit';
 import type { Plan, Unit } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
+import { type Grade, gradeOf } from '@/ui/advice/grade-mark';
+import { adviceOf } from '@/ui/plan/advice-of';
 import { useUnits } from '@/ui/units/units';
 import { LABELS } from './lane';
-import type { Row } from './rows';
+import type { Cell, Row } from './rows';
 import { absenceOf, StageCard } from './stage-card';
 
 interface Props {
@@ -32,6 +34,16 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
   const wet = (i: number): boolean =>
     (i < 0 ? (row.arrives?.liquidKgPerS ?? 0) : (cells[i]?.station?.liquidKgPerS ?? 0)) > 0;
   const fixed = run.from === null ? FIRST_FREE_POSITION : 0;
+  // The gravest comes first.
+  const marks = new Map<string, Grade>();
+  for (const a of adviceOf(plan).advice) {
+    const [stageId] = a.finding.stageIds;
+    if (stageId !== undefined && a.setAside === undefined && !marks.has(stageId)) marks.set(stageId, gradeOf(a));
+  }
+  const markOf = ({ stage, unit }: Cell): Grade | undefined => {
+    if (!unit) return marks.get(stage.id);
+    return [...marks].find(([id]) => holds(plan, unit, id))?.[1];
+  };
   const order = cells.map((c) => c.id).join(' ');
   // biome-ignore lint/correctness/useExhaustiveDependencies: of another identity only if the order is another
   const items = useMemo(() => cells.map((c) => c.id), [order]);
@@ -77,7 +89,11 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
                 fixed={i < fixed}
                 wet={wet(i)}
                 wetBefore={wet(i - 1)}
-                refuses={section.problems.some((p) => p.stageId === cell.stage.id || holds(plan, cell.unit, p.stageId))}
+                mark={
+                  section.problems.some((p) => p.stageId === cell.stage.id || holds(plan, cell.unit, p.stageId))
+                    ? 'refuses'
+                    : markOf(cell)
+                }
                 selected={selected === cell.id || holds(plan, cell.unit, selected)}
                 first={i === 0 && run.from === null}
                 last={i === cells.length - 1 && run.into === null}

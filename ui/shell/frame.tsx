@@ -1,4 +1,13 @@
-import { BookOpen, CircleGauge, ClipboardList, Clock, Droplets, House, Waypoints } from 'lucide-react';
+import {
+  BookOpen,
+  CircleGauge,
+  ClipboardList,
+  Clock,
+  Droplets,
+  House,
+  MessageSquareWarning,
+  Waypoints,
+} from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { RailLink } from './rail-link';
@@ -60,6 +69,9 @@ export function Frame({
                 </RailLink>
                 <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>
                   Line
+                </RailLink>
+                <RailLink href={`/lines/${planId}/advice`} icon={<MessageSquareWarning size={18} />}>
+                  Advice
                 </RailLink>
                 <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />}>
                   Day

@@ -20,6 +20,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
+import { AskedOnce } from './asked-once';
 import { Places } from './places';
 import { WaterDrawnIn } from './water-drawn-in';
 import { WorkingHours } from './working-hours';
@@ -105,6 +106,9 @@ export function SurveyView() {
           note="With the share of the time loaded they turn water per hour into water per day, and into what a drain should give."
         >
           <WorkingHours />
+        </Part>
+        <Part title="Asked once" note="What no gauge tells. The advice rests on it.">
+          <AskedOnce />
         </Part>
         <Part
           title="Jobs"

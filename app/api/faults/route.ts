@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { readJson, respond } from '@/server/respond';
+
+const faultSchema = z.strictObject({ ruleId: z.string().max(20), message: z.string().max(2000) });
+
+/** A rule of the advice that broke in a browser: into the log of the server. */
+export function POST(request: Request): Promise<Response> {
+  return respond(async () => {
+    const { ruleId, message } = faultSchema.parse(await readJson(request));
+    console.error(`Rule ${ruleId} broke: ${message}`);
+    return {};
+  });
+}

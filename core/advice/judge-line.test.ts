@@ -1,0 +1,97 @@
+import { removeStage } from '../line/edit';
+import { walk } from '../line/walk';
+import { all, but, goodPlant, goodShop, site, without } from '../test/good-lines';
+import { type Advice, isReady, judgeLine, mend, mendAll, RULES, setAside, withoutAside } from './judge-line';
+import type { Rule } from './rule';
+
+let n = 0;
+const newId = (): string => `new-${n++}`;
+const find = (plan: ReturnType<typeof goodShop>, id: string): Advice => {
+  const found = judgeLine(plan).advice.find((a) => a.rule.id === id);
+  if (!found) throw new Error(`${id} is silent`);
+  return found;
+};
+
+describe('setting advice aside', () => {
+  const noisy = all(goodShop(), but('coalescing-filter', { pressureLossPa: 7e4, cleanLossPa: 8e3 }));
+
+  test('it stays so while the line changes elsewhere, and stands again when its figures change', () => {
+    const quiet = setAside(noisy, find(noisy, 'O30'), 'the element is ordered');
+    expect(find(quiet, 'O30').setAside).toBe('the element is ordered');
+    expect(find(but('intake', { conditioned: 'yes' })(quiet), 'O30').setAside).toBe('the element is ordered');
+    expect(find(but('coalescing-filter', { pressureLossPa: 9e4 })(quiet), 'O30').setAside).toBeUndefined();
+    expect(find(withoutAside(quiet, find(quiet, 'O30')), 'O30').setAside).toBeUndefined();
+  });
+
+  test('a must that was set aside does not keep a line from being ready; a danger cannot be set aside', () => {
+    const faulty = all(goodShop(), but('coalescing-filter', { drain: 'none' }));
+    expect(isReady(judgeLine(faulty), walk(faulty))).toBe(false);
+    const told = setAside(faulty, find(faulty, 'O04'), 'emptied by hand each hour');
+    expect(isReady(judgeLine(told), walk(told))).toBe(true);
+    const danger = site({ breathed: 'yes' })(goodShop());
+    expect(setAside(danger, find(danger, 'S07'), 'it is fine')).toBe(danger);
+    expect(isReady(judgeLine(danger), walk(danger))).toBe(false);
+    // Nor by a plan file that says so.
+    const forged = { ...danger, setAside: [{ rule: 'S07', stageIds: [], reason: 'forged', restsOn: '' }] };
+    expect(find(forged, 'S07').setAside).toBeUndefined();
+  });
+});
+
+test('a rule that breaks is named, the others speak, and the line is not ready', () => {
+  const breaks: Rule = {
+    ...(RULES[0] as Rule),
+    id: 'X',
+    finds: () => {
+      throw new Error('on purpose');
+    },
+  };
+  const plan = without('isolating-valve')(goodShop());
+  const judgement = judgeLine(plan, walk(plan), [breaks, ...RULES]);
+  expect(judgement.broken).toEqual([{ ruleId: 'X', message: 'on purpose' }]);
+  expect(judgement.advice.map((a) => a.rule.id)).toContain('A17');
+  expect(isReady(judgement, walk(plan))).toBe(false);
+});
+
+describe('a remedy on a line that has changed meanwhile', () => {
+  const faulty = all(goodShop(), but('coalescing-filter', { drain: 'none' }));
+  const { key } = find(faulty, 'O04');
+  test('is refused in words where its stage is gone, or its fault', () => {
+    expect(mend(removeStage(faulty, 'coalescing-filter'), key, 0, newId)).toHaveProperty('refused');
+    expect(mend(goodShop(), key, 0, newId)).toHaveProperty('refused');
+    expect(mend(faulty, key, 9, newId)).toHaveProperty('refused');
+  });
+  test('is applied to the line as it is now', () => {
+    const later = but('regulator', { setPressurePa: 7e5 })(faulty);
+    const result = mend(later, key, 0, newId);
+    expect('plan' in result && result.plan.stages.find((s) => s.kind === 'regulator')?.parameters).toMatchObject({
+      setPressurePa: 7e5,
+    });
+  });
+});
+
+test('of two remedies for one fault the second is left out: nothing is put in twice', () => {
+  // Without its cooler, both the tank and the filters ask for one.
+  const faulty = all(goodShop(), without('aftercooler', 'separator'));
+  const keys = judgeLine(faulty)
+    .advice.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0)
+    .map((a) => a.key);
+  expect(keys.length).toBeGreaterThan(1);
+  const { plan, done } = mendAll(faulty, new Set(keys), newId);
+  expect(done.length).toBeLessThan(keys.length);
+  expect(plan.stages.filter((s) => s.kind === 'aftercooler')).toHaveLength(1);
+  expect(judgeLine(plan).advice.filter((a) => a.rule.grade !== 'note')).toEqual([]);
+});
+
+test('dangers come first, then must, should, note', () => {
+  const bad = all(
+    goodPlant(),
+    site({ gas: 'other', breathed: 'no', drainLiftM: 5 }),
+    but('cycling-dryer', { drain: 'none' }),
+    without('isolating-valve'),
+  );
+  const order = judgeLine(bad).advice.map((a) => (a.rule.stop ? 'stop' : a.rule.grade));
+  expect(order).toEqual(
+    order.toSorted((a, b) => 'stop must should note'.indexOf(a) - 'stop must should note'.indexOf(b)),
+  );
+  expect(new Set(order).size).toBe(4);
+});

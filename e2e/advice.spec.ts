@@ -1,0 +1,46 @@
+import { expect, test } from '@playwright/test';
+import { buildOwnLine, expectSaved } from './own-line';
+
+test('advice at its stage: mended with one button, undone with one key', async ({ page }) => {
+  const own = await buildOwnLine(page);
+  const beside = page.getByRole('region', { name: 'Advice' });
+  await beside.getByRole('button', { name: /has it a relief valve, and is its nameplate legible/ }).click();
+  await expect(page).toHaveURL(/stage=/);
+  const atStage = page.getByRole('list', { name: 'Advice on it' });
+  await atStage.getByRole('button', { name: 'It has both, I looked' }).click();
+  await expect(beside.getByText('has it a relief valve')).toHaveCount(0);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(beside.getByText('has it a relief valve')).toBeVisible();
+  await page.goto(`${own}/advice`);
+  await expect(page.getByText('Does anyone breathe from this line?')).toBeVisible();
+});
+
+test('a danger cannot be set aside, and no line on which it stands is ready', async ({ page }) => {
+  const own = await buildOwnLine(page);
+  await page.goto(`${own}/survey`);
+  await page.getByLabel('Does anyone breathe from this line?').selectOption('yes');
+  await expectSaved(page);
+  await page.goto(`${own}/advice`);
+  const stop = page.getByRole('region', { name: 'Stop' });
+  await expect(stop).toContainText('Somebody breathes from this line.');
+  await expect(stop).toContainText('Use a certified breathing-air system');
+  await expect(stop.getByRole('button', { name: 'Set aside…' })).toHaveCount(0);
+  await expect(page.getByText('Not ready')).toBeVisible();
+});
+
+test('other advice is set aside with a reason, and returns when what it rests on changes', async ({ page }) => {
+  const own = await buildOwnLine(page);
+  await page.goto(`${own}/advice`);
+  const item = page.getByRole('listitem').filter({ hasText: 'has it a relief valve' });
+  await item.getByRole('button', { name: 'Set aside…' }).click();
+  await item.getByRole('button', { name: 'Set aside', exact: true }).click();
+  await expect(item.getByText('Say why, for whoever comes after you.')).toBeVisible();
+  await item.getByLabel('Why it does not matter here').fill('inspected on Monday, papers follow');
+  await item.getByRole('button', { name: 'Set aside', exact: true }).click();
+  await expect(page.getByText('Set aside · 1')).toBeVisible();
+  await expectSaved(page);
+  await page.reload();
+  await page.getByText('Set aside · 1').click();
+  await expect(page.getByText('inspected on Monday, papers follow')).toBeVisible();
+});

@@ -1,0 +1,122 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { type Advice, isReady, mendAll, RULES } from '@/core/advice/judge-line';
+import { adviceOf } from '@/ui/plan/advice-of';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { AdviceItem } from './advice-item';
+import { type Grade, gradeOf } from './grade-mark';
+
+const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
+  { grade: 'stop', title: 'Stop', says: 'Somebody can be hurt. No line with one of these is ready.' },
+  { grade: 'must', title: 'Must', says: 'It will not do its job like this.' },
+  { grade: 'should', title: 'Should', says: 'Trouble is likely.' },
+  { grade: 'note', title: 'Note', says: 'Worth knowing.' },
+];
+
+/** What an experienced colleague would say on seeing this line. */
+export function AdviceView() {
+  const { plan, planId, section, edit } = usePlan();
+  const router = useRouter();
+  const [told, tell] = useState<string>();
+  const judgement = adviceOf(plan);
+  const standing = judgement.advice.filter((a) => a.setAside === undefined);
+  const aside = judgement.advice.filter((a) => a.setAside !== undefined);
+  const ready = isReady(judgement, section);
+  const mendable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0);
+  const show = (stageId: string): void => router.push(`/lines/${planId}/line?stage=${stageId}`);
+  const doAll = (): void => {
+    const { plan: mended, done } = mendAll(plan, new Set(mendable.map((a) => a.key)), () => crypto.randomUUID());
+    edit(() => mended);
+    const spared = mendable.length - done.length;
+    tell(
+      `${done.length} done as one step: undo takes them back together.${spared > 0 ? ` ${spared} were not needed any more once the others were done.` : ''}`,
+    );
+  };
+  return (
+    <div className="mx-auto grid max-w-[1080px] gap-5 p-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1>Advice</h1>
+        <Readiness ready={ready} standing={standing} stopped={section.problems.length > 0} />
+        {mendable.length > 1 && (
+          <button type="button" className="button ml-auto" onClick={doAll}>
+            Do the first remedy of all {mendable.length}
+          </button>
+        )}
+      </div>
+      {told && (
+        <p role="status" className="rounded-md bg-water-wash px-3 py-2 text-water">
+          {told}
+        </p>
+      )}
+      {section.problems.length > 0 && (
+        <p className="text-brick">
+          ▲ The walk does not reach the end of the line: see the message on{' '}
+          <Link href={`/lines/${planId}/line`} className="underline underline-offset-4">
+            the Line
+          </Link>
+          . What lies behind is judged only in part.
+        </p>
+      )}
+      {judgement.broken.length > 0 && (
+        <p role="alert" className="text-brick">
+          ▲ {judgement.broken.map((b) => b.ruleId).join(', ')} could not be judged: a fault of this program, which is in
+          its log now. All the others were.
+        </p>
+      )}
+      {GROUPS.map(({ grade, title, says }) => {
+        const own = standing.filter((a) => gradeOf(a) === grade);
+        return own.length === 0 ? null : (
+          <section key={grade} aria-label={title}>
+            <h2 className="mb-1.5">
+              {title} <span className="font-normal text-quiet">· {says}</span>
+            </h2>
+            <ul>
+              {own.map((a) => (
+                <AdviceItem key={a.key} advice={a} onShow={show} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {standing.length === 0 && (
+        <p>
+          None of {RULES.length} rules has anything to say of this line. That is not an acceptance test: measure at the
+          tool before you rely on it.
+        </p>
+      )}
+      {aside.length > 0 && (
+        <details className="border-t border-hairline pt-3">
+          <summary className="cursor-pointer font-semibold">Set aside · {aside.length}</summary>
+          <ul className="mt-2">
+            {aside.map((a) => (
+              <AdviceItem key={a.key} advice={a} onShow={show} />
+            ))}
+          </ul>
+        </details>
+      )}
+      <p className="text-[0.85rem] text-quiet">
+        Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.
+      </p>
+    </div>
+  );
+}
+
+function Readiness({ ready, standing, stopped }: { ready: boolean; standing: readonly Advice[]; stopped: boolean }) {
+  const count = (grade: Grade): number => standing.filter((a) => gradeOf(a) === grade).length;
+  const parts = (['stop', 'must', 'should', 'note'] as const).flatMap((g) =>
+    count(g) > 0 ? [`${count(g)} ${g}`] : [],
+  );
+  return (
+    <p>
+      {ready ? (
+        <strong className="text-water">● Nothing stands against it</strong>
+      ) : (
+        <strong className="text-brick">▲ Not ready{stopped ? ': the walk stops' : ''}</strong>
+      )}
+      {parts.length > 0 && <span className="text-quiet"> · {parts.join(' · ')}</span>}
+    </p>
+  );
+}

@@ -1,0 +1,23 @@
+import type { Advice } from '@/core/advice/judge-line';
+
+export const MARKS = {
+  stop: { sign: '■', word: 'stop', tone: 'text-brick' },
+  must: { sign: '▲', word: 'must', tone: 'text-brick' },
+  should: { sign: '◆', word: 'should', tone: 'text-amber' },
+  note: { sign: '·', word: 'note', tone: 'text-quiet' },
+} as const;
+export type Grade = keyof typeof MARKS;
+
+export const gradeOf = ({ rule }: Pick<Advice, 'rule'>): Grade => (rule.stop ? 'stop' : rule.grade);
+
+/** Sign and grade, with the rule’s id for whoever looks it up. */
+export function GradeMark({ grade, id }: { grade: Grade; id: string }) {
+  const { sign, word, tone } = MARKS[grade];
+  return (
+    <span className={`font-semibold whitespace-nowrap ${tone}`}>
+      <span aria-hidden>{sign} </span>
+      <span className="sr-only">{word}, </span>
+      <span className="font-normal text-quiet">{id}</span>
+    </span>
+  );
+}
