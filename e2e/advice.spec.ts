@@ -17,11 +17,10 @@ test('advice at its stage: mended with one button, undone with one key', async (
 });
 
 test('a danger cannot be set aside, and no line on which it stands is ready', async ({ page }) => {
-  const own = await buildOwnLine(page);
-  await page.goto(`${own}/survey`);
+  await buildOwnLine(page);
+  await page.getByRole('link', { name: 'Survey', exact: true }).click();
   await page.getByLabel('Does anyone breathe from this line?').selectOption('yes');
-  await expectSaved(page);
-  await page.goto(`${own}/advice`);
+  await page.getByRole('link', { name: 'Advice', exact: true }).click();
   const stop = page.getByRole('region', { name: 'Stop' });
   await expect(stop).toContainText('Somebody breathes from this line.');
   await expect(stop).toContainText('Use a certified breathing-air system');

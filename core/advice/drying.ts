@@ -85,12 +85,16 @@ function peakThrough(line: LineFacts, s: Stage): { peak: number; average: number
 const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
 const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
 
+const MEETS_COLD = ['pipe', 'hose', 'hose-reel', 'outlet'] as const;
 /** Where a stage and its air are too cold for the dew point of that air. */
 function coldSpots(line: LineFacts): { s: Stage; dewC: number; placeC: number }[] {
-  return line.of('pipe', 'hose', 'hose-reel', 'outlet').flatMap((s) => {
+  return line.of(...MEETS_COLD).flatMap((s) => {
     const dewC = line.inlet(s)?.pressureDewPointC;
     const placeC = line.roomC(s);
-    return dewC !== undefined && dryersBefore(line, s).length > 0 ? [{ s, dewC, placeC }] : [];
+    // Along a cold run it is said once, where the air comes into the cold.
+    const before = line.before(s);
+    const already = before !== undefined && is(MEETS_COLD, before.kind) && line.roomC(before) <= placeC;
+    return dewC !== undefined && !already && dryersBefore(line, s).length > 0 ? [{ s, dewC, placeC }] : [];
   });
 }
 

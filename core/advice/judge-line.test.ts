@@ -70,8 +70,8 @@ describe('a remedy on a line that has changed meanwhile', () => {
 });
 
 test('of two remedies for one fault the second is left out: nothing is put in twice', () => {
-  // Without its cooler, both the tank and the filters ask for one.
-  const faulty = all(goodShop(), without('aftercooler', 'separator'));
+  // Without cooler and tank the filters and the dryer each ask for a cooler.
+  const faulty = all(goodShop(), without('aftercooler', 'separator', 'receiver'));
   const keys = judgeLine(faulty)
     .advice.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0)
     .map((a) => a.key);
