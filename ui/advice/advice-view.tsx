@@ -8,6 +8,7 @@ import { adviceOf } from '@/ui/plan/advice-of';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { AdviceItem } from './advice-item';
 import { type Grade, gradeOf } from './grade-mark';
+import { Schools } from './schools';
 
 const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
   { grade: 'stop', title: 'Stop', says: 'Somebody can be hurt. No line with one of these is ready.' },
@@ -97,6 +98,7 @@ export function AdviceView() {
           </ul>
         </details>
       )}
+      <Schools />
       <p className="text-[0.85rem] text-quiet">
         Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.
       </p>
