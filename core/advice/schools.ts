@@ -63,6 +63,13 @@ const cooledBy =
     putAt(uncooled(plan), 2, made(newId, kind, values), made(newId, 'separator', { drain: 'float' }));
 const outlets = (plan: Plan): Stage[] => allStages(plan).filter((s) => s.kind === 'outlet');
 const undried = (plan: Plan): Plan => drop(plan, (s) => is(DRYERS, s.kind));
+/** Stages behind the tank, where all the air passes them: what hung on the tank hangs on the last of them. */
+const forAll = (plan: Plan, ...stages: Stage[]): Plan => {
+  const at = behindTank(plan);
+  const tank = plan.stages[at - 1]?.id;
+  const branches = plan.branches.map((b) => (b.from === tank ? { ...b, from: stages.at(-1)?.id ?? b.from } : b));
+  return putAt({ ...plan, branches }, at, ...stages);
+};
 const behindTank = (plan: Plan): number => Math.max(firstTank(plan) + 1, 2);
 const wettest = (line: LineFacts): Stage | undefined =>
   line.stages
@@ -139,7 +146,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'A refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return putAt(bare, behindTank(bare), made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
         },
       },
     ],
@@ -211,7 +218,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'One refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return putAt(bare, behindTank(bare), made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
         },
       },
       {
@@ -249,7 +256,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'Refrigerated: a little above freezing',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return putAt(bare, behindTank(bare), made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
         },
       },
       {
@@ -257,9 +264,8 @@ export const DISPUTES: readonly Dispute[] = [
         edit: (plan, newId) => {
           const bare = undried(plan);
           const flow = new LineFacts(bare, walk(bare)).balance.deliveredM3PerS;
-          return putAt(
+          return forAll(
             bare,
-            behindTank(bare),
             made(newId, 'coalescing-filter'),
             made(newId, 'coalescing-filter', { grade: 'fine' }),
             made(newId, COLDER, { ratedFlowM3PerS: flow, purgeM3PerS: 0.15 * flow }),
