@@ -35,6 +35,21 @@ export const planWrites = mysqlTable('plan_writes', {
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
 
+/** A plan as it was when somebody gave it a name. It is never changed. */
+export const revisions = mysqlTable(
+  'revisions',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 80 }).notNull(),
+    document: json('document').$type<Plan>().notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('revisions_plan_at').on(t.planId, t.at)],
+);
+
 /** The drain log. What the plan expected is kept as it was said on the day: later edits of the plan do not rewrite it. */
 export const drainEntries = mysqlTable(
   'drain_entries',

@@ -58,15 +58,23 @@ const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
 const rightBefore = (line: LineFacts, s: Stage): Stage | undefined =>
   line.upstream(s).find((u) => !is(INERT, u.kind) && !is(CHILLED, u.kind));
 const dryersBefore = (line: LineFacts, s: Stage): Stage[] => line.upstream(s).filter((u) => is(DRYERS, u.kind));
-const driers = {
-  does: 'a −40 °C twin tower with its filters',
-  kinds: [
-    ['coalescing-filter', { grade: 'general' }],
-    ['coalescing-filter', { grade: 'fine' }],
-    ['twin-tower'],
-    ['particulate-filter'],
-  ],
-} as const;
+const TOWER = 'a −40 °C twin tower with its filters';
+const PURGE = 0.15; // of the rated flow, heatless (handbook of practice)
+const RATED_AT_PA = 801_325;
+const ROOM_FOR_MORE = 1.25;
+/** A twin tower for what passes a stage, with its filters, set for the pressure that arrives there. */
+function tower(line: LineFacts, s: Stage) {
+  const comes = line.inlet(s);
+  const pressurePa = comes?.pressurePa ?? RATED_AT_PA;
+  const most = Math.max(
+    peakThrough(line, s).peak,
+    s.kind === 'outlet' ? s.parameters.flowM3PerS : 0,
+    comes ? line.flow(comes) : 0,
+  );
+  const rated = Math.max(1e-4, ROOM_FOR_MORE * most * Math.max(1, RATED_AT_PA / pressurePa));
+  const values = { ratedFlowM3PerS: rated, purgeM3PerS: PURGE * rated, purgeSetPa: pressurePa, control: 'dew-point' };
+  return [...both, ['twin-tower', values], ['particulate-filter']] as const;
+}
 const both = [
   ['coalescing-filter', { grade: 'general' }],
   ['coalescing-filter', { grade: 'fine' }],
@@ -320,7 +328,7 @@ export const DRYING: readonly Rule[] = [
               ? (say) => `It lowers the dew point by a fixed step: here it comes to ${say(gets, 'temperature')}.`
               : (say) =>
                   `Chilled air stops at about ${say(CHILLED_LEAST_C, 'temperature')}; ${s.name} gets ${say(gets, 'temperature')}.`,
-            put(`Put ${driers.does} before it`, 'before', s, ...driers.kinds),
+            put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
             put(
               'Put a bead cartridge with its coalescers before it',
               'before',
@@ -357,7 +365,7 @@ export const DRYING: readonly Rule[] = [
                   'refrigerated-dryer',
                   { pressureDewPointC: Math.min(3, needs - 1) },
                 ])
-              : put(`Put ${driers.does} before it`, 'before', s, ...driers.kinds),
+              : put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
           ),
         ];
       }),
@@ -384,7 +392,7 @@ export const DRYING: readonly Rule[] = [
               : dewC >= placeC
                 ? 'Water falls out.'
                 : (say) => `Instrument air wants ${say(SPARE_K, 'temperatureDifference')} to spare.`,
-            put(`Put ${driers.does} before it`, 'before', s, ...driers.kinds),
+            put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
           ),
         ),
   },
@@ -430,7 +438,7 @@ export const DRYING: readonly Rule[] = [
             `${run.name} needs a dew point of its own.`,
             (say) =>
               `${s.name} crosses ${say(line.roomC(s), 'temperature')}; the main stands at ${say(line.roomC(tee), 'temperature')}. Drying all the air for it would cost far more.`,
-            put('Put a small twin tower on this branch', 'before', first, ...driers.kinds),
+            put('Put a small twin tower on this branch', 'before', first, ...tower(line, s)),
           ),
         ];
       }),

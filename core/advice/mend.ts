@@ -4,7 +4,15 @@ import type { Plan, Stage } from '../line/plan';
 import { runOfStage, withStage } from '../line/runs';
 import type { Finding, Remedy, Sentence } from './rule';
 
-type Values = Readonly<Record<string, number | string>>;
+export type Values = Readonly<Record<string, number | string>>;
+
+/** A new stage with some values; a coalescer is named by its grade, for they mostly come in pairs. */
+export function made(id: string, kind: KindName, values: Values = {}): Stage {
+  const name =
+    kind !== 'coalescing-filter' ? undefined : values.grade === 'fine' ? 'Coalescer 0.01 µm' : 'Coalescer 1 µm';
+  const fresh = newStage(kind, id, name);
+  return { ...fresh, parameters: { ...fresh.parameters, ...values } } as Stage;
+}
 
 /** A finding at a stage. */
 export const at = (
@@ -50,11 +58,11 @@ export function put(
     edit: (plan, newId) => {
       const here = place(plan, stage.id);
       if (!here) return plan;
-      return kinds.reduce((p, [kind, values], i) => {
-        const fresh = newStage(kind, newId());
-        const made = { ...fresh, parameters: { ...fresh.parameters, ...values } } as Stage;
-        return insertStage(p, made, here.index + (side === 'behind' ? 1 : 0) + i, here.runId);
-      }, plan);
+      const at = here.index + (side === 'behind' ? 1 : 0);
+      return kinds.reduce(
+        (p, [kind, values], i) => insertStage(p, made(newId(), kind, values), at + i, here.runId),
+        plan,
+      );
     },
   };
 }

@@ -1,4 +1,4 @@
-import { insertStage, moveStage, newStage, removeStage, setParameter } from '../line/edit';
+import { insertStage, moveStage, removeStage, setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, MAIN } from '../line/runs';
 import { walk } from '../line/walk';
@@ -6,6 +6,7 @@ import { heldWater, ovenHumidity } from '../media/isotherm';
 import type { QuantityName } from '../quantity/units';
 import { CHILLED, COOLERS, DRYERS, is } from './groups';
 import { LineFacts } from './line-facts';
+import { made, type Values } from './mend';
 
 /** What each school would give on this line, measured. */
 const MEASURES = {
@@ -41,11 +42,6 @@ export interface Dispute {
   readonly right: string;
 }
 
-type Values = Record<string, number | string>;
-const made = (newId: () => string, kind: Stage['kind'], values: Values = {}): Stage => {
-  const fresh = newStage(kind, newId());
-  return { ...fresh, parameters: { ...fresh.parameters, ...values } } as Stage;
-};
 const firstTank = (plan: Plan): number => plan.stages.findIndex((s) => s.kind === 'receiver');
 const putAt = (plan: Plan, at: number, ...stages: Stage[]): Plan =>
   stages.reduce((p, s, i) => insertStage(p, s, at + i), plan);
@@ -60,7 +56,7 @@ const uncooled = (plan: Plan): Plan => {
 const cooledBy =
   (kind: Stage['kind'], values: Values = {}) =>
   (plan: Plan, newId: () => string): Plan =>
-    putAt(uncooled(plan), 2, made(newId, kind, values), made(newId, 'separator', { drain: 'float' }));
+    putAt(uncooled(plan), 2, made(newId(), kind, values), made(newId(), 'separator', { drain: 'float' }));
 const outlets = (plan: Plan): Stage[] => allStages(plan).filter((s) => s.kind === 'outlet');
 const undried = (plan: Plan): Plan => drop(plan, (s) => is(DRYERS, s.kind));
 /** Stages behind the tank, where all the air passes them: what hung on the tank hangs on the last of them. */
@@ -113,7 +109,7 @@ export const DISPUTES: readonly Dispute[] = [
           putAt(
             uncooled(plan),
             2,
-            made(newId, 'cooling-run', {
+            made(newId(), 'cooling-run', {
               material: 'hose',
               lengthM: 15.24,
               outsideDiameterM: 0.016,
@@ -146,7 +142,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'A refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
         },
       },
     ],
@@ -167,8 +163,8 @@ export const DISPUTES: readonly Dispute[] = [
           return putAt(
             bare,
             behindTank(bare),
-            made(newId, 'aftercooler'),
-            made(newId, 'separator', { drain: 'float' }),
+            made(newId(), 'aftercooler'),
+            made(newId(), 'separator', { drain: 'float' }),
           );
         },
       },
@@ -218,7 +214,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'One refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
         },
       },
       {
@@ -256,7 +252,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'Refrigerated: a little above freezing',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId, 'coalescing-filter'), made(newId, 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
         },
       },
       {
@@ -266,10 +262,10 @@ export const DISPUTES: readonly Dispute[] = [
           const flow = new LineFacts(bare, walk(bare)).balance.deliveredM3PerS;
           return forAll(
             bare,
-            made(newId, 'coalescing-filter'),
-            made(newId, 'coalescing-filter', { grade: 'fine' }),
-            made(newId, COLDER, { ratedFlowM3PerS: flow, purgeM3PerS: 0.15 * flow }),
-            made(newId, 'particulate-filter'),
+            made(newId(), 'coalescing-filter'),
+            made(newId(), 'coalescing-filter', { grade: 'fine' }),
+            made(newId(), COLDER, { ratedFlowM3PerS: flow, purgeM3PerS: 0.15 * flow }),
+            made(newId(), 'particulate-filter'),
           );
         },
       },
@@ -285,10 +281,10 @@ function beadsBefore(plan: Plan, outlet: Stage, newId: () => string): Plan {
   );
   const at = run?.stages.findIndex((s) => s.id === outlet.id) ?? -1;
   return run
-    ? [made(newId, 'coalescing-filter', { grade: 'fine' }), made(newId, 'bead-cartridge', { spentShare: 0 })].reduce(
-        (p, s, i) => insertStage(p, s, at + i, run.id),
-        plan,
-      )
+    ? [
+        made(newId(), 'coalescing-filter', { grade: 'fine' }),
+        made(newId(), 'bead-cartridge', { spentShare: 0 }),
+      ].reduce((p, s, i) => insertStage(p, s, at + i, run.id), plan)
     : plan;
 }
 

@@ -93,7 +93,13 @@ function ofStages(before: Plan, after: Plan): Change[] {
     const here = placeOf(after, s.id);
     if (!was)
       return [
-        { stageId: s.id, says: () => `Put in ${s.name}, ${kindOf(s.kind).label.toLowerCase()}, ${here?.behind}.` },
+        {
+          stageId: s.id,
+          says: () => {
+            const { label } = kindOf(s.kind);
+            return `Put in ${s.name}${s.name === label ? '' : `, ${label.toLowerCase()}`}, ${here?.behind}.`;
+          },
+        },
       ];
     const carried = placeOf(before, s.id)?.run.id !== here?.run.id || order.includes(s.id);
     return [
@@ -197,6 +203,9 @@ export function changes(before: Plan, after: Plan): Change[] {
       before.units,
       after.units,
     ),
+    ...(JSON.stringify(before.money) === JSON.stringify(after.money)
+      ? []
+      : [{ says: () => 'Prices, tariff or what dry air is worth.' }]),
     ...(aside === 0
       ? []
       : [

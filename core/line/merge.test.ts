@@ -48,7 +48,7 @@ describe('what changed, in words', () => {
     expect(words(plan, after)).toEqual([
       'Took out Coalescing filter (behind Refrigerated dryer).',
       'Renamed Separator to Swirl.',
-      'Put in Pressure gauge, pressure gauge, behind Receiver.',
+      'Put in Pressure gauge, behind Receiver.',
       expect.stringMatching(/^Regulator, .*: 6\.50 bar → 6\.00 bar\.$/),
     ]);
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { moneySchema } from '../cost/money';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/kind';
 import { idField as id, nameField as name, surveySchema } from './survey';
@@ -189,6 +190,8 @@ export const currentPlanSchema = z
     units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
     /** Advice that was set aside, with the reason and with what it rested on then: when that changes it returns. */
     setAside: z.array(setAsideSchema).max(400).default([]),
+    /** Prices, tariff and what dry air is worth: the person’s own. */
+    money: moneySchema.default(moneySchema.parse({})),
   })
   .superRefine(({ stages, branches, units }, ctx) => {
     const seen = new Set<string>();
@@ -231,4 +234,11 @@ export interface PlanSummary {
   readonly isDemo: boolean;
   readonly stages: number;
   readonly updatedAt: string;
+}
+
+/** What a list of revisions shows of each. */
+export interface RevisionSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly at: string;
 }

@@ -100,7 +100,10 @@ export function AdviceView() {
       )}
       <Schools />
       <p className="text-[0.85rem] text-quiet">
-        Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.
+        Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.{' '}
+        <Link href={`/lines/${planId}/compare`} className="text-water underline underline-offset-4">
+          Hold this line against another plan
+        </Link>
       </p>
     </div>
   );

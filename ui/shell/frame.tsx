@@ -3,6 +3,7 @@ import {
   CircleGauge,
   ClipboardList,
   Clock,
+  Columns3,
   Droplets,
   House,
   MessageSquareWarning,
@@ -72,6 +73,9 @@ export function Frame({
                 </RailLink>
                 <RailLink href={`/lines/${planId}/advice`} icon={<MessageSquareWarning size={18} />}>
                   Advice
+                </RailLink>
+                <RailLink href={`/lines/${planId}/compare`} icon={<Columns3 size={18} />} wideOnly>
+                  Compare
                 </RailLink>
                 <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />}>
                   Day

@@ -4,10 +4,21 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 
-export function RailLink({ href, icon, children }: { href: string; icon: ReactNode; children: ReactNode }) {
+export function RailLink({
+  href,
+  icon,
+  wideOnly = false,
+  children,
+}: {
+  href: string;
+  icon: ReactNode;
+  /** Not in the bar of a phone: there is no room for it, and it is reached from elsewhere. */
+  wideOnly?: boolean;
+  children: ReactNode;
+}) {
   const here = usePathname() === href.split('?')[0];
   return (
-    <li className="flex-1">
+    <li className={`flex-1 ${wideOnly ? 'max-sm:hidden' : ''}`}>
       <Link
         href={href}
         aria-current={here ? 'page' : undefined}

@@ -1,0 +1,14 @@
+import { readJson, respond } from '@/server/respond';
+import { listRevisions, saveRevision } from '@/server/save-revision';
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+export function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => listRevisions((await params).id));
+}
+
+export function POST(request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => saveRevision((await params).id, await readJson(request)), 201);
+}

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next';
+import { readChosen } from '@/server/read-chosen';
+import { listPlans } from '@/server/read-plan';
+import { listRevisions } from '@/server/save-revision';
+import { whenUp } from '@/server/when-up';
+import { CompareView } from '@/ui/compare/compare-view';
+import { DatabaseDown } from '@/ui/shell/database-down';
+
+export const metadata: Metadata = { title: 'Compare' };
+
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ with?: string | string[] }>;
+}) {
+  const { id } = await params;
+  const asked = [(await searchParams).with ?? []].flat().join(',');
+  const read = await whenUp(async () => ({
+    revisions: await listRevisions(id),
+    lines: (await listPlans()).filter((l) => l.id !== id),
+    others: await readChosen(id, asked),
+  }));
+  return read ? <CompareView {...read} /> : <DatabaseDown />;
+}

@@ -1,0 +1,67 @@
+import { all, behind, but, goodDry, goodShop, without, working } from '../test/good-lines';
+import { stageOf } from '../test/reference';
+import { costOfLine } from './cost-of-line';
+import { moneySchema, PLACEHOLDERS } from './money';
+
+const money = moneySchema.parse({ currency: '€', perKWh: 0.12, perHour: 0, years: 10 });
+const CFM = 4.719474e-4;
+
+test('15 % purge of a plant that runs all day: 2.7 kW for each 100 cfm (handbook of practice, computed there)', () => {
+  // 100 cfm delivered, 15 cfm of it purged at every working hour, a screw of 18 kW for 100 cfm at 100 % load.
+  const plan = all(
+    goodShop(),
+    without('refrigerated-dryer'),
+    but('compressor', { type: 'screw', freeAirDeliveryM3PerS: 100 * CFM }),
+    behind(
+      'fine',
+      stageOf('twin-tower', { ratedFlowM3PerS: 100 * CFM, purgeM3PerS: 15 * CFM, purgeSetPa: 8.5e5, control: 'fixed' }),
+    ),
+    working({ loadedShare: 1, startsAtH: 0, endsAtH: 24, days: [1, 2, 3, 4, 5, 6, 7] }),
+  );
+  const hours = 24 * 7 * 50;
+  const kW = costOfLine(plan, money).kWh.airLost / hours;
+  // The nozzle blows more at the pressure that reaches it than where it was set.
+  expect(kW).toBeGreaterThan(2.6);
+  expect(kW).toBeLessThan(3.4);
+});
+
+test('each psi lost costs about half a per cent of the power (US DOE, recalled)', () => {
+  const [a, b] = [0, 6894.757].map(
+    (more) => costOfLine(but('coalescing-filter', { pressureLossPa: 8e3 + more })(goodShop()), money).kWh.pressure,
+  );
+  const yearKWh = (21.5 / 100 / CFM) * 0.01 * (9 * 0.4 * 5 * 50); // two-stage piston, 0.01 m³/s, 9 h of 40 %
+  expect(((b ?? 0) - (a ?? 0)) / yearKWh).toBeCloseTo(0.005, 4);
+});
+
+test('the sum is what it is made of; a price of one’s own replaces the placeholder, and only that', () => {
+  const plan = goodDry();
+  const cost = costOfLine(plan, money);
+  expect(cost.yearly).toBeCloseTo(cost.pressure + cost.airLost + cost.refrigeration + cost.upkeep + cost.labour, 9);
+  expect(cost.whole).toBeCloseTo(cost.first + 10 * cost.yearly, 6);
+  expect(cost.placeholders).toContain('twin-tower');
+  const own = costOfLine(plan, { ...money, prices: { 'twin-tower': { first: 3000, yearly: 100 } } });
+  expect(own.first - cost.first).toBeCloseTo(3000 - (PLACEHOLDERS['twin-tower']?.first ?? 0), 9);
+  expect(own.placeholders).not.toContain('twin-tower');
+});
+
+test('what dry air is worth counts against the cost, year by year', () => {
+  const worth = [{ what: 'fewer rejects', yearly: 500, claim: true }];
+  expect(costOfLine(goodShop(), money).whole - costOfLine(goodShop(), { ...money, worth }).whole).toBeCloseTo(5000, 6);
+});
+
+test('drains by hand cost more minutes than drains that open by themselves', () => {
+  const minutes = (drain: string): number => costOfLine(but('receiver', { drain })(goodShop()), money).minutes;
+  expect(minutes('manual') - minutes('level')).toBe(250 - 50);
+});
+
+test.each([
+  [{ currency: ' ' }, /currency/],
+  [{ years: 0 }, /one year/],
+  [{ years: 2.5 }, /Whole years/],
+  [{ perKWh: -1 }, /Tariff: not below 0/],
+  [{ prices: { receiver: { first: 'free', yearly: 0 } } }, /To buy: a number/],
+  [{ worth: [{ what: '', yearly: 3 }] }, /Say what/],
+])('%j is refused in words', (input, message) => {
+  const result = moneySchema.safeParse(input);
+  expect(result.error?.issues.map((i) => i.message).join()).toMatch(message);
+});

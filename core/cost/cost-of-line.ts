@@ -1,0 +1,97 @@
+import { CHILLED, is, TREATMENT } from '../advice/groups';
+import { LineFacts } from '../advice/line-facts';
+import { costOfPressure, lossesTo } from '../flow/waterfall';
+import type { Plan } from '../line/plan';
+import { stageById } from '../line/runs';
+import { walk } from '../line/walk';
+import { choresOf } from './chores';
+import { type Money, priceOf } from './money';
+
+const CFM = 4.719474e-4;
+/** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (handbook of practice). */
+const CHILLED_W = 750 / (100 * CFM);
+const CYCLES = 0.5; // of that, by load (0.2–0.8, handbook of practice)
+const WEEKS = 50; // with two of holidays (estimate)
+
+/** What a line costs, in the person’s currency. First cost once, the rest in a year. */
+export interface LineCost {
+  readonly first: number;
+  readonly pressure: number;
+  readonly airLost: number;
+  readonly refrigeration: number;
+  /** Elements, media and service. */
+  readonly upkeep: number;
+  readonly labour: number;
+  readonly yearly: number;
+  readonly worth: number;
+  /** Over the person’s years, less what dry air is worth. */
+  readonly whole: number;
+  /** kWh behind the energy, and minutes a year behind the labour. */
+  readonly kWh: { readonly pressure: number; readonly airLost: number; readonly refrigeration: number };
+  readonly minutes: number;
+  /** Kinds whose price is a placeholder still. */
+  readonly placeholders: readonly string[];
+}
+
+/**
+ * What a line costs to buy and to keep.
+ * @param money the person’s own figures
+ * @source specific power, 0.5 % a psi and dryers’ power: handbook of practice, orders of magnitude; prices: the person’s or
+ *   invented placeholders
+ */
+export function costOfLine(plan: Plan, money: Money): LineCost {
+  const line = new LineFacts(plan, walk(plan));
+  const { yearKWh, kWhPerPa } = costOfPressure(plan);
+  const losses = line.of('outlet').map((o) => {
+    const moment = line.moments.get(o.id);
+    return moment
+      ? lossesTo(line.plan, o.id, moment)
+          .filter((l) => is(TREATMENT, stageById(line.plan, l.stageId)?.kind ?? 'outlet'))
+          .reduce((sum, l) => sum + l.lossPa, 0)
+      : 0;
+  });
+  const { lostM3PerS, deliveredM3PerS } = line.balance;
+  const { days, startsAtH, endsAtH } = plan.survey.working;
+  const hours = (endsAtH - startsAtH) * days.length * WEEKS;
+  const chilledW = line
+    .of(...CHILLED, 'high-inlet-dryer')
+    .reduce((sum, s) => sum + CHILLED_W * s.parameters.ratedFlowM3PerS * (s.kind === 'cycling-dryer' ? CYCLES : 1), 0);
+  // Air that is given away is given away at every hour at which the line stands under pressure.
+  const perM3 = deliveredM3PerS > 0 ? yearKWh / (deliveredM3PerS * loadedHours(plan) * 3600) : 0;
+  const kWh = {
+    pressure: Math.max(0, ...losses) * kWhPerPa,
+    airLost: lostM3PerS * hours * 3600 * perM3,
+    refrigeration: (chilledW / 1000) * hours,
+  };
+  const prices = line.stages
+    .map((s) => ({ kind: s.kind, ...priceOf(money, s.kind) }))
+    .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
+  const minutes = choresOf(plan, line).reduce((sum, c) => sum + c.minutesPerYear, 0);
+  const first = prices.reduce((sum, p) => sum + p.price.first, 0);
+  const upkeep = prices.reduce((sum, p) => sum + p.price.yearly, 0);
+  const [pressure, airLost, refrigeration] = [kWh.pressure, kWh.airLost, kWh.refrigeration].map(
+    (k) => k * money.perKWh,
+  ) as [number, number, number];
+  const labour = (minutes / 60) * money.perHour;
+  const yearly = pressure + airLost + refrigeration + upkeep + labour;
+  const worth = money.worth.reduce((sum, w) => sum + w.yearly, 0);
+  return {
+    first,
+    pressure,
+    airLost,
+    refrigeration,
+    upkeep,
+    labour,
+    yearly,
+    worth,
+    whole: first + money.years * (yearly - worth),
+    kWh,
+    minutes,
+    placeholders: [...new Set(prices.filter((p) => !p.own).map((p) => p.kind))],
+  };
+}
+
+function loadedHours(plan: Plan): number {
+  const { days, startsAtH, endsAtH, loadedShare } = plan.survey.working;
+  return (endsAtH - startsAtH) * loadedShare * days.length * WEEKS;
+}

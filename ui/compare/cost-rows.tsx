@@ -1,0 +1,61 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { costOfLine, type LineCost } from '@/core/cost/cost-of-line';
+import { type KindName, kindOf } from '@/core/equipment/index';
+import type { Plan } from '@/core/line/plan';
+import { formatNumber } from '@/core/quantity/format';
+import { usePlan } from '@/ui/plan/plan-provider';
+
+const ROWS = [
+  ['first', 'To buy'],
+  ['pressure', 'Power for the pressure lost in treatment, a year'],
+  ['airLost', 'Purge, leaks and drains, a year'],
+  ['refrigeration', 'Refrigeration, a year'],
+  ['upkeep', 'Elements, media, service, a year'],
+  ['labour', 'Work, a year'],
+  ['yearly', 'All of it, a year'],
+  ['worth', 'What dry air is worth, a year'],
+] as const satisfies readonly (readonly [keyof LineCost, string])[];
+
+/** What each plan costs, at the tariff and prices of the line at hand. */
+export function CostRows({
+  plans,
+  cells,
+}: {
+  plans: readonly Plan[];
+  cells: (of: (i: number) => ReactNode) => ReactNode;
+}) {
+  const { plan } = usePlan();
+  const { money } = plan;
+  const costs = plans.map((p) => costOfLine(p, money));
+  const tell = (amount: number): string => `${formatNumber(amount, undefined, 2)} ${money.currency}`;
+  const placeholders = [...new Set(costs.flatMap((c) => c.placeholders))].map((k) => kindOf(k as KindName).label);
+  return (
+    <>
+      {ROWS.map(([field, label]) => (
+        <tr key={field} className={`border-t border-hairline ${field === 'yearly' ? 'font-semibold' : ''}`}>
+          <th scope="row" className="py-1 pr-3 font-normal">
+            {label}
+          </th>
+          {cells((i) => tell(costs[i]?.[field] ?? 0))}
+        </tr>
+      ))}
+      <tr className="border-t border-edge font-semibold">
+        <th scope="row" className="py-1 pr-3">
+          Over {money.years} years, less what it is worth
+        </th>
+        {cells((i) => tell(costs[i]?.whole ?? 0))}
+      </tr>
+      {placeholders.length > 0 && (
+        <tr>
+          <td colSpan={plans.length + 1} className="py-2 text-[0.88rem] text-amber">
+            ◆ Invented placeholders until you replace them below: {placeholders.slice(0, 6).join(', ')}
+            {placeholders.length > 6 ? ` and ${placeholders.length - 6} more` : ''}. They tell small from large, no
+            more.
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

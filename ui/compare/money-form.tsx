@@ -1,0 +1,188 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/cost/money';
+import { type KindName, kindOf } from '@/core/equipment/index';
+import { allStages } from '@/core/line/runs';
+import { Field, tied } from '@/ui/forms/field';
+import { usePlan } from '@/ui/plan/plan-provider';
+
+/** The person’s own figures: tariff, years, prices, and what dry air is worth to them. */
+export function MoneyForm() {
+  const { plan, edit } = usePlan();
+  const { money } = plan;
+  /** The message with which an edit is refused; a refused edit changes nothing. */
+  const set = (change: Partial<Money>, key: string): string | undefined => {
+    const result = moneySchema.safeParse({ ...money, ...change });
+    if (!result.success) return result.error.issues[0]?.message;
+    edit((p) => ({ ...p, money: { ...p.money, ...change } }), `money.${key}`);
+    return undefined;
+  };
+  const kinds = [...new Set(allStages(plan).map((s) => s.kind))].filter((k) => k in PLACEHOLDERS);
+  const setPrice = (kind: KindName, change: Partial<{ first: number; yearly: number }>): string | undefined =>
+    set({ prices: { ...money.prices, [kind]: { ...priceOf(money, kind).price, ...change } } }, `${kind}`);
+  const setWorth = (i: number, change: Partial<Money['worth'][number]>): string | undefined =>
+    set({ worth: money.worth.map((w, n) => (n === i ? { ...w, ...change } : w)) }, `worth.${i}`);
+  return (
+    <details className="border-t border-hairline pt-3">
+      <summary className="min-h-6 cursor-pointer font-semibold">
+        Your own figures{' '}
+        <span className="font-normal text-quiet">· tariff, prices, and what dry air is worth to you</span>
+      </summary>
+      <div className="mt-3 grid gap-5">
+        <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4">
+          <Typed
+            id="currency"
+            label="Currency"
+            value={money.currency}
+            onCommit={(currency) => set({ currency }, 'currency')}
+          />
+          <Amount id="years" label="Years" value={money.years} onCommit={(years) => set({ years }, 'years')} />
+          <Amount
+            id="tariff"
+            label={`A kWh, ${money.currency}`}
+            value={money.perKWh}
+            onCommit={(perKWh) => set({ perKWh }, 'kwh')}
+          />
+          <Amount
+            id="hour"
+            label={`An hour of work, ${money.currency}`}
+            value={money.perHour}
+            onCommit={(perHour) => set({ perHour }, 'hour')}
+          />
+        </div>
+        <fieldset>
+          <legend className="font-semibold">Prices of what stands in the line</legend>
+          <ul className="mt-1 grid gap-x-8 lg:grid-cols-2">
+            {kinds.map((kind) => {
+              const { price, own } = priceOf(money, kind);
+              return (
+                <li
+                  key={kind}
+                  className="grid grid-cols-[1fr_8rem_8rem] items-start gap-3 border-t border-hairline py-2"
+                >
+                  <span className="pt-1">
+                    {kindOf(kind).label}
+                    <span className={`block text-[0.85rem] ${own ? 'text-water' : 'text-amber'}`}>
+                      {own ? 'your own' : '◆ placeholder'}
+                    </span>
+                  </span>
+                  <Amount
+                    id={`${kind}-first`}
+                    label="To buy"
+                    value={price.first}
+                    onCommit={(first) => setPrice(kind, { first })}
+                  />
+                  <Amount
+                    id={`${kind}-yearly`}
+                    label="A year"
+                    value={price.yearly}
+                    onCommit={(yearly) => setPrice(kind, { yearly })}
+                  />
+                </li>
+              );
+            })}
+          </ul>
+        </fieldset>
+        <fieldset className="grid gap-2">
+          <legend className="font-semibold">What dry air is worth to this shop, a year</legend>
+          <p className="max-w-prose text-[0.88rem] text-quiet">
+            Fewer rejects, longer life of consumables, paint that dries sooner. Mark what somebody claims and you have
+            not seen yet.
+          </p>
+          {money.worth.map((w, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: they have no other name
+            <div key={i} className="grid grid-cols-[1fr_8rem] items-end gap-3 sm:grid-cols-[1fr_8rem_auto_auto]">
+              <Typed id={`worth-${i}`} label="What" value={w.what} onCommit={(what) => setWorth(i, { what })} />
+              <Amount
+                id={`worth-${i}-yearly`}
+                label={`A year, ${money.currency}`}
+                value={w.yearly}
+                onCommit={(yearly) => setWorth(i, { yearly })}
+              />
+              <label className="flex min-h-9 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-(--water)"
+                  checked={w.claim}
+                  onChange={(e) => setWorth(i, { claim: e.target.checked })}
+                />
+                a claim
+              </label>
+              <button
+                type="button"
+                className="button"
+                onClick={() => set({ worth: money.worth.filter((_, n) => n !== i) }, 'worth')}
+              >
+                Remove
+              </button>
+            </div>
+          ))}
+          {money.worth.length < 8 && (
+            <div>
+              <button
+                type="button"
+                className="button"
+                onClick={() =>
+                  set({ worth: [...money.worth, { what: 'Fewer rejects', yearly: 0, claim: true }] }, 'worth')
+                }
+              >
+                <Plus size={15} aria-hidden /> Add what it is worth
+              </button>
+            </div>
+          )}
+        </fieldset>
+      </div>
+    </details>
+  );
+}
+
+/** What is typed stays as typed; it counts once it is allowed. */
+function Typed({
+  id,
+  label,
+  value,
+  onCommit,
+}: {
+  id: string;
+  label: string;
+  value: string;
+  onCommit: (v: string) => string | undefined;
+}) {
+  const [error, setError] = useState<string>();
+  return (
+    <Field id={id} label={label} error={error}>
+      <input
+        {...tied(id, error)}
+        className="control"
+        defaultValue={value}
+        onChange={(e) => setError(onCommit(e.target.value))}
+      />
+    </Field>
+  );
+}
+
+function Amount({
+  id,
+  label,
+  value,
+  onCommit,
+}: {
+  id: string;
+  label: string;
+  value: number;
+  onCommit: (v: number) => string | undefined;
+}) {
+  return (
+    <Typed
+      id={id}
+      label={label}
+      value={String(value)}
+      onCommit={(text) => {
+        const number = Number(text.trim().replace(',', '.'));
+        return text.trim() === '' || Number.isNaN(number) ? 'Type a number.' : onCommit(number);
+      }}
+    />
+  );
+}
