@@ -85,3 +85,21 @@ test('with the database down the API answers 503 in JSON', async ({ request }) =
   expect(answer.status()).toBe(503);
   expect(await answer.json()).toMatchObject({ error: { code: 'database-down' } });
 });
+
+test('two who changed different things keep both with one button, and see what each did', async ({ page, context }) => {
+  const line = await buildOwnLine(page);
+  await page.goto(`${line}/survey`);
+  const other = await context.newPage();
+  await other.goto(`${line}/survey`);
+  await other.getByLabel('Shop').fill('Theirs');
+  await expectSaved(other);
+  await page.getByLabel('Line', { exact: true }).fill('Mine');
+  const notice = page.getByRole('alert').filter({ hasText: 'newer version' });
+  await expect(notice).toContainText('Lute shop → Theirs');
+  await expect(notice).toContainText('→ Mine');
+  await notice.getByRole('button', { name: 'Keep both' }).click();
+  await expectSaved(page);
+  await page.reload();
+  await expect(page.getByLabel('Shop')).toHaveValue('Theirs');
+  await expect(page.getByLabel('Line', { exact: true })).toHaveValue('Mine');
+});

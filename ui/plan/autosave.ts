@@ -9,6 +9,8 @@ interface Draft {
   readonly rowVersion: number;
   /** What was sent and not answered: if one of these is what is stored now, the newer version is our own. */
   readonly unanswered?: readonly Plan[];
+  /** What the edits began with: what was stored then. */
+  readonly base?: Plan;
 }
 
 /** The newest edit, kept in this browser until the database has it. */
@@ -17,7 +19,13 @@ export function draftOf(planId: string): Draft | undefined {
     const text = localStorage.getItem(`cool-dram.draft.${planId}`);
     const draft = text ? (JSON.parse(text) as Draft) : undefined;
     // Through the schema, so that a draft left by an older program gets the fields that are new since then.
-    return draft && { ...draft, plan: planSchema.parse(draft.plan) };
+    return (
+      draft && {
+        ...draft,
+        plan: planSchema.parse(draft.plan),
+        ...(draft.base && { base: planSchema.parse(draft.base) }),
+      }
+    );
   } catch {
     return undefined;
   }
@@ -38,6 +46,8 @@ function keepDraft(planId: string, draft: Draft | undefined): void {
 export interface Autosave {
   /** Saves mine over the newer version that is stored. */
   readonly keepMine: () => void;
+  /** Joins both: what only one of us changed is kept. */
+  readonly merge: (merged: Plan) => void;
   /** Takes the newer version; mine stays one undo away. */
   readonly takeTheirs: () => void;
   readonly stop: () => void;
@@ -59,7 +69,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
     drafting = undefined;
     keepDraft(planId, draft);
   };
-  const draftNow = (): void => keep({ plan: store.getState().plan, rowVersion, unanswered });
+  const draftNow = (): void => keep({ plan: store.getState().plan, rowVersion, unanswered, base: savedPlan });
   const same = (a: Plan, b: Plan): boolean => JSON.stringify(a) === JSON.stringify(b);
   const schedule = (ms: number): void => {
     clearTimeout(timer);
@@ -80,7 +90,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       unanswered.push(plan);
     }
     sending = true;
-    keep({ plan, rowVersion, unanswered });
+    keep({ plan, rowVersion, unanswered, base: savedPlan });
     if (saving.phase !== 'waiting') setSaving({ phase: 'saving' });
     let answer: Response | undefined;
     try {
@@ -101,7 +111,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       savedPlan = plan;
       unanswered = [];
       const newest = store.getState().plan === plan;
-      keep(newest ? undefined : { plan: store.getState().plan, rowVersion });
+      keep(newest ? undefined : { plan: store.getState().plan, rowVersion, base: savedPlan });
       setSaving({ phase: newest ? 'saved' : 'unsaved' });
       if (!newest) schedule(PAUSE_MS);
     } else if (answer?.status === 409 && body?.error?.newer) {
@@ -114,7 +124,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
         savedPlan = newer.plan;
         write = undefined;
         schedule(0);
-      } else setSaving({ phase: 'conflict', newer });
+      } else setSaving({ phase: 'conflict', newer, base: savedPlan });
     } else if (answer && answer.status < 500) {
       unanswered = [];
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
@@ -142,22 +152,23 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
   if (draft && !same(draft.plan, stored.plan)) {
     store.getState().edit(() => draft.plan);
     if (draft.rowVersion !== rowVersion && !draft.unanswered?.some((p) => same(p, stored.plan)))
-      store.getState().setSaving({ phase: 'conflict', newer: stored });
+      store.getState().setSaving({ phase: 'conflict', newer: stored, base: draft.base });
   } else keep(undefined);
 
-  const settle = (take: boolean): void => {
+  const settle = (take?: (newer: Plan) => Plan): void => {
     const { saving, edit, setSaving } = store.getState();
     if (saving.phase !== 'conflict') return;
     rowVersion = saving.newer.rowVersion;
     savedPlan = saving.newer.plan;
     write = undefined;
     setSaving({ phase: 'unsaved' });
-    if (take) edit(() => saving.newer.plan);
+    if (take) edit(() => take(saving.newer.plan));
     schedule(0);
   };
   return {
-    keepMine: () => settle(false),
-    takeTheirs: () => settle(true),
+    keepMine: () => settle(),
+    takeTheirs: () => settle((newer) => newer),
+    merge: (merged) => settle(() => merged),
     stop: () => {
       flush();
       stopped = true;

@@ -10,6 +10,8 @@ export type Saving =
   | {
       readonly phase: 'conflict';
       readonly newer: { readonly rowVersion: number; readonly plan: Plan };
+      /** What both began with, where it is known. */
+      readonly base: Plan | undefined;
     };
 
 export interface PlanState {

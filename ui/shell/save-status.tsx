@@ -1,7 +1,12 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
+import { useMemo } from 'react';
+import { changes } from '@/core/line/changes';
+import { merge } from '@/core/line/merge';
+import type { Plan } from '@/core/line/plan';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
 
 const TEXT = {
   saved: 'Saved',
@@ -71,29 +76,61 @@ export function SaveStatus() {
 /** What stands between an edit and the database, and the way out. */
 export function SaveNotice() {
   const saving = usePlanState((s) => s.saving);
-  const { autosave } = usePlan();
   if (saving.phase === 'waiting' || saving.phase === 'refused')
     return (
       <p role="alert" className="border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
         {saving.message}
       </p>
     );
-  if (saving.phase !== 'conflict') return null;
+  return saving.phase === 'conflict' ? <TwoVersions newer={saving.newer.plan} base={saving.base} /> : null;
+}
+
+/** Two saved different versions: what each did, and both joined, theirs or mine. */
+function TwoVersions({ newer, base }: { newer: Plan; base: Plan | undefined }) {
+  const { plan, autosave } = usePlan();
+  const { say } = useUnits();
+  const merged = useMemo(() => base && merge(base, plan, newer), [base, plan, newer]);
   return (
-    <div
-      role="alert"
-      className="flex flex-wrap items-center gap-3 border-b border-hairline bg-amber-wash px-4 py-2 text-amber"
-    >
-      <span className="flex-1 basis-72">
-        <strong>Somebody saved a newer version of this line.</strong> Yours is kept in this browser. Nothing is
-        overwritten until you choose; the other one stays an undo away.
-      </span>
-      <button type="button" className="button" onClick={autosave?.takeTheirs}>
-        Use the newer one
-      </button>
-      <button type="button" className="button" onClick={autosave?.keepMine}>
-        Keep mine
-      </button>
+    <div role="alert" className="grid gap-2 border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
+      <div className="flex flex-wrap items-center gap-3">
+        <span className="flex-1 basis-72">
+          <strong>Somebody saved a newer version of this line.</strong> Yours is kept in this browser. Nothing is
+          overwritten until you choose; the other one stays an undo away.
+        </span>
+        {merged && (
+          <button type="button" className="button button-strong" onClick={() => autosave?.merge(merged.plan)}>
+            {merged.clashes.length === 0 ? 'Keep both' : 'Keep both, mine where they clash'}
+          </button>
+        )}
+        <button type="button" className="button" onClick={autosave?.takeTheirs}>
+          Use the newer one
+        </button>
+        <button type="button" className="button" onClick={autosave?.keepMine}>
+          Keep mine
+        </button>
+      </div>
+      {base && (
+        <div className="grid gap-x-8 text-ink sm:grid-cols-2">
+          <Did title="They" list={changes(base, newer).map((c) => c.says(say))} />
+          <Did title="You" list={changes(base, plan).map((c) => c.says(say))} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+const MOST_TOLD = 6;
+
+function Did({ title, list }: { title: string; list: readonly string[] }) {
+  return (
+    <div>
+      <p className="font-semibold">{title}</p>
+      <ul className="list-disc pl-5">
+        {list.slice(0, MOST_TOLD).map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+        {list.length > MOST_TOLD && <li>and {list.length - MOST_TOLD} more</li>}
+      </ul>
     </div>
   );
 }
