@@ -313,6 +313,10 @@ const CASES: Readonly<Record<string, Case>> = {
     ),
     without('third-regulator'),
   ],
+  A24: [
+    withLine(goodSpray, but('bead-cartridge', { charge: 'oven', ovenC: 115 })),
+    but('bead-cartridge', { ovenC: 230 }),
+  ],
   A23: [
     withLine(goodShop, unitOf('coalescing-filter', 'u1', 'Trolley'), unitOf('fine', 'u2', 'Second trolley')),
     (p) => ({ ...p, units: p.units.map((u) => ({ ...u, name: 'Trolley' })) }),

@@ -18,6 +18,7 @@ const ROOM_MOST_C = 43.3; // 110 °F
 const PELLETS_MOST_C = 37.8; // 100 °F
 const SPARE_K = 10; // 18 °F below the coldest pipe (ISA-7.0.01 for instrument air, recalled)
 const PURGE_APART_PA = 68_948; // 10 psi
+const DYE_MOST_C = 121.1; // 250 °F
 const SWEEP_WASTED_BELOW = 0.3;
 const PEAK_OVER_AVERAGE = 2;
 const SENSITIVE = ['spray', 'cutting', 'instruments', 'food'] as const;
@@ -720,6 +721,28 @@ export const DRYING: readonly Rule[] = [
           ),
         ];
       }),
+  },
+  {
+    id: 'A24',
+    grade: 'must',
+    when: 'silica gel with a dye, dried hotter than 250 °F (121 °C)',
+    mend: 'Retire that charge and replace it; dry the next at most at 120 °C, until its weight stands.',
+    source: 'common practice; reference group 12',
+    finds: (line) =>
+      line
+        .of('bead-cartridge')
+        .filter(
+          (s) => s.parameters.medium === 'silica' && s.parameters.charge === 'oven' && s.parameters.ovenC > DYE_MOST_C,
+        )
+        .map((s) =>
+          at(
+            s,
+            (say) => `The gel in ${s.name} was dried at ${say(s.parameters.ovenC, 'temperature')}: it is spoilt.`,
+            (say) =>
+              `A dye bears ${say(DYE_MOST_C, 'temperature')}. Beyond that its colour tells nothing any more, and the gel takes up less.`,
+            set('Put in a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
+          ),
+        ),
   },
   {
     id: 'O56',
