@@ -40,8 +40,10 @@ test('a copy is a line of its own; prices of one’s own replace the placeholder
   await page.getByText('Your own figures').click();
   await page.getByLabel('Currency').fill('€');
   const receiver = page.getByRole('listitem').filter({ hasText: 'Receiver' });
-  await receiver.getByLabel('To buy').fill('free');
+  await receiver.getByLabel('To buy').fill('');
   await expect(receiver.getByText('Type a number.')).toBeVisible();
+  await receiver.getByLabel('To buy').fill('$ 800');
+  await expect(receiver.getByText('all amounts are in €')).toBeVisible();
   await receiver.getByLabel('To buy').fill('-5');
   await expect(receiver.getByText('To buy: not below 0.')).toBeVisible();
   await receiver.getByLabel('To buy').fill('800');

@@ -116,8 +116,7 @@ export const CATCHING: readonly Rule[] = [
           at(
             s,
             `${s.name} has no coarser filter before it.`,
-            (say) =>
-              `All the oil and dirt loads the fine element: it blocks early, at ${say(line.inlet(s)?.liquidKgPerS ?? 0, 'waterFlow')} of drops besides.`,
+            `All the oil and dirt loads the fine element, ${(line.grades.get(line.before(s)?.id ?? '')?.dirt.oilMg ?? 0).toPrecision(2)} mg of oil in each m³: it blocks early.`,
             put('Put a 1 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'general' }]),
           ),
         ),

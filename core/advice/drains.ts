@@ -14,6 +14,7 @@ const TIMER_MOST_SHARE = 0.01; // of what the pumps deliver
 const LIFT_MOST_M = 1.83; // 6 ft
 const BORE_LEAST_M = 0.00635; // 1/4 in
 const YEAR_S = 31_536_000;
+const MONTH_S = YEAR_S / 12;
 const WATER = 1000; // kg/m³
 
 interface Drained {
@@ -256,7 +257,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O40',
     grade: 'should',
     when: 'drains of different pressure in one unvented line',
-    mend: 'A vented manifold, and check valves.',
+    mend: 'One vented line for all, and check valves.',
     source: 'common practice',
     finds: (line) => {
       const pressures = drainPoints(line.plan).flatMap((s) => line.at(s)?.pressurePa ?? []);
@@ -361,7 +362,7 @@ export const DRAINS: readonly Rule[] = [
             `Nothing tells that ${s.name} still works.`,
             s.parameters.carbonUsedS === 0
               ? 'There is no record of when its carbon was changed.'
-              : (say) => `Its carbon is ${say(s.parameters.carbonUsedS, 'time')} old.`,
+              : `Its carbon is ${Math.round(s.parameters.carbonUsedS / MONTH_S)} months old.`,
             set('It was changed this month', s, { carbonUsedS: 30 * 86_400 }),
           ),
         ),

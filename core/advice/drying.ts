@@ -182,7 +182,7 @@ export const DRYING: readonly Rule[] = [
           at(
             [s, sensitive],
             `Dust of the beads goes to ${sensitive.name}.`,
-            `Behind ${s.name} the air is class ${line.grades.get(s.id)?.particle ?? 'X'} in particles, and nothing takes them out.`,
+            `Beads crumble as they age, most of all when they are wet: nothing behind ${s.name} takes the dust out.`,
             put('Put a 1 µm dust filter behind it', 'behind', s, ['particulate-filter', { element: '1' }]),
           ),
         ];
@@ -599,7 +599,7 @@ export const DRYING: readonly Rule[] = [
         ofLine(
           (say) => `You run out of air: ${say(-leftM3PerS, 'volumeFlow')} short.`,
           (say) =>
-            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}, and the dryer gets worse.`,
+            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.`,
           ...line
             .of('twin-tower')
             .filter((s) => s.parameters.control === 'fixed')
@@ -700,7 +700,10 @@ export const DRYING: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
+            (say) =>
+              lasts === 0
+                ? `The beads in ${s.name} are spent.`
+                : `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
             (say) => `A working day is ${say(day, 'time')} with the pump loaded.`,
             chilled
               ? set('Put in a larger, new charge', s, {
@@ -773,8 +776,8 @@ export const DRYING: readonly Rule[] = [
   {
     id: 'O57',
     grade: 'note',
-    when: 'pilot air of a dryer that is taken from the wet side',
-    mend: 'Feed the pilots from dry air.',
+    when: 'a dryer whose valves are moved by air from the wet side',
+    mend: 'Feed its valves from dry air.',
     source: 'common practice',
     finds: (line) =>
       line

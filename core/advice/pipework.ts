@@ -225,7 +225,7 @@ export const PIPEWORK: readonly Rule[] = [
         return [
           at(
             next ? [pump, next] : [pump],
-            'Rigid pipe on a pump that shakes cracks.',
+            'Rigid pipe straight on a pump that shakes will crack.',
             `Nothing flexible stands between ${pump.name} and ${next?.name ?? 'the pipe'}.`,
             set('Make the first joint flexible', pump, { joint: 'flexible' }),
           ),

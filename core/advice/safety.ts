@@ -51,7 +51,7 @@ const SUFFERS = [
   'pellet-tower',
 ] as const;
 
-const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS): Finding[] =>
+const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS, why: string): Finding[] =>
   line.of(...kinds).flatMap((s) => {
     const arrives = line.inlet(s)?.temperatureC;
     const limit = s.parameters.ratedC;
@@ -60,7 +60,7 @@ const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS): Finding
       at(
         s,
         (say) => `Air reaches ${s.name} at ${say(arrives, 'temperature')}; its limit is ${say(limit, 'temperature')}.`,
-        'Heat softens, cracks and ages it; a bowl or hose may burst.',
+        why,
         coolAtPump(line, s),
       ),
     ];
@@ -159,7 +159,7 @@ export const SAFETY: readonly Rule[] = [
           at(
             [s, weak],
             (say) =>
-              `The relief valve of ${s.name} opens at ${say(setPa, 'pressureDifference')}; ${weak.name} bears ${say(bears, 'pressureDifference')}.`,
+              `${s.kind === 'relief-valve' ? s.name : `The relief valve of ${s.name}`} opens at ${say(setPa, 'pressureDifference')}; ${weak.name} bears ${say(bears, 'pressureDifference')}.`,
             'It would let go only after the weaker part has been overloaded.',
             set(
               'Fit a valve that opens where it should',
@@ -230,7 +230,7 @@ export const SAFETY: readonly Rule[] = [
     when: 'a bowl, hose or vessel that hotter air reaches than it bears',
     mend: 'Cool the air before it.',
     source: 'limits on the parts; typical ones are common practice',
-    finds: (line) => tooHot(line, BURSTS),
+    finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.'),
   },
   {
     id: 'S06b',
@@ -238,7 +238,7 @@ export const SAFETY: readonly Rule[] = [
     when: 'another part that hotter air reaches than it bears',
     mend: 'Cool the air before it.',
     source: 'limits on the parts; typical ones are common practice',
-    finds: (line) => tooHot(line, SUFFERS),
+    finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it lets through what it should hold.'),
   },
   {
     id: 'S07',
@@ -435,7 +435,7 @@ export const SAFETY: readonly Rule[] = [
       line.plan.survey.site.area === 'unrated'
         ? [
             ofLine(
-              'Nobody has looked whether the electrics here may spark.',
+              'Nobody has looked whether what is electric here may spark.',
               'Ordinary solenoids, fans and meters ignite what is in the air.',
             ),
           ]
@@ -616,7 +616,7 @@ export const SAFETY: readonly Rule[] = [
           at(
             s,
             `Look at ${s.name}: ${[relief && 'has it a relief valve', plate && 'is its nameplate legible'].filter(Boolean).join(', and ')}?`,
-            'A tank without either is the one thing in a shop that kills.',
+            'A tank that bursts can kill. Its valve and its plate are what stands before that.',
             set('It has both, I looked', s, {
               ...(relief && { relief: 'own' }),
               ...(plate && { nameplate: 'legible' }),

@@ -174,6 +174,7 @@ function Amount({
   value: number;
   onCommit: (v: number) => string | undefined;
 }) {
+  const { plan } = usePlan();
   return (
     <Typed
       id={id}
@@ -181,6 +182,7 @@ function Amount({
       value={String(value)}
       onCommit={(text) => {
         const number = Number(text.trim().replace(',', '.'));
+        if (/\p{Sc}|[A-Za-z]{3}/u.test(text)) return `The number alone: all amounts are in ${plan.money.currency}.`;
         return text.trim() === '' || Number.isNaN(number) ? 'Type a number.' : onCommit(number);
       }}
     />
