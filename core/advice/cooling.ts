@@ -1,10 +1,10 @@
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
+import { coolAtPump } from './cool-first';
 import { CHILLED, COOLERS, is } from './groups';
 import type { LineFacts } from './line-facts';
 import { at, carry, ofLine, put, set } from './mend';
 import type { Rule } from './rule';
-import { coolAtPump } from './safety';
 
 // Limits: common practice of the trade.
 const DUTY_WANTS_COOLER = 0.3;

@@ -4,23 +4,37 @@ import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
 import { CATCHING } from './catching';
+import { CONDENSATE } from './condensate';
 import { COOLING } from './cooling';
 import { DRAINS } from './drains';
-import { DRYING } from './drying';
+import { DRYING_DUTY } from './drying-duty';
+import { DRYING_NEED } from './drying-need';
+import { DRYING_ORDER } from './drying-order';
+import { HEAT } from './heat';
 import { LineFacts } from './line-facts';
 import { PIPEWORK } from './pipework';
+import { PRESSURE_LEFT } from './pressure-left';
 import { PUMPING } from './pumping';
 import { type Finding, type Rule, type Say, say } from './rule';
 import { SAFETY } from './safety';
+import { TOOL_PRESSURE } from './tool-pressure';
+import { VESSELS } from './vessels';
 
 /** Every rule, family by family. */
 export const RULES: readonly Rule[] = [
   ...SAFETY,
+  ...VESSELS,
+  ...HEAT,
+  ...TOOL_PRESSURE,
   ...COOLING,
   ...CATCHING,
-  ...DRYING,
+  ...DRYING_ORDER,
+  ...DRYING_DUTY,
+  ...DRYING_NEED,
   ...DRAINS,
+  ...CONDENSATE,
   ...PIPEWORK,
+  ...PRESSURE_LEFT,
   ...PUMPING,
 ];
 

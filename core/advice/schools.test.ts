@@ -1,6 +1,7 @@
 import { all, behind, branch, but, goodShop, goodSpray, place, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { DISPUTES, type Dispute, disputesOf, holdAgainst } from './schools';
+import { holdAgainst } from './hold-against';
+import { DISPUTES, type Dispute, disputesOf } from './schools';
 
 let n = 0;
 const newId = (): string => `s-${n++}`;

@@ -3,26 +3,12 @@ import type { Plan, Stage } from '../line/plan';
 import { allStages, MAIN } from '../line/runs';
 import { walk } from '../line/walk';
 import { heldWater, ovenHumidity } from '../media/isotherm';
-import type { QuantityName } from '../quantity/units';
 import { CHILLED, COOLERS, DRYERS, is } from './groups';
 import { LineFacts } from './line-facts';
+import type { Measure } from './measures';
 import { made, type Values } from './mend';
 
-/** What each school would give on this line, measured. */
-const MEASURES = {
-  intoTank: { label: 'Water that goes on behind pump and cooler', quantity: 'waterFlow' },
-  drops: { label: 'Drops that reach the jobs', quantity: 'waterFlow' },
-  dewPointC: { label: 'Worst dew point at a job', quantity: 'temperature' },
-  spareK: { label: 'Above the dew point where it is coldest', quantity: 'temperatureDifference' },
-  weakestPa: { label: 'Pressure at the weakest job', quantity: 'pressure' },
-  airLost: { label: 'Air given away', quantity: 'volumeFlow' },
-  oilMg: { label: 'Oil that reaches the jobs, mg/m³', quantity: 'number' },
-  left: { label: 'Water that the oven leaves in dyed gel, of its weight', quantity: 'share' },
-} as const satisfies Record<string, { label: string; quantity: QuantityName | 'number' }>;
-export type Measure = keyof typeof MEASURES;
-export const measureOf = (m: Measure): { label: string; quantity: QuantityName | 'number' } => MEASURES[m];
-
-interface School {
+export interface School {
   readonly says: string;
   /** The line as this school would have it; left out, it changes nothing in the line. */
   readonly edit?: (plan: Plan, newId: () => string) => Plan;
@@ -286,52 +272,6 @@ function beadsBefore(plan: Plan, outlet: Stage, newId: () => string): Plan {
         made(newId(), 'bead-cartridge', { spentShare: 0 }),
       ].reduce((p, s, i) => insertStage(p, s, at + i, run.id), plan)
     : plan;
-}
-
-/** What a line gives, in the measures of the disputes; what the walk does not reach is left out. */
-export function measured(plan: Plan): Partial<Record<Measure, number>> {
-  const line = new LineFacts(plan, walk(plan));
-  const reached = line.of('outlet').flatMap((o) => {
-    const station = line.at(o);
-    return station ? [{ o, station }] : [];
-  });
-  if (reached.length === 0) return {};
-  const tank = line.of('receiver')[0];
-  const comes = tank ? line.inlet(tank) : line.at(line.stages[2]);
-  const pressures = reached.map(
-    ({ o }) => line.moments.get(o.id)?.section.at(o.id)?.pressurePa ?? line.at(o)?.pressurePa ?? 0,
-  );
-  const spare = line.stages.flatMap((s) =>
-    is(['pipe', 'hose', 'hose-reel', 'outlet'], s.kind) && line.at(s)
-      ? [line.roomC(s) - (line.at(s)?.pressureDewPointC ?? 0)]
-      : [],
-  );
-  return {
-    ...(comes && { intoTank: comes.vapourKgPerS + comes.liquidKgPerS }),
-    drops: reached.reduce((sum, { station }) => sum + station.liquidKgPerS, 0),
-    dewPointC: Math.max(...reached.map(({ station }) => station.pressureDewPointC)),
-    spareK: Math.min(...spare),
-    weakestPa: Math.min(...pressures),
-    airLost: line.balance.lostM3PerS,
-    oilMg: Math.max(...reached.map(({ o }) => line.grades.get(o.id)?.dirt.oilMg ?? 0)),
-  };
-}
-
-/** What each school of a dispute would give on a line. */
-export function holdAgainst(
-  plan: Plan,
-  { schools }: Dispute,
-  newId: () => string,
-): readonly {
-  readonly school: School;
-  readonly plan: Plan | undefined;
-  readonly gives: Partial<Record<Measure, number>>;
-}[] {
-  return schools.map((school) => {
-    if (school.gives) return { school, plan: undefined, gives: school.gives };
-    const theirs = school.edit ? school.edit(plan, newId) : plan;
-    return { school, plan: school.edit ? theirs : undefined, gives: measured(theirs) };
-  });
 }
 
 /** The disputes that a line gives reason for. */

@@ -1,7 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { type Dispute, disputesOf, holdAgainst, measureOf } from '@/core/advice/schools';
+import { holdAgainst } from '@/core/advice/hold-against';
+import { measureOf } from '@/core/advice/measures';
+import { type Dispute, disputesOf } from '@/core/advice/schools';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';

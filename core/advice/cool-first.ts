@@ -1,0 +1,11 @@
+import type { Stage } from '../line/plan';
+import type { LineFacts } from './line-facts';
+import { put } from './mend';
+
+const COOL_FIRST = [['aftercooler'], ['separator', { drain: 'float' }]] as const;
+
+/** A cooler and a separator right behind the pump. */
+export const coolAtPump = (line: LineFacts, stage: Stage) => {
+  const pump = line.pumpOf(stage);
+  return pump && put('Put a cooler and a separator behind the pump', 'behind', pump, ...COOL_FIRST);
+};

@@ -1,0 +1,18 @@
+import type { Stage } from '../line/plan';
+import type { LineFacts } from './line-facts';
+
+export const WATER = 1000; // kg/m³
+
+interface Drained {
+  drain: string;
+  drainPulseM3: number;
+  drainEveryS: number;
+  drainOpenS: number;
+}
+
+export const own = (s: Stage): Drained => s.parameters as unknown as Drained;
+
+export const drained = (line: LineFacts, ...how: string[]): Stage[] =>
+  line.stages.filter((s) => 'drain' in s.parameters && how.includes(own(s).drain));
+
+export const caught = (line: LineFacts, s: Stage): number => line.at(s)?.caughtKgPerS ?? 0;

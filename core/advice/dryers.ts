@@ -1,0 +1,75 @@
+import { pressureDewPointC } from '../air/dew-point';
+import { vapourFractionFromRelativeHumidity } from '../air/humidity';
+import type { Stage } from '../line/plan';
+import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
+import { CHILLED, DRYERS, INERT, is } from './groups';
+import type { LineFacts, StageOf } from './line-facts';
+
+const WORKING_PA = 8e5;
+
+/** The pressure dew point that an outlet asks for; where nobody knows on which basis, the harder of the two. */
+export function neededDewPointC(line: LineFacts, s: StageOf<'outlet'>): number | undefined {
+  const p = s.parameters;
+  const here = line.at(s);
+  const pressurePa = here?.pressurePa ?? WORKING_PA;
+  const roomC = line.roomC(s);
+  const of = (temperatureC: number, pa: number): number =>
+    pressureDewPointC(vapourFractionFromRelativeHumidity(p.relativeHumidity, temperatureC, pa), pressurePa);
+  switch (p.need) {
+    case 'no-liquid':
+      return undefined;
+    case 'dew-point':
+      return p.dewPointC;
+    case 'iso-class':
+      return WATER_CLASS_DEW_POINT_C[p.waterClass];
+    case 'humidity-expanded':
+      return of(roomC, line.around.atmosphericPa);
+    default:
+      return of(here?.temperatureC ?? roomC, pressurePa);
+  }
+}
+
+export const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
+  line.downstream(s).filter((d): d is StageOf<'outlet'> => d.kind === 'outlet');
+
+/** What stands right before a medium, apart from what changes nothing and what only chills. */
+export const rightBefore = (line: LineFacts, s: Stage): Stage | undefined =>
+  line.upstream(s).find((u) => !is(INERT, u.kind) && !is(CHILLED, u.kind));
+
+export const dryersBefore = (line: LineFacts, s: Stage): Stage[] => line.upstream(s).filter((u) => is(DRYERS, u.kind));
+
+const PURGE = 0.15; // of the rated flow, heatless (handbook of practice)
+
+const RATED_AT_PA = 801_325;
+
+const ROOM_FOR_MORE = 1.25;
+
+/** A twin tower for what passes a stage, with its filters, set for the pressure that arrives there. */
+export function tower(line: LineFacts, s: Stage) {
+  const comes = line.inlet(s);
+  const pressurePa = comes?.pressurePa ?? RATED_AT_PA;
+  const most = Math.max(
+    peakThrough(line, s).peak,
+    s.kind === 'outlet' ? s.parameters.flowM3PerS : 0,
+    comes ? line.flow(comes) : 0,
+  );
+  const rated = Math.max(1e-4, ROOM_FOR_MORE * most * Math.max(1, RATED_AT_PA / pressurePa));
+  const values = { ratedFlowM3PerS: rated, purgeM3PerS: PURGE * rated, purgeSetPa: pressurePa, control: 'dew-point' };
+  return [...both, ['twin-tower', values], ['particulate-filter']] as const;
+}
+
+export const both = [
+  ['coalescing-filter', { grade: 'general' }],
+  ['coalescing-filter', { grade: 'fine' }],
+] as const;
+
+/** What flows through a dryer while all behind it blow that can blow at once. */
+export function peakThrough(line: LineFacts, s: Stage): { peak: number; average: number } {
+  const behind = outletsBehind(line, s);
+  const worst = behind.map((o) => line.moments.get(o.id)?.peak).find((p) => p !== undefined);
+  const sum = (of: (o: StageOf<'outlet'>) => number): number => behind.reduce((all, o) => all + of(o), 0);
+  return {
+    peak: sum((o) => worst?.get(o.id) ?? 0),
+    average: sum((o) => o.parameters.flowM3PerS * o.parameters.usedShare),
+  };
+}

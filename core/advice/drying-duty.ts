@@ -1,0 +1,274 @@
+import { loadedHoursPerDay } from '../line/day';
+import type { Stage } from '../line/plan';
+import { coolAtPump } from './cool-first';
+import { dryersBefore, peakThrough, rightBefore } from './dryers';
+import { CHILLED, DRYERS, is, TOWERS } from './groups';
+import type { LineFacts } from './line-facts';
+import { at, ofLine, put, set } from './mend';
+import type { Rule } from './rule';
+
+const PELLETS_MOST_C = 37.8; // 100 °F
+
+const PURGE_APART_PA = 68_948; // 10 psi
+
+const DYE_MOST_C = 121.1; // 250 °F
+
+const SWEEP_WASTED_BELOW = 0.3;
+
+const PEAK_OVER_AVERAGE = 2;
+
+const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
+
+const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
+
+function coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtPump> {
+  const warm = (line.inlet(s)?.temperatureC ?? 0) > line.roomC(s) + 8;
+  return warm ? coolAtPump(line, s) : undefined;
+}
+
+/** Whether a dryer can do what passes it, and what it costs in air. */
+export const DRYING_DUTY: readonly Rule[] = [
+  {
+    id: 'O13',
+    grade: 'note',
+    when: 'use through a dryer in bursts of more than twice the average, and no dry receiver',
+    mend: 'A dry receiver of 1 to 3 gallons for each cfm.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
+        const { peak, average } = peakThrough(line, s);
+        if (average <= 0 || peak <= PEAK_OVER_AVERAGE * average || dryReceiver(line, s)) return [];
+        return [
+          at(
+            s,
+            'A dry tank behind the dryer would ride your surges.',
+            (say) => `Together the jobs draw ${say(peak, 'volumeFlow')}, on average ${say(average, 'volumeFlow')}.`,
+            put('Put a dry receiver behind it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O14',
+    grade: 'should',
+    when: 'a peak beyond what the dryer can do, and no dry receiver',
+    mend: 'A dry receiver, a flow controller, or a larger dryer.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of(...CHILLED, ...TOWERS).flatMap((s) => {
+        const load = line.load(s);
+        const comes = line.inlet(s);
+        const can = load && comes ? line.flow(comes) / load : Infinity;
+        const { peak } = peakThrough(line, s);
+        if (peak <= can || dryReceiver(line, s)) return [];
+        return [
+          at(
+            s,
+            (say) => `Surges of ${say(peak, 'volumeFlow')} overload ${s.name}.`,
+            (say) => `Here it can do ${say(can, 'volumeFlow')}: in each surge the dew point jumps.`,
+            put('Put a dry receiver behind it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O15',
+    grade: 'must',
+    when: 'more air than a dryer can dry in these conditions',
+    mend: 'Cool the air, cool the room, raise the pressure; else a larger dryer or one more beside it.',
+    source: 'generic correction tables, common practice: the maker’s own win',
+    finds: (line) =>
+      line.of(...CHILLED, ...TOWERS, 'high-inlet-dryer').flatMap((s) => {
+        const load = line.load(s);
+        const usesRating = s.kind !== 'refrigerated-dryer' || s.parameters.method === 'rated';
+        const comes = line.inlet(s);
+        if (!load || !comes || load <= 1 || !usesRating) return [];
+        const inlet = comes.temperatureC;
+        return [
+          at(
+            s,
+            (say) => `${s.name} is asked for ${say(load, 'share')} of what it can do here.`,
+            (say) =>
+              `The rating on its plate is for other conditions: here the air comes at ${say(inlet, 'temperature')} into a room of ${say(line.roomC(s), 'temperature')}.`,
+            set('Take a dryer that is large enough', s, { ratedFlowM3PerS: ratedOf(s) * load * 1.1 }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O19',
+    grade: 'must',
+    when: 'air of more than 100 °F (38 °C) on salt pellets',
+    mend: 'A better aftercooler.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('pellet-tower').flatMap((s) => {
+        const arrives = line.inlet(s)?.temperatureC ?? 0;
+        return arrives <= PELLETS_MOST_C
+          ? []
+          : [
+              at(
+                s,
+                (say) => `The pellets in ${s.name} get air of ${say(arrives, 'temperature')}.`,
+                (say) =>
+                  `Above ${say(PELLETS_MOST_C, 'temperature')} they fuse, and the dew point follows the air that comes.`,
+                put(
+                  'Cool it further before the tower',
+                  'before',
+                  s,
+                  ['aftercooler'],
+                  ['separator', { drain: 'float' }],
+                ),
+              ),
+            ];
+      }),
+  },
+  {
+    id: 'O20',
+    grade: 'must',
+    when: 'a pellet tower whose brine has nowhere to go',
+    mend: 'A drain, into a container or a sewer that may take it.',
+    source: 'local law on discharge; common practice',
+    finds: (line) =>
+      line
+        .of('pellet-tower')
+        .filter((s) => s.parameters.brine === 'ground')
+        .map((s) =>
+          at(
+            s,
+            `The brine of ${s.name} goes where nobody has allowed it.`,
+            'It is salt water with oil in it: it eats steel, and discharge is regulated.',
+            set('Lead it where it may go', s, { brine: 'permitted' }),
+          ),
+        ),
+  },
+  {
+    id: 'O23',
+    grade: 'note',
+    when: 'a membrane that is used to less than 30 %, while its sweep goes on',
+    mend: 'A smaller one, or shut the sweep while nobody draws air.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('membrane').flatMap((s) => {
+        const { average } = peakThrough(line, s);
+        if (s.parameters.sweepOff === 'yes' || average >= SWEEP_WASTED_BELOW * s.parameters.ratedFlowM3PerS) return [];
+        return [
+          at(
+            s,
+            `Most of the sweep of ${s.name} is wasted.`,
+            (say) =>
+              `It blows ${say(s.parameters.sweepShare * s.parameters.ratedFlowM3PerS, 'volumeFlow')} all day for ${say(average, 'volumeFlow')} of use.`,
+            set('Shut the sweep while nobody draws air', s, { sweepOff: 'yes' }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O24',
+    grade: 'must',
+    when: 'use, leaks and purge together above what the pumps deliver',
+    mend: 'More supply, a dryer that purges less, or fix the leaks.',
+    source: 'balance of this line',
+    finds: (line) => {
+      const { leftM3PerS, lostM3PerS, usedM3PerS, deliveredM3PerS, fallsToPa } = line.balance;
+      if (fallsToPa === undefined) return [];
+      return [
+        ofLine(
+          (say) => `You run out of air: ${say(-leftM3PerS, 'volumeFlow')} short.`,
+          (say) =>
+            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.`,
+          ...line
+            .of('twin-tower')
+            .filter((s) => s.parameters.control === 'fixed')
+            .map((s) => set(`Switch the purge of ${s.name} by its dew point`, s, { control: 'dew-point' })),
+        ),
+      ];
+    },
+  },
+  {
+    id: 'O25',
+    grade: 'should',
+    when: 'purge set for a pressure more than 10 psi (0.7 bar) from the one that arrives',
+    mend: 'Reset the nozzle or the valve.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('twin-tower').flatMap((s) => {
+        const arrives = line.inlet(s)?.pressurePa ?? s.parameters.purgeSetPa;
+        if (Math.abs(arrives - s.parameters.purgeSetPa) <= PURGE_APART_PA) return [];
+        return [
+          at(
+            s,
+            (say) =>
+              `The purge of ${s.name} is set for ${say(s.parameters.purgeSetPa, 'pressure')}; you run at ${say(arrives, 'pressure')}.`,
+            arrives > s.parameters.purgeSetPa
+              ? 'It blows away more air than it needs.'
+              : 'It blows too little to dry the beads.',
+            set('Set it for this pressure', s, { purgeSetPa: arrives }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O54',
+    grade: 'should',
+    when: 'beads that last less than a working day',
+    mend: 'Dry or cool the air before them; a second cartridge.',
+    source: 'computed from this line; the charge is a first model',
+    finds: (line) =>
+      line.of('bead-cartridge').flatMap((s) => {
+        // Beads that take up nothing any more tell no time: they are spent.
+        const lasts = line.shown(s, 'Spent after, loaded') ?? (s.parameters.spentShare > 0.5 ? 0 : undefined);
+        const day = loadedHoursPerDay(line.plan) * 3600;
+        if (lasts === undefined || lasts >= day) return [];
+        const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));
+        return [
+          at(
+            s,
+            (say) =>
+              lasts === 0
+                ? `The beads in ${s.name} are spent.`
+                : `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
+            (say) => `A working day is ${say(day, 'time')} with the pump loaded.`,
+            chilled
+              ? set('Put in a larger, new charge', s, {
+                  massKg: Math.min(
+                    500,
+                    Math.max(2 * s.parameters.massKg, (s.parameters.massKg * day * 5) / Math.max(lasts, 600)),
+                  ),
+                  spentShare: 0,
+                  charge: 'new',
+                })
+              : put(
+                  'Put a refrigerated dryer and its filter before them',
+                  'before',
+                  rightBefore(line, s)?.kind === 'coalescing-filter' ? (rightBefore(line, s) as Stage) : s,
+                  ['refrigerated-dryer'],
+                ),
+            coolIfWarm(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A24',
+    grade: 'must',
+    when: 'silica gel with a dye, dried hotter than 250 °F (121 °C)',
+    mend: 'Retire that charge and replace it; dry the next at most at 120 °C, until its weight stands.',
+    source: 'common practice; reference group 12',
+    finds: (line) =>
+      line
+        .of('bead-cartridge')
+        .filter(
+          (s) => s.parameters.medium === 'silica' && s.parameters.charge === 'oven' && s.parameters.ovenC > DYE_MOST_C,
+        )
+        .map((s) =>
+          at(
+            s,
+            (say) => `The gel in ${s.name} was dried at ${say(s.parameters.ovenC, 'temperature')}: it is spoilt.`,
+            (say) =>
+              `A dye bears ${say(DYE_MOST_C, 'temperature')}. Beyond that its colour tells nothing any more, and the gel takes up less.`,
+            set('Put in a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
+          ),
+        ),
+  },
+];

@@ -1,0 +1,284 @@
+import { both, outletsBehind, rightBefore } from './dryers';
+import { CHILLED, DESICCANT, DRYERS, is, TOWERS } from './groups';
+import { at, carry, inTurn, put, set, takeOut } from './mend';
+import type { Rule } from './rule';
+
+const SENSITIVE = ['spray', 'cutting', 'instruments', 'food'] as const;
+
+const SPOILT_BY_OIL = [...SENSITIVE, 'blasting', 'breathing'] as const;
+
+/** What has to stand before and behind a dryer. */
+export const DRYING_ORDER: readonly Rule[] = [
+  {
+    id: 'O07',
+    grade: 'must',
+    when: 'desiccant or carbon behind an oiled pump with no coalescer right before it',
+    mend: 'Coalescers of 1 µm and 0.01 µm right before it.',
+    source: 'common practice: oil spoils it for good',
+    finds: (line) =>
+      !line.oiled
+        ? []
+        : [...line.of(...DESICCANT), ...line.of('carbon-filter')].flatMap((s) => {
+            const before =
+              s.kind === 'carbon-filter'
+                ? line.upstream(s).find((u) => u.kind === 'coalescing-filter')
+                : rightBefore(line, s);
+            if (before?.kind === 'coalescing-filter') return [];
+            const oil = line.grades.get(line.before(s)?.id ?? '')?.dirt.oilMg;
+            return [
+              at(
+                s,
+                `No coalescer stands right before ${s.name}.`,
+                `Oil coats the ${s.kind === 'carbon-filter' ? 'carbon' : 'beads'} for good${oil === undefined ? '' : `: ${oil.toPrecision(2)} mg in each m³ reaches them`}.`,
+                put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+              ),
+            ];
+          }),
+  },
+  {
+    id: 'O08',
+    grade: 'must',
+    when: 'a bead cartridge before a refrigerated dryer',
+    mend: 'Swap them.',
+    source: 'common practice: four to ten times the load',
+    finds: (line) =>
+      line.of('bead-cartridge').flatMap((s) => {
+        const chilled = line.downstream(s).find((d) => is(CHILLED, d.kind) && line.runOf(d) === line.runOf(s));
+        const comes = line.inlet(s);
+        if (!chilled) return [];
+        return [
+          at(
+            [s, chilled],
+            `${s.name} takes up what ${chilled.name} would have taken out.`,
+            (say) =>
+              `${say((comes?.vapourKgPerS ?? 0) + (comes?.liquidKgPerS ?? 0), 'waterFlow')} reaches the beads; behind the dryer it would be a small part of that.`,
+            carry(`Move it behind ${chilled.name}`, s, 'behind', chilled),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O09',
+    grade: 'should',
+    when: 'a desiccant dryer before a sensitive use with no dust filter behind it',
+    mend: 'A dust filter of 1 µm behind it.',
+    source: 'common practice: beads shed dust',
+    finds: (line) =>
+      line.of(...DESICCANT).flatMap((s) => {
+        const behind = line.downstream(s);
+        const sensitive = outletsBehind(line, s).find(
+          (o) =>
+            (SENSITIVE as readonly string[]).includes(o.parameters.use) ||
+            ['1', '2', '3'].includes(o.parameters.particleClass),
+        );
+        if (
+          !sensitive ||
+          behind.some((d) =>
+            ['particulate-filter', 'coalescing-filter', 'carbon-filter', 'tool-filter'].includes(d.kind),
+          )
+        )
+          return [];
+        return [
+          at(
+            [s, sensitive],
+            `Dust of the beads goes to ${sensitive.name}.`,
+            `Beads crumble as they age, most of all when they are wet: nothing behind ${s.name} takes the dust out.`,
+            put('Put a 1 µm dust filter behind it', 'behind', s, ['particulate-filter', { element: '1' }]),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O10',
+    grade: 'should',
+    when: 'carbon before a coalescer or before a dryer',
+    mend: 'Move it to the end.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('carbon-filter').flatMap((s) => {
+        const later = line
+          .downstream(s)
+          .filter((d) => (d.kind === 'coalescing-filter' || is(DRYERS, d.kind)) && line.runOf(d) === line.runOf(s))
+          .at(-1);
+        const comes = line.inlet(s);
+        if (!later) return [];
+        return [
+          at(
+            [s, later],
+            `${s.name} stands before ${later.name}.`,
+            (say) =>
+              `Carbon works on dry air without oil mist; here it gets ${say(comes ? line.humidity(comes) : 1, 'share')} humidity.`,
+            carry(`Move it behind ${later.name}`, s, 'behind', later),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O11',
+    grade: 'must',
+    when: 'a lubricator before a use or a dryer that oil spoils',
+    mend: 'Take the dry line off before the lubricator.',
+    source: 'common practice: it oils everything behind it for good',
+    finds: (line) =>
+      line.of('lubricator').flatMap((s) => {
+        const hit = line
+          .downstream(s)
+          .find(
+            (d) =>
+              is(DRYERS, d.kind) ||
+              (d.kind === 'outlet' && (SPOILT_BY_OIL as readonly string[]).includes(d.parameters.use)),
+          );
+        return hit
+          ? [
+              at(
+                [s, hit],
+                `${s.name} sends oil to ${hit.name}.`,
+                'It never comes out of hose and pipe again.',
+                takeOut('Take the lubricator out', s),
+              ),
+            ]
+          : [];
+      }),
+  },
+  {
+    id: 'O22',
+    grade: 'must',
+    when: 'a membrane behind an oiled pump with no 0.01 µm coalescer before it',
+    mend: 'Coalescers of 1 µm and 0.01 µm before it.',
+    source: 'common practice: oil ruins the fibres for good',
+    finds: (line) =>
+      !line.oiled
+        ? []
+        : line
+            .of('membrane')
+            .filter(
+              (s) => !line.upstream(s).some((u) => u.kind === 'coalescing-filter' && u.parameters.grade === 'fine'),
+            )
+            .map((s) =>
+              at(
+                s,
+                `No 0.01 µm coalescer stands before ${s.name}.`,
+                'Oil ruins the fibres for good.',
+                put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+              ),
+            ),
+  },
+  {
+    id: 'O26',
+    grade: 'must',
+    stop: true,
+    when: 'a heat-of-compression dryer behind an oiled pump',
+    mend: 'Another type of dryer.',
+    source: 'common practice: oil on hot beads burns',
+    finds: (line) =>
+      line
+        .of('heat-of-compression-tower')
+        .filter((s) => line.pumpOf(s)?.parameters.type !== 'oilfree')
+        .map((s) =>
+          at(
+            s,
+            `${s.name} needs hot air without oil; this pump is oiled.`,
+            'Oil fouls the hot bed, and can burn in it.',
+            inTurn(
+              'Put a heated twin tower in its place',
+              put('', 'behind', s, ...both, ['heated-purge-tower', { ratedFlowM3PerS: s.parameters.ratedFlowM3PerS }]),
+              takeOut('', s),
+            ),
+          ),
+        ),
+  },
+  {
+    id: 'O27',
+    grade: 'should',
+    when: 'a regulator before a coalescer or a dryer',
+    mend: 'Regulate behind them, unless a bowl is not rated for the tank’s pressure.',
+    source: 'common practice: schools differ at bead cartridges',
+    finds: (line) =>
+      line.of('regulator').flatMap((s) => {
+        const hit = line
+          .downstream(s)
+          .filter(
+            (d) =>
+              line.runOf(d) === line.runOf(s) &&
+              (d.kind === 'coalescing-filter' || is([...CHILLED, ...TOWERS, 'membrane'], d.kind)),
+          )
+          .at(-1);
+        const [a, b] = [line.inlet(s)?.pressurePa, line.at(s)?.pressurePa];
+        if (!hit || !a || !b || a - b < 5e4) return [];
+        return [
+          at(
+            [s, hit],
+            `${hit.name} works behind ${s.name}, at low pressure.`,
+            (say) =>
+              `At ${say(b, 'pressure')} the air takes ${(a / b).toFixed(1)} times the room that it takes at ${say(a, 'pressure')}: faster through the filter, and less of it dried.`,
+            carry(`Move the regulator behind ${hit.name}`, s, 'behind', hit),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O56',
+    grade: 'should',
+    when: 'oil class 1 or 2 from an oil-free pump without coalescers and carbon',
+    mend: '1 µm, 0.01 µm and carbon.',
+    source: 'common practice: the air of the room has oil in it',
+    finds: (line) =>
+      line.of('outlet').flatMap((s) => {
+        const before = line.upstream(s);
+        const strict = s.parameters.oilClass === '1' || s.parameters.oilClass === '2';
+        if (
+          !strict ||
+          line.pumpOf(s)?.parameters.type !== 'oilfree' ||
+          (before.some((u) => u.kind === 'carbon-filter') && before.some((u) => u.kind === 'coalescing-filter'))
+        )
+          return [];
+        return [
+          at(
+            s,
+            `An oil-free pump is not oil-free air: ${s.name} asks for class ${s.parameters.oilClass}.`,
+            `The room’s own oil vapour comes along: class ${line.grades.get(s.id)?.oil ?? 'X'} arrives.`,
+            put('Put coalescers and carbon before it', 'before', s, ...both, ['carbon-filter']),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'O57',
+    grade: 'note',
+    when: 'a dryer whose valves are moved by air from the wet side',
+    mend: 'Feed its valves from dry air.',
+    source: 'common practice',
+    finds: (line) =>
+      line
+        .of('twin-tower')
+        .filter((s) => s.parameters.pilot === 'wet')
+        .map((s) =>
+          at(
+            s,
+            `The valves of ${s.name} are moved by wet air.`,
+            'They stick, and the towers stop changing over.',
+            set('Feed them from behind the dryer', s, { pilot: 'dry' }),
+          ),
+        ),
+  },
+  {
+    id: 'O63',
+    grade: 'note',
+    when: 'carbon whose hours nobody counts',
+    mend: 'Count its hours, and try it with a blotter and your nose.',
+    source: 'common practice',
+    finds: (line) =>
+      line
+        .of('carbon-filter')
+        .filter((s) => s.parameters.counted === 'no')
+        .map((s) =>
+          at(
+            s,
+            `Nobody counts the hours of ${s.name}.`,
+            (say) =>
+              `Spent carbon gives no sign on a gauge; here it lasts about ${say(line.shown(s, 'Lasts about') ?? 0, 'time')}.`,
+            set('Count its hours', s, { counted: 'yes' }),
+          ),
+        ),
+  },
+];

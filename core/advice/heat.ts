@@ -1,0 +1,159 @@
+import { coolAtPump } from './cool-first';
+import type { LineFacts, StageOf } from './line-facts';
+import { at, set } from './mend';
+import type { Finding, Rule } from './rule';
+
+const FIRE_C = 204.4; // 400 °F
+
+const HOT_C = 176.7; // 350 °F
+
+const SOFT_SOLDER_C = 93; // 200 °F
+
+const LIGHT_PIPE_C = 60; // aluminium connectors and plastic tube rated for air, 140 °F
+
+const BURSTS = [
+  'bowl-filter',
+  'tool-filter',
+  'droplet-separator',
+  'lubricator',
+  'bead-cartridge',
+  'receiver',
+  'hose',
+] as const;
+
+const SUFFERS = [
+  'coalescing-filter',
+  'particulate-filter',
+  'carbon-filter',
+  'separator',
+  'membrane',
+  'twin-tower',
+  'heated-purge-tower',
+  'blower-purge-tower',
+  'split-flow-tower',
+  'pellet-tower',
+] as const;
+
+const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS, why: string): Finding[] =>
+  line.of(...kinds).flatMap((s) => {
+    const arrives = line.inlet(s)?.temperatureC;
+    const limit = s.parameters.ratedC;
+    if (arrives === undefined || arrives <= limit) return [];
+    return [
+      at(
+        s,
+        (say) => `Air reaches ${s.name} at ${say(arrives, 'temperature')}; its limit is ${say(limit, 'temperature')}.`,
+        why,
+        coolAtPump(line, s),
+      ),
+    ];
+  });
+
+function hotPumps(line: LineFacts, from: number, to: number): [StageOf<'compressor'>, number][] {
+  return line.pumps.flatMap((s): [StageOf<'compressor'>, number][] => {
+    const { dischargeTemperatureFrom, dischargeTemperatureC } = s.parameters;
+    // Beyond what the equations reach the walk stops; a reading counts all the same.
+    const c = dischargeTemperatureFrom === 'measured' ? dischargeTemperatureC : (line.at(s)?.temperatureC ?? 0);
+    const oiled = s.parameters.type === 'piston1' || s.parameters.type === 'piston2';
+    return oiled && c >= from && c < to ? [[s, c]] : [];
+  });
+}
+
+/** What air is too hot for. */
+export const HEAT: readonly Rule[] = [
+  {
+    id: 'S06',
+    grade: 'must',
+    stop: true,
+    when: 'a bowl, hose or vessel that hotter air reaches than it bears',
+    mend: 'Cool the air before it.',
+    source: 'limits on the parts; typical ones are common practice',
+    finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.'),
+  },
+  {
+    id: 'S06b',
+    grade: 'must',
+    when: 'another part that hotter air reaches than it bears',
+    mend: 'Cool the air before it.',
+    source: 'limits on the parts; typical ones are common practice',
+    finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it lets through what it should hold.'),
+  },
+  {
+    id: 'S11',
+    grade: 'must',
+    stop: true,
+    when: 'an oil-lubricated piston pump whose air leaves at 400 °F (204 °C) or more',
+    mend: 'Shut it down and have valves, carbon and oil seen to. Cooling alone is no cure.',
+    source: 'common practice',
+    finds: (line) =>
+      hotPumps(line, FIRE_C, Infinity).map(([s, c]) =>
+        at(
+          s,
+          (say) => `Air leaves ${s.name} at ${say(c, 'temperature')}.`,
+          'Hot enough to set carbon and oil on fire in the discharge pipe.',
+        ),
+      ),
+  },
+  {
+    id: 'S11b',
+    grade: 'should',
+    when: 'the same, from 350 °F (177 °C) on',
+    mend: 'See to valves, cooling fins and oil before it grows hotter.',
+    source: 'common practice',
+    finds: (line) =>
+      hotPumps(line, HOT_C, FIRE_C).map(([s, c]) =>
+        at(
+          s,
+          (say) => `Air leaves ${s.name} at ${say(c, 'temperature')}.`,
+          (say) => `Carbon grows there, and from ${say(FIRE_C, 'temperature')} on it can burn.`,
+        ),
+      ),
+  },
+  {
+    id: 'S12',
+    grade: 'must',
+    stop: true,
+    when: 'oily beads that are dried by heat',
+    mend: 'Discard them, and find where the oil comes from.',
+    source: 'makers’ instructions; common practice',
+    finds: (line) =>
+      line
+        .of('bead-cartridge')
+        .filter((s) => s.parameters.oily === 'yes' && s.parameters.charge === 'oven')
+        .map((s) =>
+          at(
+            s,
+            `The beads in ${s.name} are oily, and dried in an oven.`,
+            'Oily beads can burn when they are heated.',
+            set('Put in a new charge', s, { oily: 'no', charge: 'new', spentShare: 0 }),
+          ),
+        ),
+  },
+  {
+    id: 'O43',
+    grade: 'must',
+    stop: true,
+    when: 'soft solder, aluminium or plastic tube where the air is hotter than it bears',
+    mend: 'Copper brazed, steel or rated stainless flex until the air is cool enough.',
+    source: 'common practice',
+    finds: (line) =>
+      line.of('pipe', 'cooling-run').flatMap((s) => {
+        const soft = s.parameters.joints === 'soft';
+        const light =
+          s.kind === 'pipe' && (s.parameters.material === 'aluminium' || s.parameters.material === 'rated-plastic');
+        const limit = light ? LIGHT_PIPE_C : soft ? SOFT_SOLDER_C : Infinity;
+        const arrives = line.inlet(s)?.temperatureC ?? 0;
+        if (arrives <= limit) return [];
+        return [
+          at(
+            s,
+            (say) => `${s.name} meets air of ${say(arrives, 'temperature')}; it bears ${say(limit, 'temperature')}.`,
+            light ? 'Such pipe softens or loses its hold near a hot pump.' : 'Soft solder creeps and lets go.',
+            s.kind === 'pipe' && light
+              ? set('Lay brazed copper', s, { material: 'copper', joints: 'metal' })
+              : set('Braze the joints', s, { joints: 'metal' }),
+          ),
+        ];
+      }),
+  },
+];
