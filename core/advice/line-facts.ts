@@ -2,6 +2,7 @@ import { type KindName, kindOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/kind';
 import { type AirBalance, airBalance } from '../flow/balance';
 import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
+import { type Loss, lossesTo } from '../flow/waterfall';
 import type { Plan, Stage } from '../line/plan';
 import { type Run, runsOf, standing } from '../line/runs';
 import { humidityAt, type Section, type Station } from '../line/section';
@@ -26,6 +27,7 @@ export class LineFacts {
   readonly around: Surroundings;
   private readonly places = new Map<string, Place>();
   private readonly hanging = new Map<string, Run[]>();
+  private readonly lost = new Map<string, readonly Loss[]>();
   private known: { grades?: Map<string, Grade>; moments?: Map<string, WorstMoment>; balance?: AirBalance } = {};
 
   constructor(
@@ -159,6 +161,22 @@ export class LineFacts {
   get moments(): Map<string, WorstMoment> {
     this.known.moments ??= worstMoments(this.entered);
     return this.known.moments;
+  }
+
+  /** What pressure is lost on the way to an outlet at its worst moment, largest first. */
+  losses(outlet: Stage): readonly Loss[] {
+    const known = this.lost.get(outlet.id);
+    if (known) return known;
+    const moment = this.moments.get(outlet.id);
+    const losses = moment ? lossesTo(this.plan, outlet.id, moment) : [];
+    this.lost.set(outlet.id, losses);
+    return losses;
+  }
+
+  /** A stage by its id. */
+  stage(id: string | undefined): Stage | undefined {
+    const place = id === undefined ? undefined : this.places.get(id);
+    return place?.run.stages[place.index];
   }
 
   get balance(): AirBalance {

@@ -1,7 +1,5 @@
 import { kindOf } from '../equipment/index';
-import { lossesTo } from '../flow/waterfall';
 import type { Stage } from '../line/plan';
-import { stageById } from '../line/runs';
 import { is, TREATMENT } from './groups';
 import type { LineFacts, StageOf } from './line-facts';
 import { at, carry, put, refit, set } from './mend';
@@ -16,7 +14,7 @@ const BENCH_M = 15;
 
 const RANGE = { least: 0.25, most: 0.75 };
 
-const MOST_SIZES_UP = 6;
+const MOST_SIZES_UP = 3;
 
 const lengthOf = (s: Stage): number =>
   s.kind === 'pipe' || s.kind === 'hose' || s.kind === 'hose-reel' ? s.parameters.lengthM : 0;
@@ -46,19 +44,14 @@ export const PRESSURE_LEFT: readonly Rule[] = [
       line
         .of('outlet')
         .map((o) => {
-          const moment = line.moments.get(o.id);
-          const losses = moment
-            ? lossesTo(line.plan, o.id, moment).filter((l) =>
-                is(TREATMENT, stageById(line.plan, l.stageId)?.kind ?? 'outlet'),
-              )
-            : [];
+          const losses = line.losses(o).filter((l) => is(TREATMENT, line.stage(l.stageId)?.kind ?? 'outlet'));
           return { o, losses, sum: losses.reduce((all, l) => all + l.lossPa, 0) };
         })
         .toSorted((a, b) => b.sum - a.sum)
         .slice(0, 1)
         .flatMap(({ o, losses, sum }) => {
           const supply = line.gauge(line.pumpOf(o)?.parameters.cutInPa ?? 0);
-          const worst = stageById(line.plan, losses[0]?.stageId);
+          const worst = line.stage(losses[0]?.stageId);
           if (!worst || (sum <= TREATMENT_MOST_PA && sum <= TREATMENT_MOST_SHARE * supply)) return [];
           const wider = kindOf(worst.kind).wider?.(worst.parameters);
           return [
@@ -88,10 +81,10 @@ export const PRESSURE_LEFT: readonly Rule[] = [
         const needs = o.parameters.leastPressurePa;
         if (gets === undefined || gets >= needs) return [];
         const moment = line.moments.get(o.id);
-        const losses = moment ? lossesTo(line.plan, o.id, moment) : [];
+        const losses = line.losses(o);
         const regulator = line.upstream(o).find((s) => s.kind === 'regulator') as StageOf<'regulator'> | undefined;
         const low = regulator && regulator.parameters.setPressurePa < needs ? regulator : undefined;
-        const worst = stageById(line.plan, losses[0]?.stageId);
+        const worst = line.stage(losses[0]?.stageId);
         const wider =
           worst && moment && wideEnough(worst, (p) => (moment.with(worst.id, p).at(o.id)?.pressurePa ?? 0) >= needs);
         return [

@@ -1,8 +1,7 @@
 import { CHILLED, is, TREATMENT } from '../advice/groups';
 import { LineFacts } from '../advice/line-facts';
-import { costOfPressure, lossesTo } from '../flow/waterfall';
+import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';
-import { stageById } from '../line/runs';
 import { walk } from '../line/walk';
 import { choresOf } from './chores';
 import { type Money, priceOf } from './money';
@@ -42,14 +41,12 @@ export interface LineCost {
 export function costOfLine(plan: Plan, money: Money): LineCost {
   const line = new LineFacts(plan, walk(plan));
   const { yearKWh, kWhPerPa } = costOfPressure(plan);
-  const losses = line.of('outlet').map((o) => {
-    const moment = line.moments.get(o.id);
-    return moment
-      ? lossesTo(line.plan, o.id, moment)
-          .filter((l) => is(TREATMENT, stageById(line.plan, l.stageId)?.kind ?? 'outlet'))
-          .reduce((sum, l) => sum + l.lossPa, 0)
-      : 0;
-  });
+  const losses = line.of('outlet').map((o) =>
+    line
+      .losses(o)
+      .filter((l) => is(TREATMENT, line.stage(l.stageId)?.kind ?? 'outlet'))
+      .reduce((sum, l) => sum + l.lossPa, 0),
+  );
   const { lostM3PerS, deliveredM3PerS } = line.balance;
   const { days, startsAtH, endsAtH } = plan.survey.working;
   const hours = (endsAtH - startsAtH) * days.length * WEEKS;

@@ -49,6 +49,7 @@ export function lossesTo(plan: Plan, outletId: string, { section, drawn }: Worst
   const band = bandOf(path, plan);
   if (!band || !section.at(outletId)) return [];
   const losses: Loss[] = [];
+  const names = new Map(allStages(plan).map((s) => [s.id, s.name]));
   let before = band.cutInPa;
   for (const stage of path) {
     const station = section.at(stage.id);
@@ -58,9 +59,9 @@ export function lossesTo(plan: Plan, outletId: string, { section, drawn }: Worst
     const setDownPa = set === undefined ? 0 : Math.max(0, Math.min(fell, before - set));
     before = station.pressurePa;
     // Places where the air of a ring meets are of no interest to anybody.
-    const own = stageById(plan, stage.id);
-    if (own && fell > 0)
-      losses.push({ stageId: stage.id, name: own.name, lossPa: Math.max(0, fell - setDownPa), setDownPa });
+    const name = names.get(stage.id);
+    if (name !== undefined && fell > 0)
+      losses.push({ stageId: stage.id, name, lossPa: Math.max(0, fell - setDownPa), setDownPa });
   }
   return losses.sort((a, b) => b.lossPa - a.lossPa);
 }
