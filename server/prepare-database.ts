@@ -3,8 +3,8 @@ import { drizzle } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import type { Pool } from 'mysql2/promise';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
-import { DEMO_PLAN_ID, demoDrains, demoPlan } from '../db/demo';
-import { drainEntries, plans } from '../db/schema';
+import { DEMO_PLAN_ID, demoDrains, demoPlan, demoRevision } from '../db/demo';
+import { drainEntries, plans, revisions } from '../db/schema';
 import { drainRow } from './log-a-drain';
 
 /** What to do about the demo: load it once, leave it out, or restore it. */
@@ -24,8 +24,8 @@ export async function prepareDatabase(
   const db = drizzle({ client: pool });
   await migrate(db, { migrationsFolder });
   const demos = [
-    { id: DEMO_PLAN_ID, plan: demoPlan(), drains: demoDrains(nowMs) },
-    { id: DAIRY_PLAN_ID, plan: dairyPlan(), drains: [] },
+    { id: DEMO_PLAN_ID, plan: demoPlan(), drains: demoDrains(nowMs), revision: demoRevision() },
+    { id: DAIRY_PLAN_ID, plan: dairyPlan(), drains: [], revision: undefined },
   ];
   const ids = demos.map((d) => d.id);
   const there = await db.select({ id: plans.id }).from(plans).where(inArray(plans.id, ids));
@@ -34,9 +34,10 @@ export async function prepareDatabase(
   const wanted = demos.filter((d) => mode === 'reset' || !there.some((t) => t.id === d.id));
   if (wanted.length === 0) return '';
   await db.transaction(async (tx) => {
-    for (const { id, plan, drains } of wanted) {
-      await tx.delete(plans).where(eq(plans.id, id)); // its log and writes go with it
+    for (const { id, plan, drains, revision } of wanted) {
+      await tx.delete(plans).where(eq(plans.id, id)); // its log, revisions and writes go with it
       await tx.insert(plans).values({ id, isDemo: true, document: plan });
+      if (revision) await tx.insert(revisions).values({ ...revision, planId: id });
       if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
     }
   });

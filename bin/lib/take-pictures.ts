@@ -32,7 +32,15 @@ const PICTURES = [
     at: `${demo}/line?stage=dryer`,
     size: DESK,
     theme: 'light',
-    press: /^Pressure dew point after Chilled dryer/,
+    figure: 'Pressure dew point after Chilled dryer',
+  },
+  { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
+  { name: 'advice-phone', at: `${demo}/advice`, size: PHONE, theme: 'dark' },
+  {
+    name: 'compare',
+    at: `${demo}/compare?with=revision:d0000000-0000-4000-8000-000000000900`,
+    size: { width: 1280, height: 1000 },
+    theme: 'light',
   },
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
   { name: 'day-phone', at: `${demo}/day`, size: PHONE, theme: 'dark' },
@@ -50,6 +58,10 @@ for (const picture of PICTURES) {
   await page.getByText('Working out the day').waitFor({ state: 'hidden' });
   if ('show' in picture) {
     await page.getByText(picture.show).evaluate((e) => e.scrollIntoView({ block: 'center' }));
+    await page.waitForTimeout(600);
+  }
+  if ('figure' in picture) {
+    await page.locator(`[aria-description^="${picture.figure}"]`).first().click();
     await page.waitForTimeout(600);
   }
   if ('press' in picture) {
