@@ -1,13 +1,17 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { buildOwnLine, DEMO, expectSaved, figure } from './own-line';
 
 const cards = '[data-stage]';
+
+/** The names on the cards, without the mark of advice that may stand beside one. */
+const cardNames = async (page: Page): Promise<string[]> =>
+  (await page.locator(cards).allInnerTexts()).map((text) => text.split('\n')[0] as string);
 
 test('add, edit, move, take out, undo and redo; the section moves as one types; a reload loses nothing', async ({
   page,
 }) => {
   await buildOwnLine(page);
-  const names = () => page.locator(cards).allInnerTexts();
+  const names = () => cardNames(page);
   const before = await names();
   await page.keyboard.press('a');
   await page.getByRole('button', { name: /^Coalescing filter/ }).click();
@@ -42,7 +46,7 @@ test('add, edit, move, take out, undo and redo; the section moves as one types; 
 
 test('stages are dragged with the mouse, and lifted with the space bar', async ({ page }) => {
   await buildOwnLine(page);
-  const order = () => page.locator(cards).allInnerTexts();
+  const order = () => cardNames(page);
   const from = page.locator(cards, { hasText: 'Bowl filter' });
   const to = page.locator(cards, { hasText: 'Separator' });
   await from.hover();

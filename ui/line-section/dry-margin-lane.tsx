@@ -5,7 +5,7 @@ import { CLOSED_K } from '@/core/line/judge-outlet';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
-import { WhyText } from '@/ui/why/why';
+import { figureText } from '@/ui/why/why';
 import { Lane } from './lane';
 import type { Row } from './rows';
 import { linear, niceTicks } from './scales';
@@ -82,36 +82,32 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
       )}
       <g className="text-[11.500px] font-semibold">
         {stations.map((s, i) =>
-          changed(air, i) ? (
-            <WhyText
-              key={`t${s.stageId}`}
-              stageId={s.stageId}
-              name="temperature"
-              label={`Air after ${name(i)}: why?`}
-              x={(x[i] ?? 0) + (falls(i) ? 4 : 0)}
-              y={y(air[i] as number) - 8}
-              textAnchor={falls(i) ? 'start' : 'middle'}
-              className="fill-copper"
-            >
-              {number(s.temperatureC)}
-            </WhyText>
-          ) : null,
+          changed(air, i)
+            ? figureText({
+                stageId: s.stageId,
+                name: 'temperature',
+                label: `Air after ${name(i)}: why?`,
+                x: (x[i] ?? 0) + (falls(i) ? 4 : 0),
+                y: y(air[i] as number) - 8,
+                textAnchor: falls(i) ? 'start' : 'middle',
+                className: 'fill-copper',
+                children: number(s.temperatureC),
+              })
+            : null,
         )}
         {stations.map((s, i) =>
-          !closed[i] && changed(dew, i) ? (
-            <WhyText
-              key={`d${s.stageId}`}
-              stageId={s.stageId}
-              name="dewPoint"
-              label={`Pressure dew point after ${name(i)}: why?`}
-              x={x[i]}
-              y={Math.min(HEIGHT - 3, y(dew[i] as number) + 15)}
-              textAnchor="middle"
-              className="fill-deep"
-            >
-              {number(s.pressureDewPointC)}
-            </WhyText>
-          ) : null,
+          !closed[i] && changed(dew, i)
+            ? figureText({
+                stageId: s.stageId,
+                name: 'dewPoint',
+                label: `Pressure dew point after ${name(i)}: why?`,
+                x: x[i],
+                y: Math.min(HEIGHT - 3, y(dew[i] as number) + 15),
+                textAnchor: 'middle',
+                className: 'fill-deep',
+                children: number(s.pressureDewPointC),
+              })
+            : null,
         )}
       </g>
     </Lane>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { StationFigure } from '@/core/line/explain';
 import { explainUnit } from '@/core/line/explain-unit';
 import type { Station } from '@/core/line/section';
@@ -8,7 +8,7 @@ import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
-import { WhyText } from '@/ui/why/why';
+import { figureText } from '@/ui/why/why';
 import { Lane } from './lane';
 import type { Row } from './rows';
 import { linear, niceTicks } from './scales';
@@ -105,77 +105,59 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
         className="fill-caught"
       />
       <g className="text-[11.500px] font-semibold">
-        {row.reached.map(({ stage, name, station: s, centre }) => {
-          const vapour = inUnit(s.vapourKgPerS);
-          const drops = inUnit(s.liquidKgPerS);
-          const caught = inUnit(s.caughtKgPerS);
+        {row.reached.flatMap(({ stage, name, station: s, centre }) => {
+          const [vapour, drops, caught] = [s.vapourKgPerS, s.liquidKgPerS, s.caughtKgPerS].map(inUnit) as [
+            number,
+            number,
+            number,
+          ];
           const collects = s.caughtKgPerS > 0;
-          const x = leftOf(s, centre);
-          const vapourText = number(s.vapourKgPerS);
-          const shown = {
-            caught: collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL,
-            drops: tall(drops) && dropsWritten.has(s.stageId),
-          };
-          const caughtText = shown.caught ? number(s.caughtKgPerS) : '';
-          const dropsText = shown.drops ? number(s.liquidKgPerS) : '';
-          return (
-            <Fragment key={s.stageId}>
-              {shown.caught && (
-                <WhyText
-                  stageId={s.stageId}
-                  name="caught"
-                  label={`Caught at ${name}: why?`}
-                  x={narrow ? centre + 2 : centre + 1 + bar / 2}
-                  y={y(caught) - 4}
-                  textAnchor={narrow ? 'start' : 'middle'}
-                  className="fill-caught"
-                >
-                  {caughtText}
-                </WhyText>
-              )}
-              {!vapourWritten.has(s.stageId) ? null : tall(vapour) ? (
-                <WhyText
-                  stageId={s.stageId}
-                  name="vapour"
-                  label={`Vapour after ${name}: why?`}
-                  x={x + bar / 2}
-                  y={y(vapour) + 13}
-                  textAnchor="middle"
-                  className="fill-ink font-normal"
-                >
-                  {vapourText}
-                </WhyText>
-              ) : (
-                !tall(drops) &&
-                stage.kind !== 'outlet' && (
-                  <WhyText
-                    stageId={s.stageId}
-                    name="vapour"
-                    label={`Vapour after ${name}: why?`}
-                    x={narrow && collects ? centre - 2 : x + bar / 2}
-                    y={y(vapour + drops) - 4}
-                    textAnchor={narrow && collects ? 'end' : 'middle'}
-                    className="fill-quiet font-normal"
-                  >
-                    {vapourText}
-                  </WhyText>
-                )
-              )}
-              {shown.drops && (
-                <WhyText
-                  stageId={s.stageId}
-                  name="liquid"
-                  label={`Drops carried on from ${name}: why?`}
-                  x={x + bar / 2}
-                  y={y(vapour + drops) + 13}
-                  textAnchor="middle"
-                  className="fill-on-strong"
-                >
-                  {dropsText}
-                </WhyText>
-              )}
-            </Fragment>
-          );
+          const middle = leftOf(s, centre) + bar / 2;
+          const own = { stageId: s.stageId };
+          const texts: ReactNode[] = [];
+          if (collects && s.caughtKgPerS > waterIn * WORTH_A_LABEL)
+            texts.push(
+              figureText({
+                ...own,
+                name: 'caught',
+                label: `Caught at ${name}: why?`,
+                x: narrow ? centre + 2 : centre + 1 + bar / 2,
+                y: y(caught) - 4,
+                textAnchor: narrow ? 'start' : 'middle',
+                className: 'fill-caught',
+                children: number(s.caughtKgPerS),
+              }),
+            );
+          const inside = tall(vapour);
+          if (vapourWritten.has(s.stageId) && (inside || (!tall(drops) && stage.kind !== 'outlet'))) {
+            const aside = narrow && collects && !inside;
+            texts.push(
+              figureText({
+                ...own,
+                name: 'vapour',
+                label: `Vapour after ${name}: why?`,
+                x: aside ? centre - 2 : middle,
+                y: inside ? y(vapour) + 13 : y(vapour + drops) - 4,
+                textAnchor: aside ? 'end' : 'middle',
+                className: `font-normal ${inside ? 'fill-ink' : 'fill-quiet'}`,
+                children: number(s.vapourKgPerS),
+              }),
+            );
+          }
+          if (tall(drops) && dropsWritten.has(s.stageId))
+            texts.push(
+              figureText({
+                ...own,
+                name: 'liquid',
+                label: `Drops carried on from ${name}: why?`,
+                x: middle,
+                y: y(vapour + drops) + 13,
+                textAnchor: 'middle',
+                className: 'fill-on-strong',
+                children: number(s.liquidKgPerS),
+              }),
+            );
+          return texts;
         })}
       </g>
     </Lane>

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
-import { WhyText } from '@/ui/why/why';
+import { figureText } from '@/ui/why/why';
 import { Lane } from './lane';
 import type { Row } from './rows';
 import { linear, niceTicks } from './scales';
@@ -50,20 +50,16 @@ function Staircase({ row }: { row: Row }) {
         {cells.map(({ stage, name, station, centre, value }, i) => {
           if (i > 0 && Math.abs(value - (values[i - 1] as number)) < 1e-6) return null;
           const text = formatQuantity(station.pressurePa, 'pressure', choice, atmosphericPa).number;
-          return (
-            <WhyText
-              key={stage.id}
-              stageId={stage.id}
-              name="pressure"
-              label={`Pressure after ${name}: why?`}
-              x={centre}
-              y={y(value) - 5}
-              textAnchor="middle"
-              className="fill-ink"
-            >
-              {text}
-            </WhyText>
-          );
+          return figureText({
+            stageId: stage.id,
+            name: 'pressure',
+            label: `Pressure after ${name}: why?`,
+            x: centre,
+            y: y(value) - 5,
+            textAnchor: 'middle',
+            className: 'fill-ink',
+            children: text,
+          });
         })}
       </g>
     </Lane>

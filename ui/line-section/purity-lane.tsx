@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { explainGrade } from '@/core/purity/explain-grade';
 import type { Grade } from '@/core/purity/grade-line';
 import { written } from '@/core/purity/grade-line';
-import { WhyText } from '@/ui/why/why';
+import { figureText } from '@/ui/why/why';
 import { Lane } from './lane';
 import type { Row } from './rows';
 
@@ -31,20 +31,17 @@ export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; 
           .map(({ stage, name, centre }) => {
             const grade = grades.get(stage.id);
             return (
-              grade && (
-                <WhyText
-                  key={stage.id}
-                  stageId={stage.id}
-                  name="purity"
-                  label={`Purity after ${name}: why?`}
-                  x={centre}
-                  y={HEIGHT / 2 + 4}
-                  textAnchor="middle"
-                  className={Number(grade.water) <= 6 ? 'fill-water' : 'fill-ink'}
-                >
-                  {written(grade)}
-                </WhyText>
-              )
+              grade &&
+              figureText({
+                stageId: stage.id,
+                name: 'purity',
+                label: `Purity after ${name}: why?`,
+                x: centre,
+                y: HEIGHT / 2 + 4,
+                textAnchor: 'middle',
+                className: Number(grade.water) <= 6 ? 'fill-water' : 'fill-ink',
+                children: written(grade),
+              })
             );
           })}
       </g>

@@ -13,20 +13,22 @@ import { sectionOf } from './section-of';
 import { useAfterPaint } from './use-after-paint';
 
 /** The line as it is now: of another identity at every edit. */
-interface PlanContextValue {
+interface Shown {
   readonly plan: Plan;
   readonly section: Section;
-  readonly autosave: Autosave | undefined;
 }
 
-/** At this keystroke. */
-const LiveContext = createContext<PlanContextValue | undefined>(undefined);
-/** The same, or within {@link AfterPaint} as it was last painted. */
-const PlanContext = createContext<PlanContextValue | undefined>(undefined);
-/** Where it is kept: the same as long as the line is on screen, so that nothing is drawn anew for it. */
-const StoreContext = createContext<{ readonly planId: string; readonly store: PlanStore } | undefined>(undefined);
+/** Where a line is kept: the same as long as it is on screen, so that no edit draws anything anew by it. */
+interface Kept {
+  readonly planId: string;
+  readonly store: PlanStore;
+  readonly autosave: Autosave | undefined;
+}
+const StoreContext = createContext<Kept | undefined>(undefined);
+/** Within {@link AfterPaint}: the line as it was last painted. */
+const PaintedContext = createContext<Shown | undefined>(undefined);
 
-/** Holds a line while it is looked at: the plan with undo, its section walked anew at every edit, and the saving. */
+/** Holds a line while it is looked at: the plan with undo, and the saving. */
 export function PlanProvider({
   planId,
   stored,
@@ -44,17 +46,11 @@ export function PlanProvider({
     setAutosave(started);
     return started.stop;
   }, [store, planId]);
-  const plan = useStore(store, (s) => s.plan);
-  const section = sectionOf(plan);
-  const kept = useMemo(() => ({ planId, store }), [planId, store]);
-  const value = useMemo(() => ({ plan, section, autosave }), [plan, section, autosave]);
+  const kept = useMemo(() => ({ planId, store, autosave }), [planId, store, autosave]);
+  const survey = useStore(store, (s) => s.plan.survey);
   return (
     <StoreContext value={kept}>
-      <LiveContext value={value}>
-        <PlanContext value={value}>
-          <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(plan.survey)}>{children}</AtmosphereProvider>
-        </PlanContext>
-      </LiveContext>
+      <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(survey)}>{children}</AtmosphereProvider>
     </StoreContext>
   );
 }
@@ -66,21 +62,12 @@ export function PlanProvider({
 export function AfterPaint({ children }: { children: ReactNode }) {
   const live = useLivePlan();
   const painted = useAfterPaint(live);
-  return <PlanContext value={sameStages(live.plan, painted.plan) ? painted : live}>{children}</PlanContext>;
+  return <PaintedContext value={sameStages(live.plan, painted.plan) ? painted : live}>{children}</PaintedContext>;
 }
 
-const OUTSIDE = 'outside PlanProvider';
-
-/** The line at this keystroke, also within {@link AfterPaint}. */
-export function useLivePlan(): PlanContextValue {
-  const context = useContext(LiveContext);
-  if (!context) throw new Error(OUTSIDE);
-  return context;
-}
-
-function useKept() {
+function useKept(): Kept {
   const context = useContext(StoreContext);
-  if (!context) throw new Error(OUTSIDE);
+  if (!context) throw new Error('outside PlanProvider');
   return context;
 }
 
@@ -89,12 +76,19 @@ export function usePlanState<T>(select: (state: PlanState) => T): T {
   return useStore(useKept().store, select);
 }
 
+/** The line at this keystroke, also within {@link AfterPaint}. It is asked of the store: a context would look for its readers everywhere. */
+export function useLivePlan(): Shown {
+  const plan = usePlanState((s) => s.plan);
+  return useMemo(() => ({ plan, section: sectionOf(plan) }), [plan]);
+}
+
 /** The line on screen: its plan, its walked section, and how to edit it. */
 export function usePlan() {
-  const { planId, store } = useKept();
-  const shown = useContext(PlanContext);
-  if (!shown) throw new Error(OUTSIDE);
-  return { ...shown, planId, store, edit: store.getState().edit };
+  const kept = useKept();
+  const painted = useContext(PaintedContext);
+  const live = useStore(kept.store, (s) => (painted ? undefined : s.plan));
+  const shown = painted ?? { plan: live as Plan, section: sectionOf(live as Plan) };
+  return { ...shown, ...kept, edit: kept.store.getState().edit };
 }
 
 /** Undo and redo, and whether there is anything to undo or redo. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import { type KeyboardEvent, memo, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
 import { explain, type Figure, type StationFigure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
@@ -95,7 +95,7 @@ export function Why({ figure, children, className }: { figure: Questioned; child
 export type DrawnFigure = StationFigure | 'purity';
 
 /**
- * A drawing whose numbers ({@link WhyText}) answer “why?”. It listens for all of them: there are hundreds, and they move with
+ * A drawing whose numbers ({@link figureText}) answer “why?”. It listens for all of them: there are hundreds, and they move with
  * every keystroke.
  */
 export function WhyDrawing({
@@ -131,16 +131,20 @@ export function WhyDrawing({
   );
 }
 
-/** A number in a {@link WhyDrawing}. Its name is the number; what describes it stays the same while one types. */
-export const WhyText = memo(function WhyText({
+/**
+ * A number in a {@link WhyDrawing}. Its name is the number; what describes it stays the same while one types. A function, not
+ * a component: there are hundreds, and nearly all change with every keystroke.
+ */
+export function figureText({
   stageId,
   name,
   label,
   className,
   ...text
-}: { stageId: string; name: DrawnFigure; label: string } & SVGProps<SVGTextElement>) {
+}: { stageId: string; name: DrawnFigure; label: string } & SVGProps<SVGTextElement>): ReactNode {
   return (
     <text
+      key={`${name} ${stageId}`}
       {...text}
       data-figure={name}
       data-stage-id={stageId}
@@ -151,7 +155,7 @@ export const WhyText = memo(function WhyText({
       className={`cursor-help hover:underline ${className ?? ''}`}
     />
   );
-});
+}
 
 function Explanation({ of: d }: { of: Derivation }) {
   const { say, choice } = useUnits();
