@@ -5,7 +5,8 @@ import { memo } from 'react';
 import { isReady } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import { adviceOf } from '@/ui/plan/advice-of';
-import { usePlan } from '@/ui/plan/plan-provider';
+import { useLivePlan, usePlan } from '@/ui/plan/plan-provider';
+import { useAfterPaint } from '@/ui/plan/use-after-paint';
 import { useUnits } from '@/ui/units/units';
 import { AdviceItem } from './advice-item';
 import { gradeOf, MARKS } from './grade-mark';
@@ -14,7 +15,9 @@ const MOST_SHOWN = 5;
 
 /** Beside the line: the gravest of what is to be said, each at its stage. */
 export const AdviceBeside = memo(function AdviceBeside({ onSelect }: { onSelect: (stageId: string) => void }) {
-  const { plan, planId, section } = usePlan();
+  const { planId } = usePlan();
+  // In the same picture as the lanes, unless judging takes so long here that they would wait for it.
+  const { plan, section } = useAfterPaint(useLivePlan());
   const { say } = useUnits();
   const judgement = adviceOf(plan);
   const standing = judgement.advice.filter((a) => a.setAside === undefined);

@@ -46,7 +46,7 @@ export function CompareView({
       <div className="grid items-start gap-x-8 gap-y-4 lg:grid-cols-[1fr_21rem]">
         <section aria-label="Plans to compare" className="grid gap-3 sm:grid-cols-2">
           {[0, 1].map((i) => (
-            <label key={i} className="grid gap-1">
+            <label key={i} className="grid min-w-0 gap-1">
               <span>{i === 0 ? 'Hold it against' : 'And against'}</span>
               <select
                 className="control"
