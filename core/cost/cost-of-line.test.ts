@@ -19,7 +19,7 @@ test('15 % purge of a plant that runs all day: 2.7 kW for each 100 cfm (handbook
     working({ loadedShare: 1, startsAtH: 0, endsAtH: 24, days: [1, 2, 3, 4, 5, 6, 7] }),
   );
   const hours = 24 * 7 * 50;
-  const kW = costOfLine(plan, money).kWh.airLost / hours;
+  const kW = costOfLine(plan, money).kWh.purge / hours;
   // The nozzle blows more at the pressure that reaches it than where it was set.
   expect(kW).toBeGreaterThan(2.6);
   expect(kW).toBeLessThan(3.4);
@@ -36,7 +36,17 @@ test('each psi lost costs about half a per cent of the power (US DOE, recalled)'
 test('the sum is what it is made of; a price of one’s own replaces the placeholder, and only that', () => {
   const plan = goodDry();
   const cost = costOfLine(plan, money);
-  expect(cost.yearly).toBeCloseTo(cost.pressure + cost.airLost + cost.refrigeration + cost.upkeep + cost.labour, 9);
+  expect(cost.yearly).toBeCloseTo(
+    cost.pressure +
+      cost.purge +
+      cost.airLost +
+      cost.refrigeration +
+      cost.elements +
+      cost.media +
+      cost.service +
+      cost.labour,
+    9,
+  );
   expect(cost.whole).toBeCloseTo(cost.first + 10 * cost.yearly, 6);
   expect(cost.placeholders).toContain('twin-tower');
   const own = costOfLine(plan, { ...money, prices: { 'twin-tower': { first: 3000, yearly: 100 } } });

@@ -1,5 +1,6 @@
-import { CHILLED, is, TREATMENT } from '../advice/groups';
+import { CHILLED, DESICCANT, DRYERS, is, TREATMENT } from '../advice/groups';
 import { LineFacts } from '../advice/line-facts';
+import type { KindName } from '../equipment/index';
 import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
@@ -11,22 +12,42 @@ const CFM = 4.719474e-4;
 const CHILLED_W = 750 / (100 * CFM);
 const CYCLES = 0.5; // of that, by load (0.2–0.8, handbook of practice)
 const WEEKS = 50; // with two of holidays (estimate)
+const ELEMENTS: readonly KindName[] = [
+  'bowl-filter',
+  'coalescing-filter',
+  'particulate-filter',
+  'droplet-separator',
+  'tool-filter',
+];
+const MEDIA: readonly KindName[] = [
+  ...DESICCANT,
+  'heat-of-compression-tower',
+  'pellet-tower',
+  'carbon-filter',
+  'oil-water-separator',
+];
 
 /** What a line costs, in the person’s currency. First cost once, the rest in a year. */
 export interface LineCost {
   readonly first: number;
   readonly pressure: number;
+  /** Purge and sweep of dryers. */
+  readonly purge: number;
+  /** Leaks, samples, and what timed drains blow. */
   readonly airLost: number;
   readonly refrigeration: number;
-  /** Elements, media and service. */
-  readonly upkeep: number;
+  readonly elements: number;
+  readonly media: number;
+  readonly service: number;
   readonly labour: number;
   readonly yearly: number;
   readonly worth: number;
+  /** Of that, what somebody only claims. */
+  readonly claimed: number;
   /** Over the person’s years, less what dry air is worth. */
   readonly whole: number;
   /** kWh behind the energy, and minutes a year behind the labour. */
-  readonly kWh: { readonly pressure: number; readonly airLost: number; readonly refrigeration: number };
+  readonly kWh: Readonly<Record<'pressure' | 'purge' | 'airLost' | 'refrigeration', number>>;
   readonly minutes: number;
   /** Kinds whose price is a placeholder still. */
   readonly placeholders: readonly string[];
@@ -48,6 +69,10 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
       .reduce((sum, l) => sum + l.lossPa, 0),
   );
   const { lostM3PerS, deliveredM3PerS } = line.balance;
+  const purged = line.stages
+    .filter((s) => is(DRYERS, s.kind))
+    .reduce((sum, s) => sum + (line.at(s)?.ventedAirKgPerS ?? 0), 0);
+  const purgeM3PerS = line.section.dryAirKgPerS > 0 ? (purged / line.section.dryAirKgPerS) * deliveredM3PerS : 0;
   const { days, startsAtH, endsAtH } = plan.survey.working;
   const hours = (endsAtH - startsAtH) * days.length * WEEKS;
   const chilledW = line
@@ -57,7 +82,8 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
   const perM3 = deliveredM3PerS > 0 ? yearKWh / (deliveredM3PerS * loadedHours(plan) * 3600) : 0;
   const kWh = {
     pressure: Math.max(0, ...losses) * kWhPerPa,
-    airLost: lostM3PerS * hours * 3600 * perM3,
+    purge: purgeM3PerS * hours * 3600 * perM3,
+    airLost: Math.max(0, lostM3PerS - purgeM3PerS) * hours * 3600 * perM3,
     refrigeration: (chilledW / 1000) * hours,
   };
   const prices = line.stages
@@ -65,22 +91,28 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
     .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
   const minutes = choresOf(plan, line).reduce((sum, c) => sum + c.minutesPerYear, 0);
   const first = prices.reduce((sum, p) => sum + p.price.first, 0);
-  const upkeep = prices.reduce((sum, p) => sum + p.price.yearly, 0);
-  const [pressure, airLost, refrigeration] = [kWh.pressure, kWh.airLost, kWh.refrigeration].map(
-    (k) => k * money.perKWh,
-  ) as [number, number, number];
-  const labour = (minutes / 60) * money.perHour;
-  const yearly = pressure + airLost + refrigeration + upkeep + labour;
-  const worth = money.worth.reduce((sum, w) => sum + w.yearly, 0);
+  const upkeep = (of: (kind: KindName) => boolean): number =>
+    prices.filter((p) => of(p.kind)).reduce((sum, p) => sum + p.price.yearly, 0);
+  const energy = (what: keyof typeof kWh): number => kWh[what] * money.perKWh;
+  const a = {
+    pressure: energy('pressure'),
+    purge: energy('purge'),
+    airLost: energy('airLost'),
+    refrigeration: energy('refrigeration'),
+    elements: upkeep((k) => is(ELEMENTS, k)),
+    media: upkeep((k) => is(MEDIA, k)),
+    service: upkeep((k) => !is([...ELEMENTS, ...MEDIA], k)),
+    labour: (minutes / 60) * money.perHour,
+  };
+  const yearly = Object.values(a).reduce((sum, amount) => sum + amount, 0);
+  const sum = (list: Money['worth']): number => list.reduce((all, w) => all + w.yearly, 0);
+  const worth = sum(money.worth);
   return {
     first,
-    pressure,
-    airLost,
-    refrigeration,
-    upkeep,
-    labour,
+    ...a,
     yearly,
     worth,
+    claimed: sum(money.worth.filter((w) => w.claim)),
     whole: first + money.years * (yearly - worth),
     kWh,
     minutes,

@@ -94,15 +94,22 @@ export function CompareView({
 function Changed({ sides }: { sides: readonly Titled[] }) {
   const { say } = useUnits();
   const [now, ...others] = sides;
+  const [one, other] = others;
+  const pairs = [
+    ...others.flatMap((o) => (now ? [[o, now] as const] : [])),
+    ...(one && other ? [[one, other] as const] : []),
+  ];
   return (
     <section aria-label="What changed" className="grid gap-3 border-t border-hairline pt-3">
       <h2>What changed</h2>
-      <div className={`grid gap-x-8 gap-y-3 ${others.length > 1 ? 'lg:grid-cols-2' : ''}`}>
-        {others.map((other) => {
-          const list = now ? changes(other.plan, now.plan) : [];
+      <div className={`grid gap-x-8 gap-y-3 ${pairs.length > 1 ? 'lg:grid-cols-3' : ''}`}>
+        {pairs.map(([from, to]) => {
+          const list = changes(from.plan, to.plan);
           return (
-            <div key={other.key}>
-              <h3 className="text-quiet">From “{other.title}” to as it is now</h3>
+            <div key={`${from.key} ${to.key}`}>
+              <h3 className="text-quiet">
+                From “{from.title}” to {to === now ? 'as it is now' : `“${to.title}”`}
+              </h3>
               {list.length === 0 ? (
                 <p>Nothing: they are the same.</p>
               ) : (

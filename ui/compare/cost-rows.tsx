@@ -9,13 +9,16 @@ import { usePlan } from '@/ui/plan/plan-provider';
 
 const ROWS = [
   ['first', 'To buy'],
-  ['pressure', 'Power for the pressure lost in treatment, a year'],
-  ['airLost', 'Purge, leaks and drains, a year'],
-  ['refrigeration', 'Refrigeration, a year'],
-  ['upkeep', 'Elements, media, service, a year'],
-  ['labour', 'Work, a year'],
-  ['yearly', 'All of it, a year'],
-  ['worth', 'What dry air is worth, a year'],
+  ['pressure', 'Power for the pressure lost in treatment'],
+  ['purge', 'Purge and sweep'],
+  ['airLost', 'Leaks and timed drains'],
+  ['refrigeration', 'Refrigeration'],
+  ['elements', 'Elements'],
+  ['media', 'Media'],
+  ['service', 'Service of the rest'],
+  ['labour', 'Work'],
+  ['yearly', 'All of it in a year'],
+  ['worth', 'What dry air is worth in a year'],
 ] as const satisfies readonly (readonly [keyof LineCost, string])[];
 
 /** What each plan costs, at the tariff and prices of the line at hand. */
@@ -38,7 +41,25 @@ export function CostRows({
           <th scope="row" className="py-1 pr-3 font-normal">
             {label}
           </th>
-          {cells((i) => tell(costs[i]?.[field] ?? 0))}
+          {cells((i) => {
+            const cost = costs[i];
+            if (!cost) return undefined;
+            return (
+              <>
+                {tell(cost[field])}
+                {field === 'labour' && <span className="text-quiet"> · {Math.round(cost.minutes)} min</span>}
+                {field in cost.kWh && (
+                  <span className="text-quiet">
+                    {' '}
+                    · {formatNumber(cost.kWh[field as keyof LineCost['kWh']], undefined, 2)} kWh
+                  </span>
+                )}
+                {field === 'worth' && cost.claimed > 0 && (
+                  <span className="text-amber"> · {tell(cost.claimed)} of it claimed, not seen</span>
+                )}
+              </>
+            );
+          })}
         </tr>
       ))}
       <tr className="border-t border-edge font-semibold">
