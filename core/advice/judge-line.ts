@@ -143,9 +143,10 @@ export function mend(plan: Plan, key: string, which: number, newId: () => string
 }
 
 /**
- * Applies the first remedy of each finding, the gravest first, and judges anew after each, until none is left that helps. A
- * remedy whose fault another has mended is left out; one that brings nothing is not tried again.
- * @returns the mended plan, and what was done
+ * Applies the first remedy of some findings, one after another, each to the line as the ones before have left it. One whose
+ * fault another has mended is left out.
+ * @param keys of the findings, in the order in which they are to be mended
+ * @returns the mended plan, and the keys of what was done
  */
 export function mendAll(
   plan: Plan,

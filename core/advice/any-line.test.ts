@@ -1,0 +1,105 @@
+import fc from 'fast-check';
+import { KINDS, type KindName } from '../equipment/index';
+import { insertStage, newStage } from '../line/edit';
+import { type Plan, planSchema } from '../line/plan';
+import { walk } from '../line/walk';
+import { say as inUnits } from '../quantity/format';
+import { all, branch, but, goodShop, place, site, standingIn, working } from '../test/good-lines';
+import { holdAgainst } from './hold-against';
+import { isReady, judgeLine, mend, mendAll } from './judge-line';
+import { say } from './rule';
+import { disputesOf } from './schools';
+
+const STAGES = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');
+const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => inUnits(si, quantity);
+
+/** A good shop into which anything has been put anywhere, in any weather. */
+const anyLine = fc
+  .record({
+    put: fc.array(fc.tuple(fc.constantFrom(...STAGES), fc.nat({ max: 12 }), fc.boolean()), { maxLength: 6 }),
+    pump: fc.constantFrom('piston1', 'piston2', 'screw', 'oilfree'),
+    intakeC: fc.integer({ min: -20, max: 42 }),
+    roomC: fc.integer({ min: -5, max: 45 }),
+    coldC: fc.integer({ min: -30, max: 20 }),
+    loadedShare: fc.double({ min: 0.05, max: 1, noNaN: true }),
+    breathed: fc.constantFrom('not-said', 'no', 'yes'),
+    drain: fc.constantFrom('manual', 'float', 'timer', 'unloader', 'level', 'none'),
+  })
+  .map((o): Plan => {
+    let n = 0;
+    const shop = all(
+      goodShop(),
+      but('compressor', { type: o.pump }),
+      but('receiver', { drain: o.drain }),
+      place('in', o.intakeC),
+      place('room', o.roomC),
+      place('cold', o.coldC),
+      standingIn('outlet', 'cold'),
+      working({ loadedShare: o.loadedShare }),
+      site({ breathed: o.breathed as 'no' }),
+      branch('drop', 'receiver', [newStage('outlet', 'drop-outlet')]),
+    );
+    return o.put.reduce(
+      (p, [kind, at, aside]) => insertStage(p, newStage(kind, `any-${n++}`), at, aside ? 'drop' : 'main'),
+      shop,
+    );
+  });
+
+test('on any line every rule speaks in whole sentences or is silent; none breaks', () => {
+  fc.assert(
+    fc.property(anyLine, (plan) => {
+      const { advice, broken } = judgeLine(plan);
+      expect(broken).toEqual([]);
+      expect(new Set(advice.map((a) => a.key)).size).toBe(advice.length);
+      for (const { finding } of advice)
+        for (const text of [finding.what, finding.why].map((s) => say(s, units)))
+          expect(text).not.toMatch(/undefined|NaN|Infinity|null/);
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('whatever remedy is chosen on any line, what it leaves is a plan that can be stored and walked', () => {
+  let n = 0;
+  fc.assert(
+    fc.property(anyLine, fc.nat(), fc.nat(), (plan, i, j) => {
+      const { advice } = judgeLine(plan);
+      const chosen = advice.filter((a) => (a.finding.remedies?.length ?? 0) > 0);
+      const a = chosen[i % Math.max(1, chosen.length)];
+      if (!a) return;
+      const result = mend(plan, a.key, j % (a.finding.remedies?.length ?? 1), () => `new-${n++}`);
+      if ('refused' in result) throw new Error(result.refused);
+      expect(planSchema.parse(result.plan)).toEqual(result.plan);
+      expect(() => walk(result.plan)).not.toThrow();
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('doing all first remedies never makes a danger of a line that had none, and a danger is never ready', () => {
+  let n = 0;
+  const dangers = (plan: Plan): number => judgeLine(plan).advice.filter((a) => a.rule.stop).length;
+  fc.assert(
+    fc.property(anyLine, (plan) => {
+      const keys = judgeLine(plan)
+        .advice.filter((a) => a.rule.grade === 'must')
+        .map((a) => a.key);
+      const mended = mendAll(plan, new Set(keys), () => `new-${n++}`).plan;
+      if (dangers(plan) === 0) expect(dangers(mended)).toBe(0);
+      if (dangers(plan) > 0) expect(isReady(judgeLine(plan), walk(plan))).toBe(false);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('every school that a line gives reason for leaves a plan that can be stored', () => {
+  let n = 0;
+  fc.assert(
+    fc.property(anyLine, (plan) => {
+      for (const dispute of disputesOf(plan))
+        for (const { plan: theirs } of holdAgainst(plan, dispute, () => `new-${n++}`))
+          if (theirs) expect(planSchema.safeParse(theirs).error?.issues ?? []).toEqual([]);
+    }),
+    { numRuns: 25 },
+  );
+});
