@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { Plan, RevisionSummary } from '@/core/line/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { copyName } from './copy-name';
 
 interface Refusal {
   readonly error?: { readonly message?: string; readonly issues?: readonly { readonly message: string }[] };
@@ -104,11 +105,4 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
       </div>
     </section>
   );
-}
-
-/** “Loft line” becomes “Loft line, plan B”, and that “… plan C”. */
-export function copyName(name: string): string {
-  const letter = /, plan ([B-Y])$/.exec(name)?.[1];
-  const bare = name.replace(/, plan [B-Z]$/, '').slice(0, 70);
-  return `${bare}, plan ${letter ? String.fromCharCode(letter.charCodeAt(0) + 1) : 'B'}`;
 }

@@ -1,3 +1,4 @@
+import { merge } from '@/core/line/merge';
 import type { Plan } from '@/core/line/plan';
 import { planOf, stageOf } from '@/core/test/reference';
 import { type Autosave, draftOf, startAutosave } from './autosave';
@@ -157,3 +158,29 @@ test.each(['keepMine', 'takeTheirs'] as const)(
     }
   },
 );
+
+test('of two who edited, both are joined on the base that both began with, also after a reload', async () => {
+  open({ plan: base, rowVersion: 1 });
+  const theirs: Plan = { ...base, survey: { ...base.survey, shop: 'Theirs' } };
+  answers = [newer(2, theirs)];
+  type('Mine');
+  await pass(1000);
+  const { saving } = store.getState();
+  if (saving.phase !== 'conflict' || !saving.base) throw new Error(`no base: ${saving.phase}`);
+  const merged = merge(saving.base, store.getState().plan, saving.newer.plan);
+  expect(merged?.clashes).toEqual([]);
+  answers = [ok(3)];
+  autosave?.merge(merged?.plan as Plan);
+  await pass(1000);
+  expect(sent.at(-1)).toMatchObject({ rowVersion: 2, plan: { name: 'Mine', survey: { shop: 'Theirs' } } });
+  expect(phase()).toBe('saved');
+
+  // The page closes before the choice: the draft keeps the base.
+  answers = [newer(4, { ...base, name: 'Other' }), nobody];
+  type('Mine again');
+  await pass(1000);
+  autosave?.stop();
+  open({ plan: { ...base, name: 'Other' }, rowVersion: 4 });
+  const again = store.getState().saving;
+  expect(again.phase === 'conflict' && again.base?.name).toBe('Mine');
+});

@@ -1,0 +1,80 @@
+import { averageDemandM3PerS } from '../flow/demand';
+import type { Plan, Stage } from '../line/plan';
+import { allStages } from '../line/runs';
+import { walk } from '../line/walk';
+import { all, bar, behind, branch, but, goodPlant, goodShop, without } from '../test/good-lines';
+import { stageOf } from '../test/reference';
+import { LineFacts } from './line-facts';
+
+const factsOf = (plan: Plan): LineFacts => new LineFacts(plan, walk(plan));
+const stage = (line: LineFacts, id: string): Stage => line.stage(id) as Stage;
+const ids = (stages: readonly Stage[]): string[] => stages.map((s) => s.id);
+
+test('what the air has met, and what it may meet: through a tee, down its branch, and back where an arm joins', () => {
+  const line = factsOf(
+    all(
+      goodShop(),
+      branch('drop', 'receiver', [stageOf('bowl-filter', {}, 'bowl'), stageOf('outlet', {}, 'drop-outlet')]),
+      branch('bypass', 'coalescing-filter', [stageOf('isolating-valve', {}, 'round')], { into: 'fine', share: 0.1 }),
+    ),
+  );
+  expect(ids(line.upstream(stage(line, 'drop-outlet')))).toEqual([
+    'bowl',
+    'receiver',
+    'separator',
+    'aftercooler',
+    'compressor',
+    'intake',
+  ]);
+  expect(ids(line.downstream(stage(line, 'round')))).toEqual(['fine', 'regulator', 'outlet']);
+  const behindTank = ids(line.downstream(stage(line, 'receiver')));
+  expect(behindTank).toEqual(expect.arrayContaining(['bowl', 'drop-outlet', 'isolating-valve', 'round', 'outlet']));
+  expect(new Set(behindTank).size).toBe(behindTank.length);
+  expect(behindTank).not.toContain('separator');
+});
+
+test('up and down are each other’s mirror: what is upstream of a stage has it downstream (every pair of a plant)', () => {
+  const line = factsOf(goodPlant());
+  for (const a of line.stages)
+    for (const b of line.stages)
+      if (a !== b && line.upstream(b).includes(a)) expect(ids(line.downstream(a))).toContain(b.id);
+});
+
+test('a branch gets its share of what reaches its tee, not all of it', () => {
+  const line = factsOf(goodPlant());
+  const [main, drop] = [stage(line, 'main'), stage(line, 'drop-pipe')];
+  const asks = (id: string): number => averageDemandM3PerS(allStages(line.plan).find((s) => s.id === id) as Stage);
+  const flows = [line.inlet(drop), line.at(drop)].map((s) => s?.dryAirKgPerS ?? 0);
+  expect(flows[0]).toBeCloseTo(flows[1] as number, 12);
+  expect((flows[0] as number) / (line.at(main)?.dryAirKgPerS ?? 1)).toBeCloseTo(
+    asks('drop-outlet') / asks('outlet'),
+    6,
+  );
+});
+
+describe('the greatest pressure that a part can see', () => {
+  const most = (plan: Plan, id: string): number => {
+    const line = factsOf(plan);
+    return Math.round(line.mostGaugePa(stage(line, id)) / 1e3);
+  };
+  test('is where the relief valve before it opens, also behind a regulator: it can fail open', () => {
+    expect(most(goodShop(), 'outlet')).toBe(1300);
+  });
+  test('is where a relief valve behind the regulator opens, where there is one', () => {
+    const saved = behind('regulator', stageOf('relief-valve', { setPressurePa: bar(7.5) }))(goodShop());
+    expect(most(saved, 'outlet')).toBe(750);
+  });
+  test('before the tank it is what the tank’s valve holds, unless a check valve stands between', () => {
+    expect(most(goodShop(), 'separator')).toBe(1300);
+    const checked = all(
+      goodShop(),
+      behind('separator', stageOf('check-valve')),
+      but('compressor', { cutOutPa: bar(10.5) }),
+    );
+    expect(most(checked, 'separator')).toBe(1050);
+  });
+  test('without any relief valve it is what the pump cuts out at', () => {
+    expect(most(but('receiver', { relief: 'none' })(goodShop()), 'fine')).toBe(1050);
+    expect(most(without('receiver')(goodShop()), 'fine')).toBe(1050);
+  });
+});
