@@ -11,6 +11,8 @@ import { useHistory } from '@/ui/plan/plan-provider';
 const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['S', 'Survey'],
   ['L', 'Line'],
+  ['J', 'Advice: how the line is judged'],
+  ['V', 'Compare versions and copies'],
   ['D', 'Pump’s day'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
@@ -55,6 +57,8 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
       const places: Record<string, string> = {
         s: `${base}/survey`,
         l: `${base}/line`,
+        j: `${base}/advice`,
+        v: `${base}/compare`,
         d: `${base}/day`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
@@ -104,6 +108,12 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/line`)}>
                   Line: where the water falls out
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/advice`)}>
+                  Advice: what is wrong, missing or dangerous, and what mends it
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/compare`)}>
+                  Compare: keep, copy, hold side by side, what it costs
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/day`)}>
                   Pump’s day: cycles, starts, what the drains pass
