@@ -19,3 +19,11 @@ test.each(Object.keys(JOBS) as JobId[])(
 test('only an outlet has a job', () => {
   expect(stageById(setJob(plan, 'receiver', 'plasma'), 'receiver')).toEqual(stageById(plan, 'receiver'));
 });
+
+test('what the outlet is used for goes with the job, and is forgotten with it', () => {
+  const use = (id: JobId): unknown =>
+    stageById(setJob(setJob(plan, 'outlet', 'blow-gun'), 'outlet', id), 'outlet')?.parameters;
+  expect(use('blow-gun')).toMatchObject({ use: 'blow-gun' });
+  expect(use('water-spray')).toMatchObject({ use: 'spray' });
+  expect(use('sander')).toMatchObject({ use: 'tools' });
+});
