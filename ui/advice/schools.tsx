@@ -47,7 +47,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
     value === undefined ? '–' : quantity === 'number' ? formatNumber(value) : say(value, quantity);
   return (
     <div className="pb-3">
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="w-full text-left">
           <thead>
             <tr className="align-bottom text-[0.85rem] text-quiet">

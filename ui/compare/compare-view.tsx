@@ -150,7 +150,7 @@ function Table({ sides }: { sides: readonly Titled[] }) {
     </tr>
   );
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="w-full min-w-[40rem] table-fixed text-left">
         <thead>
           <tr className="border-b border-edge">
