@@ -85,7 +85,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
             <li key={r.id} className="flex items-baseline gap-3 border-t border-hairline py-1">
               <span className="min-w-0 flex-1 truncate">{r.name}</span>
               <time dateTime={r.at} suppressHydrationWarning className="text-[0.85rem] whitespace-nowrap text-quiet">
-                {new Date(r.at).toLocaleString(undefined, { dateStyle: 'short', timeStyle: 'short' })}
+                {new Date(r.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
               </time>
               <button
                 type="button"
