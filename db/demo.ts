@@ -1,4 +1,4 @@
-import { removeStage } from '../core/line/edit';
+import { removeStage, setParameter } from '../core/line/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/line/plan';
 import type { DrainEntry } from '../core/record/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
@@ -119,7 +119,8 @@ export function demoPlan(): Plan {
 
 /** The workshop as it was found, before anything cooled the air: to hold today’s against. */
 export function demoRevision(): { id: string; name: string; document: Plan } {
-  const found = ['aftercooler', DEMO_STAGES.separator].reduce(removeStage, demoPlan());
+  const uncooled = ['aftercooler', DEMO_STAGES.separator].reduce(removeStage, demoPlan());
+  const found = setParameter(uncooled, DEMO_STAGES.receiver, 'method', 'estimated'); // nobody had measured it
   return { id: demoId(900), name: 'As found, without a cooler', document: planSchema.parse(found) };
 }
 

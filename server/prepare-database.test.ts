@@ -1,7 +1,7 @@
 import path from 'node:path';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { planOf, stageOf } from '../core/test/reference';
-import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan } from '../db/demo';
+import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
 import { logADrain } from './log-a-drain';
 import { prepareDatabase } from './prepare-database';
 import { readLogbook } from './read-logbook';
@@ -25,6 +25,7 @@ test('empty loads nothing; once loads the demo once; migrating again changes not
   expect(await prepare('once')).toBe('');
   expect(await prepare('empty')).toBe('');
   expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
+  expect((await listRevisions(DEMO_PLAN_ID)).map((r) => r.name)).toEqual([demoRevision().name]);
   const [tables] = await pool.query<RowDataPacket[]>('SHOW TABLES');
   expect(tables).toHaveLength(5); // ours and the list of migrations
 });
