@@ -7,6 +7,7 @@ import { prepareDatabase } from './prepare-database';
 import { readLogbook } from './read-logbook';
 import { listPlans, readPlan } from './read-plan';
 import { createPlan, savePlan } from './save-plan';
+import { listRevisions } from './save-revision';
 import { closeDatabase, freshDatabase } from './test/database';
 
 const NOW = Date.UTC(2026, 10, 23, 18);
