@@ -1,3 +1,4 @@
+import { provenanceOf } from '../line/provenance';
 import { coolAtPump } from './cool-first';
 import type { LineFacts, StageOf } from './line-facts';
 import { at, set } from './mend';
@@ -39,10 +40,12 @@ const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS, why: str
     const arrives = line.inlet(s)?.temperatureC;
     const limit = s.parameters.ratedC;
     if (arrives === undefined || arrives <= limit) return [];
+    const typical = provenanceOf(s, 'ratedC') === 'typical';
     return [
       at(
         s,
-        (say) => `Air reaches ${s.name} at ${say(arrives, 'temperature')}; its limit is ${say(limit, 'temperature')}.`,
+        (say) =>
+          `Air reaches ${s.name} at ${say(arrives, 'temperature')}; its limit is ${typical ? 'typically ' : ''}${say(limit, 'temperature')}.`,
         why,
         coolAtPump(line, s),
       ),

@@ -27,7 +27,7 @@ export const site = (answers: Partial<Survey['site']>) => (plan: Plan) => ({
   ...plan,
   survey: { ...plan.survey, site: { ...plan.survey.site, ...answers } },
 });
-export const surveyed = (answers: Partial<Survey>) => (plan: Plan) => ({
+const surveyed = (answers: Partial<Survey>) => (plan: Plan) => ({
   ...plan,
   survey: { ...plan.survey, ...answers },
 });

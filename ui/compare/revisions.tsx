@@ -83,10 +83,12 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
         <ul className="max-h-48 overflow-auto">
           {revisions.map((r) => (
             <li key={r.id} className="flex items-baseline gap-3 border-t border-hairline py-1">
-              <span className="min-w-0 flex-1 truncate">{r.name}</span>
-              <time dateTime={r.at} suppressHydrationWarning className="text-[0.85rem] whitespace-nowrap text-quiet">
-                {new Date(r.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
-              </time>
+              <span className="min-w-0 flex-1">
+                <span className="block break-words">{r.name}</span>
+                <time dateTime={r.at} suppressHydrationWarning className="text-[0.85rem] text-quiet">
+                  {new Date(r.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+                </time>
+              </span>
               <button
                 type="button"
                 className="min-h-6 text-water underline underline-offset-4"
