@@ -58,6 +58,7 @@ test('stages are dragged with the mouse, and lifted with the space bar', async (
   await page.locator(cards, { hasText: 'Bowl filter' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Bowl filter is over place 4 of 8.')).toBeAttached();
+  await page.waitForTimeout(200); // what is lifted listens for keys a moment after it says so
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Bowl filter is over place 5 of 8.')).toBeAttached();
   await page.keyboard.press('Space');
