@@ -1,6 +1,8 @@
 import { removeStage } from '../line/edit';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import { simulateDay } from '../pump/day';
+import { type DayRemark, judgeDay } from '../pump/judge-day';
 import { say as inUnits } from '../quantity/format';
 import {
   all,
@@ -313,6 +315,17 @@ const CASES: Readonly<Record<string, Case>> = {
     ),
     without('third-regulator'),
   ],
+  A25: [goodShop, but('receiver', { drain: 'manual', sumpM3: 1e-4 })],
+  A26: [goodShop, but('outlet', { leastPressurePa: bar(9) })],
+  A27: [
+    withLine(
+      goodShop,
+      but('compressor', { control: 'start-stop', startsPerHour: 30 }),
+      behind('separator', stageOf('check-valve')),
+      behind('compressor', stageOf('unloader')),
+    ),
+    but('unloader', { boreM: 0.0006 }),
+  ],
   A24: [
     withLine(goodSpray, but('bead-cartridge', { charge: 'oven', ovenC: 115 })),
     but('bead-cartridge', { ovenC: 230 }),
@@ -323,11 +336,18 @@ const CASES: Readonly<Record<string, Case>> = {
   ],
 };
 
+/** Rules that speak only of a day that was played. */
+const OF_THE_DAY = ['A25', 'A26', 'A27'];
+const dayOf = (plan: Plan, id: string): readonly DayRemark[] => {
+  const day = OF_THE_DAY.includes(id) ? simulateDay(plan) : undefined;
+  return day ? judgeDay(plan, day) : [];
+};
 const speaks = (plan: Plan, id: string) =>
   judgeLine(
     plan,
     walk(plan),
     RULES.filter((r) => r.id === id),
+    dayOf(plan, id),
   ).advice;
 const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => inUnits(si, quantity);
 
@@ -356,7 +376,7 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
     for (const { key, finding } of speaks(faulty, id).slice(0, 1))
       for (const [i, remedy] of (finding.remedies ?? []).entries()) {
         let n = 0;
-        const result = mend(faulty, key, i, () => `new-${n++}`);
+        const result = mend(faulty, key, i, () => `new-${n++}`, dayOf(faulty, id));
         if ('refused' in result) throw new Error(result.refused);
         expect([remedy.does, speaks(result.plan, id).filter((a) => a.key === key)]).toEqual([remedy.does, []]);
       }

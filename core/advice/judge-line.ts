@@ -2,6 +2,7 @@ import type { Plan, SetAside } from '../line/plan';
 import { stageById } from '../line/runs';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
+import type { DayRemark } from '../pump/judge-day';
 import { say as inUnits } from '../quantity/format';
 import { CATCHING } from './catching';
 import { CONDENSATE } from './condensate';
@@ -14,6 +15,7 @@ import { HEAT } from './heat';
 import { LineFacts } from './line-facts';
 import { PIPEWORK } from './pipework';
 import { PRESSURE_LEFT } from './pressure-left';
+import { PUMP_DAY } from './pump-day';
 import { PUMPING } from './pumping';
 import { type Finding, type Rule, type Say, say } from './rule';
 import { SAFETY } from './safety';
@@ -36,6 +38,7 @@ export const RULES: readonly Rule[] = [
   ...PIPEWORK,
   ...PRESSURE_LEFT,
   ...PUMPING,
+  ...PUMP_DAY,
 ];
 
 /** What a rule says of a line at one place. */
@@ -73,10 +76,17 @@ const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
 /**
  * What an experienced colleague would say on seeing a line.
  * @param rules left out, all of them
+ * @param day what was seen in the pump’s day; left out, the rules on it are silent and those on starts and load reckon with
+ *   the pump’s cycle at its average demand
  * @source each rule’s own
  */
-export function judgeLine(plan: Plan, section: Section = walk(plan), rules: readonly Rule[] = RULES): LineJudgement {
-  const line = new LineFacts(plan, section);
+export function judgeLine(
+  plan: Plan,
+  section: Section = walk(plan),
+  rules: readonly Rule[] = RULES,
+  day: readonly DayRemark[] = [],
+): LineJudgement {
+  const line = new LineFacts(plan, section, day);
   const advice: Advice[] = [];
   const broken: Broken[] = [];
   for (const rule of rules) {
@@ -130,12 +140,18 @@ export type Mended = { readonly plan: Plan } | { readonly refused: string };
  * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read.
  * @param which of the remedies of the finding, from 0
  */
-export function mend(plan: Plan, key: string, which: number, newId: () => string): Mended {
+export function mend(
+  plan: Plan,
+  key: string,
+  which: number,
+  newId: () => string,
+  day: readonly DayRemark[] = [],
+): Mended {
   const [ruleId = '', ...ids] = key.split(' ');
   const rule = RULES.filter((r) => r.id === ruleId);
   const gone = ids.find((id) => !stageById(plan, id));
   if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
-  const now = judgeLine(plan, walk(plan), rule).advice.find((a) => a.key === key);
+  const now = judgeLine(plan, walk(plan), rule, day).advice.find((a) => a.key === key);
   const remedy = now?.finding.remedies?.[which];
   if (!remedy)
     return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };

@@ -7,6 +7,7 @@ import type { Plan, Stage } from '../line/plan';
 import { type Run, runsOf, standing } from '../line/runs';
 import { humidityAt, type Section, type Station } from '../line/section';
 import { inPlace, surroundingsOf } from '../line/surroundings';
+import type { DayRemark } from '../pump/judge-day';
 import { type Grade, gradeLine } from '../purity/grade-line';
 import { AirStream } from '../stream/air-stream';
 
@@ -34,6 +35,8 @@ export class LineFacts {
     /** As it was entered. */
     readonly entered: Plan,
     readonly section: Section,
+    /** What was seen in the pump’s day, where it has been played: it takes its time. */
+    private readonly day: readonly DayRemark[] = [],
   ) {
     this.plan = standing(entered);
     this.runs = runsOf(this.plan);
@@ -91,6 +94,16 @@ export class LineFacts {
     const into = run.into === null ? undefined : this.places.get(run.into);
     if (into && into.run !== run) follow(into.run, into.index);
     return [...new Set(meets)];
+  }
+
+  /** What the pump’s day tells of a stage under one name. */
+  seen<N extends DayRemark['what']['name']>(
+    name: N,
+  ): { stage: Stage; what: Extract<DayRemark['what'], { name: N }> }[] {
+    return this.day.flatMap(({ stageId, what }) => {
+      const stage = this.stage(stageId);
+      return stage && what.name === name ? [{ stage, what: what as Extract<DayRemark['what'], { name: N }> }] : [];
+    });
   }
 
   branchesAt(stage: Stage): readonly Run[] {

@@ -3,13 +3,23 @@
 import { useState } from 'react';
 import { type Advice, mend, setAside, withoutAside } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
+import type { DayRemark } from '@/core/pump/judge-day';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { GradeMark, gradeOf } from './grade-mark';
 
 /** One piece of advice: what, why, and the buttons that mend it or set it aside. */
-export function AdviceItem({ advice, onShow }: { advice: Advice; onShow?: ((stageId: string) => void) | undefined }) {
+export function AdviceItem({
+  advice,
+  day,
+  onShow,
+}: {
+  advice: Advice;
+  /** The pump’s day that it was judged with. */
+  day?: readonly DayRemark[] | undefined;
+  onShow?: ((stageId: string) => void) | undefined;
+}) {
   const { edit, store } = usePlan();
   const { say } = useUnits();
   const [refused, setRefused] = useState<string>();
@@ -17,7 +27,7 @@ export function AdviceItem({ advice, onShow }: { advice: Advice; onShow?: ((stag
   const { rule, finding, key } = advice;
   const [stageId] = finding.stageIds;
   const apply = (which: number): void => {
-    const result = mend(store.getState().plan, key, which, () => crypto.randomUUID());
+    const result = mend(store.getState().plan, key, which, () => crypto.randomUUID(), day);
     setRefused('refused' in result ? result.refused : undefined);
     if ('plan' in result) edit(() => result.plan);
   };

@@ -2,10 +2,11 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { type Advice, isReady, mendAll, RULES } from '@/core/advice/judge-line';
+import { useMemo, useState } from 'react';
+import { type Advice, isReady, judgeLine, mendAll, RULES } from '@/core/advice/judge-line';
 import { adviceOf } from '@/ui/plan/advice-of';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { usePumpDay } from '@/ui/pump-day/use-pump-day';
 import { AdviceItem } from './advice-item';
 import { type Grade, gradeOf } from './grade-mark';
 import { Schools } from './schools';
@@ -22,7 +23,9 @@ export function AdviceView() {
   const { plan, planId, section, edit } = usePlan();
   const router = useRouter();
   const [told, tell] = useState<string>();
-  const judgement = adviceOf(plan);
+  // The played day follows a moment behind.
+  const day = usePumpDay(plan).answer?.remarks;
+  const judgement = useMemo(() => (day ? judgeLine(plan, section, RULES, day) : adviceOf(plan)), [plan, section, day]);
   const standing = judgement.advice.filter((a) => a.setAside === undefined);
   const aside = judgement.advice.filter((a) => a.setAside !== undefined);
   const ready = isReady(judgement, section);
@@ -76,7 +79,7 @@ export function AdviceView() {
             </h2>
             <ul>
               {own.map((a) => (
-                <AdviceItem key={a.key} advice={a} onShow={show} />
+                <AdviceItem key={a.key} advice={a} day={day} onShow={show} />
               ))}
             </ul>
           </section>
@@ -93,7 +96,7 @@ export function AdviceView() {
           <summary className="cursor-pointer font-semibold">Set aside · {aside.length}</summary>
           <ul className="mt-2">
             {aside.map((a) => (
-              <AdviceItem key={a.key} advice={a} onShow={show} />
+              <AdviceItem key={a.key} advice={a} day={day} onShow={show} />
             ))}
           </ul>
         </details>
