@@ -76,8 +76,8 @@ const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
 /**
  * What an experienced colleague would say on seeing a line.
  * @param rules left out, all of them
- * @param day what was seen in the pump’s day; left out, the rules on it are silent and those on starts and load reckon with
- *   the pump’s cycle at its average demand
+ * @param day what was seen in the pump’s day; left out, the rules on it are silent; those on starts and load reckon with the
+ *   pump’s cycle at its average demand in either case, so that what is set aside stays so on every screen
  * @source each rule’s own
  */
 export function judgeLine(

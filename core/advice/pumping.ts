@@ -24,8 +24,7 @@ export const PUMPING: readonly Rule[] = [
         const { loadedShare } = line.plan.survey.working;
         const asked =
           (line.balance.usedM3PerS + line.balance.lostM3PerS) / Math.max(line.balance.deliveredM3PerS, 1e-9);
-        const worst = line.seen('over-duty').find((d) => d.stage.id === s.id)?.what.share ?? 0; // of an hour
-        const share = Math.max(loadedShare, Math.min(1, asked), worst);
+        const share = Math.max(loadedShare, Math.min(1, asked));
         if (!s.parameters.type.startsWith('piston') || share <= s.parameters.dutyLimit) return [];
         const larger = (share / s.parameters.dutyLimit) * ROOM_TO_REST;
         return [
@@ -55,16 +54,14 @@ export const PUMPING: readonly Rule[] = [
         const volume = line.of('receiver').reduce((sum, r) => sum + r.parameters.volumeM3, 0);
         if (p.control !== 'start-stop' || volume <= 0) return [];
         const { atmosphericPa } = line.around;
-        const cycle = pumpCycle(
+        const starts = pumpCycle(
           volume,
           p.cutInPa,
           p.cutOutPa,
           p.freeAirDeliveryM3PerS,
           line.balance.usedM3PerS + line.balance.lostM3PerS,
           atmosphericPa,
-        );
-        const inTheDay = line.seen('too-many-starts').find((d) => d.stage.id === s.id)?.what.starts;
-        const starts = inTheDay ?? cycle.startsPerHour;
+        ).startsPerHour;
         if (starts <= p.startsPerHour) return [];
         const most = mostStartsPerHour(volume, p.cutOutPa - p.cutInPa, p.freeAirDeliveryM3PerS, atmosphericPa);
         const tank = line.of('receiver')[0];
