@@ -59,3 +59,6 @@ export const INERT = group(
   'outlet',
 );
 export const is = (kinds: readonly KindName[], kind: KindName): boolean => kinds.includes(kind);
+
+/** Uses that dust or oil spoils. */
+export const SENSITIVE = ['spray', 'cutting', 'instruments', 'food'] as const;

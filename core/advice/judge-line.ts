@@ -11,8 +11,10 @@ import { DRAINS } from './drains';
 import { DRYING_DUTY } from './drying-duty';
 import { DRYING_NEED } from './drying-need';
 import { DRYING_ORDER } from './drying-order';
+import { FILTERING } from './filters';
 import { HEAT } from './heat';
 import { LineFacts } from './line-facts';
+import { OIL_AND_CARE } from './oil-and-care';
 import { PIPEWORK } from './pipework';
 import { PRESSURE_LEFT } from './pressure-left';
 import { PUMP_DAY } from './pump-day';
@@ -30,7 +32,9 @@ export const RULES: readonly Rule[] = [
   ...TOOL_PRESSURE,
   ...COOLING,
   ...CATCHING,
+  ...FILTERING,
   ...DRYING_ORDER,
+  ...OIL_AND_CARE,
   ...DRYING_DUTY,
   ...DRYING_NEED,
   ...DRAINS,

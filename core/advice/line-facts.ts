@@ -11,6 +11,9 @@ import type { DayRemark } from '../pump/judge-day';
 import { type Grade, gradeLine } from '../purity/grade-line';
 import { AirStream } from '../stream/air-stream';
 
+/** Less water than this is none. */
+export const WORTH_KG_PER_S = 1e-9;
+
 export type StageOf<K extends KindName> = Extract<Stage, { kind: K }>;
 
 interface Place {

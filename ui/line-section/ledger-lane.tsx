@@ -17,6 +17,10 @@ const HEIGHT = 140;
 const WORTH_A_LABEL = 0.002; // of the water in
 const WORTH_REPEATING = 0.01; // of the water in: a figure that stands over the bar before need not stand here again
 
+const DIGIT = 7; // px
+/** A figure that is wider than its bar stands on two grounds: light on dark would lose its ends. */
+const HALO = { className: 'fill-deep', paintOrder: 'stroke', stroke: 'var(--card)', strokeWidth: 3 } as const;
+
 /** Per stage: vapour in the air, drops carried along on top of it, and beside them what the drain catches. */
 export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const { plan, section } = usePlan();
@@ -34,6 +38,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
   const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
   const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
   const bar = Math.min(30, (Math.min(...row.cells.map((c) => c.width)) - 16) / 2);
+  const fits = (text: string): boolean => text.length * DIGIT < bar;
   const narrow = bar < 24; // then figures over neighbouring bars stand apart from the middle, not over each other
   const leftOf = (s: Station, centre: number): number => (s.caughtKgPerS > 0 ? centre - bar - 1 : centre - bar / 2);
   const at = (kgPerS: number): number => y(inUnit(kgPerS));
@@ -153,7 +158,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
                 x: middle,
                 y: y(vapour + drops) + 13,
                 textAnchor: 'middle',
-                className: 'fill-on-strong',
+                ...(fits(number(s.liquidKgPerS)) ? { className: 'fill-on-strong' } : HALO),
                 children: number(s.liquidKgPerS),
               }),
             );
