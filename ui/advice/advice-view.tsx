@@ -36,7 +36,7 @@ export function AdviceView() {
     edit(() => mended);
     const spared = mendable.length - done.length;
     tell(
-      `${done.length} done as one step: undo takes them back together.${spared > 0 ? ` ${spared} were not needed any more once the others were done.` : ''}`,
+      `${done.length} done as one step: undo takes them back together.${spared > 0 ? ` ${spared === 1 ? 'One was' : `${spared} were`} not needed any more once the others were done.` : ''}`,
     );
   };
   return (
