@@ -4,6 +4,7 @@ import type { KindName } from '../equipment/index';
 import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import { hoursPerWeek } from '../line/working-time';
 import { choresOf } from './chores';
 import { type Money, priceOf } from './money';
 
@@ -73,8 +74,7 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
     .filter((s) => is(DRYERS, s.kind))
     .reduce((sum, s) => sum + (line.at(s)?.ventedAirKgPerS ?? 0), 0);
   const purgeM3PerS = line.section.dryAirKgPerS > 0 ? (purged / line.section.dryAirKgPerS) * deliveredM3PerS : 0;
-  const { days, startsAtH, endsAtH } = plan.survey.working;
-  const hours = (endsAtH - startsAtH) * days.length * WEEKS;
+  const hours = hoursPerWeek(plan.survey.working) * WEEKS;
   const chilledW = line
     .of(...CHILLED, 'high-inlet-dryer')
     .reduce((sum, s) => sum + CHILLED_W * s.parameters.ratedFlowM3PerS * (s.kind === 'cycling-dryer' ? CYCLES : 1), 0);
@@ -121,6 +121,6 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
 }
 
 function loadedHours(plan: Plan): number {
-  const { days, startsAtH, endsAtH, loadedShare } = plan.survey.working;
-  return (endsAtH - startsAtH) * loadedShare * days.length * WEEKS;
+  const { working } = plan.survey;
+  return hoursPerWeek(working) * working.loadedShare * WEEKS;
 }

@@ -1,8 +1,8 @@
 import type { Basis } from '../air/enhancement-factor';
 import { kindOf } from '../equipment/index';
-import { loadedHoursPerDay } from '../line/day';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
+import { hoursPerWeek } from '../line/working-time';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 
 /** What pressure is lost at one stage on the way to an outlet. */
@@ -108,6 +108,7 @@ export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly
       sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS * SPECIFIC_W[s.parameters.type] : 0),
     0,
   );
-  const yearKWh = (watts / 1000) * loadedHoursPerDay(plan) * plan.survey.working.days.length * WEEKS;
+  const { working } = plan.survey;
+  const yearKWh = (watts / 1000) * hoursPerWeek(working) * working.loadedShare * WEEKS;
   return { yearKWh, kWhPerPa: yearKWh * SHARE_PER_PA };
 }

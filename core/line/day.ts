@@ -1,10 +1,11 @@
 import type { Plan } from './plan';
 import type { Section } from './section';
+import { hoursOfWeek } from './working-time';
 
-/** Hours of a working day in which the pump runs loaded. */
+/** Hours of a working day (the longest of the week) in which the pump runs loaded. */
 export function loadedHoursPerDay(plan: Plan): number {
-  const { startsAtH, endsAtH, loadedShare } = plan.survey.working;
-  return (endsAtH - startsAtH) * loadedShare;
+  const { working } = plan.survey;
+  return Math.max(...hoursOfWeek(working)) * working.loadedShare;
 }
 
 /** Water drawn in on a working day, kg. */

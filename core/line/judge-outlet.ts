@@ -1,4 +1,5 @@
 import type { Basis } from '../air/enhancement-factor';
+import type { Surroundings } from '../equipment/kind';
 import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
 import { type Loss, lossesTo } from '../flow/waterfall';
 import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
@@ -63,35 +64,35 @@ interface Criterion {
   readonly pick: Pick;
 }
 
+/** What an outlet is judged by. Less is better, everywhere. */
+export interface OutletCriterion {
+  readonly quantity: QuantityName;
+  readonly limit: number;
+  readonly read: (station: Station, around: Surroundings) => number;
+}
+
 /** What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis. */
-function criteriaOf(stage: OutletStage, basis: Basis): [Criterion, Criterion?] {
+export function outletCriteria(stage: OutletStage): [OutletCriterion, OutletCriterion?] {
   const p = stage.parameters;
-  const at =
-    (read: (station: Station, plan: Plan) => number): Pick =>
-    (section, plan) => {
-      const station = section.at(stage.id);
-      return station && read(station, plan);
-    };
-  const inLine: Criterion = {
+  const inLine: OutletCriterion = {
     quantity: 'share',
     limit: p.relativeHumidity,
-    pick: at((st) => humidityAt(st, st.temperatureC, st.pressurePa, basis)),
+    read: (st, { basis }) => humidityAt(st, st.temperatureC, st.pressurePa, basis),
   };
-  const expanded: Criterion = {
+  const expanded: OutletCriterion = {
     quantity: 'share',
     limit: p.relativeHumidity,
-    pick: at((st, plan) => {
-      const around = surroundingsAt(plan, stage, basis);
-      return humidityAt(st, around.roomTemperatureC, around.atmosphericPa, basis);
-    }),
+    read: (st, around) => humidityAt(st, around.roomTemperatureC, around.atmosphericPa, around.basis),
   };
-  const dewPoint = at((st) => st.pressureDewPointC);
+  const dewPoint = (limit: number): OutletCriterion => ({
+    quantity: 'temperature',
+    limit,
+    read: (st) => st.pressureDewPointC,
+  });
   switch (p.need) {
     case 'no-liquid':
-      // Judged on the dry margin, turned round so that, as everywhere here, less is better.
-      return [
-        { quantity: 'temperatureDifference', limit: 0, pick: at((st) => st.pressureDewPointC - st.temperatureC) },
-      ];
+      // Judged on the dry margin, turned round.
+      return [{ quantity: 'temperatureDifference', limit: 0, read: (st) => st.pressureDewPointC - st.temperatureC }];
     case 'humidity-in-line':
       return [inLine];
     case 'humidity-expanded':
@@ -99,10 +100,23 @@ function criteriaOf(stage: OutletStage, basis: Basis): [Criterion, Criterion?] {
     case 'humidity-unknown':
       return [inLine, expanded];
     case 'iso-class':
-      return [{ quantity: 'temperature', limit: WATER_CLASS_DEW_POINT_C[p.waterClass], pick: dewPoint }];
+      return [dewPoint(WATER_CLASS_DEW_POINT_C[p.waterClass])];
     default:
-      return [{ quantity: 'temperature', limit: p.dewPointC, pick: dewPoint }];
+      return [dewPoint(p.dewPointC)];
   }
+}
+
+/** The same as what a walk is asked for. */
+function criteriaOf(stage: OutletStage, basis: Basis): Criterion[] {
+  return outletCriteria(stage)
+    .filter((c) => c !== undefined)
+    .map((c) => ({
+      ...c,
+      pick: (section, plan) => {
+        const station = section.at(stage.id);
+        return station && c.read(station, surroundingsAt(plan, stage, basis));
+      },
+    }));
 }
 
 function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: Band, limit: number): Verdict {
@@ -123,7 +137,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
   const criteria = outlets.map((stage) => criteriaOf(stage, basis));
   const bands = propagateAll(
     plan,
-    criteria.flatMap(([one, other]) => (other ? [one.pick, other.pick] : [one.pick])),
+    criteria.flatMap((asked) => asked.map((c) => c.pick)),
     basis,
   );
   const grades = gradeLine(plan, section);
@@ -133,7 +147,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
   let next = 0;
   return new Map(
     outlets.flatMap((stage, i) => {
-      const [asked, other] = criteria[i] as [Criterion, Criterion?];
+      const [asked, other] = criteria[i] as unknown as [Criterion, Criterion?];
       const band = bands[next++];
       const otherBand = other && bands[next++];
       const station = section.at(stage.id);

@@ -73,6 +73,11 @@ export class Section {
     return this.problems[0];
   }
 
+  /** Where water left otherwise than through a drain at a station, by its place; nothing where none did. */
+  lossesAt(index: number): Losses | undefined {
+    return this.losses?.[index];
+  }
+
   private get byId(): ReadonlyMap<string, Station> {
     this.made ??= new Map(
       this.line.stages.flatMap(({ id, kind }, i) => {

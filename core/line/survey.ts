@@ -8,6 +8,49 @@ export const idField = z
 export const nameField = (most: number) =>
   z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
 
+/** How the air of a place goes through a year of weather. */
+export const placeYearSchema = z.strictObject({
+  follows: choiceField({
+    label: 'Through the year',
+    options: {
+      sheltered: 'follows the outdoors, later and warmer',
+      outdoors: 'is the outdoors',
+      warm: 'keeps its temperature; its moisture is the outdoors’',
+      held: 'keeps its temperature and humidity: air-conditioned',
+    },
+  }),
+  lagS: numberField({
+    label: 'Follows after',
+    help: 'Time in which two thirds of a change outdoors have come through.',
+    quantity: 'time',
+    least: 0,
+    most: 172800,
+    default: 3 * 3600,
+    source: 'some hours for a shed; estimate',
+    when: { field: 'follows', is: ['sheltered'] },
+  }),
+  warmerK: numberField({
+    label: 'Warmer than outdoors by',
+    quantity: 'temperatureDifference',
+    least: 0,
+    most: 30,
+    default: 5.6, // a compressor room is 10–20 °F warmer than outdoors unless it is ducted (common practice)
+    source: 'a pump room without a duct, 10–20 °F; common practice',
+    when: { field: 'follows', is: ['sheltered'] },
+  }),
+  heatedToC: numberField({
+    label: 'Heated, so never below',
+    quantity: 'temperature',
+    least: -45,
+    most: 30,
+    default: 10,
+    source: 'assumed: kept free of frost',
+    when: { field: 'follows', is: ['sheltered'] },
+  }),
+});
+export type PlaceYear = z.infer<typeof placeYearSchema>;
+export const USUAL_YEAR: PlaceYear = placeYearSchema.parse({});
+
 /** A place where the air was measured: indoors, outdoors, … */
 export const placeSchema = z.strictObject({
   id: idField,
@@ -30,19 +73,30 @@ export const placeSchema = z.strictObject({
     source: 'default, not measured',
     uncertainty: { abs: 0.03 }, // ±2–3 %
   }),
+  /** How it goes there through the year; left out, {@link USUAL_YEAR}. */
+  year: placeYearSchema.optional(),
 });
 export type Place = z.infer<typeof placeSchema>;
 
+const hoursOfDay = z.number().min(0).max(24);
+const weekdays = z.array(z.int().min(1).max(7)).min(1, 'At least one day.').max(7);
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'A day of the year, MM-DD.');
+
 export const workingSchema = z
   .strictObject({
-    days: z
-      .array(z.int().min(1).max(7))
-      .min(1, 'At least one day.')
-      .max(7)
-      .default([1, 2, 3, 4, 5])
-      .meta({ label: 'Working days, 1 = Monday' }),
+    days: weekdays.default([1, 2, 3, 4, 5]).meta({ label: 'Working days, 1 = Monday' }),
     startsAtH: z.number().min(0).max(24).default(8).meta({ label: 'Starts at, hour of the day' }),
     endsAtH: z.number().min(0).max(24).default(17).meta({ label: 'Ends at, hour of the day' }),
+    /** Further shifts; one that ends before it begins goes on after midnight. */
+    shifts: z
+      .array(z.strictObject({ days: weekdays, startsAtH: hoursOfDay, endsAtH: hoursOfDay }))
+      .max(6, 'At most six further shifts.')
+      .optional(),
+    /** Days of every year on which nobody works, first and last of each stretch. */
+    holidays: z
+      .array(z.strictObject({ from: monthDay, to: monthDay }))
+      .max(40, 'At most 40 holidays.')
+      .optional(),
     /** How busy each hour of the clock is beside the others; left out, every working hour alike. */
     busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
     overnight: choiceField({
@@ -113,6 +167,26 @@ export const siteSchema = z.strictObject({
 });
 export type Site = z.infer<typeof siteSchema>;
 
+const monthSchema = z.strictObject({
+  temperatureC: placeSchema.shape.temperatureC.unwrap(),
+  /** Of a usual day, from its coldest hour to its warmest. */
+  swingK: z.number().min(0).max(35),
+  relativeHumidity: placeSchema.shape.relativeHumidity.unwrap(),
+});
+export type MonthMeans = z.infer<typeof monthSchema>;
+
+/** The weather outdoors through a year. */
+export const climateSchema = z.strictObject({
+  from: choiceField({
+    label: 'Weather of the year from',
+    options: { none: 'not said', file: 'a stored year of hours', months: 'means of the months' },
+  }),
+  /** Of the stored years. */
+  yearId: idField.nullable().default(null),
+  months: z.array(monthSchema).length(12, 'Twelve months.').optional(),
+});
+export type Climate = z.infer<typeof climateSchema>;
+
 export const surveySchema = z
   .strictObject({
     shop: nameField(80),
@@ -149,6 +223,7 @@ export const surveySchema = z
     intakePlaceId: idField,
     roomPlaceId: idField,
     working: workingSchema,
+    climate: climateSchema.default(climateSchema.parse({})),
     site: siteSchema.default(siteSchema.parse({})),
   })
   .superRefine((survey, ctx) => {

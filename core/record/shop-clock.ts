@@ -1,4 +1,5 @@
 import type { Working } from '../line/survey';
+import { calendarDayOf, spansOf, workedBetween } from '../line/working-time';
 
 /**
  * Times of the log are the shop's own wall clock, `YYYY-MM-DDTHH:mm`, without a zone: what the person saw on the wall.
@@ -25,25 +26,22 @@ export function shopTimeOf(ms: number): ShopTime {
 }
 
 /**
- * Working hours between two times by the weekly pattern.
+ * Working hours between two times by the weekly pattern, its shifts and holidays.
  * @returns hours ≥ 0
  * @example workingHoursBetween('2026-11-16T08:00', '2026-11-17T12:00', { days: [1,2,3,4,5], startsAtH: 8, endsAtH: 17 }) // 13
  */
 export function workingHoursBetween(
   since: ShopTime,
   until: ShopTime,
-  working: Pick<Working, 'days' | 'startsAtH' | 'endsAtH'>,
+  working: Pick<Working, 'days' | 'startsAtH' | 'endsAtH' | 'shifts' | 'holidays'>,
 ): number {
   const from = shopTimeMs(since);
   const to = shopTimeMs(until);
   if (!(to > from)) return 0;
   let hours = 0;
   for (let midnight = Math.floor(from / DAY_MS) * DAY_MS; midnight < to; midnight += DAY_MS) {
-    const isoDay = ((new Date(midnight).getUTCDay() + 6) % 7) + 1;
-    if (!working.days.includes(isoDay)) continue;
-    const opens = Math.max(from, midnight + working.startsAtH * HOUR_MS);
-    const shuts = Math.min(to, midnight + working.endsAtH * HOUR_MS);
-    hours += Math.max(0, shuts - opens) / HOUR_MS;
+    const spans = spansOf(working, calendarDayOf(midnight), calendarDayOf(midnight - DAY_MS));
+    hours += workedBetween(spans, (from - midnight) / HOUR_MS, (to - midnight) / HOUR_MS);
   }
   return hours;
 }

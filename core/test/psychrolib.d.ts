@@ -3,7 +3,8 @@ declare module 'psychrolib' {
     readonly SI: number;
     SetUnitSystem(system: number): void;
     GetSatVapPres(temperatureC: number): number;
-    GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
+    GetRelHumFromTDewPoint(tDryBulb: number, tDewPoint: number): number;
+  GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
     GetHumRatioFromVapPres(vapourPressurePa: number, pressurePa: number): number;
     GetSatHumRatio(temperatureC: number, pressurePa: number): number;
     GetHumRatioFromRelHum(temperatureC: number, relativeHumidity: number, pressurePa: number): number;
