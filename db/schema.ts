@@ -12,6 +12,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import type { Derivation } from '../core/quantity/derivation';
+import type { WeatherYear } from '../core/season/weather';
 
 const now = () => new Date();
 
@@ -83,3 +84,14 @@ export const drainEntries = mysqlTable(
   },
   (t) => [index('drain_entries_plan_at').on(t.planId, t.drainedAt)],
 );
+
+/** Years of weather, for any line. What an import mended is kept with them. */
+export const weatherYears = mysqlTable('weather_years', {
+  id: char('id', { length: 36 }).primaryKey(),
+  name: varchar('name', { length: 80 }).notNull(),
+  origin: mysqlEnum('origin', ['epw', 'csv', 'synthetic']).notNull(),
+  altitudeM: double('altitude_m'),
+  notes: json('notes').$type<WeatherYear['notes']>().notNull(),
+  hours: json('hours').$type<{ temperatureC: number[]; relativeHumidity: number[] }>().notNull(),
+  at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+});

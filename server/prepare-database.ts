@@ -1,14 +1,27 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
-import { drizzle } from 'drizzle-orm/mysql2';
+import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import type { Pool } from 'mysql2/promise';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, demoDrains, demoPlan, demoRevision } from '../db/demo';
-import { drainEntries, plans, revisions } from '../db/schema';
+import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
+import { drainEntries, plans, revisions, weatherYears } from '../db/schema';
 import { drainRow } from './log-a-drain';
 
 /** What to do about the demo: load it once, leave it out, or restore it. */
 export type DemoMode = 'once' | 'empty' | 'reset';
+
+/** The two made-up years of weather, which every start has: a line without a file can look at a year too. */
+async function addSynthetic(db: MySql2Database): Promise<void> {
+  const there = await db.select({ id: weatherYears.id }).from(weatherYears);
+  const missing = SYNTHETIC.filter((y) => !there.some((t) => t.id === y.id));
+  for (const { id, file, name } of missing) {
+    const epw = readFileSync(path.join(process.cwd(), 'weather', file), 'utf8');
+    await db.insert(weatherYears).values({ id, ...syntheticYear(name, epw) });
+  }
+}
 
 /**
  * Brings the database up to date and sees to the demo: the workshop with its log, and the dairy. Only their rows are ever
@@ -23,6 +36,7 @@ export async function prepareDatabase(
 ): Promise<string> {
   const db = drizzle({ client: pool });
   await migrate(db, { migrationsFolder });
+  await addSynthetic(db);
   const demos = [
     { id: DEMO_PLAN_ID, plan: demoPlan(), drains: demoDrains(nowMs), revision: demoRevision() },
     { id: DAIRY_PLAN_ID, plan: dairyPlan(), drains: [], revision: undefined },

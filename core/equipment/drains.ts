@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { askedField } from './build-fields';
 import { choiceField, type FieldMeta, numberField, type Surroundings } from './kind';
 
 const DRAINS = {
@@ -8,6 +9,7 @@ const DRAINS = {
   unloader: 'by the unloader, as the pump stops',
   'unloader-start': 'by the unloader, as the pump starts',
   'pressure-loss': 'only when the line loses its pressure',
+  spitter: 'spits whenever the pressure changes',
   level: 'level-sensing, no loss',
   none: 'no drain fitted',
 } as const;
@@ -25,6 +27,7 @@ export const DRAIN_IDS: Readonly<Record<string, Drain>> = {
   drn_timer: 'timer',
   drn_zero: 'level',
   drn_unl: 'unloader',
+  drn_spit: 'spitter',
 };
 
 /** The drain of a stage that collects water, what makes it open, and how much the stage holds before it carries on what comes. */
@@ -39,7 +42,7 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
       most: 1e-2,
       default: 5e-6,
       source: 'some 5 mL; common practice, no source',
-      when: { field: 'drain', is: ['unloader', 'unloader-start'] },
+      when: { field: 'drain', is: ['unloader', 'unloader-start', 'spitter'] },
     }),
     drainEveryS: numberField({
       label: 'Opens every',
@@ -78,6 +81,7 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
       source: 'estimate',
       when: { field: 'drain', is: FITTED },
     }),
+    drainPower: askedField('Mains power at the spot', { yes: 'yes', no: 'no' }),
     panM3: numberField({
       label: 'Catch pan under it holds',
       help: 'Or bottle. 0 where the drain runs away by pipe.',

@@ -34,6 +34,22 @@ export const oilWaterSeparator = defineKind({
       most: 1000,
       source: '10–20 is usual; the local limit decides',
     }),
+    chamberM3: numberField({
+      label: 'Its chamber holds',
+      quantity: 'drained',
+      least: 0.001,
+      most: 2,
+      default: 0.02,
+      source: 'estimate for a small one',
+    }),
+    carbonKg: numberField({
+      label: 'Carbon in it',
+      quantity: 'mass',
+      least: 0.2,
+      most: 500,
+      default: 4,
+      source: 'estimate for a small one',
+    }),
     carbonUsedS: numberField({
       label: 'Since its carbon was changed',
       help: '0: no record.',

@@ -14,10 +14,32 @@ export function receiverSurfaceM2(volumeM3: number): number {
   return Math.PI * diameter ** 2 * (HEIGHT_TO_DIAMETER + 0.5);
 }
 
-/** How high water stands in an upright receiver of usual proportions, m; the dished bottom left out. */
-export function receiverHeelM(volumeM3: number, waterM3: number): number {
+/** How a receiver stands: its length is up, or along. */
+export type Stands = 'upright' | 'lying';
+
+/** Part of a circle's area that lies under a height, as a share of the whole; both as shares of the diameter. */
+function segmentShare(height: number): number {
+  const angle = 2 * Math.acos(1 - 2 * Math.min(1, Math.max(0, height)));
+  return (angle - Math.sin(angle)) / (2 * Math.PI);
+}
+
+/**
+ * How high water stands in a receiver of usual proportions (two and a half times as long as it is wide), m; dished ends
+ * left out. Lying down the same water stands higher at first, for the vessel is narrow at its bottom.
+ * @returns at most the height of the vessel
+ * @source volume of a cylinder; of a circular segment, by bisection
+ */
+export function receiverHeelM(volumeM3: number, waterM3: number, stands: Stands = 'upright'): number {
   const diameter = ((4 * volumeM3) / (Math.PI * HEIGHT_TO_DIAMETER)) ** (1 / 3);
-  return waterM3 / ((Math.PI / 4) * diameter ** 2);
+  const share = Math.min(1, waterM3 / volumeM3);
+  if (stands === 'upright') return share * HEIGHT_TO_DIAMETER * diameter;
+  let [low, high] = [0, 1];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (segmentShare(middle) < share) low = middle;
+    else high = middle;
+  }
+  return high * diameter;
 }
 
 function outletC(
@@ -50,6 +72,7 @@ export const receiver = defineKind({
       source: 'typical of a small shop',
       uncertainty: { rel: 0.05 },
     }),
+    stands: choiceField({ label: 'It stands', options: { upright: 'upright', lying: 'lying' } }),
     method: choiceField({
       label: 'Outlet temperature',
       options: { estimated: 'estimated from its surface', measured: 'measured' },

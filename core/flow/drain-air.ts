@@ -1,11 +1,11 @@
 import type { Stage } from '../line/plan';
 import type { Station } from '../line/section';
-import { orificeKgPerS } from './orifice';
+import { DISCHARGE, orificeKgPerS } from './orifice';
 
 /**
  * Air that a timed drain blows away on average, kg/s: open for its seconds, whether water comes or not. Drains by float,
  * level or hand are taken to lose none.
- * @source choked flow through its bore, sharp-edged (handbook of practice: loss = flow · t_open / interval)
+ * @source choked flow through its bore (handbook of practice: loss = flow · t_open / interval)
  */
 export function drainAirKgPerS(
   stage: Stage,
@@ -15,5 +15,7 @@ export function drainAirKgPerS(
   const p = stage.parameters;
   if (!('drainOpenS' in p) || p.drain !== 'timer') return 0;
   const openShare = Math.min(1, p.drainOpenS / p.drainEveryS);
-  return openShare * orificeKgPerS(p.drainBoreM, station.pressurePa, atmosphericPa, station.temperatureC);
+  return (
+    openShare * orificeKgPerS(p.drainBoreM, station.pressurePa, atmosphericPa, station.temperatureC, DISCHARGE.drain)
+  );
 }

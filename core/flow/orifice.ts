@@ -4,8 +4,11 @@ import { ZERO_CELSIUS_K } from '../air/saturation';
 const GAMMA = 1.4; // dry air, cp/cv
 const CRITICAL = (2 / (GAMMA + 1)) ** (GAMMA / (GAMMA - 1)); // 0.528: below it the flow is choked
 
-/** Discharge coefficients of a hole: well rounded, and sharp as drilled (handbooks of compressed air, recalled). */
-export const DISCHARGE = { rounded: 0.97, sharp: 0.61 } as const;
+/**
+ * Discharge coefficients of a hole: well rounded, and sharp as drilled (handbooks of compressed air, recalled); of the seat
+ * of a drain valve (handbook of practice).
+ */
+export const DISCHARGE = { rounded: 0.97, sharp: 0.61, drain: 0.65 } as const;
 
 /**
  * Mass flow of air through a hole.

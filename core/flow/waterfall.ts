@@ -101,14 +101,26 @@ const WEEKS = 50; // with two of holidays (estimate)
 /** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
 const SHARE_PER_PA = 0.005 / 6894.757;
 
+/** What the pumps deliver while loaded, m³/s of free air, and draw for it, W. */
+function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
+  let [deliveryM3PerS, watts] = [0, 0];
+  for (const s of allStages(standing(plan))) {
+    if (s.kind !== 'compressor') continue;
+    deliveryM3PerS += s.parameters.freeAirDeliveryM3PerS;
+    watts += s.parameters.freeAirDeliveryM3PerS * SPECIFIC_W[s.parameters.type];
+  }
+  return { deliveryM3PerS, watts };
+}
+
+/** Energy that the pumps put into a cubic metre of free air, J/m³; 0 where there is none. */
+export function energyPerM3(plan: Plan): number {
+  const { deliveryM3PerS, watts } = pumpsOf(plan);
+  return deliveryM3PerS > 0 ? watts / deliveryM3PerS : 0;
+}
+
 /** What the pumps use in a year, kWh, and what each pascal less at their outlet would save of it. */
 export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
-  const watts = allStages(standing(plan)).reduce(
-    (sum, s) =>
-      sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS * SPECIFIC_W[s.parameters.type] : 0),
-    0,
-  );
   const { working } = plan.survey;
-  const yearKWh = (watts / 1000) * hoursPerWeek(working) * working.loadedShare * WEEKS;
+  const yearKWh = (pumpsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WEEKS;
   return { yearKWh, kWhPerPa: yearKWh * SHARE_PER_PA };
 }

@@ -140,6 +140,14 @@ export const siteSchema = z.strictObject({
       away: 'down a drain, or on the ground',
     },
   }),
+  remembers: choiceField({
+    label: 'Drains by hand are opened',
+    options: {
+      'not-said': 'not said',
+      daily: 'each day, by somebody who never forgets',
+      forgotten: 'when somebody thinks of it',
+    },
+  }),
   drainLines: choiceField({
     label: 'Drains of different pressure run',
     options: { apart: 'each its own way', vented: 'into a vented line', shared: 'into one unvented line' },

@@ -1,6 +1,6 @@
 import { hourAt, hourIndex, MONTHS, YEAR_HOURS } from './calendar';
 import type { Sample } from './sample';
-import { type ImportNotes, type RowNote, type WeatherHours, WeatherRefused } from './weather';
+import { type RowNote, WeatherRefused, type WeatherYear } from './weather';
 
 const MOST_NOTES = 40;
 const MOST_MISSING = 876; // a tenth of the year
@@ -65,7 +65,7 @@ export class YearCollector {
   }
 
   /** @throws WeatherRefused where more than a tenth of the year is missing */
-  finish(): { hours: WeatherHours; notes: ImportNotes } {
+  finish(): Pick<WeatherYear, 'hours' | 'notes'> {
     const given = (h: Hours): number => h.count.reduce((sum, c) => sum + (c > 0 ? 1 : 0), 0);
     const years = [...this.years].sort(([y1, a], [y2, b]) => given(b) - given(a) || y2 - y1);
     const [best] = years;

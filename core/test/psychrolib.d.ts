@@ -4,7 +4,7 @@ declare module 'psychrolib' {
     SetUnitSystem(system: number): void;
     GetSatVapPres(temperatureC: number): number;
     GetRelHumFromTDewPoint(tDryBulb: number, tDewPoint: number): number;
-  GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
+    GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
     GetHumRatioFromVapPres(vapourPressurePa: number, pressurePa: number): number;
     GetSatHumRatio(temperatureC: number, pressurePa: number): number;
     GetHumRatioFromRelHum(temperatureC: number, relativeHumidity: number, pressurePa: number): number;

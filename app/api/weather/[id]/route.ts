@@ -1,0 +1,14 @@
+import { respond } from '@/server/respond';
+import { readWeather, removeWeather } from '@/server/save-weather';
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+export function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => readWeather((await params).id));
+}
+
+export function DELETE(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async () => removeWeather((await params).id));
+}

@@ -1,0 +1,47 @@
+/** How long a sump takes to fill, and how often somebody has to come. */
+export interface HandRoutine {
+  /** Of loaded running, and of working time, until the mark is reached, s; infinite where nothing comes. */
+  readonly loadedS: number;
+  readonly workedS: number;
+  /** Visits in a working day that keep it below the mark; less than one where days may be left out. */
+  readonly perDay: number;
+}
+
+const WATER_KG_PER_M3 = 1000;
+
+/** @param loadedShare of the working time, 0…1 */
+export function handRoutine(
+  kgPerS: number,
+  sumpM3: number,
+  loadedShare: number,
+  workedHoursPerDay: number,
+): HandRoutine {
+  const loadedS = kgPerS > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerS : Number.POSITIVE_INFINITY;
+  const workedS = loadedShare > 0 ? loadedS / loadedShare : Number.POSITIVE_INFINITY;
+  return { loadedS, workedS, perDay: (workedHoursPerDay * 3600) / workedS };
+}
+
+const WEEKLY_BELOW_KG = 0.05; // a day: “daily unless predicted load < 50 mL/day; then weekly” (handbook of practice)
+const MOST_A_DAY = 8; // more than hourly by hand is nobody’s routine
+
+/**
+ * How often, in words, from visits a day and water a day.
+ * @example howOften(1.3, 0.9) // 'twice a day'
+ */
+export function howOften(perDay: number, kgPerDay: number, salty = false): string {
+  if (salty) return perDay > 3 ? 'every hour, also while it idles' : 'each shift, also while it idles';
+  if (perDay > MOST_A_DAY) return 'more often than anybody will: fit a drain that opens by itself';
+  if (perDay > 3) return `every ${Math.max(1, Math.floor(8 / perDay))} h`;
+  if (perDay > 2) return 'three times a day';
+  if (perDay > 1) return 'twice a day';
+  if (kgPerDay >= WEEKLY_BELOW_KG || perDay > 0.2) return 'daily';
+  return kgPerDay > 0 ? 'weekly' : 'look weekly; nothing is expected';
+}
+
+/**
+ * Water that stands under the mark of a round bowl.
+ * @source volume of a cylinder; a tapered or domed bowl holds a tenth less (estimate)
+ */
+export function bowlMarkM3(boreM: number, markM: number): number {
+  return 0.9 * (Math.PI / 4) * boreM ** 2 * markM;
+}
