@@ -1,6 +1,7 @@
 import type { Nominal, PipeMaterial } from '../core/flow/pipes';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
-import { demoId, stage } from './demo-stage';
+import { demoId, stage, through } from './demo-stage';
+import { SYNTHETIC } from './demo-weather';
 
 // A made-up cheese dairy, plant size: two screws, a chilled main, a side-stream at −40 °C, a ring with twelve outlets.
 export const DAIRY_PLAN_ID = demoId(2);
@@ -78,14 +79,27 @@ export function dairyPlan(): Plan {
       altitudeM: 300,
       pipe: 'clean',
       places: [
-        { id: 'yard', name: 'Yard, louvre', temperatureC: 24, relativeHumidity: 0.72 },
-        { id: 'plant', name: 'Compressor room', temperatureC: 29, relativeHumidity: 0.5 },
-        { id: 'hall', name: 'Making hall', temperatureC: 22, relativeHumidity: 0.7 },
-        { id: 'cellar', name: 'Brine cellar', temperatureC: 4, relativeHumidity: 0.9 },
+        { id: 'yard', name: 'Yard, louvre', temperatureC: 24, relativeHumidity: 0.72, year: through('outdoors') },
+        {
+          id: 'plant',
+          name: 'Compressor room',
+          temperatureC: 29,
+          relativeHumidity: 0.5,
+          year: through('sheltered', { warmerK: 8, heatedToC: 4 }),
+        },
+        { id: 'hall', name: 'Making hall', temperatureC: 22, relativeHumidity: 0.7, year: through('warm') },
+        { id: 'cellar', name: 'Brine cellar', temperatureC: 4, relativeHumidity: 0.9, year: through('held') },
       ],
       intakePlaceId: 'yard',
       roomPlaceId: 'plant',
-      working: { days: [1, 2, 3, 4, 5, 6], startsAtH: 4, endsAtH: 22, loadedShare: 0.47 },
+      working: {
+        days: [1, 2, 3, 4, 5, 6],
+        startsAtH: 4,
+        endsAtH: 22,
+        loadedShare: 0.47,
+        holidays: [{ from: '12-24', to: '12-26' }],
+      },
+      climate: { from: 'file', yearId: SYNTHETIC[1].id },
       site: { breathed: 'no', condensate: 'separator' },
     },
     stages: [

@@ -1,5 +1,6 @@
 import { newStage } from '../core/line/edit';
 import type { Known, Stage } from '../core/line/plan';
+import { type PlaceYear, USUAL_YEAR } from '../core/line/survey';
 
 // Every id is fixed, so that loading a demo again is loading the same demo.
 export const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -17,3 +18,10 @@ export function stage<K extends Stage['kind']>(
   const fresh = newStage(kind, id, name);
   return { ...fresh, parameters: { ...fresh.parameters, ...parameters }, ...(known && { known }) } as Stage;
 }
+
+/** How a place of a demo goes through the year. */
+export const through = (follows: PlaceYear['follows'], more: Partial<PlaceYear> = {}): PlaceYear => ({
+  ...USUAL_YEAR,
+  ...more,
+  follows,
+});

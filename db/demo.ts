@@ -3,7 +3,8 @@ import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/line/p
 import type { DrainEntry } from '../core/record/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
-import { demoId, stage } from './demo-stage';
+import { demoId, stage, through } from './demo-stage';
+import { SYNTHETIC } from './demo-weather';
 
 // A made-up pipe-organ workshop.
 export const DEMO_PLAN_ID = demoId(1);
@@ -30,11 +31,21 @@ export function demoPlan(): Plan {
       altitudeM: 100,
       places: [
         { id: 'pump-room', name: 'Pump room', temperatureC: 27, relativeHumidity: 0.58 },
-        { id: 'yard', name: 'Yard, north wall', temperatureC: 31, relativeHumidity: 0.66 },
+        { id: 'yard', name: 'Yard, north wall', temperatureC: 31, relativeHumidity: 0.66, year: through('outdoors') },
       ],
       intakePlaceId: 'pump-room',
       roomPlaceId: 'pump-room',
-      working: { days: [1, 2, 3, 4, 5], startsAtH: 7.5, endsAtH: 16.5, loadedShare: 0.45 },
+      working: {
+        days: [1, 2, 3, 4, 5],
+        startsAtH: 7.5,
+        endsAtH: 16.5,
+        loadedShare: 0.45,
+        holidays: [
+          { from: '12-24', to: '01-02' },
+          { from: '08-03', to: '08-14' },
+        ],
+      },
+      climate: { from: 'file', yearId: SYNTHETIC[0].id },
       site: { breathed: 'no', condensate: 'collected' },
     },
     stages: [

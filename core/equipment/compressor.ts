@@ -30,7 +30,7 @@ const OIL_FREE_C = 177; // 300–400 °F after the last stage, before a cooler, 
 
 // Oil carried over, mg/m³ of free air: 10–25 ppm by mass of one stage, 5–15 of two, 2–5 of a screw behind its own separator
 // (common practice and estimates; worn ones 50 and more).
-const OIL_MG: Record<CompressorType, number> = { piston1: 18, piston2: 12, screw: 4, oilfree: 0 };
+export const OIL_MG: Record<CompressorType, number> = { piston1: 18, piston2: 12, screw: 4, oilfree: 0 };
 
 /**
  * Estimated temperature of the air that leaves the compressor.

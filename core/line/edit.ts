@@ -184,6 +184,11 @@ export function setParameter(plan: Plan, stageId: string, field: string, value: 
   return withStage(plan, stageId, (s) => ({ ...s, parameters: { ...s.parameters, [field]: value } }) as Stage);
 }
 
+/** Several of a stage’s parameters at once. */
+export function setParameters(plan: Plan, stageId: string, values: Readonly<Record<string, string | number>>): Plan {
+  return Object.entries(values).reduce((p, [field, value]) => setParameter(p, stageId, field, value), plan);
+}
+
 /**
  * The plan with another survey. Pressures were read from gauges, so when the barometer changes every gauge reading is
  * kept and the absolute pressures move with it, within their allowed range.

@@ -1,5 +1,6 @@
 import type { PumpDay } from '@/core/pump/day';
-import { clock, columnsOf, spell } from './day-series';
+import { spell } from '@/core/quantity/spell';
+import { clock, columnsOf } from './day-series';
 
 test('columns keep the extremes of the pressure, the share loaded and the last heel, however few they are', () => {
   const n = 86400;

@@ -55,13 +55,3 @@ export function clock(second: number, withSeconds = false): string {
     .map((n) => String(n).padStart(2, '0'))
     .join(':');
 }
-
-/** A stretch of time in words: 52 s, 7 min, 4 h 10 min. */
-export function spell(seconds: number): string {
-  if (!Number.isFinite(seconds)) return 'without end';
-  if (seconds < 100) return `${seconds < 10 ? seconds.toFixed(1) : Math.round(seconds)} s`;
-  const minutes = Math.round(seconds / 60);
-  if (minutes < 60) return `${minutes} min`;
-  const rest = minutes % 60;
-  return `${Math.floor(minutes / 60)} h${rest ? ` ${rest} min` : ''}`;
-}

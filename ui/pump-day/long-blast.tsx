@@ -5,11 +5,11 @@ import { allStages, standing } from '@/core/line/runs';
 import { placeOf, surveyAtmosphericPa } from '@/core/line/survey';
 import { longBlast } from '@/core/pump/judge-day';
 import { input } from '@/core/quantity/derivation';
+import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
-import { spell } from './day-series';
 
 /** How long the receiver carries one job that does not let go, and how long the pump takes to recover. */
 export function LongBlast() {

@@ -3,9 +3,10 @@
 import Link from 'next/link';
 import { stageById } from '@/core/line/runs';
 import type { DayRemark } from '@/core/pump/judge-day';
+import { spell } from '@/core/quantity/spell';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
-import { clock, spell } from './day-series';
+import { clock } from './day-series';
 
 /** What stands out in the day, each at its stage. */
 export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {

@@ -4,6 +4,7 @@ import {
   ClipboardList,
   Clock,
   Columns3,
+  Droplet,
   Droplets,
   House,
   MessageSquareWarning,
@@ -71,6 +72,9 @@ export function Frame({
                 <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>
                   Line
                 </RailLink>
+                <RailLink href={`/lines/${planId}/water`} below icon={<Droplet size={18} />}>
+                  Water
+                </RailLink>
                 <RailLink href={`/lines/${planId}/advice`} icon={<MessageSquareWarning size={18} />}>
                   Advice
                 </RailLink>
@@ -94,7 +98,11 @@ export function Frame({
             <RailLink href={planId ? `/dew-point?from=${planId}` : '/dew-point'} icon={<Droplets size={18} />}>
               Dew point
             </RailLink>
-            <RailLink href={planId ? `/catalogue?from=${planId}` : '/catalogue'} icon={<BookOpen size={18} />}>
+            <RailLink
+              href={planId ? `/catalogue?from=${planId}` : '/catalogue'}
+              icon={<BookOpen size={18} />}
+              wideOnly={planId !== undefined}
+            >
               Catalogue
             </RailLink>
           </ul>

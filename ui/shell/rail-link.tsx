@@ -8,15 +8,20 @@ export function RailLink({
   href,
   icon,
   wideOnly = false,
+  below = false,
   children,
 }: {
   href: string;
   icon: ReactNode;
   /** Not in the bar of a phone: there is no room for it, and it is reached from elsewhere. */
   wideOnly?: boolean;
+  /** Whether pages below it count as it. */
+  below?: boolean;
   children: ReactNode;
 }) {
-  const here = usePathname() === href.split('?')[0];
+  const path = usePathname();
+  const own = href.split('?')[0] as string;
+  const here = path === own || (below && path.startsWith(`${own}/`));
   return (
     <li className={`flex-1 ${wideOnly ? 'max-sm:hidden' : ''}`}>
       <Link

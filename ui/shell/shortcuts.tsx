@@ -14,6 +14,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['J', 'Advice: how the line is judged'],
   ['V', 'Compare versions and copies'],
   ['D', 'Pump’s day'],
+  ['R', 'Water: drains, the year, the week, winter'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
   ['C', 'Catalogue of kinds'],
@@ -60,6 +61,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         j: `${base}/advice`,
         v: `${base}/compare`,
         d: `${base}/day`,
+        r: `${base}/water`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
         c: `/catalogue?from=${planId}`,
@@ -117,6 +119,18 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/day`)}>
                   Pump’s day: cycles, starts, what the drains pass
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/water`)}>
+                  Water: set the drains for today
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/water/year`)}>
+                  Water through the year, hour by hour
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/water/week`)}>
+                  This week: what to set before the humid day
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/water/weather`)}>
+                  Weather: import a year, choose one
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/logbook`)}>
                   Log a drain

@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { YearView } from '@/ui/water/year-view';
+
+export const metadata: Metadata = { title: 'Water, year' };
+
+export default function Page() {
+  return <YearView />;
+}

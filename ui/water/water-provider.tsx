@@ -1,0 +1,92 @@
+'use client';
+
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { withSurvey } from '@/core/line/edit';
+import type { Climate } from '@/core/line/survey';
+import { surveyAtmosphericPa } from '@/core/line/survey';
+import { dayOfYear, hourOf } from '@/core/season/calendar';
+import { yearOfMonths } from '@/core/season/month-means';
+import type { WeatherHours, WeatherSummary } from '@/core/season/weather';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { fetchWeather } from './fetch-weather';
+import { type RanPlan, useWeatherRun } from './use-weather-run';
+
+/** The weather of a line, and the line walked through it. */
+interface Water {
+  readonly years: readonly WeatherSummary[];
+  readonly addYear: (year: WeatherSummary) => void;
+  readonly dropYear: (id: string) => void;
+  readonly climate: Climate;
+  readonly setClimate: (change: Partial<Climate>) => void;
+  /** What the year is called; nothing while none is chosen. */
+  readonly weatherName: string | undefined;
+  readonly weather: WeatherHours | undefined;
+  /** Why the chosen year is not there. */
+  readonly problem: string | undefined;
+  readonly ran: RanPlan | undefined;
+  readonly busy: boolean;
+  /** Today, on the clock of the browser. */
+  readonly today: { readonly day: number; readonly hour: number; readonly year: number };
+}
+const WaterContext = createContext<Water | undefined>(undefined);
+
+export function useWater(): Water {
+  const water = useContext(WaterContext);
+  if (!water) throw new Error('outside WaterProvider');
+  return water;
+}
+
+/** Now as milliseconds of a clock without zones, as it shows on this wall. */
+export function wallClockMs(now = new Date()): number {
+  return Date.UTC(now.getFullYear(), now.getMonth(), now.getDate(), now.getHours(), now.getMinutes());
+}
+
+/** Holds the weather of a line and its year, so that the parts of the Water pages share one run. */
+export function WaterProvider({ years: stored, children }: { years: readonly WeatherSummary[]; children: ReactNode }) {
+  const { plan, edit } = usePlan();
+  const { climate } = plan.survey;
+  const [years, setYears] = useState(stored);
+  const [file, setFile] = useState<{ id: string; hours?: WeatherHours; problem?: string }>();
+  const wanted = climate.from === 'file' ? climate.yearId : null;
+  useEffect(() => {
+    if (wanted === null) return;
+    let gone = false;
+    fetchWeather(wanted).then(
+      (hours) => !gone && setFile({ id: wanted, hours }),
+      (error: Error) => !gone && setFile({ id: wanted, problem: error.message }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [wanted]);
+  const atmosphericPa = surveyAtmosphericPa(plan.survey);
+  const ofMonths = useMemo(
+    () => (climate.from === 'months' && climate.months ? yearOfMonths(climate.months, atmosphericPa) : undefined),
+    [climate.from, climate.months, atmosphericPa],
+  );
+  const own = file?.id === wanted ? file : undefined;
+  const weather = climate.from === 'file' ? own?.hours : ofMonths;
+  const now = wallClockMs();
+  const today = { day: dayOfYear(now), hour: hourOf(now), year: new Date(now).getUTCFullYear() };
+  const { ran, busy } = useWeatherRun(plan, weather, { year: today.year });
+  const value: Water = {
+    years,
+    addYear: (year) => setYears((all) => [year, ...all.filter((y) => y.id !== year.id)]),
+    dropYear: (id) => setYears((all) => all.filter((y) => y.id !== id)),
+    climate,
+    setClimate: (change) =>
+      edit((p) => withSurvey(p, { ...p.survey, climate: { ...p.survey.climate, ...change } }), 'climate'),
+    weatherName:
+      climate.from === 'months'
+        ? 'means of the months'
+        : climate.from === 'file'
+          ? years.find((y) => y.id === climate.yearId)?.name
+          : undefined,
+    weather,
+    problem: climate.from === 'file' ? own?.problem : undefined,
+    ran,
+    busy: busy || (climate.from === 'file' && wanted !== null && !own),
+    today,
+  };
+  return <WaterContext value={value}>{children}</WaterContext>;
+}
