@@ -143,6 +143,10 @@ export const isFreezing = (d: DrainDuty): boolean => d.coldestC < TRIPLE_POINT_C
 /** Hours of a day in which the line stands under pressure, so that a timer goes on blowing. */
 export const pressureHours = (d: DrainDuty): number => (d.charged ? 24 : d.workedHoursPerDay);
 
+/** Air lost in a day as a flow over the hours in which the line stands under pressure, m³/s of free air. */
+export const meanLossM3PerS = (d: DrainDuty, kgPerDayLost: number): number =>
+  (kgPerDayLost * d.m3PerKg) / (pressureHours(d) * 3600);
+
 /** Water that gathers between two stops of the pump, m³; unlimited where it does not stop. */
 export function gathersPerStopM3(d: DrainDuty, kgPerS = d.peakKgPerS): number {
   return d.cycle ? (kgPerS * d.cycle.loadedS) / WATER_KG_PER_M3 : Number.POSITIVE_INFINITY;

@@ -3,10 +3,11 @@ import { receiverHeelM } from '../equipment/receiver';
 import { spell } from '../quantity/spell';
 import { sayDay } from '../season/calendar';
 import { handRoutine, howOften } from './by-hand';
-import { type DrainDuty, gathersPerStopM3, kgPerDay, stopsPerDay } from './duty';
+import { type DrainDuty, gathersPerStopM3, kgPerDay, meanLossM3PerS, stopsPerDay } from './duty';
 import { type PointYear, seasonAt } from './point-year';
 import { LOSS, type TimerSetting, timerAt } from './timer';
 import { bestTimer, FLOAT_LEAST_KG_PER_S, floatCapacity, passesPerStopM3, timerDuty, timerLossPerDay } from './ways';
+import { sayHeight, sayWater } from './words';
 
 /** How a drain does as it is set: over its mark or capacity, wasting air, holding, or with nothing to do. */
 export type DrainMark = 'over' | 'wastes' | 'holds' | 'dry';
@@ -46,10 +47,10 @@ function heel(d: DrainDuty, kg: number): Sentence {
   const m3 = kg / WATER_KG_PER_M3;
   const { stage } = d;
   if (stage.kind !== 'receiver')
-    return (say) => `${say(m3, 'drained')} a day; it holds ${say(stage.parameters.sumpM3, 'drained')}`;
+    return (say) => `${sayWater(say, m3)} a day; it holds ${sayWater(say, stage.parameters.sumpM3)}`;
   const { volumeM3, sumpM3, stands } = stage.parameters;
   return (say) =>
-    `${say(receiverHeelM(volumeM3, m3, stands), 'size')} high after a day, ${say(m3, 'drained')}; its mark is ${say(receiverHeelM(volumeM3, sumpM3, stands), 'size')}`;
+    `${sayHeight(say, receiverHeelM(volumeM3, m3, stands))} after a day, ${sayWater(say, m3)}; its mark is ${say(receiverHeelM(volumeM3, sumpM3, stands), 'size')}, ${sayWater(say, sumpM3)}`;
 }
 
 function judgeHand(d: DrainDuty): Omit<JudgedSetting, 'seasons' | 'better'> & { better: string } {
@@ -76,11 +77,11 @@ function judgeTimer(d: DrainDuty, year: PointYear | undefined, day: number): Omi
     atSetting: (say) =>
       !at.keepsUp
         ? `${spell(drainOpenS)} every ${spell(drainEveryS)} does not let it all out: it needs ${spell(at.liquidS)}${at.fill > 1 ? ', and the sump runs over before' : ''}`
-        : `${spell(drainOpenS)} every ${spell(drainEveryS)} loses ${say(lostKg * d.m3PerKg, 'volume')} of air a day, ${say(share, 'share')} while loaded`,
+        : `${spell(drainOpenS)} every ${spell(drainEveryS)} loses ${say(meanLossM3PerS(d, lostKg), 'airLost')} of air on average`,
     ...((mark !== 'holds' || !best) &&
       !asItIs && {
         better: best
-          ? (say) => `${inWords(best)}, loses ${say(timerLossPerDay(d, best) * d.m3PerKg, 'volume')} a day`
+          ? (say) => `${inWords(best)}, loses ${say(meanLossM3PerS(d, timerLossPerDay(d, best)), 'airLost')}`
           : 'one that senses the level',
         parameters: best ? { drainEveryS: best.everyS, drainOpenS: best.openS } : { drain: 'level' },
       }),

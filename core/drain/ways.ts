@@ -6,6 +6,7 @@ import { type DrainDuty, gathersPerStopM3, isFreezing, kgPerDay, pressureHours, 
 import { liquidM3PerS } from './liquid-flow';
 import { CAPACITY_MARGIN } from './restart';
 import { LOSS, setTimer, type TimerDuty, type TimerResult, type TimerSetting, timerAt } from './timer';
+import { sayWater } from './words';
 
 /** One way of draining a place: how well it suits, why, how it would be set, and what it costs. */
 export interface Way {
@@ -83,7 +84,7 @@ function byHand(d: DrainDuty): Way {
       ...(tooOften
         ? ([
             (say) =>
-              `${say(kgPerDay(d, d.peakKgPerS) / WATER_KG_PER_M3, 'drained')} come on a day of the worst weather, and its sump holds ${say(d.stage.parameters.sumpM3, 'drained')}.`,
+              `${sayWater(say, kgPerDay(d, d.peakKgPerS) / WATER_KG_PER_M3)} come on a day of the worst weather, and its sump holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
           ] satisfies Sentence[])
         : ['Nothing to wear out, and whoever opens it sees what comes.']),
       ...(d.remembers === 'forgotten'
@@ -217,7 +218,7 @@ function onLossOfPressure(d: DrainDuty): Way {
       d.charged
         ? 'This line stays under pressure overnight: it would never open.'
         : (say) =>
-            `It opens each evening as the line is let down; a day of the worst weather brings ${say(kg / WATER_KG_PER_M3, 'drained')}, and it holds ${say(d.stage.parameters.sumpM3, 'drained')}.`,
+            `It opens each evening as the line is let down; a day of the worst weather brings ${sayWater(say, kg / WATER_KG_PER_M3)}, and it holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
     ],
     setting: 'let the line down each evening',
     parameters: { drain: 'pressure-loss' },

@@ -109,6 +109,15 @@ export const QUANTITIES = {
       unit('m3/s', 'm³/s', 1, ['m3/s']),
     ],
   },
+  airLost: {
+    name: 'a little air',
+    typical: 1e-4,
+    units: [
+      unit('L/min', 'L/min', 1e-3 / 60, ['l/min', 'lpm'], { figures: 2 }),
+      unit('cfm', 'cfm', CUBIC_FOOT / 60, ['scfm'], { figures: 2 }),
+      unit('m3/h', 'm³/h', 1 / 3600, ['m3/h'], { figures: 2 }),
+    ],
+  },
   waterFlow: {
     name: 'a flow of water',
     typical: 1e-4,
@@ -272,6 +281,7 @@ export const US_CUSTOMARY: UnitChoice = {
   barometer: 'inHg',
   pressureDifference: 'psi',
   volumeFlow: 'cfm',
+  airLost: 'cfm',
   waterFlow: 'lb/h',
   massFlow: 'lb/h',
   volume: 'USgal',

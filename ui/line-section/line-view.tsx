@@ -13,11 +13,12 @@ import { gradeLine } from '@/core/purity/grade-line';
 import { settleHours } from '@/core/record/unit-hours';
 import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { nowOnTheWall } from '@/ui/logbook/when';
-import { AfterPaint, usePlan } from '@/ui/plan/plan-provider';
+import { AfterPaint, useIsToday, usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
 import { Conditions } from './conditions';
+import { HourLook } from './hour-look';
 import { InsertMenu } from './insert-menu';
 import { LABELS } from './lane';
 import { Lanes, Live } from './lanes';
@@ -34,14 +35,17 @@ import { useLineKeys } from './use-line-keys';
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
 export function LineView() {
   return (
-    <AfterPaint>
-      <View />
-    </AfterPaint>
+    <HourLook>
+      <AfterPaint>
+        <View />
+      </AfterPaint>
+    </HourLook>
   );
 }
 
 const View = memo(function View() {
   const { plan, section, edit, store } = usePlan();
+  const isToday = useIsToday();
   const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
   const select = useCallback((id: string | undefined): void => void choose(id ?? null), [choose]);
@@ -134,7 +138,7 @@ const View = memo(function View() {
     <div className="flex min-h-full flex-col">
       <div className="isolate flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
         <h1 className="max-w-72 truncate">{plan.name}</h1>
-        <Conditions />
+        {isToday && <Conditions />}
         <Balance />
         <Shortfall />
         <div className="ml-auto">

@@ -28,6 +28,29 @@ const StoreContext = createContext<Kept | undefined>(undefined);
 /** Within {@link AfterPaint}: the line as it was last painted. */
 const PaintedContext = createContext<Shown | undefined>(undefined);
 
+/** How the line is looked at, where it is not as it is today: in the air of another hour. */
+const LookContext = createContext<((plan: Plan) => Plan) | undefined>(undefined);
+
+/**
+ * Shows the line as another than it is; edits go to the line itself, and are seen through the same look.
+ * @param as the same function as long as the look is the same
+ */
+export function LookAs({ as, children }: { as: ((plan: Plan) => Plan) | undefined; children: ReactNode }) {
+  const seen = useMemo(() => {
+    if (!as) return undefined;
+    const known = new WeakMap<Plan, Plan>();
+    return (plan: Plan): Plan => {
+      const there = known.get(plan) ?? as(plan);
+      known.set(plan, there);
+      return there;
+    };
+  }, [as]);
+  return <LookContext value={seen}>{children}</LookContext>;
+}
+
+/** Whether the line is shown as it is today. */
+export const useIsToday = (): boolean => useContext(LookContext) === undefined;
+
 /** Holds a line while it is looked at: the plan with undo, and the saving. */
 export function PlanProvider({
   planId,
@@ -78,16 +101,22 @@ export function usePlanState<T>(select: (state: PlanState) => T): T {
 
 /** The line at this keystroke, also within {@link AfterPaint}. It is asked of the store: a context would look for its readers everywhere. */
 export function useLivePlan(): Shown {
-  const plan = usePlanState((s) => s.plan);
-  return useMemo(() => ({ plan, section: sectionOf(plan) }), [plan]);
+  const own = usePlanState((s) => s.plan);
+  const look = useContext(LookContext);
+  return useMemo(() => {
+    const plan = look ? look(own) : own;
+    return { plan, section: sectionOf(plan) };
+  }, [own, look]);
 }
 
 /** The line on screen: its plan, its walked section, and how to edit it. */
 export function usePlan() {
   const kept = useKept();
   const painted = useContext(PaintedContext);
-  const live = useStore(kept.store, (s) => (painted ? undefined : s.plan));
-  const shown = painted ?? { plan: live as Plan, section: sectionOf(live as Plan) };
+  const look = useContext(LookContext);
+  const own = useStore(kept.store, (s) => (painted ? undefined : s.plan)) as Plan;
+  const live = painted || !look ? own : look(own);
+  const shown = painted ?? { plan: live, section: sectionOf(live) };
   return { ...shown, ...kept, edit: kept.store.getState().edit };
 }
 

@@ -5,9 +5,9 @@ import { bowlMarkM3, handRoutine } from '@/core/drain/by-hand';
 import { gathersPerStopM3, kgPerDay, stopsPerDay } from '@/core/drain/duty';
 import { panFullS } from '@/core/drain/judge-setting';
 import { CAPACITY_MARGIN, standingWaterKg } from '@/core/drain/restart';
+import { sayHeight, sayWater, spellWork } from '@/core/drain/words';
 import { receiverHeelM } from '@/core/equipment/receiver';
 import { setParameter } from '@/core/line/edit';
-import { spell } from '@/core/quantity/spell';
 import { MONTHS } from '@/core/season/calendar';
 import { Drag } from '@/ui/forms/drag';
 import { QuantityInput } from '@/ui/forms/quantity-input';
@@ -30,8 +30,9 @@ export function PointDetail({ row }: { row: DrainRow }) {
   // The drawing of a receiver shows its lowest part, so that a few centimetres can be seen.
   const scale = tank ? Math.max(3 * heel(sumpM3), 1.2 * heel(waterM3)) : 1.4;
   const fills = (kgPerS: number): string =>
-    spell(handRoutine(kgPerS, sumpM3, duty.loadedShare, duty.workedHoursPerDay).workedS);
-  const monthFill = (kg: number): string => spell((sumpM3 * 1000 * duty.workedHoursPerDay * 3600) / kg);
+    spellWork(handRoutine(kgPerS, sumpM3, duty.loadedShare, duty.workedHoursPerDay).workedS, duty.workedHoursPerDay);
+  const monthFill = (kg: number): string =>
+    spellWork((sumpM3 * 1000 * duty.workedHoursPerDay * 3600) / kg, duty.workedHoursPerDay);
   const humid = year ? year.wettestDays.indexOf(Math.max(...year.wettestDays)) : -1;
   const dry = year ? year.wettestDays.indexOf(Math.min(...year.wettestDays)) : -1;
   const pan = panFullS(duty);
@@ -51,12 +52,12 @@ export function PointDetail({ row }: { row: DrainRow }) {
             after <strong>{hours} h</strong> of work
           </p>
           <p className="text-[1.15rem] font-semibold">
-            {tank && `${say(heel(waterM3), 'size')} · `}
-            {say(waterM3, 'drained')}
+            {tank && `${sayHeight(say, heel(waterM3))} · `}
+            {sayWater(say, waterM3)}
           </p>
           <p className={waterM3 > sumpM3 ? 'text-brick' : 'text-quiet'}>
             mark {tank && `${say(heel(sumpM3), 'size')} · `}
-            {say(sumpM3, 'drained')}
+            {sayWater(say, sumpM3)}
           </p>
         </div>
       </div>
@@ -64,7 +65,7 @@ export function PointDetail({ row }: { row: DrainRow }) {
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 text-[0.9rem]">
         <dt className="text-quiet">Full to the mark in</dt>
         <dd>
-          <strong>{fills(duty.nowKgPerS)}</strong> of work, today
+          <strong>{fills(duty.nowKgPerS)}</strong>, today
         </dd>
         {year && humid >= 0 && year.wettestDay.kg > 0 && (
           <>
@@ -80,7 +81,7 @@ export function PointDetail({ row }: { row: DrainRow }) {
           </>
         )}
         <dt className="text-quiet">A day like today</dt>
-        <dd>{say(kgPerDay(duty) / 1000, 'drained')}</dd>
+        <dd>{sayWater(say, kgPerDay(duty) / 1000)}</dd>
         {duty.cycle && (
           <>
             <dt className="text-quiet">Between two stops</dt>
@@ -92,7 +93,7 @@ export function PointDetail({ row }: { row: DrainRow }) {
         {pan !== undefined && (
           <>
             <dt className="text-quiet">Catch pan full in</dt>
-            <dd>{spell(pan)} of work</dd>
+            <dd>{spellWork(pan, duty.workedHoursPerDay)}</dd>
           </>
         )}
       </dl>

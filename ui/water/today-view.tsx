@@ -58,46 +58,53 @@ export function TodayView() {
         falls out while the pump is loaded · {say(day / 1000, day >= 1 ? 'volume' : 'drained')} on a working day like
         today
       </p>
-      <div className="grid items-start gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_22rem] xl:grid-cols-[minmax(0,1fr)_17rem_18rem]">
-        <div className="min-w-0 max-xl:lg:row-span-2">
-          <DrainTable rows={rows} chosen={row} onChoose={(id) => void choose(id)} />
+      <div className="grid items-start gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
+        <div className="grid min-w-0 gap-5">
+          <div className="grid items-start gap-x-6 gap-y-5 xl:grid-cols-[minmax(0,1fr)_17rem]">
+            <div className="min-w-0">
+              <DrainTable rows={rows} chosen={row} onChoose={(id) => void choose(id)} />
+            </div>
+            <PointDetail key={row.duty.stage.id} row={row} />
+          </div>
+          {series && ran ? (
+            <section className="border-t border-hairline pt-3" aria-label={`${series.name} through the year`}>
+              <h2 className="mb-2">
+                {series.name}, hour by hour{' '}
+                <span className="font-normal text-quiet">
+                  caught while loaded · {say((year ?? 0) / 1000, 'volume')} a year
+                </span>
+              </h2>
+              <DayMap
+                series={series}
+                load={ran.run.load}
+                todayHour={today.hour}
+                marks={
+                  row.year?.seasons
+                    ? [
+                        {
+                          day: row.year.seasons.humidFrom,
+                          label: `${sayDay(row.year.seasons.humidFrom)}: humid setting`,
+                        },
+                        { day: row.year.seasons.dryFrom, label: `${sayDay(row.year.seasons.dryFrom)}: dry setting` },
+                      ]
+                    : []
+                }
+                onChoose={(hour) => router.push(`/lines/${planId}/line?stage=${row.duty.stage.id}&hour=${hour}`)}
+              />
+            </section>
+          ) : (
+            <p className="border-t border-hairline pt-3 text-quiet">
+              With a year of weather this page also knows the humid month, the winter, and the days on which to change a
+              setting.{' '}
+              <Link href={`/lines/${planId}/water/weather`} className="text-water underline underline-offset-4">
+                Choose a year
+              </Link>
+            </p>
+          )}
+          {oily && <OilyWaterPart oily={oily} />}
         </div>
-        <PointDetail key={row.duty.stage.id} row={row} />
         <WaysToDrain row={row} />
       </div>
-      {series && ran ? (
-        <section className="border-t border-hairline pt-3" aria-label={`${series.name} through the year`}>
-          <h2 className="mb-2">
-            {series.name}, hour by hour{' '}
-            <span className="font-normal text-quiet">
-              caught while loaded · {say((year ?? 0) / 1000, 'volume')} a year
-            </span>
-          </h2>
-          <DayMap
-            series={series}
-            load={ran.run.load}
-            todayHour={today.hour}
-            marks={
-              row.year?.seasons
-                ? [
-                    { day: row.year.seasons.humidFrom, label: `${sayDay(row.year.seasons.humidFrom)}: humid setting` },
-                    { day: row.year.seasons.dryFrom, label: `${sayDay(row.year.seasons.dryFrom)}: dry setting` },
-                  ]
-                : []
-            }
-            onChoose={(hour) => router.push(`/lines/${planId}/line?stage=${row.duty.stage.id}&hour=${hour}`)}
-          />
-        </section>
-      ) : (
-        <p className="border-t border-hairline pt-3 text-quiet">
-          With a year of weather this page also knows the humid month, the winter, and the days on which to change a
-          setting.{' '}
-          <Link href={`/lines/${planId}/water/weather`} className="text-water underline underline-offset-4">
-            Choose a year
-          </Link>
-        </p>
-      )}
-      {oily && <OilyWaterPart oily={oily} />}
       <Cautions ids={['C36', 'C20', ...(oily ? ['C27'] : [])]} />
     </>
   );

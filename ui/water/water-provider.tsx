@@ -1,14 +1,12 @@
 'use client';
 
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useContext, useState } from 'react';
 import { withSurvey } from '@/core/line/edit';
 import type { Climate } from '@/core/line/survey';
-import { surveyAtmosphericPa } from '@/core/line/survey';
 import { dayOfYear, hourOf } from '@/core/season/calendar';
-import { yearOfMonths } from '@/core/season/month-means';
 import type { WeatherHours, WeatherSummary } from '@/core/season/weather';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { fetchWeather } from './fetch-weather';
+import { useClimateWeather } from './use-climate-weather';
 import { type RanPlan, useWeatherRun } from './use-weather-run';
 
 /** The weather of a line, and the line walked through it. */
@@ -46,26 +44,7 @@ export function WaterProvider({ years: stored, children }: { years: readonly Wea
   const { plan, edit } = usePlan();
   const { climate } = plan.survey;
   const [years, setYears] = useState(stored);
-  const [file, setFile] = useState<{ id: string; hours?: WeatherHours; problem?: string }>();
-  const wanted = climate.from === 'file' ? climate.yearId : null;
-  useEffect(() => {
-    if (wanted === null) return;
-    let gone = false;
-    fetchWeather(wanted).then(
-      (hours) => !gone && setFile({ id: wanted, hours }),
-      (error: Error) => !gone && setFile({ id: wanted, problem: error.message }),
-    );
-    return () => {
-      gone = true;
-    };
-  }, [wanted]);
-  const atmosphericPa = surveyAtmosphericPa(plan.survey);
-  const ofMonths = useMemo(
-    () => (climate.from === 'months' && climate.months ? yearOfMonths(climate.months, atmosphericPa) : undefined),
-    [climate.from, climate.months, atmosphericPa],
-  );
-  const own = file?.id === wanted ? file : undefined;
-  const weather = climate.from === 'file' ? own?.hours : ofMonths;
+  const { weather, problem, fetching } = useClimateWeather(plan);
   const now = wallClockMs();
   const today = { day: dayOfYear(now), hour: hourOf(now), year: new Date(now).getUTCFullYear() };
   const { ran, busy } = useWeatherRun(plan, weather, { year: today.year });
@@ -83,9 +62,9 @@ export function WaterProvider({ years: stored, children }: { years: readonly Wea
           ? years.find((y) => y.id === climate.yearId)?.name
           : undefined,
     weather,
-    problem: climate.from === 'file' ? own?.problem : undefined,
+    problem,
     ran,
-    busy: busy || (climate.from === 'file' && wanted !== null && !own),
+    busy: busy || fetching,
     today,
   };
   return <WaterContext value={value}>{children}</WaterContext>;

@@ -1,6 +1,7 @@
 'use client';
 
 import { say as said } from '@/core/advice/rule';
+import { meanLossM3PerS } from '@/core/drain/duty';
 import { LEFT_ALONE } from '@/core/drain/timer';
 import { bestTimer, timerLossPerDay, type Way, waysToDrain } from '@/core/drain/ways';
 import { setParameter, setParameters, withSurvey } from '@/core/line/edit';
@@ -56,8 +57,8 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
       {best && (
         <p className="text-[0.85rem] text-quiet">
           A timer as most people leave it, {spell(LEFT_ALONE.openS)} every {spell(LEFT_ALONE.everyS)}, would blow away{' '}
-          {say(timerLossPerDay(duty, LEFT_ALONE) * duty.m3PerKg, 'volume')} a day; set, it is{' '}
-          {say(timerLossPerDay(duty, best) * duty.m3PerKg, 'volume')}.
+          {say(meanLossM3PerS(duty, timerLossPerDay(duty, LEFT_ALONE)), 'airLost')} on average; set for the worst hour,
+          it is {say(meanLossM3PerS(duty, timerLossPerDay(duty, best)), 'airLost')}.
         </p>
       )}
       <div className="mt-1 grid gap-3 border-t border-hairline pt-3">
@@ -91,7 +92,7 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
 function WayCard({ way, row }: { way: Way; row: DrainRow }) {
   const { plan, edit } = usePlan();
   const { say } = useUnits();
-  const { stage, m3PerKg } = row.duty;
+  const { stage } = row.duty;
   const fitted = stage.parameters.drain === way.drain;
   const same =
     fitted &&
@@ -109,7 +110,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
       <p className="text-quiet">{way.because.map((b) => said(b, say)).join(' ')}</p>
       <p className="text-[0.85rem] text-quiet">
         {way.lostKgPerDay > 0
-          ? `${say(way.lostKgPerDay * m3PerKg, 'volume')} of air a day · ${costs >= 1 ? `${Math.round(costs)} ${currency}` : `under 1 ${currency}`} a year`
+          ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')} · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
           : 'no air lost'}{' '}
         · {Math.round(way.choreMinutes / 6) / 10} h of chores a year
       </p>

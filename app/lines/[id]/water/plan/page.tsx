@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { PlanPrint } from '@/ui/water/plan-print';
+
+export const metadata: Metadata = { title: 'Drain plan' };
+
+export default function Page() {
+  return <PlanPrint />;
+}

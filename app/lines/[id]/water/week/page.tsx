@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { WeekView } from '@/ui/water/week-view';
+
+export const metadata: Metadata = { title: 'Water, week' };
+
+export default function Page() {
+  return <WeekView />;
+}

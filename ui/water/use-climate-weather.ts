@@ -1,0 +1,42 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Plan } from '@/core/line/plan';
+import { surveyAtmosphericPa } from '@/core/line/survey';
+import { yearOfMonths } from '@/core/season/month-means';
+import type { WeatherHours } from '@/core/season/weather';
+import { fetchWeather } from './fetch-weather';
+
+/** The weather that a line goes by: of its stored year, or of its months. */
+export function useClimateWeather(plan: Plan): {
+  weather: WeatherHours | undefined;
+  problem: string | undefined;
+  fetching: boolean;
+} {
+  const { climate } = plan.survey;
+  const [file, setFile] = useState<{ id: string; hours?: WeatherHours; problem?: string }>();
+  const wanted = climate.from === 'file' ? climate.yearId : null;
+  useEffect(() => {
+    if (wanted === null) return;
+    let gone = false;
+    fetchWeather(wanted).then(
+      (hours) => !gone && setFile({ id: wanted, hours }),
+      (error: Error) => !gone && setFile({ id: wanted, problem: error.message }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [wanted]);
+  const atmosphericPa = surveyAtmosphericPa(plan.survey);
+  const ofMonths = useMemo(
+    () => (climate.from === 'months' && climate.months ? yearOfMonths(climate.months, atmosphericPa) : undefined),
+    [climate.from, climate.months, atmosphericPa],
+  );
+  const own = file?.id === wanted ? file : undefined;
+  const weather = climate.from === 'file' ? own?.hours : ofMonths;
+  return {
+    weather,
+    problem: climate.from === 'file' ? own?.problem : undefined,
+    fetching: wanted !== null && !own,
+  };
+}
