@@ -120,7 +120,7 @@ function judgeFloat(d: DrainDuty): Omit<JudgedSetting, 'seasons'> {
       runsDry
         ? `seals from ${say(FLOAT_LEAST_KG_PER_S, 'waterFlow')}: with less its seat runs dry`
         : `seals from ${say(FLOAT_LEAST_KG_PER_S, 'waterFlow')}, passes up to ${say(most, 'massFlow')}`,
-    better: runsDry ? 'test it weekly; by hand does as well' : 'test it monthly',
+    better: runsDry ? 'test it weekly; by hand does as well' : 'test it weekly',
   };
 }
 

@@ -4,7 +4,15 @@ import type { QuantityName } from '../quantity/units';
 import type { Plan } from './plan';
 import { branchSchema, unitSchema } from './plan';
 import { allStages, type Run, runsOf } from './runs';
-import { placeSchema, siteSchema, surveySchema, workingSchema } from './survey';
+import {
+  climateSchema,
+  placeSchema,
+  placeYearSchema,
+  siteSchema,
+  surveySchema,
+  USUAL_YEAR,
+  workingSchema,
+} from './survey';
 
 /** One thing that is different between two plans, in words. */
 export interface Change {
@@ -23,13 +31,19 @@ const tell = (value: unknown, meta: FieldMeta | undefined, say: Say): string => 
   return typeof value === 'number' && meta?.quantity ? say(value, meta.quantity) : String(value);
 };
 
+const isSimple = (v: unknown): boolean => typeof v !== 'object';
+
 /** What is different in the fields of a thing. */
 function inFields(of: string, fields: Fields, before: Values, after: Values, stageId?: string): Change[] {
   return fields.flatMap(([field, meta]) => {
     const [a, b] = [before[field], after[field]];
     if (JSON.stringify(a) === JSON.stringify(b)) return [];
     const label = meta?.label ?? field;
-    const says = (say: Say): string => `${of}, ${label.toLowerCase()}: ${tell(a, meta, say)} → ${tell(b, meta, say)}.`;
+    const isList = [a, b].some((v) => typeof v === 'object' && v !== null && !(Array.isArray(v) && v.every(isSimple)));
+    const says = (say: Say): string =>
+      isList
+        ? `${of}, ${label.toLowerCase()}: changed.`
+        : `${of}, ${label.toLowerCase()}: ${tell(a, meta, say)} → ${tell(b, meta, say)}.`;
     return [{ ...(stageId && { stageId }), says }];
   });
 }
@@ -174,10 +188,21 @@ export function changes(before: Plan, after: Plan): Change[] {
     ...where('The line stands in', 'roomPlaceId'),
     ...ofNamed(
       'the place',
-      shapeOf(placeSchema).filter(([k]) => k !== 'id'),
+      shapeOf(placeSchema).filter(([k]) => k !== 'id' && k !== 'year'),
       a.places,
       b.places,
     ),
+    ...b.places.flatMap((p) => {
+      const was = a.places.find((o) => o.id === p.id);
+      return was ? inFields(p.name, shapeOf(placeYearSchema), was.year ?? USUAL_YEAR, p.year ?? USUAL_YEAR) : [];
+    }),
+    ...inFields(
+      'Weather',
+      [...pick(climateSchema, 'from'), ['months', { label: 'means of the months' }]],
+      a.climate as unknown as Values,
+      b.climate as unknown as Values,
+    ),
+    ...(a.climate.yearId === b.climate.yearId ? [] : [{ says: () => 'Another year of weather.' }]),
     ...inFields(
       'Working hours',
       shapeOf(workingSchema),

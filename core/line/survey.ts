@@ -91,12 +91,14 @@ export const workingSchema = z
     shifts: z
       .array(z.strictObject({ days: weekdays, startsAtH: hoursOfDay, endsAtH: hoursOfDay }))
       .max(6, 'At most six further shifts.')
-      .optional(),
+      .optional()
+      .meta({ label: 'Further shifts' }),
     /** Days of every year on which nobody works, first and last of each stretch. */
     holidays: z
       .array(z.strictObject({ from: monthDay, to: monthDay }))
       .max(40, 'At most 40 holidays.')
-      .optional(),
+      .optional()
+      .meta({ label: 'Holidays' }),
     /** How busy each hour of the clock is beside the others; left out, every working hour alike. */
     busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
     overnight: choiceField({

@@ -1,3 +1,4 @@
+import { CHILLED, COOLERS, is } from '../advice/groups';
 import { type OutletStage, outletCriteria } from '../line/judge-outlet';
 import type { Plan } from '../line/plan';
 import { allStages, stageById, standing } from '../line/runs';
@@ -21,7 +22,7 @@ export interface Series {
 export type SeriesId =
   | { readonly of: 'all-drains' }
   | { readonly of: 'caught' | 'dew-point' | 'temperature' | 'adsorbed' | 'liquid'; readonly stageId: string }
-  | { readonly of: 'margin'; readonly stageId: string }
+  | { readonly of: 'margin' | 'room'; readonly stageId: string }
   | { readonly of: 'water-in' | 'intake-temperature' | 'intake-humidity' };
 
 const CAUGHT = 5;
@@ -127,6 +128,13 @@ export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | un
         values: figure(run, i, 0),
         isWater: false,
       };
+    case 'room':
+      return {
+        name: `Room of ${stage.name}`,
+        quantity: 'temperature',
+        values: column(run, run.roomC, i),
+        isWater: false,
+      };
     case 'margin': {
       if (stage.kind !== 'outlet') return undefined;
       const [{ quantity }] = outletCriteria(stage);
@@ -156,6 +164,12 @@ export function seriesIds(plan: Plan, run: WeatherRun): SeriesId[] {
     ...outlets.map((s) => ({ of: 'margin' as const, stageId: s.id })),
     ...outlets.map((s) => ({ of: 'dew-point' as const, stageId: s.id })),
     ...taking.map((s) => ({ of: 'adsorbed' as const, stageId: s.id })),
+    ...stages
+      .filter((s) => is(COOLERS, s.kind) && there(s))
+      .map((s) => ({ of: 'temperature' as const, stageId: s.id })),
+    ...stages
+      .filter((s) => (is(COOLERS, s.kind) || is(CHILLED, s.kind)) && there(s))
+      .map((s) => ({ of: 'room' as const, stageId: s.id })),
     { of: 'water-in' },
     { of: 'intake-temperature' },
     { of: 'intake-humidity' },

@@ -1,6 +1,5 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { withSurvey } from '@/core/line/edit';
 import type { Working } from '@/core/line/survey';
@@ -8,11 +7,9 @@ import { Drag } from '@/ui/forms/drag';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
-
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-const asTime = (hours: number): string =>
-  `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
-const asHours = (time: string): number => Number(time.slice(0, 2)) + Number(time.slice(3)) / 60;
+import { Holidays } from './holidays';
+import { asHours, asTime, Shifts } from './shifts';
+import { Weekdays } from './weekdays';
 
 /** Days and hours worked, and how much of them the pump runs loaded. */
 export function WorkingHours() {
@@ -34,26 +31,7 @@ export function WorkingHours() {
   return (
     <div className="grid items-start gap-x-4 gap-y-3 sm:grid-cols-2">
       <div className="sm:col-span-2">
-        <p id="working-days" className="mb-0.5 text-[0.9rem] font-medium">
-          Working days
-        </p>
-        <ToggleGroup.Root
-          type="multiple"
-          aria-labelledby="working-days"
-          value={working.days.map(String)}
-          onValueChange={(v) => v.length > 0 && set({ days: v.map(Number).sort() })}
-          className="flex flex-wrap gap-1"
-        >
-          {DAYS.map((day, i) => (
-            <ToggleGroup.Item
-              key={day}
-              value={String(i + 1)}
-              className="button min-w-12 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-paper"
-            >
-              {day}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+        <Weekdays label="Working days" days={working.days} onDays={(days) => set({ days })} />
       </div>
       {(['startsAtH', 'endsAtH'] as const).map((field) => (
         <Field
@@ -73,6 +51,9 @@ export function WorkingHours() {
         </Field>
       ))}
       <div className="sm:col-span-2">
+        <Shifts />
+      </div>
+      <div className="sm:col-span-2">
         <QuantityInput
           id="loaded-share"
           label="Share of that time the pump runs loaded"
@@ -91,6 +72,9 @@ export function WorkingHours() {
           step={0.01}
           onChange={(loadedShare) => set({ loadedShare }, 'loaded')}
         />
+      </div>
+      <div className="sm:col-span-2">
+        <Holidays />
       </div>
     </div>
   );

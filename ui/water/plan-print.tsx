@@ -87,7 +87,9 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
                   {say((duty.nowKgPerS * duty.loadedHoursPerDay * 3600) / 1000, 'drained')}
                 </td>
                 <td className="py-2 pr-3 text-[0.85rem]">{HOW_TO_CHECK[duty.stage.parameters.drain]}</td>
-                <td className="border-b border-dotted border-edge py-2" />
+                <td className="py-2">
+                  <div className="h-5 border-b border-dotted border-edge" />
+                </td>
               </tr>
             ))}
           </tbody>

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
+import { useState } from 'react';
 import { say as said } from '@/core/advice/rule';
 import { kgPerDay } from '@/core/drain/duty';
 import { oilyWater } from '@/core/drain/oily-water';
@@ -79,7 +80,7 @@ export function TodayView() {
                 load={ran.run.load}
                 todayHour={today.hour}
                 marks={
-                  row.year?.seasons
+                  row.year?.seasons && row.judged.seasons.length > 1
                     ? [
                         {
                           day: row.year.seasons.humidFrom,
@@ -110,6 +111,8 @@ export function TodayView() {
   );
 }
 
+const FOLDED_FROM = 3; // fewer dry ones are no burden
+
 function DrainTable({
   rows,
   chosen,
@@ -121,7 +124,11 @@ function DrainTable({
 }) {
   const { edit } = usePlan();
   const { say } = useUnits();
+  const [allOpen, openAll] = useState(false);
   const hasYear = rows.some((r) => r.year);
+  const dry = rows.filter((r) => r.judged.mark === 'dry' && r !== chosen);
+  const folds = dry.length > FOLDED_FROM && !allOpen;
+  const shown = folds ? rows.filter((r) => !dry.includes(r)) : rows;
   return (
     <>
       <div className="relative overflow-x-auto">
@@ -140,7 +147,7 @@ function DrainTable({
             </tr>
           </thead>
           <tbody>
-            {rows.map((row) => {
+            {shown.map((row) => {
               const { stage } = row.duty;
               const { judged } = row;
               const here = row === chosen;
@@ -166,7 +173,7 @@ function DrainTable({
                       {stage.name}
                     </button>
                   </th>
-                  <td className="max-w-28 py-2 pr-3 text-quiet">{drainWords(stage.kind, stage.parameters.drain)}</td>
+                  <td className="min-w-28 py-2 pr-3 text-quiet">{drainWords(stage.kind, stage.parameters.drain)}</td>
                   <td className="py-2 pr-3 text-right">
                     <Amount si={row.duty.nowKgPerS} quantity="waterFlow" />
                   </td>
@@ -197,6 +204,15 @@ function DrainTable({
           </tbody>
         </table>
       </div>
+      {folds && (
+        <button
+          type="button"
+          className="mt-1 min-h-7 border-t border-hairline text-water underline underline-offset-4"
+          onClick={() => openAll(true)}
+        >
+          ○ {dry.length} more that stay dry
+        </button>
+      )}
       <p className="mt-2 flex flex-wrap gap-x-4 text-[0.82rem] text-quiet">
         {Object.entries(DRAIN_MARKS).map(([mark, { sign, tone, says }]) => (
           <span key={mark}>

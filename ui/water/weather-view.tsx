@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import type { FieldMeta } from '@/core/equipment/kind';
 import { withSurvey } from '@/core/line/edit';
@@ -19,6 +20,7 @@ import { useWater } from './water-provider';
 /** Which weather the year goes by, how the places follow it, and what the intake is worth. */
 export function WeatherView() {
   const { years, climate, setClimate } = useWater();
+  const { planId } = usePlan();
   return (
     <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-2">
       <section className="grid gap-3">
@@ -50,7 +52,13 @@ export function WeatherView() {
       <div className="grid gap-6">
         <PlacesThroughYear />
         <IntakeWorth />
-        <Holidays />
+        <p className="text-[0.9rem] text-quiet">
+          Shifts, days off and holidays are on{' '}
+          <Link href={`/lines/${planId}/survey`} className="text-water underline underline-offset-4">
+            the Survey
+          </Link>
+          .
+        </p>
       </div>
     </div>
   );
@@ -296,67 +304,6 @@ function PlacesThroughYear() {
           );
         })}
       </ul>
-    </section>
-  );
-}
-
-/** Days of every year on which nobody works. */
-function Holidays() {
-  const { plan, edit } = usePlan();
-  const { working } = plan.survey;
-  const holidays = working.holidays ?? [];
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
-  const [error, setError] = useState<string>();
-  const set = (next: typeof holidays): void =>
-    edit((p) => withSurvey(p, { ...p.survey, working: { ...p.survey.working, holidays: next } }));
-  const words = (monthDay: string): string =>
-    `${Number(monthDay.slice(3))} ${MONTHS[Number(monthDay.slice(0, 2)) - 1]}`;
-  const add = (): undefined => {
-    if (!from) return void setError('Say on which day it begins.');
-    const last = to || from;
-    if (last < from) return void setError('It ends before it begins.');
-    if (holidays.length >= 40) return void setError('At most 40.');
-    set([...holidays, { from: from.slice(5), to: last.slice(5) }]);
-    setFrom('');
-    setTo('');
-    setError(undefined);
-  };
-  return (
-    <section className="grid gap-2">
-      <h2>Days on which nobody works</h2>
-      <p className="text-[0.88rem] text-quiet">Besides the days off of the week; they come back each year.</p>
-      <ul className="flex flex-wrap gap-2">
-        {holidays.map((h, i) => (
-          <li key={`${h.from}${h.to}`}>
-            <button type="button" className="button" onClick={() => set(holidays.toSpliced(i, 1))}>
-              {words(h.from)}
-              {h.to !== h.from && ` to ${words(h.to)}`}
-              <span aria-hidden> ×</span>
-              <span className="sr-only">, take away</span>
-            </button>
-          </li>
-        ))}
-        {holidays.length === 0 && <li className="text-quiet">None.</li>}
-      </ul>
-      <div className="flex flex-wrap items-end gap-3">
-        <label className="grid gap-0.5 text-[0.9rem] font-medium">
-          First day
-          <input type="date" className="control" value={from} onChange={(e) => setFrom(e.target.value)} />
-        </label>
-        <label className="grid gap-0.5 text-[0.9rem] font-medium">
-          Last day
-          <input type="date" className="control" value={to} onChange={(e) => setTo(e.target.value)} />
-        </label>
-        <button type="button" className="button" onClick={add}>
-          Add
-        </button>
-      </div>
-      {error && (
-        <p role="alert" className="text-brick">
-          {error}
-        </p>
-      )}
     </section>
   );
 }

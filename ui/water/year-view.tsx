@@ -10,6 +10,7 @@ import { setParameter } from '@/core/line/edit';
 import { allStages, standing } from '@/core/line/runs';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { hourAt, MONTHS, sayDay } from '@/core/season/calendar';
+import { mediaUse } from '@/core/season/media-use';
 import { outletExcess, type Series, type SeriesId, seriesIds, seriesOf } from '@/core/season/series';
 import {
   dailyKg,
@@ -142,6 +143,7 @@ function Shown({ ran }: { ran: RanPlan }) {
         </section>
       </div>
       <Outlets ran={ran} />
+      <Media ran={ran} />
     </>
   );
 }
@@ -223,16 +225,25 @@ function MonthMeansList({ series, ran: { run } }: { series: Series; ran: RanPlan
   const { say } = useUnits();
   const means = monthlyMean(series.values, run.load);
   return (
-    <table className="w-full text-[0.9rem]">
-      <tbody>
-        {means.map((v, m) => (
-          <tr key={MONTHS[m]} className="border-t border-hairline">
-            <th className="py-0.5 text-left font-medium">{MONTHS[m]}</th>
-            <td className="text-right">{Number.isNaN(v) ? '–' : say(v, series.quantity)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <>
+      <table className="w-full text-[0.9rem]">
+        <tbody>
+          {means.map((v, m) => (
+            <tr key={MONTHS[m]} className="border-t border-hairline">
+              <th className="py-0.5 text-left font-medium">{MONTHS[m]}</th>
+              <td className="text-right">{Number.isNaN(v) ? '–' : say(v, series.quantity)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <TableOf
+        table={() => ({
+          name: `${series.name} by month`,
+          columns: ['Month', `mean, ${SI_WORDS[series.quantity] ?? series.quantity}`],
+          rows: means.map((v, m) => [MONTHS[m] as string, Number.isNaN(v) ? '' : Number(v.toPrecision(4))]),
+        })}
+      />
+    </>
   );
 }
 
@@ -317,6 +328,28 @@ function Outlets({ ran: { plan, run } }: { ran: RanPlan }) {
                 </span>
               </span>
             )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Beads and pellets that the year uses. */
+function Media({ ran: { plan, run } }: { ran: RanPlan }) {
+  const { say } = useUnits();
+  const uses = useMemo(() => mediaUse(plan, run), [plan, run]);
+  if (uses.length === 0) return null;
+  return (
+    <section className="border-t border-hairline pt-3" aria-label="Media">
+      <h2 className="mb-1">Beads and pellets</h2>
+      <ul>
+        {uses.map((u) => (
+          <li key={u.stageId}>
+            <strong>{u.name}</strong> takes up {say(u.waterKg, 'mass')} of water a year:{' '}
+            {u.charges !== undefined
+              ? `${u.charges < 10 ? u.charges.toFixed(1) : Math.round(u.charges)} charges`
+              : `some ${say(u.pelletsKg ?? 0, 'mass')} of pellets`}
           </li>
         ))}
       </ul>

@@ -1,0 +1,35 @@
+import type { Plan } from '../line/plan';
+import { allStages, standing } from '../line/runs';
+import { USABLE } from '../media/isotherm';
+import type { WeatherRun } from './run-weather';
+import { caughtAt, seriesOf } from './series';
+import { totalKg } from './sums';
+
+/** What a medium takes up in a year, and what of it is used up. */
+export interface MediaUse {
+  readonly stageId: string;
+  readonly name: string;
+  /** Water, kg a year. */
+  readonly waterKg: number;
+  /** Charges of beads, or kilograms of pellets. */
+  readonly charges?: number;
+  readonly pelletsKg?: number;
+}
+
+const SALT_PER_WATER = 0.65; // 0.3–1 lb of salt for a pound of water (handbook of practice, estimate)
+
+/** Beads and pellets that a year of weather uses, at the loads of the working hours. */
+export function mediaUse(plan: Plan, run: WeatherRun): MediaUse[] {
+  return allStages(standing(plan)).flatMap((s): MediaUse[] => {
+    if (s.kind === 'bead-cartridge') {
+      const waterKg = totalKg(seriesOf(plan, run, { of: 'adsorbed', stageId: s.id })?.values ?? [], run.load);
+      const { massKg, medium } = s.parameters;
+      return [{ stageId: s.id, name: s.name, waterKg, charges: waterKg / (massKg * USABLE[medium]) }];
+    }
+    if (s.kind === 'pellet-tower') {
+      const waterKg = totalKg(caughtAt(run, s.id), run.load);
+      return [{ stageId: s.id, name: s.name, waterKg, pelletsKg: waterKg * SALT_PER_WATER }];
+    }
+    return [];
+  });
+}
