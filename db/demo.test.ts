@@ -72,7 +72,7 @@ describe('the demo', () => {
         point('separator').caughtKg * 1000,
       ],
       'Each opening of its float, mL': [50, (point('separator').drainedKg / point('separator').openings) * 1000],
-      'Openings of the dryer’s timer': [27, point('dryer').openings],
+      'Openings of the dryer’s timer': [6, point('dryer').openings],
       'Tank air at the end of work, °C': [31, day.temperatureC[end] as number],
       'In the receiver at the end of work, mL': [loadedH * grams('receiver'), (day.heelKg[end - 1] as number) * 1000],
     };

@@ -8,6 +8,7 @@ import { readLogbook } from './read-logbook';
 import { listPlans, readPlan } from './read-plan';
 import { createPlan, savePlan } from './save-plan';
 import { listRevisions } from './save-revision';
+import { listWeather } from './save-weather';
 import { closeDatabase, freshDatabase } from './test/database';
 
 const NOW = Date.UTC(2026, 10, 23, 18);
@@ -22,6 +23,7 @@ const prepare = (mode: 'once' | 'empty' | 'reset') => prepareDatabase(pool, MIGR
 test('empty loads nothing; once loads the demo once; migrating again changes nothing', async () => {
   await prepare('empty');
   expect(await listPlans()).toEqual([]);
+  expect((await listWeather()).map((y) => y.origin)).toEqual(['synthetic', 'synthetic']); // every start has them
   expect(await prepare('once')).toMatch(/loaded/);
   expect(await prepare('once')).toBe('');
   expect(await prepare('empty')).toBe('');
