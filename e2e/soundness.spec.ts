@@ -9,6 +9,13 @@ const PAGES = [
   `${DEMO}/advice`,
   `${DEMO}/compare?with=revision:d0000000-0000-4000-8000-000000000900`,
   `${DEMO}/day`,
+  `${DEMO}/water`,
+  `${DEMO}/water/year`,
+  `${DEMO}/water/week`,
+  `${DEMO}/water/weather`,
+  `${DEMO}/water/plan`,
+  '/lines/d0000000-0000-4000-8000-000000000002/water/winter',
+  `${DEMO}/line?hour=4700`,
   '/lines/d0000000-0000-4000-8000-000000000002/line?stage=grinder',
   `${DEMO}/logbook`,
   '/dew-point',
@@ -47,7 +54,7 @@ for (const width of [390, 1280, 1920])
 
 test('on a phone nothing lies over the bar of views', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const view of ['survey', 'line', 'advice', 'day', 'logbook']) {
+  for (const view of ['survey', 'line', 'water', 'water/year', 'advice', 'day', 'logbook']) {
     await page.goto(`${DEMO}/${view}`);
     await page.waitForTimeout(300);
     const covered = await page.getByRole('navigation', { name: 'Views' }).evaluate((bar) =>

@@ -5,11 +5,14 @@ import { type DragEvent, type ReactNode, useState } from 'react';
 
 /** A place for a file: dropped, or chosen. */
 export function DropFile({
+  name,
   label,
   accept,
   onFile,
   children,
 }: {
+  /** What the part is for, for whoever cannot see it. */
+  name: string;
   label: string;
   accept: string;
   onFile: (file: File) => void;
@@ -24,7 +27,7 @@ export function DropFile({
   };
   return (
     <section
-      aria-label={label}
+      aria-label={name}
       className={`grid justify-items-start gap-2 rounded-md border border-dashed px-4 py-4 ${over ? 'border-water bg-water-wash' : 'border-edge'}`}
       onDragOver={(e) => {
         e.preventDefault();

@@ -145,6 +145,7 @@ function ImportYear() {
   };
   return (
     <DropFile
+      name="Import a year"
       label="Import EPW or CSV…"
       accept=".epw,.csv,.txt,.tsv,text/csv,text/plain"
       onFile={(file) => {
