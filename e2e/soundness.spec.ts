@@ -24,6 +24,7 @@ const PAGES = [
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ browser }) => {
+    test.setTimeout(120_000); // many pages
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     for (const address of PAGES) {

@@ -27,15 +27,7 @@ const PICTURES = [
     show: 'Where the pressure goes',
   },
   { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
-  {
-    name: 'why',
-    at: `${demo}/line?stage=dryer`,
-    size: DESK,
-    theme: 'light',
-    figure: 'Pressure dew point after Chilled dryer',
-  },
   { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
-  { name: 'advice-phone', at: `${demo}/advice`, size: PHONE, theme: 'dark' },
   {
     name: 'compare',
     at: `${demo}/compare?with=revision:d0000000-0000-4000-8000-000000000900`,
@@ -43,7 +35,10 @@ const PICTURES = [
     theme: 'light',
   },
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
-  { name: 'day-phone', at: `${demo}/day`, size: PHONE, theme: 'dark' },
+  { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
+  { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
+  { name: 'water-week', at: `${demo}/water/week`, size: DESK, theme: 'light' },
+  { name: 'water-phone', at: `${demo}/water?point=receiver`, size: PHONE, theme: 'dark' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'logbook-phone', at: `${demo}/logbook?point=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
@@ -55,13 +50,10 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
-  await page.getByText('Working out the day').waitFor({ state: 'hidden' });
+  for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast'])
+    await page.getByText(busy).waitFor({ state: 'hidden' });
   if ('show' in picture) {
     await page.getByText(picture.show).evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    await page.waitForTimeout(600);
-  }
-  if ('figure' in picture) {
-    await page.locator(`[aria-description^="${picture.figure}"]`).first().click();
     await page.waitForTimeout(600);
   }
   if ('press' in picture) {

@@ -48,7 +48,8 @@ export interface DrainDuty {
   readonly unloads: boolean;
   /** The unloader blows it out whole: it stands ahead of the check valve. */
   readonly blownOut: boolean;
-  readonly behindCheck: boolean;
+  /** Behind the check valve or the receiver the unloader has nothing to blow off. */
+  readonly behindTank: boolean;
   readonly charged: boolean;
   readonly power: 'yes' | 'no' | 'not-said';
   readonly hazardous: boolean;
@@ -120,7 +121,7 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
     cycle: cycle && Number.isFinite(cycle.loadedS) && cycle.startsPerHour > 0 ? cycle : undefined,
     unloads: pump !== undefined && !steady,
     blownOut: run !== undefined && run.from === null && aheadOfCheck(run).some((s) => s.id === stage.id),
-    behindCheck: path.some((s) => s.kind === 'check-valve'),
+    behindTank: path.slice(0, -1).some((s) => s.kind === 'check-valve' || s.kind === 'receiver'),
     charged: working.overnight === 'charged',
     power: stage.parameters.drainPower as DrainDuty['power'],
     hazardous: site.area !== 'none',

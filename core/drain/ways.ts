@@ -175,7 +175,7 @@ function perCycle(d: DrainDuty, drain: 'unloader' | 'unloader-start' | 'spitter'
   const gathers = gathersPerStopM3(d);
   const passes = drain === 'spitter' ? d.stage.parameters.drainPulseM3 : passesPerStopM3(d);
   const opens = d.unloads && d.cycle !== undefined;
-  const cannotBlow = drain !== 'spitter' && d.behindCheck && d.stage.kind !== 'receiver';
+  const cannotBlow = drain !== 'spitter' && d.behindTank && d.stage.kind !== 'receiver';
   const enough = opens && gathers * CAPACITY_MARGIN <= passes;
   const because: Sentence[] = [
     !d.unloads
@@ -185,7 +185,7 @@ function perCycle(d: DrainDuty, drain: 'unloader' | 'unloader-start' | 'spitter'
         : (say) =>
             `${say(gathers, 'drained')} gathers between two stops; it passes ${say(passes, 'drained')} each time, ${Math.round(stopsPerDay(d))} × a day${enough ? '' : gathers <= passes ? ', without a margin' : ': not enough'}.`,
     ...(cannotBlow
-      ? ['It stands behind the check valve, which keeps the tank’s pressure on it: the unloader cannot empty it.']
+      ? ['It stands behind the tank’s check valve or the tank itself: the unloader has nothing to do with it.']
       : []),
     ...(drain === 'unloader-start' ? ['As the pump starts there is little pressure to push the water out.'] : []),
     ...(drain === 'spitter' ? ['Grit holds it open, and it splatters.'] : []),

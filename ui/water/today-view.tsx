@@ -132,8 +132,8 @@ function DrainTable({
   return (
     <>
       <div className="relative overflow-x-auto">
-        <table className="w-full min-w-[36rem] text-[0.92rem]">
-          <thead className="text-left align-bottom text-[0.8rem] text-quiet">
+        <table className="w-full text-[0.92rem] max-sm:block sm:min-w-[36rem]">
+          <thead className="text-left align-bottom text-[0.8rem] text-quiet max-sm:hidden">
             <tr>
               <th className="w-6 py-1">
                 <span className="sr-only">Mark</span>
@@ -146,7 +146,7 @@ function DrainTable({
               <th className="font-medium">Better</th>
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-sm:block">
             {shown.map((row) => {
               const { stage } = row.duty;
               const { judged } = row;
@@ -154,13 +154,13 @@ function DrainTable({
               return (
                 <tr
                   key={stage.id}
-                  className={`cursor-pointer border-t border-hairline align-top ${here ? 'bg-sunk' : 'hover:bg-sunk/50'}`}
+                  className={`cursor-pointer border-t border-hairline align-top max-sm:grid max-sm:grid-cols-[1.6rem_1fr_auto] max-sm:items-baseline max-sm:py-1.5 max-sm:[&>*]:py-0.5 ${here ? 'bg-sunk' : 'hover:bg-sunk/50'}`}
                   onClick={() => onChoose(stage.id)}
                 >
                   <td className={`py-2 pl-2 ${here ? 'border-l-4 border-copper' : ''}`}>
                     <DrainMarkSign mark={judged.mark} />
                   </td>
-                  <th className="max-w-40 py-2 pr-3 text-left font-semibold">
+                  <th className="py-2 pr-3 text-left font-semibold sm:max-w-40">
                     <button
                       type="button"
                       className="text-left"
@@ -173,17 +173,21 @@ function DrainTable({
                       {stage.name}
                     </button>
                   </th>
-                  <td className="min-w-28 py-2 pr-3 text-quiet">{drainWords(stage.kind, stage.parameters.drain)}</td>
+                  <td className="py-2 pr-3 text-quiet max-sm:order-1 max-sm:col-start-2 sm:min-w-28">
+                    {drainWords(stage.kind, stage.parameters.drain)}
+                  </td>
                   <td className="py-2 pr-3 text-right">
                     <Amount si={row.duty.nowKgPerS} quantity="waterFlow" />
                   </td>
                   {hasYear && (
-                    <td className="py-2 pr-3 text-right">
+                    <td className="py-2 pr-3 text-right max-sm:order-1">
                       {row.year && <Amount si={row.year.peak.value} quantity="waterFlow" />}
                     </td>
                   )}
-                  <td className="py-2 pr-3">{said(judged.atSetting, say)}</td>
-                  <td className="py-2 pr-2">
+                  <td className="py-2 pr-3 max-sm:order-2 max-sm:col-span-2 max-sm:col-start-2">
+                    {said(judged.atSetting, say)}
+                  </td>
+                  <td className="py-2 pr-2 max-sm:order-3 max-sm:col-span-2 max-sm:col-start-2">
                     <span className="font-medium">{judged.better ? said(judged.better, say) : '—'}</span>
                     {judged.parameters && (
                       <button

@@ -31,8 +31,9 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
   const { duty } = row;
   const { stage } = duty;
   const ways = waysToDrain(duty);
-  const own = ways.filter((w) => w.suits > 0);
-  const not = ways.filter((w) => w.suits === 0);
+  const isOwn = (w: Way): boolean => w.suits > 1 || w.drain === stage.parameters.drain;
+  const own = ways.filter(isOwn);
+  const not = ways.filter((w) => !isOwn(w));
   const best = bestTimer(duty);
   return (
     <section aria-label={`Ways to drain ${stage.name}`} className="grid content-start gap-2">
@@ -45,7 +46,7 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
       {not.length > 0 && (
         <details className="text-[0.9rem]">
           <summary className="cursor-pointer text-water underline underline-offset-4">
-            {not.length} that cannot do it here
+            {not.length} that do it poorly or not at all here
           </summary>
           <ul className="mt-2 grid gap-2">
             {not.map((w) => (

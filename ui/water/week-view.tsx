@@ -260,7 +260,12 @@ function OwnForecast({ onGive }: { onGive: ReturnType<typeof useForecast>['giveO
     <details className="border-t border-hairline pt-3">
       <summary className="cursor-pointer text-water underline underline-offset-4">Give a forecast of your own</summary>
       <div className="mt-3 max-w-2xl">
-        <DropFile name="Import a forecast" label="Import CSV…" accept=".csv,.txt,.tsv,text/csv,text/plain" onFile={read}>
+        <DropFile
+          name="Import a forecast"
+          label="Import CSV…"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          onFile={read}
+        >
           <label className="grid w-full gap-1 text-[0.9rem] font-medium">
             Or paste it: a row of names, then time, temperature and humidity
             <textarea
