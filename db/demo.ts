@@ -86,7 +86,7 @@ export function demoPlan(): Plan {
         'refrigerated-dryer',
         DEMO_STAGES.dryer,
         'Chilled dryer',
-        { pressureDewPointC: 3, drainEveryS: 5400, drainOpenS: 8, drainPower: 'yes' },
+        { pressureDewPointC: 3, drainEveryS: 5400, drainOpenS: 8, sumpM3: 1.2e-4, drainPower: 'yes' },
         { pressureDewPointC: 'nameplate' },
       ),
       stage('regulator', 'regulator', 'Loft regulator', { setPressurePa: BAR_G(6.5) }),

@@ -83,14 +83,14 @@ test('the worked example of the drains says what the program says, and what its 
 
   const computed: Record<string, readonly [number, number]> = {
     'Design hour of the dryer, g/h': [design * G_PER_H, dryer.peakKgPerS * G_PER_H],
-    'Longest interval of its timer, min': [((0.5 * 200) / (design * G_PER_H)) * 60, best.everyS / 60],
+    'Longest interval of its timer, min': [((0.5 * 120) / (design * G_PER_H)) * 60, best.everyS / 60],
     'Water through its drain, mL/s': [through, liquidM3PerS(3.2e-3, gaugePa) * 1e6],
-    'Time of the water of one interval, s': [(design * G_PER_H * 0.5) / through, best.liquidS],
-    'It stays open, s': [Math.max(1, Math.ceil(((design * G_PER_H * 0.5) / through + 0.5) * 2) / 2), best.openS],
+    'Time of the water of one interval, s': [(design * G_PER_H) / 3 / through, best.liquidS],
+    'It stays open, s': [Math.max(1, Math.ceil(((design * G_PER_H) / 3 / through + 0.5) * 2) / 2), best.openS],
     'Air while it blows, g/s': [blows * 1000, best.blowsKgPerS * 1000],
-    'Lost on average, L/min': [paperLost(1800, 1), lost(best)],
+    'Lost on average, L/min': [paperLost(1200, 1), lost(best)],
     'As most people leave it, L/min': [paperLost(300, 10), lost(LEFT_ALONE)],
-    'Fill of its sump as it is set, %': [(design * G_PER_H * 1.5) / 2, asSet.fill * 100],
+    'Fill of its sump as it is set, %': [((design * G_PER_H * 1.5) / 120) * 100, asSet.fill * 100],
     'Receiver after a day, mL': [dayML, kgPerDay(receiver) * 1000],
     'Its height, mm': [
       dayML / 1000 / ((Math.PI / 4) * width ** 2),

@@ -9,6 +9,7 @@ import { sayHeight, sayWater, spellWork } from '@/core/drain/words';
 import { receiverHeelM } from '@/core/equipment/receiver';
 import { setParameter } from '@/core/line/edit';
 import { MONTHS } from '@/core/season/calendar';
+import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Drag } from '@/ui/forms/drag';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -103,6 +104,15 @@ export function PointDetail({ row }: { row: DrainRow }) {
           `, and after a weekend the ${say(slug / 1000, 'drained')} that fell out in the receivers as they cooled`}
         .
       </p>
+      {tank && (
+        <ChoiceInput
+          id="receiver-stands"
+          label="It stands"
+          value={tank.stands}
+          options={{ upright: 'upright', lying: 'lying' }}
+          onCommit={(v) => edit((p) => setParameter(p, stage.id, 'stands', v))}
+        />
+      )}
       {!tank && <BowlMark onSet={(m3) => edit((p) => setParameter(p, stage.id, 'sumpM3', m3))} />}
     </section>
   );

@@ -111,7 +111,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
       <p className="text-quiet">{way.because.map((b) => said(b, say)).join(' ')}</p>
       <p className="text-[0.85rem] text-quiet">
         {way.lostKgPerDay > 0
-          ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')} · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
+          ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')}, ${say(way.lostKgPerDay * row.duty.m3PerKg, 'volume')} a day · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
           : 'no air lost'}{' '}
         · {Math.round(way.choreMinutes / 6) / 10} h of chores a year
       </p>

@@ -37,16 +37,12 @@ export function WeekView() {
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-        <p className="text-quiet">
-          {f.asking ? (
-            'Asking for a forecast…'
-          ) : shown && (shown.own || f.places.length < 2) ? (
-            <>
-              Forecast: <strong className="text-ink">{shown.from}</strong>
-              {shown.forecast.notes.length > 0 && ` · ${shown.forecast.notes.length} rows left out`}
-            </>
-          ) : null}
-        </p>
+        {f.asking && <p className="text-quiet">Asking for a forecast…</p>}
+        {!f.asking && shown && (shown.own || f.places.length < 2) && (
+          <p className="text-quiet">
+            Forecast: <strong className="text-ink">{shown.from}</strong>
+          </p>
+        )}
         {f.places.length > 1 && !shown?.own && (
           <div className="w-64">
             <ChoiceInput
