@@ -21,6 +21,10 @@ export interface PointYear {
   readonly coldestC: number;
   readonly coldestHour: number;
   readonly frostHours: number;
+  /** Days of the year with an hour of frost there, in order. */
+  readonly frostDays: readonly number[];
+  /** Water of each day, kg. */
+  readonly days: ArrayLike<number>;
 }
 
 /** Hours of a year by which something may be exceeded that is designed for the worst of it: 0.4 % (ASHRAE’s design days). */
@@ -71,6 +75,11 @@ export function pointYear(
     seasons: seasons && { ...seasons, humidDayKg, dryDayKg },
     coldestC: room(coldestHour),
     coldestHour,
+    frostDays: Array.from({ length: days.length }, (_, d) => d).filter((d) => {
+      for (let h = 0; h < 24; h++) if (room(d * 24 + h) < 0) return true;
+      return false;
+    }),
+    days,
     frostHours: hoursWhen(undefined, run.hours, (h) => room(h) < 0).hours,
   };
 }
@@ -83,3 +92,6 @@ export function seasonAt(year: PointYear, day: number): { peakKgPerS: number; da
     ? { peakKgPerS: seasons.humidPeak, dayKg: seasons.humidDayKg, until: seasons.dryFrom }
     : { peakKgPerS: seasons.dryPeak, dayKg: seasons.dryDayKg, until: seasons.humidFrom };
 }
+
+/** Water of a day of the year, kg. */
+export const dailyWaterKg = (year: PointYear, day: number): number => year.days[day] ?? 0;

@@ -56,6 +56,7 @@ export const aftercooler = defineKind({
   alsoCalled: ['cooler', 'after cooler'],
   equation: 'T₂ = room + approach, or measured, or by effectiveness; what the air cannot hold drops',
   ids: ['ac_air'],
+  service: ['M09', 'M10', 'M02', 'M03', 'M04'],
   cautions: ['C09', 'C11', 'C06'],
   parameters: z.strictObject({
     method: choiceField({

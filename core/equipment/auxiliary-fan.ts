@@ -20,6 +20,7 @@ export const auxiliaryFan = defineKind({
   alsoCalled: ['box fan', 'pedestal fan', 'extra fan'],
   equation: 'T₂ = room + (T₁ − room)·e^(−ΔU·A/(m·cp)), ΔU from still to moved air',
   ids: ['fan'],
+  service: ['M10'],
   cautions: ['C11', 'C12'],
   parameters: z.strictObject({
     is: choiceField({ label: 'It is', options: { on: 'running', off: 'off' } }),

@@ -58,6 +58,7 @@ export const beadCartridge = defineKind({
   equation: 'w₂ = w* + (w₁ − w*)·e^−NTU, w* by the state of the charge; warmed by 2.6 MJ/kg',
   ids: ['des_cart'],
   alsoCalled: ['desiccant', 'silica gel', 'bead dryer', 'bead drum', 'desiccant snake'],
+  service: ['M21', 'M22'],
   cautions: ['C07', 'C21', 'C24', 'C23'],
   parameters: z.strictObject({
     medium: choiceField({ label: 'Beads', options: MEDIA }),

@@ -30,6 +30,7 @@ export const blowerPurgeTower = defineKind({
   equation:
     'w₂ by transfer units of the bed at its duty; T₂ = T₁ + uptake + what stays of the heating; sweep lost while it cools',
   ids: ['blower_purge'],
+  service: ['M16', 'M17', 'M19', 'M20'],
   cautions: ['C07', 'C09', 'C12', 'C11', 'C26', 'C24'],
   needs: NEEDS,
   parameters: z.strictObject({

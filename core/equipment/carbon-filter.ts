@@ -30,6 +30,7 @@ export const carbonFilter = defineKind({
   equation: 'oil vapour to 0.004 mg/m³ while dry and cool; hours = mass · capacity(T) / (oil · flow)',
   alsoCalled: ['charcoal filter', 'carbon tower', 'odour filter'],
   ids: ['flt_carbon'],
+  service: ['M14'],
   cautions: ['C15', 'C24', 'C07'],
   parameters: z.strictObject({
     carbonKg: numberField({

@@ -11,6 +11,7 @@ export const checkValve = defineKind({
   alsoCalled: ['non-return valve', 'one-way valve', 'back-flow valve'],
   equation: 'p₂ = p₁ − loss; in the pump’s day: what stands ahead of it is blown off at each stop',
   ids: ['check'],
+  service: ['M27'],
   cautions: ['C09', 'C07'],
   parameters: z.strictObject({
     ...lossFields(2e3), // cracks at 0.1–1 psi

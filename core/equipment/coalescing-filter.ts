@@ -20,6 +20,7 @@ export const coalescingFilter = defineKind({
   label: 'Coalescing filter',
   does: 'Merges the finest drops until they drain. It takes liquid only and leaves the dew point as it is.',
   alsoCalled: ['coalescer', 'oil filter', '0.01 micron', '1 micron'],
+  service: ['M11', 'M12', 'M02', 'M03'],
   cautions: ['C07', 'C21'],
   ids: ['flt_gp', 'flt_he'],
   parameters: z.strictObject({

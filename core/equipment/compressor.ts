@@ -86,6 +86,7 @@ export const compressor = defineKind({
   does: 'Sets the flow, the pressure and the heat. All the water that came in leaves it as vapour.',
   equation: 'T₂ = T₁·r^((n−1)/(n·stages)) or measured; p₂ = middle of the band; no water leaves',
   ids: ['recip1', 'recip2', 'screw_oil', 'oilfree'],
+  service: ['M05', 'M06', 'M06S', 'M08', 'M30', 'M31', 'M32', 'M33', 'M39', 'T04'],
   cautions: ['C09', 'C08', 'C11', 'C12'],
   parameters: z.strictObject({
     type: choiceField({ label: 'Type', options: TYPES }),

@@ -40,6 +40,7 @@ export const coupler = defineKind({
   equation: 'm = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²), ISO 6358; leak lost',
   alsoCalled: ['quick coupler', 'quick connect', 'union', 'plug', 'disconnect'],
   ids: ['hose/coupler'],
+  service: ['M35'],
   cautions: ['C19', 'C07'],
   parameters: z.strictObject({
     type: choiceField({

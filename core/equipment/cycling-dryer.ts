@@ -28,6 +28,7 @@ export const cyclingDryer = defineKind({
   alsoCalled: ['thermal mass dryer', 'variable speed dryer', 'energy saving dryer'],
   equation: 'dew point = rated + overload + swing; capacity = rated·K_p·K_Tin·K_amb; power = (idle + (1 − idle)·load)',
   ids: ['ref_cyc'],
+  service: ['M15', 'M09', 'M16', 'M02', 'M03', 'M04'],
   cautions: ['C13', 'C14', 'C12'],
   needs: {
     before: 'a 1 µm coalescer; air at 49 °C or less',

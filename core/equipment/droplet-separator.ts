@@ -12,6 +12,7 @@ export const dropletSeparator = defineKind({
   label: 'Droplet separator at the tool',
   does: 'Takes the last drops right before the tool. On a good line it stays dry: then it is a witness.',
   alsoCalled: ['gun filter', 'water trap', 'tool filter', 'disposable filter', 'last-chance filter'],
+  service: ['M02', 'M03'],
   cautions: ['C19'],
   parameters: z.strictObject({
     efficiency: catchField({

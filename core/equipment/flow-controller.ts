@@ -11,6 +11,7 @@ export const flowController = defineKind({
   alsoCalled: ['demand controller', 'pressure expander', 'intermediate control'],
   equation: 'p₂ = min(p₁ − loss, set); leaks and unregulated tools take air in proportion to absolute pressure',
   ids: ['flow_ctl'],
+  service: ['T01'],
   cautions: ['C07'],
   needs: { before: 'storage: a dry receiver above its setting', after: 'nothing' },
   parameters: z.strictObject({

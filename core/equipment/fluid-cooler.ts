@@ -33,6 +33,7 @@ export const fluidCooler = defineKind({
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
   equation: 'T₂ = room + (T₁ − room)·e^−NTU, NTU ∝ flow^−0.4, by the wind',
   ids: ['ac_fluid', 'ac_belt'],
+  service: ['M09', 'M10', 'M40'],
   cautions: ['C06', 'C09', 'C11'],
   parameters: z.strictObject({
     wind: choiceField({ label: 'Wind', options: WINDS }),

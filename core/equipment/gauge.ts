@@ -14,6 +14,7 @@ export const gauge = defineKind({
   does: 'Tells the pressure, as well as its range, its face and its damping let it.',
   equation: 'reads p ± class · range; good where the range is about twice the working pressure',
   alsoCalled: ['manometer', 'pressure dial'],
+  service: ['M37'],
   cautions: ['C07'],
   parameters: z.strictObject({
     rangePa: numberField({

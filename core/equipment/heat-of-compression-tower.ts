@@ -39,6 +39,7 @@ export const heatOfCompressionTower = defineKind({
   equation:
     'φ of the hot air = balance of the bed; cooled to room + approach and drained; w₂ by that balance at the cold end',
   ids: ['hoc'],
+  service: ['M16', 'M17', 'M20'],
   cautions: ['C09', 'C07', 'C10', 'C24'],
   needs: {
     before: 'nothing: it stands right behind an oil-free compressor, ahead of any cooler. Oil ruins it',

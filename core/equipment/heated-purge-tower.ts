@@ -29,6 +29,7 @@ export const heatedPurgeTower = defineKind({
   equation:
     'w₂ by transfer units of the bed at its duty; purge a share of the rated flow; T₂ = T₁ + uptake + what stays of the heating',
   ids: ['heated_purge'],
+  service: ['M16', 'M17', 'M18', 'M19', 'M20'],
   cautions: ['C07', 'C09', 'C12', 'C26', 'C24'],
   needs: NEEDS,
   parameters: z.strictObject({

@@ -27,6 +27,7 @@ export const highInletDryer = defineKind({
   equation:
     'cooled to room + approach, then chilled; dew point = rated + overload; capacity by inlet, pressure and room',
   ids: ['ref_hit'],
+  service: ['M15', 'M09', 'M16', 'M02', 'M03', 'M04'],
   cautions: ['C13', 'C14', 'C12', 'C09'],
   needs: { before: 'a bowl or coarse filter against scale; the hot line may reach it', after: 'a fine coalescer' },
   parameters: z.strictObject({

@@ -11,6 +11,7 @@ export const homeMadeHousing = defineKind({
   does: 'A water-filter housing filled with gel or clay. It is not made for air. Clay is credited with no class and no dew point.',
   equation: 'gel: as a bead cartridge; clay: air unchanged but for the pressure loss',
   alsoCalled: ['water-filter housing', 'home-made dryer', 'clay filter', 'cat-litter filter'],
+  service: ['M22'],
   cautions: ['C06', 'C21', 'C24', 'C04'],
   parameters: z.strictObject({
     filling: choiceField({ label: 'Filled with', options: { gel: 'silica gel', clay: 'clay' } }),

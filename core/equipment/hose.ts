@@ -13,6 +13,7 @@ export const hose = defineKind({
   equation: 'p₂ by Darcy–Weisbach and its inserts; T by heat exchange through its wall, as a cooling run of hose',
   alsoCalled: ['whip', 'jumper hose', 'lead hose', 'flexible joint', 'pig tail'],
   ids: ['hose/coupler'],
+  service: ['M35'],
   cautions: ['C19', 'C06'],
   parameters: z.strictObject({
     use: choiceField({

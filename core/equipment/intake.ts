@@ -10,6 +10,7 @@ export const intake = defineKind({
   does: 'Draws and filters the air. Its temperature and humidity set how much water comes in.',
   equation: 'p₂ = barometer − filter loss; w from e(T)·RH',
   ids: ['intake'],
+  service: ['M07'],
   cautions: ['C17'],
   parameters: z.strictObject({
     filterLossPa: numberField({

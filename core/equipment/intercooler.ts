@@ -18,6 +18,7 @@ export const intercooler = defineKind({
   equation:
     'what p_i = √(p_atm·p) and its temperature cannot hold falls out; the air leaves as the second stage delivers it',
   ids: ['intercooler'],
+  service: ['M09'],
   cautions: ['C09', 'C11', 'C07'],
   needs: { before: 'a two-stage compressor; it stands right behind it on the line', after: 'nothing' },
   parameters: z.strictObject({

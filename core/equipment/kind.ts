@@ -126,6 +126,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly alsoCalled?: readonly string[] | undefined;
   /** What belongs before it and behind it. */
   readonly needs?: { readonly before: string; readonly after: string } | undefined;
+  /** Ids of the chores that it brings, in core/routine/tasks.ts. */
+  readonly service?: readonly string[] | undefined;
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];
   /** Further cautions for what was entered: of a pipe that must not carry air. */
@@ -153,6 +155,7 @@ const EVERY_KIND = {
   ids: undefined,
   alsoCalled: undefined,
   needs: undefined,
+  service: undefined,
   moreCautions: undefined,
   whyTemperature: undefined,
   whyPressure: undefined,

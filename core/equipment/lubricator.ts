@@ -19,6 +19,7 @@ export const lubricator = defineKind({
   equation: 'oil = drops/min · 43 mg / (free air · 60 s); p₂ = p₁ − loss',
   alsoCalled: ['oiler', 'FRL oiler', 'mist lubricator'],
   ids: ['lub'],
+  service: ['T02'],
   cautions: ['C15', 'C07'],
   parameters: z.strictObject({
     dropsPerMinute: z

@@ -17,6 +17,7 @@ export const membrane = defineKind({
   alsoCalled: ['hollow fibre', 'sweep dryer'],
   equation: 'vapour passes by transfer units of the fibres at their duty; sweep leaves with it',
   ids: ['membrane'],
+  service: ['M25'],
   cautions: ['C31', 'C07'],
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({

@@ -12,6 +12,7 @@ export const oilWaterSeparator = defineKind({
   equation:
     'rated for the air whose condensate it takes, less in a humid climate; oil behind it by its carbon while it is not an emulsion',
   ids: ['ows'],
+  service: ['M36', 'M36C'],
   cautions: ['C27', 'C07'],
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({

@@ -21,6 +21,7 @@ export const outlet = defineKind({
   does: 'Where a job takes its air, with what the job needs.',
   alsoCalled: ['tool', 'drop', 'gun', 'bench', 'job', 'coupler'],
   equation: 'changes nothing; judged on what it needs',
+  service: ['M34', 'T05'],
   cautions: ['C15', 'C19', 'C17'],
   parameters: z.strictObject({
     need: choiceField({

@@ -15,6 +15,7 @@ export const particulateFilter = defineKind({
   equation: 'p₂ = p₁ − loss; particles to the class of its element; water unchanged',
   alsoCalled: ['dust filter', 'after-filter', 'particle filter'],
   ids: ['flt_part5', 'flt_dust'],
+  service: ['M13'],
   cautions: ['C07', 'C24'],
   parameters: z.strictObject({
     element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),

@@ -18,6 +18,7 @@ export const pelletTower = defineKind({
   alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],
   equation: 'w₂ in balance with the salt at T + warming, by transfer units; water leaves as brine',
   ids: ['deliq'],
+  service: ['M24', 'M23', 'M03'],
   cautions: ['C25', 'C36'],
   parameters: z.strictObject({
     suppressionK: numberField({

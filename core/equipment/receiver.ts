@@ -61,6 +61,7 @@ export const receiver = defineKind({
   alsoCalled: ['tank', 'air receiver', 'reservoir'],
   equation: 'T₂ = room + (T₁ − room)·e^(−U·A/(m·cp)), or measured; drops settle by a share',
   ids: ['rcv_wet', 'rcv_dry'],
+  service: ['M01', 'M03', 'M04', 'M26', 'M28', 'M29'],
   cautions: ['C01', 'C04', 'C36', 'C35'],
   parameters: z.strictObject({
     volumeM3: numberField({

@@ -38,6 +38,7 @@ export const refrigeratedDryer = defineKind({
   alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],
   equation: 'dew point = rated + overload; capacity = rated·K_p·K_Tin·K_amb·K_pdp; reheat',
   ids: ['ref_noncyc'],
+  service: ['M15', 'M09', 'M16', 'M02', 'M03', 'M04'],
   cautions: ['C13', 'C14', 'C12'],
   parameters: z.strictObject({
     method: choiceField({

@@ -29,6 +29,7 @@ export const regulator = defineKind({
   equation: 'p₂ = min(p₁ behind its seat by ISO 6358, set − droop); isothermal; w unchanged',
   ids: ['reg'],
   alsoCalled: ['pressure reducer', 'FRL'],
+  service: ['T01'],
   cautions: ['C07'],
   parameters: z.strictObject({
     setPressurePa: numberField({

@@ -11,6 +11,7 @@ export const reliefValve = defineKind({
   equation: 'passes C·A·p/√T at 110 % of its setting; working pressure at most 90 % of it',
   alsoCalled: ['safety valve', 'pop-off', 'pressure relief'],
   ids: ['relief'],
+  service: ['M26'],
   cautions: ['C04', 'C36', 'C20'],
   parameters: z.strictObject({
     setPressurePa: numberField({

@@ -39,6 +39,7 @@ export const separator = defineKind({
   does: 'Spins drops out of the air right after a cooler. It cannot touch vapour.',
   alsoCalled: ['water trap', 'cyclone', 'swirl filter', 'moisture separator'],
   ids: ['sep_cyclone'],
+  service: ['M02', 'M03', 'M04'],
   cautions: ['C36'],
   parameters: z.strictObject({
     efficiency: catchField({

@@ -17,6 +17,7 @@ export const splitFlowTower = defineKind({
   alsoCalled: ['no-loss desiccant dryer', 'full-flow regeneration', 'closed-loop dryer'],
   equation: 'w₂ by transfer units of the bed at its duty; no purge; loss with the square of the flow',
   ids: ['split_flow'],
+  service: ['M16', 'M17', 'M20'],
   cautions: ['C07', 'C09', 'C12', 'C26', 'C24'],
   needs: NEEDS,
   parameters: z.strictObject({ ...towerFields(500 * CFM), ...lossFields(4.5e4), ...ratingFields(49) }), // it throttles to drive the side way

@@ -12,6 +12,7 @@ export const testPoint = defineKind({
   does: 'A valved tap for a dew-point meter, a blotter or a gauge. What a meter reads there depends on the pressure in its cell.',
   equation: 'the same vapour fraction at line pressure and let down to the atmosphere',
   alsoCalled: ['sample tap', 'measuring point', 'dew-point tap'],
+  service: ['M38'],
   cautions: ['C36', 'C20'],
   parameters: z.strictObject({
     is: choiceField({ label: 'The tap is', options: { shut: 'shut', open: 'open, sampling' } }),

@@ -12,6 +12,7 @@ export const toolFilter = defineKind({
   label: 'The tool’s own filter',
   does: 'The small filter at a cutter or a gun. The line before it should leave it nothing to do.',
   alsoCalled: ['last-chance filter', 'gun filter', 'torch filter', 'inline filter'],
+  service: ['M02', 'M03'],
   cautions: ['C07', 'C21'],
   parameters: z.strictObject({
     efficiency: catchField({

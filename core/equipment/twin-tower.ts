@@ -37,6 +37,7 @@ export const twinTower = defineKind({
   alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer'],
   equation: 'w₂ by transfer units of the bed at its duty; purge = nozzle · p/p_set, leaves with the water',
   ids: ['heatless'],
+  service: ['M16', 'M17', 'M18', 'M19', 'M20'],
   cautions: ['C07', 'C20', 'C24'],
   needs: NEEDS,
   parameters: z.strictObject({

@@ -12,6 +12,7 @@ export const unloader = defineKind({
   does: 'Blows off the pipe, cooler and trap ahead of the check valve as the pump stops. How much and how long: see the pump’s day.',
   alsoCalled: ['pressure switch', 'bleed valve', 'head unloader', 'blow-off'],
   equation: 'in the pump’s day: free air V·(p − p_a)/p_a, in the time of ṁ = C·A·p/√T',
+  service: ['M04'],
   cautions: ['C08', 'C20'],
   parameters: z.strictObject({
     boreM: numberField({

@@ -31,6 +31,7 @@ export const waterCooler = defineKind({
   alsoCalled: ['shell and tube', 'plate cooler', 'water cooler'],
   equation: 'T₂ = T_w + (T₁ − T_w)·e^−NTU, NTU from the rated approach, ∝ flow^−0.4',
   ids: ['ac_water'],
+  service: ['M02', 'M03', 'M04'],
   cautions: ['C09', 'C07', 'C35'],
   parameters: z.strictObject({
     waterC: numberField({

@@ -231,6 +231,9 @@ export function changes(before: Plan, after: Plan): Change[] {
     ...(JSON.stringify(before.money) === JSON.stringify(after.money)
       ? []
       : [{ says: () => 'Prices, tariff or what dry air is worth.' }]),
+    ...(JSON.stringify(before.routine) === JSON.stringify(after.routine)
+      ? []
+      : [{ says: () => 'The routine: what is pinned, left out, who does it, or the way round.' }]),
     ...(aside === 0
       ? []
       : [

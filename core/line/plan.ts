@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { moneySchema } from '../cost/money';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/kind';
+import { routineSchema } from '../routine/routine-schema';
 import { idField as id, nameField as name, surveySchema } from './survey';
 import { upgradePlan } from './upgrade';
 
@@ -192,6 +193,8 @@ export const currentPlanSchema = z
     setAside: z.array(setAsideSchema).max(400).default([]),
     /** Prices, tariff and what dry air is worth: the person’s own. */
     money: moneySchema.default(moneySchema.parse({})),
+    /** The routine: what a person pinned, left out, and the way round. */
+    routine: routineSchema.default(routineSchema.parse({})),
   })
   .superRefine(({ stages, branches, units }, ctx) => {
     const seen = new Set<string>();

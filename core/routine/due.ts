@@ -1,0 +1,175 @@
+import { dailyWaterKg, type PointYear } from '../drain/point-year';
+import type { Plan, Stage } from '../line/plan';
+import { allStages, standing } from '../line/runs';
+import { calendarDayOf, spansOf } from '../line/working-time';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
+import { sayDay } from '../season/calendar';
+import type { RoutineFacts } from './facts';
+import { serviceOf } from './facts';
+import { type Interval, intervalOf } from './interval';
+import type { Task } from './task';
+import { taskById } from './tasks';
+
+const DAY_MS = 86_400_000;
+const SOON_DAYS = 7;
+const FROST_LEAD_DAYS = 14; // two weeks before the first frost of its year of weather (estimate)
+
+/** When a chore was last done, and whether it was put off since. */
+export interface LastDone {
+  readonly stageId: string;
+  readonly task: string;
+  readonly at: ShopTime;
+}
+export interface PutOff {
+  readonly stageId: string;
+  readonly task: string;
+  /** Shop time until which it is not asked for. */
+  readonly until: ShopTime;
+  readonly reason: string;
+}
+
+export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
+
+/** A chore at a stage, and when it is due. */
+export interface DueTask {
+  readonly key: string;
+  readonly stage: Stage;
+  readonly task: Task;
+  readonly interval: Interval;
+  readonly last: ShopTime | undefined;
+  readonly dueMs: number;
+  readonly state: DueState;
+  readonly putOff?: PutOff;
+  /** The season that brings it forward or sets it back, in words. */
+  readonly season?: string;
+}
+
+export const taskKey = (stageId: string, task: string): string => `${stageId} ${task}`;
+
+/** The stages and chores of a line, without those that are left out. */
+export function choresOfLine(plan: Plan): { stage: Stage; task: Task }[] {
+  return allStages(standing(plan)).flatMap((stage) =>
+    serviceOf(stage).flatMap((id) => {
+      const task = taskById(id);
+      const out = plan.routine.leftOut.some((l) => l.stageId === stage.id && l.task === id);
+      return task && !out && (task.when?.(stage) ?? true) ? [{ stage, task }] : [];
+    }),
+  );
+}
+
+/** A day on which somebody works, the given one or the next. */
+function workday(plan: Plan, ms: number): number {
+  for (let day = Math.floor(ms / DAY_MS), i = 0; i < 21; day++, i++) {
+    const spans = spansOf(plan.survey.working, calendarDayOf(day * DAY_MS), calendarDayOf((day - 1) * DAY_MS));
+    if (spans.length > 0) return i === 0 ? ms : day * DAY_MS + (spans[0]?.fromH ?? 0) * 3_600_000;
+  }
+  return ms;
+}
+
+/**
+ * When a drain’s sump is full by the water of its year, from a day on; the year goes round.
+ * @returns days
+ */
+export function daysUntilFull(year: PointYear, sumpKg: number, fromDay: number, most = 60): number {
+  let kg = 0;
+  for (let i = 0; i < most; i++) {
+    kg += dailyWaterKg(year, (fromDay + i) % 365);
+    if (kg >= sumpKg) return i + 1;
+  }
+  return most;
+}
+
+/** The first hour of frost at a stage in its year, from a day on; nothing where there is none. */
+function firstFrostDay(facts: RoutineFacts, fromDay: number): number | undefined {
+  let first: number | undefined;
+  for (const y of facts.years.values())
+    for (const day of y.frostDays) {
+      const ahead = (day - fromDay + 365) % 365;
+      if (first === undefined || ahead < first) first = ahead;
+    }
+  return first;
+}
+
+/**
+ * What is due, the most pressing first.
+ * @param now the shop’s clock
+ * @param done the last time of each chore, from the log; what was never logged counts from the day on which the routine began
+ */
+export function dueTasks(
+  facts: RoutineFacts,
+  done: readonly LastDone[],
+  putOffs: readonly PutOff[],
+  now: ShopTime,
+): DueTask[] {
+  const { plan } = facts;
+  const nowMs = shopTimeMs(now);
+  const lastOf = new Map<string, ShopTime>();
+  for (const d of done) {
+    const key = taskKey(d.stageId, d.task);
+    if ((lastOf.get(key) ?? '') < d.at) lastOf.set(key, d.at);
+  }
+  const off = new Map<string, PutOff>();
+  for (const p of putOffs) off.set(taskKey(p.stageId, p.task), p);
+  const begun = plan.routine.startedOn === null ? nowMs : shopTimeMs(`${plan.routine.startedOn}T00:00`);
+  const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
+  const dayOfYear = Math.floor((today - Date.UTC(new Date(today).getUTCFullYear(), 0, 1)) / DAY_MS) % 365;
+  return choresOfLine(plan)
+    .map(({ stage, task }): DueTask => {
+      const key = taskKey(stage.id, task.id);
+      const interval = intervalOf(facts, stage, task);
+      const last = lastOf.get(key);
+      const base = last ? shopTimeMs(last) : begun;
+      // What was never done is due one interval after the beginning; what is done daily, at once.
+      let dueMs = last || interval.days > 1.5 ? base + interval.days * DAY_MS : base;
+      let season: string | undefined;
+      if (task.every.frost) {
+        const ahead = firstFrostDay(facts, dayOfYear);
+        const lead = ahead === undefined ? undefined : today + (ahead - FROST_LEAD_DAYS) * DAY_MS;
+        const doneThisWinter = last !== undefined && nowMs - shopTimeMs(last) < 200 * DAY_MS;
+        dueMs = lead === undefined || doneThisWinter ? base + 365 * DAY_MS : lead;
+        if (ahead !== undefined) season = `first frost about ${sayDay((dayOfYear + ahead) % 365)}`;
+      }
+      const year = facts.years.get(stage.id);
+      if (interval.by === 'water' && !interval.pinned && year && interval.days > 1.5) {
+        // By the weather to come, not by today’s alone.
+        const sumpKg = (facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0) * 1000;
+        const days = daysUntilFull(year, sumpKg * 0.8, dayOfYear);
+        if (base + days * DAY_MS < dueMs) {
+          dueMs = base + days * DAY_MS;
+          season = 'wetter weather by its year';
+        }
+      }
+      dueMs = workday(plan, dueMs);
+      const own = off.get(key);
+      const isOff = own !== undefined && own.until > now && (last === undefined || last < own.until);
+      const state: DueState = isOff
+        ? 'put off'
+        : dueMs < today
+          ? 'overdue'
+          : dueMs < today + DAY_MS
+            ? 'due'
+            : dueMs < today + SOON_DAYS * DAY_MS
+              ? 'soon'
+              : 'later';
+      return {
+        key,
+        stage,
+        task,
+        interval,
+        last,
+        dueMs,
+        state,
+        ...(isOff && own && { putOff: own }),
+        ...(season && { season }),
+      };
+    })
+    .sort((a, b) => a.dueMs - b.dueMs || a.key.localeCompare(b.key));
+}
+
+/** The day and time of a due date as the shop’s clock shows it. */
+export const dueTime = (t: DueTask): ShopTime => shopTimeOf(t.dueMs);
+
+/** Hours a month that the routine costs. */
+export function hoursPerMonth(tasks: readonly Pick<DueTask, 'task' | 'interval'>[]): number {
+  return tasks.reduce((sum, { task, interval }) => sum + (task.minutes / 60) * (30.4 / interval.days), 0);
+}

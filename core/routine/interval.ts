@@ -1,0 +1,136 @@
+import type { Sentence } from '../advice/rule';
+import { dewPointFromVapourPressureC } from '../air/dew-point';
+import { saturationPressurePa } from '../air/saturation';
+import type { Stage } from '../line/plan';
+import { placeOf } from '../line/survey';
+import { spell } from '../quantity/spell';
+import { fillDays, neglectBefore, type RoutineFacts } from './facts';
+import type { Task } from './task';
+
+/** One of the triggers of a task, as days of this line’s use. */
+export interface Trigger {
+  readonly by: 'days' | 'loaded hours' | 'starts' | 'water' | 'beads' | 'pinned';
+  readonly days: number;
+}
+
+/** How often a task comes here, and why so. */
+export interface Interval {
+  readonly days: number;
+  readonly by: Trigger['by'];
+  readonly triggers: readonly Trigger[];
+  /** Why it is another interval than the usual one; nothing where it is the usual one. */
+  readonly why: readonly Sentence[];
+  readonly pinned: boolean;
+}
+
+const LEAST_DAYS = 1 / 24;
+/** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
+const DROPS_LEAVE = 0.5;
+const OIL_LEAVES = 0.25;
+/** Of the way to its mark a sump may be when somebody comes (estimate). */
+const COME_AT = 0.8;
+const DRY_WEEKLY_KG = 0.05; // a day: “daily unless predicted load < 50 mL/day; then weekly” (handbook of practice)
+const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
+
+/** Dew point of the air that the pump breathes, for the reasons given. */
+export function intakeDewPointC(facts: RoutineFacts): number {
+  const { survey } = facts.plan;
+  const { temperatureC, relativeHumidity } = placeOf(survey, survey.intakePlaceId);
+  return dewPointFromVapourPressureC(relativeHumidity * saturationPressurePa(temperatureC, 'water'), 'water');
+}
+
+const inWords = (days: number): string =>
+  days >= 0.95
+    ? `every ${days < 1.5 ? 'day' : `${Math.round(days)} days`}`
+    : `every ${spell(Math.max(1, Math.round(days * 24)) * 3600)}`;
+
+/**
+ * How often a task comes at a stage: the first of its triggers, by this line’s hours, starts and water; scaled by the load,
+ * the climate and what is neglected upstream, each with its reason. A pinned interval holds, and says so.
+ */
+export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Interval {
+  const pin = facts.plan.routine.pins.find((p) => p.stageId === stage.id && p.task === task.id);
+  const { every } = task;
+  const triggers: Trigger[] = [];
+  const why: Sentence[] = [];
+  const usual = every.days;
+  let scale = 1;
+  if (every.dropPa !== undefined || task.id === 'M14') {
+    const { drops, oil } = neglectBefore(facts, stage);
+    if (drops && task.id !== 'M11') {
+      scale *= DROPS_LEAVE;
+      why.push('Drops reach it: half of its usual life.');
+    }
+    if (oil && task.id === 'M14') {
+      scale *= OIL_LEAVES;
+      why.push('No coalescer stands before it: a quarter of its usual life.');
+    }
+  }
+  if (usual !== undefined) triggers.push({ by: 'days', days: usual * scale });
+  if (every.loadedH !== undefined && facts.loadedHPerDay > 0) {
+    const days = (every.loadedH * scale) / facts.loadedHPerDay;
+    triggers.push({ by: 'loaded hours', days });
+    if (usual === undefined || days < usual * scale * 0.95)
+      why.push(
+        (say) => `${say((every.loadedH ?? 0) * 3600, 'time')} loaded come in ${Math.round(days)} days at this use.`,
+      );
+  }
+  if (every.starts !== undefined && facts.startsPerDay > 0)
+    triggers.push({ by: 'starts', days: every.starts / facts.startsPerDay });
+  if (every.fillings !== undefined) {
+    const fill = fillDays(facts, stage.id);
+    const kg =
+      (facts.duties.get(stage.id)?.nowKgPerS ?? 0) * (facts.duties.get(stage.id)?.loadedHoursPerDay ?? 0) * 3600;
+    if (fill !== undefined && fill * COME_AT < (usual ?? Number.POSITIVE_INFINITY)) {
+      const days = Math.max(LEAST_DAYS, fill * every.fillings * COME_AT);
+      triggers.push({ by: 'water', days });
+      const dewPointC = intakeDewPointC(facts);
+      why.push(
+        (say) =>
+          `${inWords(days)}, not ${usual === undefined ? 'less' : usual >= 1 ? 'daily' : 'each shift'}: ${dewPointC >= DAMP_C ? `dew point of the intake air ${say(dewPointC, 'temperature')}, ` : ''}its sump holds ${say(facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0, 'drained')}.`,
+      );
+    } else if (kg < DRY_WEEKLY_KG && stage.kind !== 'pellet-tower') {
+      const days = Math.min(7, fill === undefined ? 7 : fill * COME_AT);
+      triggers.splice(0, triggers.length, { by: 'water', days });
+      why.push((say) => `Only ${say(kg / 1000, 'drained')} a day come here now.`);
+    }
+  }
+  if (every.spentShare !== undefined && stage.kind === 'bead-cartridge') {
+    const lasts = facts.line.shown(stage, 'Spent after, loaded');
+    const whole = lasts === undefined ? undefined : lasts / Math.max(0.02, 1 - stage.parameters.spentShare);
+    if (whole !== undefined && facts.loadedHPerDay > 0) {
+      const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
+      triggers.push({ by: 'beads', days });
+      why.push((say) => `A charge lasts ${say(whole, 'time')} of air here.`);
+    }
+  }
+  if (triggers.length === 0) triggers.push({ by: 'days', days: 365 });
+  const first = triggers.reduce((a, b) => (b.days < a.days ? b : a));
+  if (pin)
+    return {
+      days: pin.days,
+      by: 'pinned',
+      triggers: [...triggers, { by: 'pinned', days: pin.days }],
+      why: [`Pinned by hand; reckoned it would be ${inWords(first.days)}.`],
+      pinned: true,
+    };
+  return { days: first.days, by: first.by, triggers, why, pinned: false };
+}
+
+/** An interval as people say it. */
+export const sayInterval = (days: number): string =>
+  days < 0.95
+    ? `every ${spell(Math.max(1, Math.round(days * 24)) * 3600)}`
+    : days < 1.5
+      ? 'daily'
+      : days < 5.5
+        ? `every ${Math.round(days)} days`
+        : days < 10.5
+          ? 'weekly'
+          : days < 45
+            ? `every ${Math.round(days / 7)} weeks`
+            : days < 335
+              ? `every ${Math.round(days / 30.4)} months`
+              : days < 550
+                ? 'yearly'
+                : `every ${Math.round(days / 365)} years`;

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { idField } from '../line/survey';
+
+const taskId = z.string().regex(/^[A-Z]\d{2}[A-Z]?$/, 'Not a task.');
+const who = z.string().trim().max(60, 'At most 60 characters.');
+
+/** What a person decides of the routine: when it began, what is pinned, left out, who does what, and the way round. */
+export const routineSchema = z.strictObject({
+  /** Shop day on which the routine was begun; what was never logged counts from here. */
+  startedOn: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}$/, 'A day, YYYY-MM-DD.')
+    .nullable()
+    .default(null),
+  /** Intervals that a person holds fast, days. */
+  pins: z
+    .array(
+      z.strictObject({
+        stageId: idField,
+        task: taskId,
+        days: z.number().min(0.1, 'At least a tenth of a day.').max(3660, 'At most ten years.'),
+      }),
+    )
+    .max(400)
+    .default([]),
+  /** Tasks that are not done here, with the reason. */
+  leftOut: z
+    .array(z.strictObject({ stageId: idField, task: taskId, reason: z.string().trim().min(1, 'Say why.').max(300) }))
+    .max(400)
+    .default([]),
+  /** Who does the rounds, and who what needs a shutdown. */
+  rounds: who.default(''),
+  shutdowns: who.default(''),
+  /** The way round on foot, by stages; those that are not named come behind, in the order of flow. */
+  way: z.array(idField).max(200).default([]),
+});
+export type Routine = z.infer<typeof routineSchema>;

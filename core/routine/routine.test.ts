@@ -1,0 +1,237 @@
+import fc from 'fast-check';
+import { say as said } from '../advice/rule';
+import { pointYear } from '../drain/point-year';
+import { CAUTIONS } from '../equipment/cautions';
+import { KINDS } from '../equipment/index';
+import type { Plan } from '../line/plan';
+import { walk } from '../line/walk';
+import { say as inUnits } from '../quantity/format';
+import { shopTimeMs } from '../record/shop-clock';
+import { runWeather, type WeatherRun } from '../season/run-weather';
+import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
+import { stageOf } from '../test/reference';
+import { choresOfLine, type DueTask, dueTasks, hoursPerMonth, taskKey } from './due';
+import { routineFacts } from './facts';
+import { intervalOf, sayInterval } from './interval';
+import { roundsOf, wayRound } from './rounds';
+import { TASKS, taskById } from './tasks';
+
+const NOW = '2026-11-27T07:00'; // a Friday
+const DAY_MS = 86_400_000;
+const begun = (plan: Plan): Plan => ({ ...plan, routine: { ...plan.routine, startedOn: '2026-11-01' } });
+const due = (
+  plan: Plan,
+  done: Parameters<typeof dueTasks>[1] = [],
+  off: Parameters<typeof dueTasks>[2] = [],
+  now = NOW,
+) => dueTasks(routineFacts(plan, walk(plan)), done, off, now);
+const of = (tasks: readonly DueTask[], stageId: string, task: string): DueTask => {
+  const found = tasks.find((t) => t.key === taskKey(stageId, task));
+  if (!found) throw new Error(`no ${task} at ${stageId}`);
+  return found;
+};
+const interval = (plan: Plan, stageId: string, task: string) => {
+  const stage = choresOfLine(plan).find((c) => c.stage.id === stageId && c.task.id === task)?.stage;
+  if (!stage) throw new Error(`no ${task} at ${stageId}`);
+  return intervalOf(routineFacts(plan, walk(plan)), stage, taskById(task) as never);
+};
+const why = (i: ReturnType<typeof interval>): string => i.why.map((w) => said(w, (si, q) => inUnits(si, q))).join(' ');
+
+test('every chore that a kind brings is there, with steps, what is good, what it means if not, known cautions and its source', () => {
+  const brought = Object.values(KINDS).flatMap((k) => k.service ?? []);
+  expect([...new Set(brought)].filter((id) => !taskById(id))).toEqual([]);
+  expect(TASKS.filter((t) => !brought.includes(t.id)).map((t) => t.id)).toEqual([]);
+  for (const t of TASKS) {
+    expect([t.steps.length > 0, t.accept !== '', t.abnormal !== '', t.minutes > 0, t.source !== '']).toEqual(
+      Array(5).fill(true),
+    );
+    expect(t.cautions.filter((c) => !CAUTIONS[c])).toEqual([]);
+    if (t.isolates) expect(t.cautions).toContain('C07');
+  }
+});
+
+test('a blotter is held for a minute at least (ASTM D4285, recalled), a dew-point meter settles', () => {
+  const wait = (id: string): number =>
+    Math.max(...(taskById(id)?.steps ?? []).map((s) => (typeof s === 'string' ? 0 : (s.waitS ?? 0))));
+  expect(wait('M34')).toBeGreaterThanOrEqual(60);
+  expect(wait('M16')).toBeGreaterThanOrEqual(300); // 5–15 min for a warm dew point (handbook of practice)
+});
+
+describe('how often', () => {
+  const byHand = (plan: Plan): Plan => but('receiver', { drain: 'manual', sumpM3: 2e-4 })(plan);
+
+  test('a drain by hand: daily as usual, more often in a humid month and why, weekly where little comes', () => {
+    const usual = all(byHand(goodShop()), but('receiver', { sumpM3: 5e-3 }));
+    expect(interval(usual, 'receiver', 'M01')).toMatchObject({ days: 1, by: 'days' });
+    const humid = all(byHand(goodShop()), place('in', 32), place('room', 32), (p) => ({
+      ...p,
+      survey: { ...p.survey, places: p.survey.places.map((x) => ({ ...x, relativeHumidity: 0.85 })) },
+    }));
+    const often = interval(humid, 'receiver', 'M01');
+    expect(often.days).toBeLessThan(1);
+    expect(why(often)).toMatch(/^every \d+ h.*, not daily: dew point of the intake air 29/);
+    const winter = all(byHand(goodShop()), but('receiver', { sumpM3: 5e-3 }), place('in', -5), place('room', 5));
+    expect(interval(winter, 'receiver', 'M01')).toMatchObject({ days: 7 });
+  });
+
+  test('by loaded hours where these come first: 500 h of oil in a shop that runs day and night (by hand)', () => {
+    const day = working({ days: [1, 2, 3, 4, 5, 6, 7], startsAtH: 0, endsAtH: 24, loadedShare: 0.5 })(goodShop());
+    expect(interval(day, 'compressor', 'M06').days).toBeCloseTo(500 / 12, 6);
+    expect(interval(goodShop(), 'compressor', 'M06').days).toBe(180);
+  });
+
+  test('an element that drops reach lasts half, carbon without a coalescer a quarter', () => {
+    const wet = all(goodShop(), but('separator', { efficiency: 0 }), but('receiver', { settlingEfficiency: 0 }));
+    expect(interval(wet, 'coalescing-filter', 'M12').days / interval(goodShop(), 'fine', 'M12').days).toBeCloseTo(
+      0.5,
+      6,
+    );
+    const carbon = all(goodShop(), behind('separator', stageOf('carbon-filter')));
+    expect(why(interval(carbon, 'carbon-filter', 'M14'))).toMatch(/No coalescer/);
+  });
+
+  test('beads by the hours that a charge lasts; pinned intervals hold and say so; legal ones are marked', () => {
+    const beads = all(goodDry(), behind('fine', stageOf('bead-cartridge', { spentShare: 0 })));
+    expect(interval(beads, 'bead-cartridge', 'M22').by).toBe('beads');
+    const pinned: Plan = {
+      ...goodShop(),
+      routine: { ...goodShop().routine, pins: [{ stageId: 'separator', task: 'M03', days: 3 }] },
+    };
+    expect(interval(pinned, 'separator', 'M03')).toMatchObject({ days: 3, pinned: true });
+    expect(taskById('M29')?.legal).toBe(true);
+  });
+
+  test.each([
+    [1 / 4, 'every 6 h'],
+    [1, 'daily'],
+    [7, 'weekly'],
+    [30, 'every 4 weeks'],
+    [365, 'yearly'],
+    [1460, 'every 4 years'],
+  ])('%d days: %s', (days, words) => {
+    expect(sayInterval(days)).toBe(words);
+  });
+});
+
+describe('what is due', () => {
+  const plan = begun(all(goodShop(), but('receiver', { drain: 'manual' })));
+
+  test('daily chores that were never logged are overdue since the routine began; done today, they are due next workday', () => {
+    expect(of(due(plan), 'receiver', 'M01').state).toBe('overdue');
+    const done = [{ stageId: 'receiver', task: 'M01', at: '2026-11-27T06:50' }];
+    const next = of(due(plan, done), 'receiver', 'M01');
+    expect(new Date(next.dueMs).toISOString().slice(0, 10)).toBe('2026-11-30'); // Saturday and Sunday are off
+    expect(next.state).toBe('soon');
+  });
+
+  test('not begun, nothing is overdue', () => {
+    expect(due(goodShop()).filter((t) => t.state === 'overdue')).toEqual([]);
+  });
+
+  test('put off it is not asked for until then, with the reason; done in between it counts anew', () => {
+    const off = [{ stageId: 'receiver', task: 'M01', until: '2026-11-29T00:00', reason: 'valve on order' }];
+    expect(of(due(plan, [], off), 'receiver', 'M01')).toMatchObject({
+      state: 'put off',
+      putOff: { reason: 'valve on order' },
+    });
+    expect(of(due(plan, [], off, '2026-11-29T00:01'), 'receiver', 'M01').state).toBe('overdue');
+  });
+
+  test('a chore left out is gone, another stays', () => {
+    const without: Plan = {
+      ...plan,
+      routine: { ...plan.routine, leftOut: [{ stageId: 'receiver', task: 'M28', reason: 'rented' }] },
+    };
+    expect(due(without).some((t) => t.key === taskKey('receiver', 'M28'))).toBe(false);
+    expect(due(without).length).toBe(due(plan).length - 1);
+  });
+
+  test('a season moves the dates: the wet month to come brings the drain forward, frost brings the winter list', () => {
+    const weather = {
+      temperatureC: Float64Array.from({ length: 8760 }, (_, h) =>
+        h < 24 * 40 || h > 24 * 340 ? -8 : h > 24 * 150 && h < 24 * 250 ? 33 : 12,
+      ),
+      relativeHumidity: Float64Array.from({ length: 8760 }, (_, h) => (h > 24 * 150 && h < 24 * 250 ? 0.8 : 0.4)),
+    };
+    const own = all(plan, but('receiver', { drain: 'manual', sumpM3: 1.2e-3 }), place('in', 0), (p) => ({
+      ...p,
+      survey: {
+        ...p.survey,
+        places: p.survey.places.map((x) => ({
+          ...x,
+          relativeHumidity: 0.3,
+          year: { follows: 'outdoors', lagS: 0, warmerK: 0, heatedToC: 0 } as const,
+        })),
+      },
+    }));
+    const ran = runWeather(own, weather, { year: 2026 }) as WeatherRun;
+    const years = new Map(['receiver', 'separator'].map((id) => [id, pointYear(ran, id) as never]));
+    const facts = routineFacts(own, walk(own), years);
+    const summer = dueTasks(
+      facts,
+      [{ stageId: 'receiver', task: 'M01', at: '2026-07-01T07:00' }],
+      [],
+      '2026-07-01T08:00',
+    );
+    const inSummer = of(summer, 'receiver', 'M01');
+    expect(inSummer.season).toMatch(/wetter/);
+    const autumn = dueTasks(facts, [], [], '2026-11-27T07:00');
+    expect(of(autumn, 'compressor', 'M39')).toMatchObject({
+      season: expect.stringMatching(/first frost about 7 Dec/),
+      state: 'overdue',
+    });
+  });
+
+  test('never more often than its shortest trigger, never rarer than its longest (law)', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 1, noNaN: true }),
+        fc.constantFrom(goodShop(), goodDry(), goodPlant()),
+        (loadedShare, base) => {
+          const p = working({ loadedShare })(base);
+          const facts = routineFacts(p, walk(p));
+          for (const { stage, task } of choresOfLine(p)) {
+            const i = intervalOf(facts, stage, task);
+            const days = i.triggers.map((t) => t.days);
+            expect(i.days).toBeCloseTo(Math.min(...days), 9);
+            expect(i.days).toBeGreaterThan(0);
+            expect(why(i)).not.toMatch(/NaN|undefined|Infinity/);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+});
+
+describe('rounds', () => {
+  const plan = begun(goodShop());
+
+  test('what is done as the line runs is one walk, in the order of the way; what needs it stopped is one shutdown', () => {
+    const rounds = roundsOf(plan, due(plan), shopTimeMs(NOW));
+    const walkRound = rounds.find((r) => r.id === 'round');
+    expect(walkRound?.tasks.every((t) => !t.task.isolates)).toBe(true);
+    const way = wayRound(plan);
+    const places = (walkRound?.tasks ?? []).map((t) => way.indexOf(t.stage.id));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    const stop = rounds.find((r) => r.id === 'shutdown');
+    expect(stop?.tasks.every((t) => t.task.isolates)).toBe(true);
+    expect(stop?.tasks.length ?? 0).toBeGreaterThan(1);
+    const last = Math.max(...(stop?.tasks ?? []).map((t) => t.dueMs));
+    expect(last - (stop?.dueMs ?? 0)).toBeLessThan(60 * DAY_MS);
+  });
+
+  test('the way round is the person’s; a stage that is new comes behind', () => {
+    const own: Plan = { ...plan, routine: { ...plan.routine, way: ['receiver', 'compressor', 'gone'] } };
+    expect(wayRound(own).slice(0, 2)).toEqual(['receiver', 'compressor']);
+    expect(wayRound(own)).toHaveLength(wayRound(plan).length);
+  });
+
+  test('hours a month: minutes by how often (by hand)', () => {
+    const tasks = [
+      { task: { minutes: 3 }, interval: { days: 1 } },
+      { task: { minutes: 60 }, interval: { days: 30.4 } },
+    ] as never;
+    expect(hoursPerMonth(tasks)).toBeCloseTo((3 / 60) * 30.4 + 1, 9);
+  });
+});
