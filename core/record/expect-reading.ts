@@ -1,0 +1,88 @@
+import type { Plan } from '../line/plan';
+import { type Pick, propagateAll } from '../line/propagate';
+import { pathTo, stageById } from '../line/runs';
+import { humidityAt } from '../line/section';
+import type { ReadingName } from '../routine/task';
+import { type ExpectedReading, INSTRUMENTS, type LogEntry } from './log-entry';
+
+/** What a reading at a stage is in the walk; nothing for what the walk does not know. */
+export function pickOf(plan: Plan, stageId: string, of: ReadingName): Pick | undefined {
+  const stage = stageById(plan, stageId);
+  if (!stage) return undefined;
+  const before = pathTo(plan, stageId).at(-2)?.id;
+  switch (of) {
+    case 'temperature':
+      return (section) => section.at(stageId)?.temperatureC;
+    case 'dew-point':
+      return (section) => section.at(stageId)?.pressureDewPointC;
+    case 'humidity':
+      return (section) => {
+        const at = section.at(stageId);
+        return at && humidityAt(at, at.temperatureC, at.pressurePa);
+      };
+    case 'pressure-flowing':
+      return (section) => section.at(stageId)?.pressurePa;
+    case 'pressure-drop':
+      return (section) => {
+        const [inlet, own] = [section.at(before), section.at(stageId)];
+        return inlet && own && inlet.pressurePa - own.pressurePa;
+      };
+    case 'cut-in':
+    case 'cut-out':
+      return stage.kind === 'compressor'
+        ? (_section, p) => {
+            const own = stageById(p, stageId);
+            return own?.kind === 'compressor' ? own.parameters[of === 'cut-in' ? 'cutInPa' : 'cutOutPa'] : undefined;
+          }
+        : undefined;
+    default:
+      return undefined;
+  }
+}
+
+type ReadConditions = {
+  readonly [K in 'stageId' | 'readings' | 'instrument' | 'intakeTemperatureC' | 'intakeRelativeHumidity']: LogEntry[K];
+};
+
+const IN_KELVIN: readonly ReadingName[] = ['temperature', 'dew-point'];
+
+/**
+ * What the walk, in the air of that time, expects of each reading of an entry, with the band of the inputs and of the
+ * instrument: two standard uncertainties either way.
+ * @returns in the order of the readings; null for what the walk does not know
+ */
+export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedReading | null)[] {
+  const { survey } = plan;
+  const places = survey.places.map((p) =>
+    p.id === survey.intakePlaceId
+      ? {
+          ...p,
+          temperatureC: entry.intakeTemperatureC ?? p.temperatureC,
+          relativeHumidity: entry.intakeRelativeHumidity ?? p.relativeHumidity,
+        }
+      : p,
+  );
+  const then: Plan = { ...plan, survey: { ...survey, places } };
+  const picks = entry.readings.map((r) => pickOf(then, entry.stageId, r.of));
+  const known = picks.filter((p) => p !== undefined);
+  if (known.length === 0) return entry.readings.map(() => null);
+  const bands = propagateAll(then, known);
+  const { rel, absK } = INSTRUMENTS[entry.instrument] ?? (INSTRUMENTS.hand as (typeof INSTRUMENTS)[string]);
+  let k = 0;
+  return picks.map((p, i) => {
+    const band = p && bands[k++];
+    if (!band) return null;
+    const off = 2 * (IN_KELVIN.includes(entry.readings[i]?.of as ReadingName) ? absK : rel * Math.abs(band.value));
+    return {
+      value: band.value,
+      low: band.value - Math.hypot(band.value - band.low, off),
+      high: band.value + Math.hypot(band.high - band.value, off),
+    };
+  });
+}
+
+export type ReadingVerdict = 'as expected' | 'less' | 'more';
+
+export function verdictOfReading(value: number, expected: ExpectedReading): ReadingVerdict {
+  return value < expected.low ? 'less' : value > expected.high ? 'more' : 'as expected';
+}
