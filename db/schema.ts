@@ -1,6 +1,7 @@
 import {
   boolean,
   char,
+  customType,
   datetime,
   double,
   index,
@@ -12,6 +13,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import type { Derivation } from '../core/quantity/derivation';
+import type { ExpectedReading, LogEntry } from '../core/record/log-entry';
 import type { WeatherYear } from '../core/season/weather';
 
 const now = () => new Date();
@@ -93,5 +95,49 @@ export const weatherYears = mysqlTable('weather_years', {
   altitudeM: double('altitude_m'),
   notes: json('notes').$type<WeatherYear['notes']>().notNull(),
   hours: json('hours').$type<{ temperatureC: number[]; relativeHumidity: number[] }>().notNull(),
+  at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+});
+
+/** The log besides drains: chores done, readings, changes, tests, complaints. Never changed: a correction is an entry of its own. */
+export const logEntries = mysqlTable(
+  'log_entries',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    /** The thing that it concerns: it keeps its entries when it is gone. Empty: the whole line. */
+    stageId: varchar('stage_id', { length: 64 }).notNull(),
+    stageName: varchar('stage_name', { length: 60 }).notNull(),
+    kind: varchar('kind', { length: 20 }).notNull().$type<LogEntry['kind']>(),
+    task: varchar('task', { length: 8 }),
+    /** The shop's wall clock, YYYY-MM-DDTHH:mm. */
+    measuredAt: char('measured_at', { length: 16 }).notNull(),
+    who: varchar('who', { length: 60 }).notNull(),
+    /** The entry as it was written, and what the plan expected of its readings on the day. */
+    entry: json('entry').$type<LogEntry>().notNull(),
+    expected: json('expected').$type<(ExpectedReading | null)[]>().notNull(),
+    enteredAt: datetime('entered_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('log_entries_plan_at').on(t.planId, t.measuredAt)],
+);
+
+/** Photos of the log, made small in the browser. */
+export const photos = mysqlTable('photos', {
+  id: char('id', { length: 36 }).primaryKey(),
+  planId: char('plan_id', { length: 36 })
+    .notNull()
+    .references(() => plans.id, { onDelete: 'cascade' }),
+  jpeg: customType<{ data: Buffer }>({ dataType: () => 'mediumblob' })('jpeg').notNull(),
+  at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+});
+
+/** Private addresses of the calendar of a line. */
+export const feeds = mysqlTable('feeds', {
+  token: char('token', { length: 43 }).primaryKey(),
+  planId: char('plan_id', { length: 36 })
+    .notNull()
+    .references(() => plans.id, { onDelete: 'cascade' }),
+  revokedAt: datetime('revoked_at', { mode: 'date', fsp: 3 }),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });

@@ -32,16 +32,32 @@ export async function readJson(request: Request): Promise<unknown> {
   }
 }
 
+function refusal(thrown: unknown): Response {
+  const error = translated(thrown);
+  if (!(error instanceof RequestRefused)) throw error;
+  return Response.json(
+    { error: { code: error.code, message: error.message, issues: error.issues, ...error.more } },
+    { status: error.status },
+  );
+}
+
 /** Runs a route's work and answers in JSON; refusals carry their status, message and fields. */
 export async function respond(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
     return Response.json(await work(), { status });
   } catch (thrown) {
-    const error = translated(thrown);
-    if (!(error instanceof RequestRefused)) throw error;
-    return Response.json(
-      { error: { code: error.code, message: error.message, issues: error.issues, ...error.more } },
-      { status: error.status },
-    );
+    return refusal(thrown);
+  }
+}
+
+/** The same for what is no JSON: a picture, a calendar. */
+export async function respondAs(type: string, work: () => Promise<string | Buffer>): Promise<Response> {
+  try {
+    const body = await work();
+    return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+      headers: { 'content-type': type, 'cache-control': 'private, no-cache' },
+    });
+  } catch (thrown) {
+    return refusal(thrown);
   }
 }

@@ -1,0 +1,14 @@
+import { calendarOf } from '@/server/calendar';
+import { readPlan } from '@/server/read-plan';
+import { respondAs } from '@/server/respond';
+
+interface Context {
+  params: Promise<{ id: string }>;
+}
+
+export function GET(_request: Request, { params }: Context): Promise<Response> {
+  return respondAs('text/calendar; charset=utf-8', async () => {
+    const { id } = await params;
+    return calendarOf(id, (await readPlan(id)).plan);
+  });
+}

@@ -1,0 +1,40 @@
+import { and, eq } from 'drizzle-orm';
+import { database } from '../db/client';
+import { photos, plans } from '../db/schema';
+import { RequestRefused } from './errors';
+import { checkedId, noSuchPlan } from './plan-id';
+
+const MOST_BYTES = 1_500_000; // the browser makes it small before it sends it
+const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
+
+/** Keeps a photo. Sent again under its id it is one photo. */
+export async function keepAPhoto(planId: string, photoId: string, request: Request): Promise<{ id: string }> {
+  const [ofPlan, id] = [checkedId('id', planId), checkedId('photoId', photoId)];
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
+    throw new RequestRefused(
+      413,
+      'too-large',
+      'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.',
+    );
+  const jpeg = Buffer.from(await request.arrayBuffer());
+  if (jpeg.length > MOST_BYTES) throw new RequestRefused(413, 'too-large', 'The photo is larger than 1.5 MB.');
+  if (!jpeg.subarray(0, 3).equals(JPEG))
+    throw new RequestRefused(422, 'invalid', 'That is no JPEG picture.', [{ field: '(body)', message: 'No JPEG.' }]);
+  return database().transaction(async (tx) => {
+    const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan));
+    if (!plan) throw noSuchPlan();
+    const [there] = await tx.select({ planId: photos.planId }).from(photos).where(eq(photos.id, id));
+    if (there && there.planId !== ofPlan) throw new RequestRefused(409, 'conflict', 'Another photo has this id.');
+    if (!there) await tx.insert(photos).values({ id, planId: ofPlan, jpeg });
+    return { id };
+  });
+}
+
+export async function readPhoto(planId: string, photoId: string): Promise<Buffer> {
+  const [row] = await database()
+    .select()
+    .from(photos)
+    .where(and(eq(photos.id, checkedId('photoId', photoId)), eq(photos.planId, checkedId('id', planId))));
+  if (!row) throw new RequestRefused(404, 'not-found', 'There is no such photo.');
+  return row.jpeg;
+}

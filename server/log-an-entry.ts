@@ -1,0 +1,77 @@
+import { isDeepStrictEqual } from 'node:util';
+import { desc, eq } from 'drizzle-orm';
+import { planSchema } from '../core/line/plan';
+import { stageById } from '../core/line/runs';
+import { futureMessage } from '../core/record/drain-entry';
+import { expectReadings } from '../core/record/expect-reading';
+import { type LogEntry, type LoggedEntry, logEntrySchema } from '../core/record/log-entry';
+import { database } from '../db/client';
+import { logEntries, plans } from '../db/schema';
+import { checked, RequestRefused } from './errors';
+import { checkedId, noSuchPlan } from './plan-id';
+
+const refuse = (field: string, message: string) => new RequestRefused(422, 'invalid', message, [{ field, message }]);
+
+/** The row that an entry makes: with it is kept what the plan expects on this day. */
+export function entryRow(planId: string, planDocument: unknown, entry: LogEntry, stageName?: string) {
+  const plan = planSchema.parse(planDocument);
+  const stage = stageById(plan, entry.stageId);
+  if (entry.stageId !== '' && !stage && stageName === undefined)
+    throw refuse(
+      'stageId',
+      'This line has no such stage any more. Log it for the whole line, or for what stands there now.',
+    );
+  return {
+    id: entry.id,
+    planId,
+    stageId: entry.stageId,
+    stageName: stage?.name ?? stageName ?? plan.name,
+    kind: entry.kind,
+    task: entry.task,
+    measuredAt: entry.measuredAt,
+    who: entry.who,
+    entry,
+    expected: expectReadings(plan, entry),
+  };
+}
+
+/** Writes an entry into the log. The same one sent again is one entry; another one under its id is refused. */
+export async function logAnEntry(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
+  const id = checkedId('id', planId);
+  const entry = checked(logEntrySchema, input);
+  const future = futureMessage(entry.measuredAt, nowMs);
+  if (future) throw refuse('measuredAt', 'That lies in the future. Is the clock right?');
+  return database().transaction(async (tx) => {
+    const [plan] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
+    if (!plan) throw noSuchPlan();
+    const [there] = await tx.select().from(logEntries).where(eq(logEntries.id, entry.id));
+    if (there) {
+      if (there.planId === id && isDeepStrictEqual(there.entry, entry)) return { id: entry.id };
+      throw new RequestRefused(409, 'conflict', 'Another entry has this id already.', [
+        { field: 'id', message: 'Already used.' },
+      ]);
+    }
+    if (entry.amends) {
+      const [amended] = await tx.select().from(logEntries).where(eq(logEntries.id, entry.amends));
+      if (!amended || amended.planId !== id) throw refuse('amends', 'There is no such entry to correct.');
+    }
+    await tx.insert(logEntries).values(entryRow(id, plan.document, entry));
+    return { id: entry.id };
+  });
+}
+
+/** The log of a line besides its drains, the newest first. */
+export async function readEntries(planId: string): Promise<LoggedEntry[]> {
+  const rows = await database()
+    .select()
+    .from(logEntries)
+    .where(eq(logEntries.planId, checkedId('id', planId)))
+    .orderBy(desc(logEntries.measuredAt), desc(logEntries.enteredAt))
+    .limit(5000);
+  return rows.map((r) => ({
+    ...r.entry,
+    stageName: r.stageName,
+    enteredAt: r.enteredAt.toISOString(),
+    expected: r.expected,
+  }));
+}
