@@ -59,7 +59,9 @@ test('reset restores the demo, its line and its log, and leaves everything else 
   const before = [await readPlan(mine.id), await readLogbook(mine.id)];
 
   expect(await prepare('reset')).toMatch(/as it was at first/);
-  expect((await readPlan(DEMO_PLAN_ID)).plan).toEqual(demoPlan());
+  const { routine, ...restored } = (await readPlan(DEMO_PLAN_ID)).plan;
+  expect({ ...restored, routine: demoPlan().routine }).toEqual(demoPlan());
+  expect(routine.startedOn).toBe('2026-08-25');
   expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
   expect([await readPlan(mine.id), await readLogbook(mine.id)]).toEqual(before);
 });

@@ -4,14 +4,23 @@ import { eq, inArray } from 'drizzle-orm';
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import type { Pool } from 'mysql2/promise';
+import type { Plan } from '../core/line/plan';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
-import { DEMO_PLAN_ID, demoDrains, demoPlan, demoRevision } from '../db/demo';
+import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
+import { demoEntries } from '../db/demo-log';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
-import { drainEntries, plans, revisions, weatherYears } from '../db/schema';
+import { drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
 import { drainRow } from './log-a-drain';
+import { entryRow } from './log-an-entry';
 
 /** What to do about the demo: load it once, leave it out, or restore it. */
 export type DemoMode = 'once' | 'empty' | 'reset';
+
+/** A demo whose routine was begun three months ago. */
+const begun = (plan: Plan, nowMs: number): Plan => ({
+  ...plan,
+  routine: { ...plan.routine, startedOn: new Date(nowMs - 90 * 86_400_000).toISOString().slice(0, 10) },
+});
 
 /** The two made-up years of weather, which every start has: a line without a file can look at a year too. */
 async function addSynthetic(db: MySql2Database): Promise<void> {
@@ -38,8 +47,20 @@ export async function prepareDatabase(
   await migrate(db, { migrationsFolder });
   await addSynthetic(db);
   const demos = [
-    { id: DEMO_PLAN_ID, plan: demoPlan(), drains: demoDrains(nowMs), revision: demoRevision() },
-    { id: DAIRY_PLAN_ID, plan: dairyPlan(), drains: [], revision: undefined },
+    {
+      id: DEMO_PLAN_ID,
+      plan: begun(demoPlan(), nowMs),
+      drains: demoDrains(nowMs),
+      revision: demoRevision(),
+      entries: demoEntries(demoPlan(), nowMs, DEMO_STAGES.coalescer, 2000),
+    },
+    {
+      id: DAIRY_PLAN_ID,
+      plan: begun(dairyPlan(), nowMs),
+      drains: [],
+      revision: undefined,
+      entries: demoEntries(dairyPlan(), nowMs, undefined, 3000),
+    },
   ];
   const ids = demos.map((d) => d.id);
   const there = await db.select({ id: plans.id }).from(plans).where(inArray(plans.id, ids));
@@ -48,10 +69,11 @@ export async function prepareDatabase(
   const wanted = demos.filter((d) => mode === 'reset' || !there.some((t) => t.id === d.id));
   if (wanted.length === 0) return '';
   await db.transaction(async (tx) => {
-    for (const { id, plan, drains, revision } of wanted) {
+    for (const { id, plan, drains, revision, entries } of wanted) {
       await tx.delete(plans).where(eq(plans.id, id)); // its log, revisions and writes go with it
       await tx.insert(plans).values({ id, isDemo: true, document: plan });
       if (revision) await tx.insert(revisions).values({ ...revision, planId: id });
+      await tx.insert(logEntries).values(entries.map((e) => entryRow(id, plan, e)));
       if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
     }
   });

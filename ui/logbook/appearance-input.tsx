@@ -36,3 +36,32 @@ export function AppearanceInput({ field, error }: { field: UseFormRegisterReturn
     </fieldset>
   );
 }
+
+/** The same for a thumb: one of a few, by swatch and word. */
+export function AppearanceChoice<T extends keyof typeof APPEARANCES>({
+  value,
+  onValue,
+  options,
+}: {
+  value: T | undefined;
+  onValue: (value: T) => void;
+  options: Readonly<Record<T, string>>;
+}) {
+  return (
+    <div className="grid grid-cols-4 gap-2" role="radiogroup" aria-label="It looked">
+      {(Object.entries(options) as [T, string][]).map(([id, label]) => (
+        <button
+          key={id}
+          type="button"
+          role="radio"
+          aria-checked={value === id}
+          className={`grid min-h-16 justify-items-center gap-1 rounded-md border-2 p-1.5 ${value === id ? 'border-ink bg-sunk font-semibold' : 'border-hairline bg-card'}`}
+          onClick={() => onValue(id)}
+        >
+          <span aria-hidden className={`h-6 w-full rounded-sm border border-hairline ${SWATCH[id]}`} />
+          {label}
+        </button>
+      ))}
+    </div>
+  );
+}

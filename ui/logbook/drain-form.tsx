@@ -25,7 +25,7 @@ import { Verdict } from './verdict';
 import { nowOnTheWall } from './when';
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
-function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: string, at: ShopTime): ShopTime {
+export function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: string, at: ShopTime): ShopTime {
   const last = entries
     .filter((e) => e.stageId === pointId && e.drainedAt < at)
     .map((e) => e.drainedAt)

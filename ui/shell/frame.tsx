@@ -1,11 +1,13 @@
 import {
   BookOpen,
+  CalendarCheck,
   CircleGauge,
   ClipboardList,
   Clock,
   Columns3,
   Droplet,
   Droplets,
+  Footprints,
   House,
   MessageSquareWarning,
   Waypoints,
@@ -81,10 +83,16 @@ export function Frame({
                 <RailLink href={`/lines/${planId}/compare`} icon={<Columns3 size={18} />} wideOnly>
                   Compare
                 </RailLink>
-                <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />}>
+                <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />} wideOnly>
                   Day
                 </RailLink>
                 <RailHeading>Keep</RailHeading>
+                <RailLink href={`/lines/${planId}/today`} icon={<CalendarCheck size={18} />}>
+                  Today
+                </RailLink>
+                <RailLink href={`/lines/${planId}/rounds`} below icon={<Footprints size={18} />}>
+                  Rounds
+                </RailLink>
                 <RailLink href={`/lines/${planId}/logbook`} icon={<ClipboardList size={18} />}>
                   Logbook
                 </RailLink>
@@ -95,7 +103,11 @@ export function Frame({
                 Start
               </RailLink>
             )}
-            <RailLink href={planId ? `/dew-point?from=${planId}` : '/dew-point'} icon={<Droplets size={18} />}>
+            <RailLink
+              href={planId ? `/dew-point?from=${planId}` : '/dew-point'}
+              icon={<Droplets size={18} />}
+              wideOnly={planId !== undefined}
+            >
               Dew point
             </RailLink>
             <RailLink

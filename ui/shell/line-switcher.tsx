@@ -28,7 +28,7 @@ export function LineSwitcher({ planId, lines }: { planId: string; lines: readonl
         >
           {lines.map((line) => (
             <DropdownMenu.Item key={line.id} asChild>
-              <Link href={`/lines/${line.id}/line`} className={item}>
+              <Link href={`/lines/${line.id}/today`} className={item}>
                 <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
                 <span className="min-w-0 truncate">
                   {line.shop} · {line.name}

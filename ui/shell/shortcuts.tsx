@@ -15,6 +15,8 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['V', 'Compare versions and copies'],
   ['D', 'Pump’s day'],
   ['R', 'Water: drains, the year, the week, winter'],
+  ['T', 'Today: what is due'],
+  ['G', 'Rounds'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
   ['C', 'Catalogue of kinds'],
@@ -62,6 +64,8 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         v: `${base}/compare`,
         d: `${base}/day`,
         r: `${base}/water`,
+        t: `${base}/today`,
+        g: `${base}/rounds`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
         c: `/catalogue?from=${planId}`,
@@ -120,6 +124,12 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 <Command.Item className={item} onSelect={go(`${base}/day`)}>
                   Pump’s day: cycles, starts, what the drains pass
                 </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/today`)}>
+                  Today: what is overdue, due and drifting
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/rounds`)}>
+                  Rounds: go on one, order the way
+                </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/water`)}>
                   Water: set the drains for today
                 </Command.Item>
@@ -167,7 +177,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                     key={line.id}
                     value={`${line.shop} ${line.name} ${line.id}`}
                     className={item}
-                    onSelect={go(`/lines/${line.id}/line`)}
+                    onSelect={go(`/lines/${line.id}/today`)}
                   >
                     Open {line.shop} · {line.name}
                   </Command.Item>

@@ -53,7 +53,7 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
               {own.map((l) => (
                 <li key={l.id} className="border-b border-hairline">
                   <Link
-                    href={`/lines/${l.id}/line`}
+                    href={`/lines/${l.id}/today`}
                     className="flex min-h-11 items-center justify-between gap-3 px-1 hover:bg-sunk"
                   >
                     <span className="min-w-0 truncate">

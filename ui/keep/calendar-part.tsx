@@ -1,0 +1,53 @@
+'use client';
+
+import { useState } from 'react';
+import { usePlan } from '@/ui/plan/plan-provider';
+
+/** The routine in a calendar: a file, or a private address that a calendar program reads again and again. */
+export function CalendarPart() {
+  const { planId } = usePlan();
+  const [address, setAddress] = useState<string>();
+  const [told, tell] = useState<string>();
+  const ask = async (method: 'POST' | 'DELETE'): Promise<void> => {
+    const answer = await fetch(`/api/plans/${planId}/feed`, { method }).catch(() => undefined);
+    if (!answer?.ok) return tell('No answer from the program. Nothing was changed.');
+    if (method === 'DELETE') {
+      setAddress(undefined);
+      return tell('The address is taken back: whoever has it gets nothing any more.');
+    }
+    const { token } = (await answer.json()) as { token: string };
+    setAddress(`${location.origin}/api/feeds/${token}.ics`);
+    tell(undefined);
+  };
+  return (
+    <section aria-label="Calendar" className="grid gap-2 text-[0.9rem]">
+      <h2>In a calendar</h2>
+      <div className="flex flex-wrap gap-2">
+        <a className="button" href={`/api/plans/${planId}/calendar`} download="routine.ics">
+          Calendar file
+        </a>
+        <button type="button" className="button" onClick={() => void ask('POST')}>
+          Private address
+        </button>
+      </div>
+      {address && (
+        <>
+          <p>
+            <code className="text-[0.8rem] break-all">{address}</code>
+          </p>
+          <p className="text-quiet">
+            Whoever has it can read the routine.{' '}
+            <button
+              type="button"
+              className="min-h-6 text-water underline underline-offset-4"
+              onClick={() => void ask('DELETE')}
+            >
+              Take it back
+            </button>
+          </p>
+        </>
+      )}
+      {told && <p role="status">{told}</p>}
+    </section>
+  );
+}

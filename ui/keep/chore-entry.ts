@@ -1,0 +1,108 @@
+import type { Plan } from '@/core/line/plan';
+import { placeOf } from '@/core/line/survey';
+import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
+import { logEntrySchema } from '@/core/record/log-entry';
+import type { DueTask } from '@/core/routine/due';
+import { DRAINING } from '@/core/routine/last-done';
+import type { ReadingName } from '@/core/routine/task';
+import { nowOnTheWall } from '@/ui/logbook/when';
+import { entryOf } from './entry-of';
+import type { Outgoing } from './use-sender';
+
+/** What somebody answered at a point of a round. */
+export interface ChoreAnswers {
+  readonly who: string;
+  /** SI; words where what was typed is no number; nothing where nothing was typed. */
+  readonly number: number | string | undefined;
+  readonly looks: DrainEntry['appearance'] | undefined;
+  readonly wrong: boolean;
+  readonly couldNot: boolean;
+  readonly because: string;
+  /** A small picture, as a data address. */
+  readonly photo: string | undefined;
+  /** Of a drain: when it was drained the time before. */
+  readonly since: string;
+}
+
+/** What of a chore is read, where it is read at all. */
+export const readOf = (task: DueTask['task']): ReadingName | undefined =>
+  DRAINING.includes(task.id) ? 'amount' : task.records[0];
+
+const NOBODY = 'Say who you are, once: this phone remembers it.';
+
+/** What goes into the log of a chore, or what is still missing, in words. A drain is one entry: the drain itself. */
+export function choreEntry(
+  plan: Plan,
+  { task, stage }: DueTask,
+  a: ChoreAnswers,
+): { problem: string } | { outgoing: Outgoing[] } {
+  const who = a.who.trim();
+  const because = a.because.trim();
+  if (a.couldNot) {
+    if (because === '') return { problem: 'Say what was in the way.' };
+    if (who === '') return { problem: NOBODY };
+    const body = entryOf(plan, {
+      kind: 'done',
+      stageId: stage.id,
+      task: task.id,
+      who,
+      result: 'could-not',
+      what: because,
+    });
+    return { outgoing: [{ to: 'entries', body }] };
+  }
+  if (who === '') return { problem: NOBODY };
+  if (typeof a.number === 'string') return { problem: a.number };
+  const drains = DRAINING.includes(task.id);
+  const of = readOf(task);
+  if (drains && a.number === undefined) return { problem: 'Type how much came out; 0 if nothing did.' };
+  if (of && a.number === undefined && !a.wrong) return { problem: 'Type what you read, or say that you could not.' };
+  if (drains && !a.looks && a.number !== 0) return { problem: 'Say how it looked.' };
+  const photoId = a.photo ? crypto.randomUUID() : null;
+  const outgoing: Outgoing[] = a.photo && photoId ? [{ to: `photos/${photoId}`, body: a.photo }] : [];
+  if (drains) {
+    const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
+    const body = {
+      id: crypto.randomUUID(),
+      stageId: stage.id,
+      drainedAt: nowOnTheWall(),
+      sinceAt: a.since,
+      amountM3: a.number as number,
+      appearance: a.looks ?? 'clear',
+      who,
+      note: '',
+      loadedHours: null,
+      intakeTemperatureC: intake.temperatureC,
+      intakeRelativeHumidity: intake.relativeHumidity,
+    };
+    const checked = drainEntrySchema.safeParse(body);
+    if (!checked.success) return { problem: checked.error.issues[0]?.message ?? 'That cannot be.' };
+    outgoing.push({ to: 'drains', body });
+    if (photoId)
+      outgoing.push({
+        to: 'entries',
+        body: entryOf(plan, {
+          kind: 'observation',
+          stageId: stage.id,
+          who,
+          what: 'Photo of what was drained',
+          photoId,
+        }),
+      });
+    return { outgoing };
+  }
+  const body = entryOf(plan, {
+    kind: 'done',
+    stageId: stage.id,
+    task: task.id,
+    who,
+    result: a.wrong ? 'not-ok' : 'ok',
+    what: a.wrong ? because : '',
+    readings: of && a.number !== undefined ? [{ of, value: a.number }] : [],
+    instrument: 'fitted',
+    photoId,
+  });
+  const checked = logEntrySchema.safeParse(body);
+  if (!checked.success) return { problem: checked.error.issues[0]?.message ?? 'That cannot be.' };
+  return { outgoing: [...outgoing, { to: 'entries', body }] };
+}

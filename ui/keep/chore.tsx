@@ -1,0 +1,256 @@
+'use client';
+
+import { type FormEvent, useEffect, useMemo, useState } from 'react';
+import { kindOf } from '@/core/equipment/index';
+import { placeOf } from '@/core/line/survey';
+import { parseQuantity } from '@/core/quantity/parse';
+import { QUANTITIES, type QuantityName, unitOf } from '@/core/quantity/units';
+import { APPEARANCES, type DrainEntry } from '@/core/record/drain-entry';
+import { expectDrain } from '@/core/record/expect-drain';
+import { expectReadings } from '@/core/record/expect-reading';
+import type { DueTask } from '@/core/routine/due';
+import { DRAINING } from '@/core/routine/last-done';
+import { READINGS } from '@/core/routine/task';
+import { AppearanceChoice } from '@/ui/logbook/appearance-input';
+import { sinceFor } from '@/ui/logbook/drain-form';
+import { nowOnTheWall } from '@/ui/logbook/when';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { useUnits } from '@/ui/units/units';
+import { BeadSwatches } from './bead-swatches';
+import { choreEntry, readOf } from './chore-entry';
+import { entryOf } from './entry-of';
+import { NumberPad } from './number-pad';
+import { PhotoInput } from './photo-input';
+import type { Log } from './use-due';
+import { rememberedWho, rememberWho, type useSender } from './use-sender';
+
+const UNITS_SHOWN = 3;
+
+/** One chore on the phone: what to do, what to expect, a number, and on. */
+export function Chore({
+  task: t,
+  log,
+  put,
+  onNext,
+}: {
+  task: DueTask;
+  log: Log;
+  put: ReturnType<typeof useSender>['put'];
+  onNext: (how: 'done' | 'could not') => void;
+}) {
+  const { plan } = usePlan();
+  const { task, stage } = t;
+  const drains = DRAINING.includes(task.id);
+  const of = readOf(task);
+  const quantity: QuantityName = of ? READINGS[of].quantity : 'mass';
+  const { choice, atmosphericPa, say } = useUnits();
+  const units = QUANTITIES[quantity].units.slice(0, UNITS_SHOWN);
+  const [unitId, setUnit] = useState(() => unitOf(quantity, choice[quantity]).id);
+  const [text, setText] = useState('');
+  const [spent, setSpent] = useState(() => (stage.kind === 'bead-cartridge' ? stage.parameters.spentShare : 0));
+  const [looks, setLooks] = useState<DrainEntry['appearance']>();
+  const [who, setWho] = useState(rememberedWho);
+  const [photo, setPhoto] = useState<string>();
+  const [couldNot, setCouldNot] = useState(false);
+  const [because, setBecause] = useState('');
+  const [wrong, setWrong] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const started = useMemo(nowOnTheWall, []);
+  const since = drains ? sinceFor(plan, log.drains, stage.id, started) : started;
+  const expected = useMemo(() => {
+    if (drains) {
+      const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
+      const x = expectDrain(plan, {
+        stageId: stage.id,
+        drainedAt: started,
+        sinceAt: since,
+        loadedHours: null,
+        intakeTemperatureC: intake.temperatureC,
+        intakeRelativeHumidity: intake.relativeHumidity,
+      });
+      return x && { low: x.lowKg / 1000, high: x.highKg / 1000 };
+    }
+    if (!of) return undefined;
+    const entry = entryOf(plan, {
+      kind: 'done',
+      stageId: stage.id,
+      who: 'x',
+      readings: [{ of, value: 0 }],
+      instrument: 'fitted',
+    });
+    return expectReadings(plan, entry)[0] ?? undefined;
+  }, [plan, stage.id, drains, of, started, since]);
+  const isBeads = of === 'spent';
+  const value = (): number | string | undefined => {
+    if (!of || isBeads) return isBeads ? spent : undefined;
+    if (text.trim() === '' || text === '-') return undefined;
+    const parsed = parseQuantity(text, quantity, { choice: { ...choice, [quantity]: unitId }, atmosphericPa });
+    return parsed.ok ? parsed.value : parsed.message;
+  };
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    const answer = choreEntry(plan, t, { who, number: value(), looks, wrong, couldNot, because, photo, since });
+    if ('problem' in answer) {
+      setProblem(answer.problem);
+      return;
+    }
+    rememberWho(who.trim());
+    put(...answer.outgoing);
+    onNext(couldNot ? 'could not' : 'done');
+  };
+  const place = placeOf(plan.survey, stage.place ?? plan.survey.roomPlaceId).name;
+  return (
+    <form className="flex flex-1 flex-col gap-4 p-4" onSubmit={submit} noValidate>
+      <div>
+        <h1 className="text-[1.55rem] leading-tight">
+          {stage.name}: {task.does.toLowerCase()}
+        </h1>
+        <p className="text-quiet">
+          {kindOf(stage.kind).label.toLowerCase()} · {place}
+        </p>
+      </div>
+      {task.cautions.length > 0 && (
+        <Cautions ids={task.cautions.filter((c) => c !== 'C07' || task.isolates).slice(0, 3)} />
+      )}
+      {couldNot ? (
+        <label className="grid gap-1 font-medium">
+          What was in the way
+          <textarea
+            className="control min-h-24 font-normal"
+            value={because}
+            onChange={(e) => setBecause(e.target.value)}
+          />
+        </label>
+      ) : (
+        <>
+          <Steps task={t} />
+          {isBeads ? (
+            <BeadSwatches share={spent} onShare={setSpent} />
+          ) : (
+            of && (
+              <div className="grid gap-3">
+                <div className="flex items-end gap-3">
+                  <output
+                    className="min-w-32 border-b-4 border-copper text-right text-[2.6rem] leading-none font-semibold"
+                    aria-label={READINGS[of].label}
+                  >
+                    {text || '–'}
+                  </output>
+                  <div className="flex gap-1.5" role="radiogroup" aria-label="Unit">
+                    {units.map((u) => (
+                      <button
+                        key={u.id}
+                        type="button"
+                        role="radio"
+                        aria-checked={u.id === unitId}
+                        className={`button min-h-12 ${u.id === unitId ? 'border-ink bg-ink text-paper' : ''}`}
+                        onClick={() => setUnit(u.id)}
+                      >
+                        {u.symbol}
+                      </button>
+                    ))}
+                  </div>
+                </div>
+                <p className="text-quiet">
+                  {READINGS[of].label.toLowerCase()}
+                  {expected && (
+                    <>
+                      , expected{drains && ` since ${since.slice(11)} on ${since.slice(8, 10)}.${since.slice(5, 7)}.`}:{' '}
+                      <strong className="text-ink">
+                        {say(expected.low, quantity)} to {say(expected.high, quantity)}
+                      </strong>
+                    </>
+                  )}
+                </p>
+                {drains && <AppearanceChoice value={looks} onValue={setLooks} options={APPEARANCES} />}
+                <NumberPad text={text} onText={setText} signed={quantity === 'temperature'} />
+              </div>
+            )
+          )}
+          {!drains && (
+            <label className="flex min-h-12 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-(--water)"
+                checked={wrong}
+                onChange={(e) => setWrong(e.target.checked)}
+              />
+              It is not as it should be
+            </label>
+          )}
+          {wrong && (
+            <label className="grid gap-1 font-medium">
+              What is wrong <span className="font-normal text-quiet">{task.abnormal}</span>
+              <textarea
+                className="control min-h-20 font-normal"
+                value={because}
+                onChange={(e) => setBecause(e.target.value)}
+              />
+            </label>
+          )}
+          <PhotoInput photo={photo} onPhoto={setPhoto} />
+        </>
+      )}
+      <label className="grid gap-1 font-medium">
+        Who
+        <input
+          className="control min-h-12 font-normal"
+          autoComplete="name"
+          value={who}
+          onChange={(e) => setWho(e.target.value)}
+        />
+      </label>
+      {problem && (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {problem}
+        </p>
+      )}
+      <div className="sticky bottom-0 mt-auto grid grid-cols-[1fr_2fr] gap-2.5 bg-paper py-3 max-sm:bottom-14">
+        <button type="button" className="button min-h-14" onClick={() => setCouldNot(!couldNot)}>
+          {couldNot ? 'Back' : 'Could not'}
+        </button>
+        <button type="submit" className="button button-strong min-h-14 text-[1.1rem]">
+          {couldNot ? 'Note it and next' : 'Log and next'}
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** The steps, with a clock where one must take its time. */
+function Steps({ task: { task } }: { task: DueTask }) {
+  return (
+    <details open={task.steps.length <= 2}>
+      <summary className="cursor-pointer font-semibold">How</summary>
+      <ol className="mt-1 grid list-decimal gap-1 pl-5">
+        {task.steps.map((s) =>
+          typeof s === 'string' ? (
+            <li key={s}>{s}</li>
+          ) : (
+            <li key={s.says}>
+              {s.says} {s.waitS !== undefined && <Wait seconds={s.waitS} />}
+            </li>
+          ),
+        )}
+      </ol>
+      <p className="mt-1 text-[0.9rem] text-quiet">Good: {task.accept}</p>
+    </details>
+  );
+}
+
+function Wait({ seconds }: { seconds: number }) {
+  const [ends, setEnds] = useState<number>();
+  const [left, setLeft] = useState(seconds);
+  useEffect(() => {
+    if (ends === undefined) return;
+    const tick = setInterval(() => setLeft(Math.max(0, Math.ceil((ends - Date.now()) / 1000))), 250);
+    return () => clearInterval(tick);
+  }, [ends]);
+  const words = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+  return (
+    <button type="button" className="button my-1 min-h-12" onClick={() => setEnds(Date.now() + seconds * 1000)}>
+      <span role="timer">{ends === undefined ? `Start ${words}` : left > 0 ? words : 'Time is up'}</span>
+    </button>
+  );
+}

@@ -1,0 +1,25 @@
+import type { Plan } from '@/core/line/plan';
+import { placeOf } from '@/core/line/survey';
+import type { LogEntry } from '@/core/record/log-entry';
+import { nowOnTheWall } from '@/ui/logbook/when';
+
+/** A fresh entry, in the air of the survey. */
+export function entryOf(plan: Plan, change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId' | 'who'>): LogEntry {
+  const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
+  return {
+    id: crypto.randomUUID(),
+    task: null,
+    measuredAt: nowOnTheWall(),
+    result: null,
+    what: '',
+    readings: [],
+    instrument: 'hand',
+    intakeTemperatureC: intake.temperatureC,
+    intakeRelativeHumidity: intake.relativeHumidity,
+    until: null,
+    symptom: null,
+    amends: null,
+    photoId: null,
+    ...change,
+  };
+}

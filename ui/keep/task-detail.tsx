@@ -1,0 +1,61 @@
+'use client';
+
+import { say as said } from '@/core/advice/rule';
+import type { DueTask } from '@/core/routine/due';
+import { sayInterval } from '@/core/routine/interval';
+import { ISOLATION } from '@/core/routine/task';
+import { Cautions } from '@/ui/primitives/cautions';
+import { useUnits } from '@/ui/units/units';
+
+/** How often, and why so. */
+export function IntervalWords({ task }: { task: DueTask }) {
+  const { say } = useUnits();
+  const { interval } = task;
+  return (
+    <span>
+      {sayInterval(interval.days)}
+      {interval.pinned && ', pinned'}
+      {task.task.legal && ' · set by local law: ask a competent inspector'}
+      {interval.why.length > 0 && (
+        <span className="text-quiet"> · {interval.why.map((w) => said(w, say)).join(' ')}</span>
+      )}
+    </span>
+  );
+}
+
+/** A chore as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
+export function TaskDetail({ task: { task } }: { task: DueTask }) {
+  return (
+    <div className="grid gap-3 text-[0.92rem]">
+      {task.cautions.length > 0 && <Cautions ids={task.cautions} />}
+      {task.isolates && (
+        <details>
+          <summary className="cursor-pointer font-semibold">First: isolate, vent, prove it dead</summary>
+          <ol className="mt-1 list-decimal pl-5">
+            {ISOLATION.map((s) => (
+              <li key={s}>{s}</li>
+            ))}
+          </ol>
+        </details>
+      )}
+      <ol className="list-decimal pl-5">
+        {task.steps.map((s) => {
+          const says = typeof s === 'string' ? s : s.says;
+          return <li key={says}>{says}</li>;
+        })}
+      </ol>
+      <dl className="grid grid-cols-[5.5rem_1fr] gap-x-3 gap-y-0.5">
+        <dt className="text-quiet">Good</dt>
+        <dd>{task.accept}</dd>
+        <dt className="text-quiet">If not</dt>
+        <dd>{task.abnormal}</dd>
+        <dt className="text-quiet">Needs</dt>
+        <dd>
+          {task.tools} · {task.minutes} min
+        </dd>
+        <dt className="text-quiet">From</dt>
+        <dd>{task.source}</dd>
+      </dl>
+    </div>
+  );
+}

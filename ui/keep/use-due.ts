@@ -1,0 +1,51 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { collectingStages } from '@/core/drain/duty';
+import { type PointYear, pointYear } from '@/core/drain/point-year';
+import type { LoggedDrain } from '@/core/record/judge-log';
+import type { LoggedEntry } from '@/core/record/log-entry';
+import { type DueTask, dueTasks } from '@/core/routine/due';
+import { routineFacts } from '@/core/routine/facts';
+import { lastDone, putOffs } from '@/core/routine/last-done';
+import { nowOnTheWall } from '@/ui/logbook/when';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useClimateWeather } from '@/ui/water/use-climate-weather';
+import { useWeatherRun } from '@/ui/water/use-weather-run';
+
+/** The log of a line: drains, and everything else. */
+export interface Log {
+  readonly drains: readonly LoggedDrain[];
+  readonly entries: readonly LoggedEntry[];
+}
+
+/** Now on the shop’s wall; it goes on while the page is open. */
+export function useNow(): string {
+  const [now, setNow] = useState(nowOnTheWall);
+  useEffect(() => {
+    const each = setInterval(() => setNow(nowOnTheWall()), 60_000);
+    return () => clearInterval(each);
+  }, []);
+  return now;
+}
+
+/** What is due on the line, by its log, its use and the weather of its year. */
+export function useDue({ drains, entries }: Log): { tasks: readonly DueTask[]; now: string } {
+  const { plan, section } = usePlan();
+  const now = useNow();
+  const { weather } = useClimateWeather(plan);
+  const { ran } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
+  const years = useMemo(() => {
+    const all = new Map<string, PointYear>();
+    for (const s of ran ? collectingStages(ran.plan) : []) {
+      const year = ran && pointYear(ran.run, s.id);
+      if (year) all.set(s.id, year);
+    }
+    return all;
+  }, [ran]);
+  const tasks = useMemo(
+    () => dueTasks(routineFacts(plan, section, years), lastDone(entries, drains), putOffs(entries), now),
+    [plan, section, years, entries, drains, now],
+  );
+  return { tasks, now };
+}
