@@ -94,12 +94,14 @@ export function demoPlan(): Plan {
         need: 'dew-point',
         dewPointC: 7,
         leastPressurePa: BAR_G(6),
+        use: 'instruments',
         ...uses(0.12, 0.5),
       }),
       stage('outlet', 'shellac', 'Shellac bench', {
         need: 'humidity-in-line',
         relativeHumidity: 0.1,
         leastPressurePa: BAR_G(3),
+        use: 'spray',
         ...uses(0.35, 0.3),
       }),
       stage('outlet', 'action', 'Action leather press', {

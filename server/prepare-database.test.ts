@@ -61,7 +61,7 @@ test('reset restores the demo, its line and its log, and leaves everything else 
   expect(await prepare('reset')).toMatch(/as it was at first/);
   const { routine, ...restored } = (await readPlan(DEMO_PLAN_ID)).plan;
   expect({ ...restored, routine: demoPlan().routine }).toEqual(demoPlan());
-  expect(routine.startedOn).toBe('2026-08-25');
+  expect(routine.startedOn).toBe('2026-11-19');
   expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
   expect([await readPlan(mine.id), await readLogbook(mine.id)]).toEqual(before);
 });

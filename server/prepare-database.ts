@@ -16,10 +16,10 @@ import { entryRow } from './log-an-entry';
 /** What to do about the demo: load it once, leave it out, or restore it. */
 export type DemoMode = 'once' | 'empty' | 'reset';
 
-/** A demo whose routine was begun three months ago. */
+/** A demo whose routine was begun some days ago; its log goes back further. */
 const begun = (plan: Plan, nowMs: number): Plan => ({
   ...plan,
-  routine: { ...plan.routine, startedOn: new Date(nowMs - 90 * 86_400_000).toISOString().slice(0, 10) },
+  routine: { ...plan.routine, startedOn: new Date(nowMs - 4 * 86_400_000).toISOString().slice(0, 10) },
 });
 
 /** The two made-up years of weather, which every start has: a line without a file can look at a year too. */

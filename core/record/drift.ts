@@ -18,6 +18,7 @@ const SHIFT = 0.15;
 const SLACK = SHIFT / SCATTER / 2;
 const ALARM = 3.3;
 /** Nine in a row on one side (Nelson’s rules, recalled). */
+const MOST = ALARM + 1.5; // what was mended is forgotten after a few good readings
 const RUN = 9;
 const FAR = 4; // standard deviations: one reading is enough
 const MOST_REFERENCE = 12;
@@ -35,7 +36,7 @@ const percent = (x: number): string => `${Math.round(Math.abs(x) * 100)} %`;
 export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | undefined {
   const logs = ratios.map((r) => Math.log(Math.max(r, 1e-3)));
   if (logs.length < LEAST) return undefined;
-  const base = middle(logs.slice(0, Math.min(MOST_REFERENCE, Math.ceil((2 * logs.length) / 3))));
+  const base = usual(logs.slice(0, Math.min(MOST_REFERENCE, Math.ceil((2 * logs.length) / 3))), scatter);
   let [up, down] = [0, 0];
   let [upSince, downSince] = [0, 0];
   let [runSide, runLength] = [0, 0];
@@ -60,8 +61,8 @@ export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | u
     runSide = side;
     if (up === 0) upSince = i;
     if (down === 0) downSince = i;
-    up = Math.max(0, up + z - SLACK);
-    down = Math.max(0, down - z - SLACK);
+    up = Math.min(MOST, Math.max(0, up + z - SLACK));
+    down = Math.min(MOST, Math.max(0, down - z - SLACK));
     found = undefined;
     if (down > ALARM) found = tell('cusum', 'less', downSince, i);
     else if (up > ALARM) found = tell('cusum', 'more', upSince, i);
@@ -74,8 +75,9 @@ export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | u
 
 const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
 
-/** The mean without the least and the greatest: one slip among the first readings must not move the reference. */
-function middle(xs: readonly number[]): number {
+/** The mean of those that lie together: a week in which something hung must not move the reference. */
+function usual(xs: readonly number[], scatter: number): number {
   const sorted = [...xs].sort((a, b) => a - b);
-  return mean(sorted.length > 2 ? sorted.slice(1, -1) : sorted);
+  const median = sorted[Math.floor(sorted.length / 2)] as number;
+  return mean(xs.filter((x) => Math.abs(x - median) <= 3 * scatter));
 }

@@ -51,6 +51,7 @@ export function Chore({
   const [spent, setSpent] = useState(() => (stage.kind === 'bead-cartridge' ? stage.parameters.spentShare : 0));
   const [looks, setLooks] = useState<DrainEntry['appearance']>();
   const [who, setWho] = useState(rememberedWho);
+  const [known, setKnown] = useState(() => rememberedWho() !== '');
   const [photo, setPhoto] = useState<string>();
   const [couldNot, setCouldNot] = useState(false);
   const [because, setBecause] = useState('');
@@ -192,15 +193,28 @@ export function Chore({
           <PhotoInput photo={photo} onPhoto={setPhoto} />
         </>
       )}
-      <label className="grid gap-1 font-medium">
-        Who
-        <input
-          className="control min-h-12 font-normal"
-          autoComplete="name"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-        />
-      </label>
+      {known ? (
+        <p className="text-quiet">
+          as <strong className="text-ink">{who}</strong>{' '}
+          <button
+            type="button"
+            className="min-h-8 text-water underline underline-offset-4"
+            onClick={() => setKnown(false)}
+          >
+            somebody else
+          </button>
+        </p>
+      ) : (
+        <label className="grid gap-1 font-medium">
+          Who
+          <input
+            className="control min-h-12 font-normal"
+            autoComplete="name"
+            value={who}
+            onChange={(e) => setWho(e.target.value)}
+          />
+        </label>
+      )}
       {problem && (
         <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
           {problem}

@@ -57,7 +57,6 @@ export function PhotoInput({
       </label>
       {photo && (
         <>
-          {/* biome-ignore lint/performance/noImgElement: a picture of this moment, from memory */}
           <img src={photo} alt="As it will be kept" className="h-14 rounded-sm border border-hairline" />
           <button
             type="button"

@@ -24,7 +24,6 @@ import { stageById } from '@/core/line/runs';
 import { shopTimeMs } from '@/core/record/shop-clock';
 import { choresOfLine } from '@/core/routine/due';
 import { roundsOf, wayRound } from '@/core/routine/rounds';
-import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { type Log, useDue } from './use-due';
 
@@ -44,10 +43,8 @@ export function RoundsView({ log }: { log: Log }) {
     const moved = arrayMove(way, way.indexOf(String(active.id)), way.indexOf(String(over.id)));
     edit((p) => ({ ...p, routine: { ...p.routine, way: moved } }));
   };
-  const set = (field: 'rounds' | 'shutdowns') => (who: string) => {
+  const set = (field: 'rounds' | 'shutdowns') => (who: string) =>
     edit((p) => ({ ...p, routine: { ...p.routine, [field]: who } }), field);
-    return undefined;
-  };
   return (
     <div className="mx-auto grid max-w-[1080px] items-start gap-x-8 gap-y-5 p-4 lg:grid-cols-2">
       <div className="flex flex-wrap items-center gap-3 lg:col-span-2">
@@ -62,7 +59,7 @@ export function RoundsView({ log }: { log: Log }) {
           <article key={r.id} className="rounded-md border border-hairline bg-card p-4">
             <h2>{r.name}</h2>
             <p className="text-quiet">
-              {r.tasks.length} chores, about {r.minutes} min
+              {r.tasks.length} {r.tasks.length === 1 ? 'chore' : 'chores'}, about {r.minutes} min
             </p>
             <ol className="mt-2 grid list-decimal gap-0.5 pl-5 text-[0.92rem]">
               {r.tasks.map((t) => (
@@ -80,20 +77,8 @@ export function RoundsView({ log }: { log: Log }) {
           </article>
         ))}
         <div className="grid gap-3 sm:grid-cols-2">
-          <TextInput
-            id="who-rounds"
-            label="Who goes on rounds"
-            value={plan.routine.rounds}
-            most={60}
-            onCommit={set('rounds')}
-          />
-          <TextInput
-            id="who-shutdowns"
-            label="Who does shutdowns"
-            value={plan.routine.shutdowns}
-            most={60}
-            onCommit={set('shutdowns')}
-          />
+          <Who id="who-rounds" label="Who goes on rounds" value={plan.routine.rounds} onWho={set('rounds')} />
+          <Who id="who-shutdowns" label="Who does shutdowns" value={plan.routine.shutdowns} onWho={set('shutdowns')} />
         </div>
       </section>
       <section aria-label="The way round">
@@ -112,6 +97,21 @@ export function RoundsView({ log }: { log: Log }) {
         </DndContext>
       </section>
     </div>
+  );
+}
+
+function Who({ id, label, value, onWho }: { id: string; label: string; value: string; onWho: (who: string) => void }) {
+  return (
+    <label className="grid gap-0.5 text-[0.9rem] font-medium" htmlFor={id}>
+      {label}
+      <input
+        id={id}
+        className="control font-normal"
+        maxLength={60}
+        value={value}
+        onChange={(e) => onWho(e.target.value)}
+      />
+    </label>
   );
 }
 

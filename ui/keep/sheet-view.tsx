@@ -84,7 +84,6 @@ function Code({ text, name }: { text: string; name: string }) {
       gone = true;
     };
   }, [text]);
-  // biome-ignore lint/performance/noImgElement: a picture that was just made
   return picture ? (
     <img src={picture} alt={`Code that opens ${name}`} className="size-20" />
   ) : (

@@ -1,0 +1,67 @@
+import { walk } from '../line/walk';
+import { but, goodShop } from '../test/good-lines';
+import { calibrations } from './calibrate';
+import { expectReadings } from './expect-reading';
+import type { LoggedDrain } from './judge-log';
+import { type LogEntry, type LoggedEntry, logEntrySchema } from './log-entry';
+
+const plan = goodShop();
+let n = 0;
+const entry = (change: Partial<LogEntry>): LoggedEntry => {
+  const e = logEntrySchema.parse({
+    id: `00000000-0000-4000-8000-${String(n++).padStart(12, '0')}`,
+    kind: 'reading',
+    stageId: 'coalescing-filter',
+    measuredAt: `2026-11-${String(1 + (n % 27)).padStart(2, '0')}T08:00`,
+    who: 'me',
+    instrument: 'fitted',
+    ...change,
+  });
+  return { ...e, stageName: 'x', enteredAt: '', expected: expectReadings(plan, e) };
+};
+const drop =
+  (walk(plan).at('isolating-valve')?.pressurePa as number) - (walk(plan).at('coalescing-filter')?.pressurePa as number);
+
+test('a filter’s loss follows the drops that were read: taken over, the plan expects what was read', () => {
+  const read = 1.5 * drop;
+  const log = Array.from({ length: 6 }, () => entry({ readings: [{ of: 'pressure-drop', value: read }] }));
+  const [c] = calibrations(plan, [], log);
+  expect(c).toMatchObject({ stageId: 'coalescing-filter', field: 'pressureLossPa', entries: 6 });
+  const mended = but('coalescing-filter', { pressureLossPa: c?.to })(plan);
+  const now =
+    (walk(mended).at('isolating-valve')?.pressurePa as number) -
+    (walk(mended).at('coalescing-filter')?.pressurePa as number);
+  expect(now / read).toBeCloseTo(1, 2);
+});
+
+test('a separator by its drains, a cooler by the air behind it; a correction counts, what it corrects does not', () => {
+  const drains = Array.from({ length: 5 }, (_, i) => ({
+    stageId: 'separator',
+    drainedAt: `2026-11-0${i + 1}T16:00`,
+    amountM3: 0.8e-3,
+    expectedKg: 1,
+    struck: i === 9,
+  })) as unknown as LoggedDrain[];
+  const [sep] = calibrations(plan, drains, []);
+  expect(sep?.to).toBeCloseTo(0.95 * 0.8, 6);
+  const warm = [44, 45, 43, 44].map((c) =>
+    entry({
+      stageId: 'aftercooler',
+      readings: [{ of: 'temperature', value: c }],
+      intakeTemperatureC: 24,
+      intakeRelativeHumidity: 0.5,
+    }),
+  );
+  const slip = entry({ stageId: 'aftercooler', readings: [{ of: 'temperature', value: 200 }] });
+  const mended = entry({ stageId: 'aftercooler', readings: [{ of: 'temperature', value: 44 }], amends: slip.id });
+  const [cooler] = calibrations(plan, [], [...warm, slip, mended]);
+  expect(cooler).toMatchObject({ field: 'approachK', from: 10, entries: 5 });
+  expect(cooler?.to).toBeCloseTo(20, 6);
+});
+
+test('too few readings, or readings as expected, propose nothing', () => {
+  const few = Array.from({ length: 3 }, () => entry({ readings: [{ of: 'pressure-drop', value: 2 * drop }] }));
+  expect(calibrations(plan, [], few)).toEqual([]);
+  const fine = Array.from({ length: 6 }, () => entry({ readings: [{ of: 'pressure-drop', value: 1.01 * drop }] }));
+  expect(calibrations(plan, [], fine)).toEqual([]);
+});
