@@ -18,6 +18,11 @@ const PAGES = [
   `${DEMO}/line?hour=4700`,
   '/lines/d0000000-0000-4000-8000-000000000002/line?stage=grinder',
   `${DEMO}/logbook`,
+  `${DEMO}/logbook/all`,
+  `${DEMO}/today`,
+  `${DEMO}/rounds`,
+  `${DEMO}/rounds/go?round=round`,
+  `${DEMO}/rounds/sheet`,
   '/dew-point',
   '/catalogue',
 ];
@@ -55,7 +60,7 @@ for (const width of [390, 1280, 1920])
 
 test('on a phone nothing lies over the bar of views', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const view of ['survey', 'line', 'water', 'water/year', 'advice', 'day', 'logbook']) {
+  for (const view of ['survey', 'line', 'water', 'water/year', 'advice', 'today', 'rounds', 'logbook']) {
     await page.goto(`${DEMO}/${view}`);
     await page.waitForTimeout(300);
     const covered = await page.getByRole('navigation', { name: 'Views' }).evaluate((bar) =>

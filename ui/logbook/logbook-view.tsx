@@ -12,6 +12,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { DrainForm } from './drain-form';
 import { EntryList } from './entry-list';
 import { JudgementCard } from './judgement-card';
+import { LogTabs } from './log-tabs';
 import { Verdict } from './verdict';
 import { sayTime } from './when';
 
@@ -51,7 +52,10 @@ export function LogbookView({ entries }: { entries: readonly LoggedDrain[] }) {
     );
   return (
     <div className="mx-auto grid max-w-[1400px] items-start gap-x-6 gap-y-5 p-4 lg:grid-cols-[26rem_1fr]">
-      <h1 className="lg:col-span-2">Logbook</h1>
+      <div className="flex flex-wrap items-center gap-4 lg:col-span-2">
+        <h1>Logbook</h1>
+        <LogTabs />
+      </div>
       <DrainForm
         entries={standing}
         pointId={pointId}

@@ -93,7 +93,7 @@ export function Frame({
                 <RailLink href={`/lines/${planId}/rounds`} below icon={<Footprints size={18} />}>
                   Rounds
                 </RailLink>
-                <RailLink href={`/lines/${planId}/logbook`} icon={<ClipboardList size={18} />}>
+                <RailLink href={`/lines/${planId}/logbook`} below icon={<ClipboardList size={18} />}>
                   Logbook
                 </RailLink>
                 <RailHeading>Answer</RailHeading>

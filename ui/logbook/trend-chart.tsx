@@ -1,0 +1,123 @@
+'use client';
+
+import { format } from 'date-fns';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { fromSi, unitOf } from '@/core/quantity/units';
+import { type LoggedEntry, standingEntries } from '@/core/record/log-entry';
+import { READINGS, type ReadingName } from '@/core/routine/task';
+import { useUnits } from '@/ui/units/units';
+
+interface Point {
+  at: number;
+  read: number;
+  si: number;
+  band: [number, number] | undefined;
+}
+
+/** A quantity through time over the band that the plan expected on each day; changes and openings of the point are marked. */
+export function TrendChart({
+  entries,
+  stageId,
+  of,
+}: {
+  entries: readonly LoggedEntry[];
+  stageId: string;
+  of: ReadingName;
+}) {
+  const { choice, say, atmosphericPa } = useUnits();
+  const { quantity, label } = READINGS[of];
+  const u = unitOf(quantity, choice[quantity]);
+  const inUnit = (si: number): number => fromSi(si, u, atmosphericPa);
+  const own = standingEntries(entries)
+    .filter((e) => e.stageId === stageId)
+    .sort((a, b) => a.measuredAt.localeCompare(b.measuredAt));
+  const data = own.flatMap((e): Point[] =>
+    e.readings.flatMap((r, i) => {
+      if (r.of !== of) return [];
+      const x = e.expected[i];
+      return [
+        {
+          at: new Date(e.measuredAt).getTime(),
+          read: inUnit(r.value),
+          si: r.value,
+          band: x ? [inUnit(x.low), inUnit(x.high)] : undefined,
+        },
+      ];
+    }),
+  );
+  const changes = own.filter(
+    (e) =>
+      e.kind === 'change' ||
+      e.kind === 'repair' ||
+      e.kind === 'regeneration' ||
+      ['M12', 'M13', 'M14', 'M22'].includes(e.task ?? ''),
+  );
+  return (
+    <figure>
+      <div className="h-52">
+        <ResponsiveContainer width="100%" height="100%">
+          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
+            <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              scale="time"
+              domain={['dataMin', 'dataMax']}
+              tickFormatter={(t: number) => format(t, 'd MMM')}
+              stroke="var(--quiet)"
+              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
+              minTickGap={28}
+              padding={{ left: 12, right: 12 }}
+            />
+            <YAxis
+              width={52}
+              stroke="var(--quiet)"
+              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
+              domain={['auto', 'auto']}
+            />
+            <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
+            {changes.map((e) => (
+              <ReferenceLine
+                key={e.id}
+                x={new Date(e.measuredAt).getTime()}
+                stroke="var(--copper)"
+                strokeDasharray="4 3"
+              />
+            ))}
+            <Line dataKey="read" stroke="var(--deep)" dot={{ r: 3.5, fill: 'var(--deep)' }} isAnimationActive={false} />
+            <Tooltip
+              isAnimationActive={false}
+              content={({ active, payload }) => {
+                const p = payload?.[0]?.payload as Point | undefined;
+                return active && p ? (
+                  <p className="floating px-3 py-1.5 text-[0.85rem]">
+                    {format(p.at, 'EEE d MMM, HH:mm')}: {say(p.si, quantity)}
+                  </p>
+                ) : null;
+              }}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
+      <figcaption className="flex flex-wrap gap-x-4 text-[0.8rem] text-quiet">
+        <span>
+          {label.toLowerCase()}, {u.symbol}
+        </span>
+        <span className="flex items-center gap-1">
+          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
+        </span>
+        {changes.length > 0 && <span className="text-copper">┆ changed or opened</span>}
+      </figcaption>
+    </figure>
+  );
+}
