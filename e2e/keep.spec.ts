@@ -34,7 +34,7 @@ test('a whole round on the phone: each point once, each entry in the log once, j
   await page.getByRole('button', { name: 'Log and next' }).click();
   await expect(page.locator('#main').getByRole('alert')).toBeVisible();
   for (let i = 0; i < count; i++) {
-    await expect(page.getByText(`${i + 1} of ${count}`)).toBeVisible();
+    await expect(page.getByText(`· ${i + 1} of ${count}`)).toBeVisible();
     if (i === 1) {
       await page.getByRole('button', { name: 'Could not' }).click();
       await page.getByRole('button', { name: 'Note it and next' }).click();
@@ -43,8 +43,11 @@ test('a whole round on the phone: each point once, each entry in the log once, j
       await page.getByRole('button', { name: 'Note it and next' }).click();
       continue;
     }
-    await answer(page, 'Bram');
-    await page.getByRole('button', { name: 'Log and next' }).click();
+    // A point may ask for several readings, one after another.
+    for (let k = 0; k < 4 && (await page.getByText(`· ${i + 1} of ${count}`).isVisible()); k++) {
+      await answer(page, 'Bram');
+      await page.getByRole('button', { name: 'Log and next' }).click();
+    }
   }
   await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
   await expect(page.getByText('All of it is in the log.')).toBeVisible();
@@ -59,7 +62,9 @@ test('a whole round on the phone: each point once, each entry in the log once, j
   await page.goto(`${own}/today`);
   await expect(page.getByRole('region', { name: 'Overdue' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Logbook', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Judgement' })).toContainText('came out');
+  await expect(page.getByRole('region', { name: 'All entries' })).toContainText(
+    /24.0 mL[\s\S]*(as expected|less|more)/,
+  );
 });
 
 test('the database away during a round: what was logged is kept in the phone and is there once afterwards', async ({
@@ -164,7 +169,7 @@ test('readings from a table are read first, with their rows, and doubled by noth
     await expect(importing).toContainText('1 readings can be logged, 1 rows cannot');
     await expect(importing).toContainText('row 3: this line has no point “Boiler”');
     await importing.getByRole('button', { name: 'Log them' }).click();
-    await expect(page.getByRole('region', { name: 'Entries' }).getByText('Air temperature')).toHaveCount(1);
+    await expect(page.getByRole('region', { name: 'Entries' }).getByText('Air temperature 35')).toHaveCount(1);
   }
 });
 

@@ -5,7 +5,7 @@ import { surveyAtmosphericPa } from '../core/line/survey';
 import { walk } from '../core/line/walk';
 import { type DueTask, dueTasks } from '../core/routine/due';
 import { routineFacts } from '../core/routine/facts';
-import { lastDone, putOffs } from '../core/routine/last-done';
+import { lastDone, putOffs, routineEvents } from '../core/routine/last-done';
 import { yearOfMonths } from '../core/season/month-means';
 import { runWeather } from '../core/season/run-weather';
 import type { WeatherHours } from '../core/season/weather';
@@ -37,5 +37,11 @@ export async function dueOn(planId: string, plan: Plan, now: string): Promise<Du
     const year = run && pointYear(run, s.id);
     if (year) years.set(s.id, year);
   }
-  return dueTasks(routineFacts(plan, walk(plan), years), lastDone(entries, drains), putOffs(entries), now);
+  return dueTasks(
+    routineFacts(plan, walk(plan), years),
+    lastDone(entries, drains),
+    putOffs(entries),
+    now,
+    routineEvents(entries),
+  );
 }

@@ -44,6 +44,8 @@ const RANGES: Record<ReadingName, readonly [least: number, most: number]> = {
   'pressure-drop': [0, 1e6],
   'pressure-static': [5e4, 45e5],
   'pressure-flowing': [5e4, 45e5],
+  'pressure-from': [5e4, 45e5],
+  'pressure-to': [5e4, 45e5],
   'cut-in': [1e5, 45e5],
   'cut-out': [1e5, 45e5],
   hours: [0, 3.6e9],
@@ -117,6 +119,8 @@ export const logEntrySchema = z
     if (says.includes(e.kind) && e.what === '') refuse('what', 'Say what.');
     if (e.kind === 'complaint' && e.what === '' && e.symptom === null) refuse('what', 'Say what is wrong.');
     if (e.kind === 'reading' && e.readings.length === 0) refuse('readings', 'A reading needs a number.');
+    if (new Set(e.readings.map((r) => r.of)).size < e.readings.length)
+      refuse('readings', 'Each reading once in an entry.');
     if (e.amends === e.id) refuse('amends', 'An entry cannot correct itself.');
   });
 export type LogEntry = z.infer<typeof logEntrySchema>;

@@ -1,6 +1,6 @@
 import { dailyWaterKg, type PointYear } from '../drain/point-year';
 import type { Plan, Stage } from '../line/plan';
-import { allStages, standing } from '../line/runs';
+import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { calendarDayOf, spansOf } from '../line/working-time';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { sayDay } from '../season/calendar';
@@ -26,6 +26,13 @@ export interface PutOff {
   /** Shop time until which it is not asked for. */
   readonly until: ShopTime;
   readonly reason: string;
+}
+
+/** Something that asks for other chores at once: a stage was opened, or water was where none should be. */
+export interface RoutineEvent {
+  readonly stageId: string;
+  readonly at: ShopTime;
+  readonly what: 'opened' | 'wet';
 }
 
 export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
@@ -90,9 +97,26 @@ function firstFrostDay(facts: RoutineFacts, fromDay: number): number | undefined
   return first;
 }
 
+/** The newest event upstream of a stage that asks for a chore and that it was not done after. */
+function afterEvent(
+  plan: Plan,
+  stage: Stage,
+  task: Task,
+  events: readonly RoutineEvent[],
+  last: ShopTime | undefined,
+): RoutineEvent | undefined {
+  const { after } = task.every;
+  if (!after) return undefined;
+  const path = pathTo(plan, stage.id);
+  return events.find(
+    (e) => after.includes(e.what) && (last === undefined || e.at > last) && path.some((s) => s.id === e.stageId),
+  );
+}
+
 /**
  * What is due, the most pressing first.
  * @param now the shop’s clock
+ * @param events of the log, the newest first
  * @param done the last time of each chore, from the log; what was never logged counts from the day on which the routine began
  */
 export function dueTasks(
@@ -100,6 +124,7 @@ export function dueTasks(
   done: readonly LastDone[],
   putOffs: readonly PutOff[],
   now: ShopTime,
+  events: readonly RoutineEvent[] = [],
 ): DueTask[] {
   const { plan } = facts;
   const nowMs = shopTimeMs(now);
@@ -138,6 +163,12 @@ export function dueTasks(
           dueMs = base + days * DAY_MS;
           season = 'wetter weather by its year';
         }
+      }
+      const after = afterEvent(plan, stage, task, events, last);
+      if (after && shopTimeMs(after.at) < dueMs) {
+        dueMs = shopTimeMs(after.at);
+        const where = stageById(plan, after.stageId)?.name ?? 'something';
+        season = after.what === 'opened' ? `${where} was opened` : `water was seen at ${where}`;
       }
       dueMs = workday(plan, dueMs);
       const own = off.get(key);

@@ -1,6 +1,7 @@
 import type { LoggedDrain } from '../record/judge-log';
 import { type LoggedEntry, standingEntries } from '../record/log-entry';
-import type { LastDone, PutOff } from './due';
+import type { LastDone, PutOff, RoutineEvent } from './due';
+import { taskById } from './tasks';
 
 /** Chores that a logged drain does. */
 export const DRAINING: readonly string[] = ['M01', 'M02', 'M24'];
@@ -28,4 +29,21 @@ export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
     .filter((e) => e.kind === 'put-off' && e.task !== null && e.until !== null)
     .sort((a, b) => a.measuredAt.localeCompare(b.measuredAt))
     .map((e) => ({ stageId: e.stageId, task: e.task as string, until: e.until as string, reason: e.what }));
+}
+
+const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
+const RECENT = 200; // entries that are looked through
+
+/** What of the log asks for other chores at once, the newest first: openings, and water where none should be. */
+export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
+  return [...standingEntries(entries)]
+    .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))
+    .slice(0, RECENT)
+    .flatMap((e): RoutineEvent[] => {
+      const opened =
+        e.kind === 'change' || e.kind === 'repair' || (taskById(e.task ?? '')?.isolates && e.result !== 'could-not');
+      const wet = e.kind === 'complaint' && WET.includes(e.symptom ?? '');
+      const what = wet ? 'wet' : opened ? 'opened' : undefined;
+      return what && e.stageId !== '' ? [{ stageId: e.stageId, at: e.measuredAt, what }] : [];
+    });
 }

@@ -137,6 +137,30 @@ describe('what is due', () => {
     expect(of(due(plan, [], off, '2026-11-29T00:01'), 'receiver', 'M01').state).toBe('overdue');
   });
 
+  test('an opening upstream asks for the cloth at once, and the reading behind it; water seen for the dew point', () => {
+    const spray = all(plan, but('outlet', { use: 'spray' }));
+    const done = ['M34', 'M11'].flatMap((task) =>
+      ['outlet', 'coalescing-filter', 'fine'].map((stageId) => ({ stageId, task, at: '2026-11-26T08:00' })),
+    );
+    const facts = routineFacts(spray, walk(spray));
+    const at = (events: Parameters<typeof dueTasks>[4]) => dueTasks(facts, done, [], NOW, events);
+    expect(of(at([]), 'outlet', 'M34').state).toBe('soon');
+    const opened = at([{ stageId: 'coalescing-filter', at: '2026-11-26T15:00', what: 'opened' }]);
+    expect(of(opened, 'outlet', 'M34')).toMatchObject({
+      state: 'overdue',
+      season: expect.stringMatching(/was opened/),
+    });
+    expect(of(opened, 'fine', 'M11').state).toBe('overdue');
+    // What lies before it is not asked.
+    expect(
+      of(at([{ stageId: 'fine', at: '2026-11-26T15:00', what: 'opened' }]), 'coalescing-filter', 'M11').state,
+    ).toBe('soon');
+    expect(
+      of(at([{ stageId: 'refrigerated-dryer', at: '2026-11-26T15:00', what: 'wet' }]), 'refrigerated-dryer', 'M16')
+        .state,
+    ).toBe('overdue');
+  });
+
   test('a chore left out is gone, another stays', () => {
     const without: Plan = {
       ...plan,

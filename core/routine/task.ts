@@ -11,6 +11,8 @@ export const READINGS = {
   'pressure-flowing': { label: 'Pressure in flow', quantity: 'pressure' },
   'cut-in': { label: 'Cuts in at', quantity: 'pressure' },
   'cut-out': { label: 'Cuts out at', quantity: 'pressure' },
+  'pressure-from': { label: 'From a pressure of', quantity: 'pressure' },
+  'pressure-to': { label: 'To a pressure of', quantity: 'pressure' },
   hours: { label: 'Hour meter', quantity: 'time' },
   seconds: { label: 'It took', quantity: 'duration' },
   flow: { label: 'Flow', quantity: 'volumeFlow' },
@@ -32,6 +34,8 @@ export interface Every {
   readonly spentShare?: number;
   /** The element’s pressure drop over that of a clean one, at the same flow, Pa. */
   readonly dropPa?: number;
+  /** At once after something upstream was opened, or drops were seen where none should be. */
+  readonly after?: readonly ('opened' | 'wet')[];
   /** Before the first frost of its year of weather. */
   readonly frost?: true;
 }

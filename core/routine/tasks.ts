@@ -212,7 +212,7 @@ export const TASKS: readonly Task[] = [
   {
     id: 'M11',
     does: 'Read its pressure drop',
-    every: { days: 7 },
+    every: { days: 7, after: ['opened'] },
     cautions: [],
     tools: 'Its gauge',
     steps: ['At 70 % of its flow or more read the gauge; tap it.', 'Note how the pump was loaded.'],
@@ -292,7 +292,7 @@ export const TASKS: readonly Task[] = [
   {
     id: 'M16',
     does: 'Measure the dew point behind it',
-    every: { days: 365 },
+    every: { days: 365, after: ['wet'] },
     cautions: [],
     tools: 'A dew-point meter with a certificate',
     steps: [
@@ -518,7 +518,7 @@ export const TASKS: readonly Task[] = [
       'Drain the tank and shut it off behind.',
       'Time the pump between two pressures in the middle of the gauge; the Line reckons the delivery.',
     ],
-    records: ['seconds'],
+    records: ['pressure-from', 'pressure-to', 'seconds'],
     accept: 'At least 85 % of what it was in its first year.',
     abnormal: 'Less: valves, rings, filter, a leak, the belt.',
     minutes: 15,
@@ -531,7 +531,7 @@ export const TASKS: readonly Task[] = [
     cautions: [],
     tools: 'Stopwatch',
     steps: ['All tools shut, the pump off.', 'Time the fall between two pressures.'],
-    records: ['seconds'],
+    records: ['pressure-from', 'pressure-to', 'seconds'],
     accept: 'Under a tenth of the delivery.',
     abnormal: 'More: look for leaks.',
     minutes: 15,
@@ -553,7 +553,7 @@ export const TASKS: readonly Task[] = [
   {
     id: 'M34',
     does: 'Hold a white cloth into the air',
-    every: { days: 7 },
+    every: { days: 7, after: ['opened', 'wet'] },
     cautions: ['C17'],
     tools: 'White cloth, goggles',
     steps: [

@@ -1,7 +1,7 @@
 import type { Plan } from '@/core/line/plan';
 import { placeOf } from '@/core/line/survey';
 import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
-import { logEntrySchema } from '@/core/record/log-entry';
+import { type LogEntry, logEntrySchema } from '@/core/record/log-entry';
 import type { DueTask } from '@/core/routine/due';
 import { DRAINING } from '@/core/routine/last-done';
 import type { ReadingName } from '@/core/routine/task';
@@ -14,6 +14,8 @@ export interface ChoreAnswers {
   readonly who: string;
   /** SI; words where what was typed is no number; nothing where nothing was typed. */
   readonly number: number | string | undefined;
+  /** What was read before it at the same point. */
+  readonly readings: LogEntry['readings'];
   readonly looks: DrainEntry['appearance'] | undefined;
   readonly wrong: boolean;
   readonly couldNot: boolean;
@@ -24,9 +26,9 @@ export interface ChoreAnswers {
   readonly since: string;
 }
 
-/** What of a chore is read, where it is read at all. */
-export const readOf = (task: DueTask['task']): ReadingName | undefined =>
-  DRAINING.includes(task.id) ? 'amount' : task.records[0];
+/** What of a chore is read, in order. */
+export const readOf = (task: DueTask['task']): readonly ReadingName[] =>
+  DRAINING.includes(task.id) ? ['amount'] : task.records;
 
 const NOBODY = 'Say who you are, once: this phone remembers it.';
 
@@ -54,7 +56,7 @@ export function choreEntry(
   if (who === '') return { problem: NOBODY };
   if (typeof a.number === 'string') return { problem: a.number };
   const drains = DRAINING.includes(task.id);
-  const of = readOf(task);
+  const of = readOf(task)[a.readings.length];
   if (drains && a.number === undefined) return { problem: 'Type how much came out; 0 if nothing did.' };
   if (of && a.number === undefined && !a.wrong) return { problem: 'Type what you read, or say that you could not.' };
   if (drains && !a.looks && a.number !== 0) return { problem: 'Say how it looked.' };
@@ -98,7 +100,7 @@ export function choreEntry(
     who,
     result: a.wrong ? 'not-ok' : 'ok',
     what: a.wrong ? because : '',
-    readings: of && a.number !== undefined ? [{ of, value: a.number }] : [],
+    readings: [...a.readings, ...(of && a.number !== undefined ? [{ of, value: a.number }] : [])],
     instrument: 'fitted',
     photoId,
   });

@@ -8,6 +8,7 @@ import { QUANTITIES, type QuantityName, unitOf } from '@/core/quantity/units';
 import { APPEARANCES, type DrainEntry } from '@/core/record/drain-entry';
 import { expectDrain } from '@/core/record/expect-drain';
 import { expectReadings } from '@/core/record/expect-reading';
+import type { LogEntry } from '@/core/record/log-entry';
 import type { DueTask } from '@/core/routine/due';
 import { DRAINING } from '@/core/routine/last-done';
 import { READINGS } from '@/core/routine/task';
@@ -42,11 +43,14 @@ export function Chore({
   const { plan } = usePlan();
   const { task, stage } = t;
   const drains = DRAINING.includes(task.id);
-  const of = readOf(task);
+  const [readings, setReadings] = useState<LogEntry['readings']>([]);
+  const asked = readOf(task);
+  const of = asked[readings.length];
   const quantity: QuantityName = of ? READINGS[of].quantity : 'mass';
   const { choice, atmosphericPa, say } = useUnits();
   const units = QUANTITIES[quantity].units.slice(0, UNITS_SHOWN);
-  const [unitId, setUnit] = useState(() => unitOf(quantity, choice[quantity]).id);
+  const [unitOwn, setUnit] = useState<string>();
+  const unitId = units.some((u) => u.id === unitOwn) ? unitOwn : unitOf(quantity, choice[quantity]).id;
   const [text, setText] = useState('');
   const [spent, setSpent] = useState(() => (stage.kind === 'bead-cartridge' ? stage.parameters.spentShare : 0));
   const [looks, setLooks] = useState<DrainEntry['appearance']>();
@@ -86,12 +90,22 @@ export function Chore({
   const value = (): number | string | undefined => {
     if (!of || isBeads) return isBeads ? spent : undefined;
     if (text.trim() === '' || text === '-') return undefined;
-    const parsed = parseQuantity(text, quantity, { choice: { ...choice, [quantity]: unitId }, atmosphericPa });
+    const parsed = parseQuantity(text, quantity, {
+      choice: { ...choice, [quantity]: unitId as string },
+      atmosphericPa,
+    });
     return parsed.ok ? parsed.value : parsed.message;
   };
   const submit = (event: FormEvent): void => {
     event.preventDefault();
-    const answer = choreEntry(plan, t, { who, number: value(), looks, wrong, couldNot, because, photo, since });
+    const number = value();
+    if (!couldNot && of && typeof number === 'number' && readings.length + 1 < asked.length) {
+      setReadings([...readings, { of, value: number }]);
+      setText('');
+      setProblem(undefined);
+      return;
+    }
+    const answer = choreEntry(plan, t, { who, number, readings, looks, wrong, couldNot, because, photo, since });
     if ('problem' in answer) {
       setProblem(answer.problem);
       return;
@@ -154,6 +168,7 @@ export function Chore({
                   </div>
                 </div>
                 <p className="text-quiet">
+                  {asked.length > 1 && `${readings.length + 1} of ${asked.length}: `}
                   {READINGS[of].label.toLowerCase()}
                   {expected && (
                     <>

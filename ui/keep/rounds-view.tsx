@@ -17,14 +17,15 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Printer } from 'lucide-react';
+import { Download, GripVertical, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { stageById } from '@/core/line/runs';
 import { shopTimeMs } from '@/core/record/shop-clock';
-import { choresOfLine } from '@/core/routine/due';
+import { choresOfLine, type DueTask, dueTime } from '@/core/routine/due';
 import { roundsOf, wayRound } from '@/core/routine/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { saveCsv } from '@/ui/water/data-table';
 import { type Log, useDue } from './use-due';
 
 /** The rounds that are due, who does them, and the way round. */
@@ -49,7 +50,13 @@ export function RoundsView({ log }: { log: Log }) {
     <div className="mx-auto grid max-w-[1080px] items-start gap-x-8 gap-y-5 p-4 lg:grid-cols-2">
       <div className="flex flex-wrap items-center gap-3 lg:col-span-2">
         <h1>Rounds</h1>
-        <Link href={`/lines/${planId}/rounds/sheet`} className="button ml-auto">
+        <button type="button" className="button ml-auto" onClick={() => saveCsv(tableOf(tasks))}>
+          <Download size={15} aria-hidden /> Routine as CSV
+        </button>
+        <Link href={`/lines/${planId}/rounds/cards`} className="button">
+          <Printer size={15} aria-hidden /> Cards
+        </Link>
+        <Link href={`/lines/${planId}/rounds/sheet`} className="button">
           <Printer size={15} aria-hidden /> Round sheet
         </Link>
       </div>
@@ -99,6 +106,22 @@ export function RoundsView({ log }: { log: Log }) {
     </div>
   );
 }
+
+const tableOf = (tasks: readonly DueTask[]) => ({
+  name: 'routine',
+  columns: ['point', 'chore', 'id', 'every, days', 'by', 'due', 'last done', 'minutes', 'shut down'],
+  rows: tasks.map((t) => [
+    t.stage.name,
+    t.task.does,
+    t.task.id,
+    Number(t.interval.days.toPrecision(3)),
+    t.interval.by,
+    dueTime(t),
+    t.last ?? '',
+    t.task.minutes,
+    t.task.isolates ? 'yes' : '',
+  ]),
+});
 
 function Who({ id, label, value, onWho }: { id: string; label: string; value: string; onWho: (who: string) => void }) {
   return (

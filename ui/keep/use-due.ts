@@ -7,7 +7,7 @@ import type { LoggedDrain } from '@/core/record/judge-log';
 import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
 import { routineFacts } from '@/core/routine/facts';
-import { lastDone, putOffs } from '@/core/routine/last-done';
+import { lastDone, putOffs, routineEvents } from '@/core/routine/last-done';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
@@ -44,7 +44,14 @@ export function useDue({ drains, entries }: Log): { tasks: readonly DueTask[]; n
     return all;
   }, [ran]);
   const tasks = useMemo(
-    () => dueTasks(routineFacts(plan, section, years), lastDone(entries, drains), putOffs(entries), now),
+    () =>
+      dueTasks(
+        routineFacts(plan, section, years),
+        lastDone(entries, drains),
+        putOffs(entries),
+        now,
+        routineEvents(entries),
+      ),
     [plan, section, years, entries, drains, now],
   );
   return { tasks, now };

@@ -1,15 +1,17 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { findingsOf } from '@/core/diagnose/findings';
 import { fieldsOf } from '@/core/equipment/index';
 import { setParameter } from '@/core/line/edit';
 import { stageById } from '@/core/line/runs';
 import { calibrations } from '@/core/record/calibrate';
 import { verdictOfReading } from '@/core/record/expect-reading';
+import { implied } from '@/core/record/implied';
 import { ENTRY_KINDS, type LoggedEntry, RESULTS, standingEntries } from '@/core/record/log-entry';
 import { READINGS, type ReadingName } from '@/core/routine/task';
 import { taskById } from '@/core/routine/tasks';
@@ -93,6 +95,7 @@ export function AllView({ log }: { log: Log }) {
             <button type="button" className="button" onClick={() => saveCsv(tableOf(found))}>
               CSV
             </button>
+            <SavedViews q={search} kind={kind} />
             <a className="button" href={`/api/plans/${planId}/everything`} download="cool-dram-line.json">
               Everything, JSON
             </a>
@@ -114,10 +117,63 @@ export function AllView({ log }: { log: Log }) {
   );
 }
 
+interface SavedView {
+  readonly q: string;
+  readonly kind: string;
+}
+const VIEWS_KEY = 'cool-dram.log-views';
+
+/** Searches that one comes back to, kept in this browser. */
+function SavedViews({ q, kind }: SavedView) {
+  const { planId } = usePlan();
+  const [views, setViews] = useState<readonly SavedView[]>([]);
+  useEffect(() => {
+    try {
+      setViews(JSON.parse(localStorage.getItem(VIEWS_KEY) ?? '[]'));
+    } catch {
+      // What cannot be read any more is no view.
+    }
+  }, []);
+  const set = (next: readonly SavedView[]): void => {
+    setViews(next);
+    localStorage.setItem(VIEWS_KEY, JSON.stringify(next));
+  };
+  const same = (v: SavedView): boolean => v.q === q && v.kind === kind;
+  const isPlain = q === '' && kind === 'all';
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      {!isPlain && !views.some(same) && (
+        <button type="button" className="button" onClick={() => set([...views, { q, kind }])}>
+          Keep this view
+        </button>
+      )}
+      {views.map((v) => (
+        <span key={`${v.kind} ${v.q}`} className="flex items-center">
+          <Link
+            className={`button ${same(v) ? 'border-ink' : ''}`}
+            href={`/lines/${planId}/logbook/all?${new URLSearchParams({ ...(v.q && { q: v.q }), ...(v.kind !== 'all' && { kind: v.kind }) })}`}
+          >
+            {[v.kind !== 'all' && ENTRY_KINDS[v.kind as keyof typeof ENTRY_KINDS], v.q].filter(Boolean).join(': ')}
+          </Link>
+          <button
+            type="button"
+            className="min-h-8 px-2 text-quiet"
+            onClick={() => set(views.filter((x) => x !== v))}
+            aria-label="Forget this view"
+          >
+            ×
+          </button>
+        </span>
+      ))}
+    </div>
+  );
+}
+
 function Entry({ entry: e, standing, onAmend }: { entry: LoggedEntry; standing: boolean; onAmend: () => void }) {
   const { plan, planId } = usePlan();
   const { say } = useUnits();
   const findings = standing ? findingsOf(plan, e) : [];
+  const meant = implied(plan, e);
   const title = e.task ? `${taskById(e.task)?.does ?? e.task}` : ENTRY_KINDS[e.kind];
   return (
     <li
@@ -150,6 +206,14 @@ function Entry({ entry: e, standing, onAmend }: { entry: LoggedEntry; standing: 
             </p>
           );
         })}
+        {meant && (
+          <p
+            className={`text-[0.92rem] ${(meant.what === 'leak' ? meant.ofDelivery > 0.1 : meant.ofDelivery < 0.85) ? 'text-brick' : 'text-water'}`}
+          >
+            {meant.what === 'leak' ? 'Leaks' : 'Delivers'} {say(meant.flowM3PerS, 'volumeFlow')},{' '}
+            {say(meant.ofDelivery, 'share')} of what the pump is said to give
+          </p>
+        )}
         <p className="text-[0.85rem] text-quiet">
           {e.who}
           {e.what && ` · ${e.what}`}

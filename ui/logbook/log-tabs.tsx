@@ -15,6 +15,7 @@ export function LogTabs() {
         [
           [base, 'Drains'],
           [`${base}/all`, 'Everything'],
+          [`${base}/trial`, 'Trial'],
         ] as const
       ).map(([href, name]) => (
         <Link

@@ -1,0 +1,138 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import { parseAsInteger, parseAsString, useQueryState } from 'nuqs';
+import { useMemo } from 'react';
+import { ENTRY_KINDS, standingEntries } from '@/core/record/log-entry';
+import { shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
+import { trial } from '@/core/record/trial';
+import { READINGS } from '@/core/routine/task';
+import { taskById } from '@/core/routine/tasks';
+import { Field, tied } from '@/ui/forms/field';
+import type { Log } from '@/ui/keep/use-due';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+import { LogTabs } from './log-tabs';
+import { nowOnTheWall, sayTime } from './when';
+
+const DAY_MS = 86_400_000;
+
+/** Before and after: the readings of some days on each side of a change, to print and to show. */
+export function TrialView({ log }: { log: Log }) {
+  const { plan } = usePlan();
+  const { say } = useUnits();
+  const [at, setAt] = useQueryState(
+    'at',
+    parseAsString.withDefault(shopTimeOf(shopTimeMs(nowOnTheWall()) - 7 * DAY_MS)),
+  );
+  const [days, setDays] = useQueryState('days', parseAsInteger.withDefault(7));
+  const error = Number.isFinite(shopTimeMs(at)) ? undefined : 'Not a date and time.';
+  const rows = useMemo(() => (error ? [] : trial(log.entries, at, days)), [log.entries, at, days, error]);
+  const between = standingEntries(log.entries).filter(
+    (e) =>
+      ['change', 'repair', 'adjustment'].includes(e.kind) &&
+      Math.abs(shopTimeMs(e.measuredAt) - shopTimeMs(at)) < days * DAY_MS,
+  );
+  return (
+    <div className="mx-auto grid max-w-[1000px] gap-5 p-4">
+      <div className="no-print flex flex-wrap items-center gap-4">
+        <h1>Logbook</h1>
+        <LogTabs />
+        <button type="button" className="button ml-auto" onClick={() => window.print()}>
+          <Printer size={15} aria-hidden /> Print
+        </button>
+      </div>
+      <div className="no-print grid max-w-xl grid-cols-2 gap-3">
+        <Field id="trial-at" label="Changed at" error={error}>
+          <input
+            {...tied('trial-at', error)}
+            type="datetime-local"
+            className="control"
+            value={at}
+            onChange={(e) => void setAt(e.target.value || null)}
+          />
+        </Field>
+        <Field id="trial-days" label="Days on each side">
+          <select
+            {...tied('trial-days', undefined)}
+            className="control"
+            value={days}
+            onChange={(e) => void setDays(Number(e.target.value))}
+          >
+            {[3, 7, 14, 30, 90].map((d) => (
+              <option key={d} value={d}>
+                {d}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      <article className="grid gap-3 rounded-md border border-hairline bg-card p-5 print:border-0 print:p-0">
+        <header>
+          <h2 className="text-[1.3rem]">Before and after · {plan.survey.shop}</h2>
+          <p className="text-quiet">
+            {plan.name} · {days} days on each side of {sayTime(at)}
+          </p>
+        </header>
+        {rows.length === 0 ? (
+          <p>
+            There is nothing to hold side by side: take the same readings for some days before a change and for some
+            days after it, at the same load.
+          </p>
+        ) : (
+          <table className="w-full text-[0.92rem]">
+            <thead className="text-left text-[0.8rem] text-quiet">
+              <tr>
+                <th className="py-1 pr-3 font-medium">Point</th>
+                <th className="pr-3 font-medium">Reading</th>
+                <th className="pr-3 text-right font-medium">Before</th>
+                <th className="pr-3 text-right font-medium">After</th>
+                <th className="font-medium">So</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((r) => {
+                const { label, quantity } = READINGS[r.of];
+                return (
+                  <tr key={`${r.stageId}${r.of}`} className="border-t border-hairline">
+                    <th className="py-1.5 pr-3 text-left font-semibold">{r.stageName}</th>
+                    <td className="pr-3">{label}</td>
+                    <td className="pr-3 text-right">
+                      {say(r.before.mean, quantity)} <span className="text-quiet">({r.before.count})</span>
+                    </td>
+                    <td className="pr-3 text-right">
+                      {say(r.after.mean, quantity)} <span className="text-quiet">({r.after.count})</span>
+                    </td>
+                    <td className={r.parts ? 'font-semibold' : 'text-quiet'}>
+                      {r.parts
+                        ? r.after.mean > r.before.mean
+                          ? 'more than it scatters'
+                          : 'less than it scatters'
+                        : 'within the scatter'}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        )}
+        {between.length > 0 && (
+          <section>
+            <h3 className="eyebrow">What was done meanwhile</h3>
+            <ul className="text-[0.92rem]">
+              {between.map((e) => (
+                <li key={e.id}>
+                  {sayTime(e.measuredAt)} · {e.stageName}: {taskById(e.task ?? '')?.does ?? ENTRY_KINDS[e.kind]}{' '}
+                  {e.what}
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <p className="text-[0.82rem] text-quiet">
+          Means, with the number of readings. “More than it scatters”: over two standard errors apart.
+        </p>
+      </article>
+    </div>
+  );
+}
