@@ -137,6 +137,8 @@ test('the demo: drift is found and named, a reading out of its band points to it
   await expect(own).toContainText('more than expected');
   await own.getByText('Chilled dryer: pressure dew point higher than expected').click();
   await expect(own).toContainText('Dirt, or no draught');
+  await own.getByRole('button', { name: /^Check it.*Dirt/ }).click();
+  await expect(form.getByLabel('Which test, how it went')).toHaveValue(/Dirt, or no draught\? Clean it and read again/);
   await own.getByRole('button', { name: /^Correct/ }).click();
   const correct = page.getByRole('form', { name: 'Correct an entry' });
   await correct.getByLabel('Value, in any unit').fill('5');

@@ -5,7 +5,7 @@ import { surveyAtmosphericPa } from '../core/line/survey';
 import { walk } from '../core/line/walk';
 import { type DueTask, dueTasks } from '../core/routine/due';
 import { routineFacts } from '../core/routine/facts';
-import { lastDone, putOffs, routineEvents } from '../core/routine/last-done';
+import { lastDone, putOffs, routineEvents, signalsOf } from '../core/routine/last-done';
 import { yearOfMonths } from '../core/season/month-means';
 import { runWeather } from '../core/season/run-weather';
 import type { WeatherHours } from '../core/season/weather';
@@ -43,5 +43,6 @@ export async function dueOn(planId: string, plan: Plan, now: string): Promise<Du
     putOffs(entries),
     now,
     routineEvents(entries),
+    signalsOf(entries),
   );
 }

@@ -11,13 +11,6 @@ const PICTURES = [
   { name: 'start', at: '/', size: DESK, theme: 'light' },
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
-  { name: 'line-dark', at: `${demo}/line?stage=receiver`, size: DESK, theme: 'dark' },
-  {
-    name: 'branch',
-    at: `${demo}/line?stage=frame-bowl&lanes=frame-drop`,
-    size: { width: 1280, height: 1400 },
-    theme: 'light',
-  },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
   {
     name: 'pressure',
@@ -40,7 +33,9 @@ const PICTURES = [
   { name: 'water-week', at: `${demo}/water/week`, size: DESK, theme: 'light' },
   { name: 'water-phone', at: `${demo}/water?point=receiver`, size: PHONE, theme: 'dark' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
-  { name: 'logbook-phone', at: `${demo}/logbook?point=receiver`, size: PHONE, theme: 'dark' },
+  { name: 'log-all', at: `${demo}/logbook/all`, size: DESK, theme: 'light' },
+  { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
+  { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
   { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
 ] as const;

@@ -59,6 +59,23 @@ test('a separator by its drains, a cooler by the air behind it; a correction cou
   expect(cooler?.to).toBeCloseTo(20, 6);
 });
 
+test('a pump by two pump-ups: 500 L from 7 to 8 bar in 72 s at one temperature is 0.0069 m³/s of free air (by hand)', () => {
+  const up = () =>
+    entry({
+      kind: 'done',
+      task: 'M31',
+      stageId: 'compressor',
+      readings: [
+        { of: 'pressure-from', value: 8e5 },
+        { of: 'pressure-to', value: 9e5 },
+        { of: 'seconds', value: 72 },
+      ],
+    });
+  const [c] = calibrations(plan, [], [up(), up()]);
+  expect(c).toMatchObject({ stageId: 'compressor', field: 'freeAirDeliveryM3PerS', entries: 2 });
+  expect(c?.to).toBeCloseTo((0.5 * 1e5) / (101325 * 72), 5);
+});
+
 test('too few readings, or readings as expected, propose nothing', () => {
   const few = Array.from({ length: 3 }, () => entry({ readings: [{ of: 'pressure-drop', value: 2 * drop }] }));
   expect(calibrations(plan, [], few)).toEqual([]);

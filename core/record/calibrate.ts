@@ -2,6 +2,7 @@ import type { Plan, Stage } from '../line/plan';
 import { allStages } from '../line/runs';
 import { inPlace, surroundingsOf } from '../line/surroundings';
 import { placeOf } from '../line/survey';
+import { implied } from './implied';
 import type { LoggedDrain } from './judge-log';
 import { type LoggedEntry, standingEntries } from './log-entry';
 
@@ -33,9 +34,10 @@ function proposal(
   values: readonly number[],
   least: number,
   most: number,
+  fewest = LEAST,
 ): Calibration[] {
   const newest = values.slice(-AMONG);
-  if (newest.length < LEAST) return [];
+  if (newest.length < fewest) return [];
   const to = Math.min(most, Math.max(least, mean(newest)));
   if (Math.abs(to / from - 1) < WORTH) return [];
   return [{ stageId: stage.id, field, from, to, entries: newest.length, scatter: spread(newest) }];
@@ -43,7 +45,7 @@ function proposal(
 
 /**
  * What the log would make of the numbers of the stages: the loss of a filter by its pressure drop, what a separator catches
- * by its drains, the approach of a cooler by the air behind it. Nothing is changed by itself.
+ * by its drains, the approach of a cooler by the air behind it, the delivery of a pump by its pump-ups. Nothing is changed by itself.
  *
  * @param drains, entries of the log; the last eight of each count, four are the least
  * @source ratio of measured to expected; the walk is linear in each of these
@@ -95,6 +97,16 @@ export function calibrations(
           ),
         );
       return proposal(stage, 'approachK', stage.parameters.approachK, approaches, 0, 60);
+    }
+    if (stage.kind === 'compressor') {
+      const given = byTime
+        .filter((e) => e.stageId === stage.id)
+        .flatMap((e) => {
+          const meant = implied(plan, e);
+          return meant?.what === 'delivery' ? [meant.flowM3PerS] : [];
+        });
+      // A pump-up is one careful test, not a habit: two agree or do not.
+      return proposal(stage, 'freeAirDeliveryM3PerS', stage.parameters.freeAirDeliveryM3PerS, given, 1e-4, 1, 2);
     }
     return [];
   });

@@ -7,7 +7,7 @@ import { sayDay } from '../season/calendar';
 import type { RoutineFacts } from './facts';
 import { serviceOf } from './facts';
 import { type Interval, intervalOf } from './interval';
-import type { Task } from './task';
+import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
 
 const DAY_MS = 86_400_000;
@@ -33,6 +33,15 @@ export interface RoutineEvent {
   readonly stageId: string;
   readonly at: ShopTime;
   readonly what: 'opened' | 'wet';
+}
+
+/** The newest reading of a kind at a stage, with what the walk expected of it: corrected for the flow of that day. */
+export interface Signal {
+  readonly stageId: string;
+  readonly of: ReadingName;
+  readonly at: ShopTime;
+  readonly value: number;
+  readonly expected: { readonly value: number; readonly low: number; readonly high: number } | null;
 }
 
 export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
@@ -113,10 +122,32 @@ function afterEvent(
   );
 }
 
+/** A reading since the chore was last done that asks for it now, and what it says. */
+function signalFor(
+  stage: Stage,
+  task: Task,
+  signals: readonly Signal[],
+  last: ShopTime | undefined,
+): { at: ShopTime; says: string } | undefined {
+  const newest = (of: ReadingName): Signal | undefined =>
+    signals.find((s) => s.stageId === stage.id && s.of === of && (last === undefined || s.at > last));
+  const drop = newest('pressure-drop');
+  if (task.every.dropPa !== undefined && drop?.expected && drop.value - drop.expected.value >= task.every.dropPa)
+    return { at: drop.at, says: 'its pressure drop is over that of a clean one at this flow' };
+  const spent = newest('spent');
+  if (task.every.spentShare !== undefined && task.isolates && spent && spent.value >= task.every.spentShare)
+    return { at: spent.at, says: `its beads were spent to ${Math.round(spent.value * 100)} %` };
+  const dew = newest('dew-point');
+  if (task.every.dewPoint && dew?.expected && dew.value > dew.expected.high)
+    return { at: dew.at, says: 'its dew point read above its band' };
+  return undefined;
+}
+
 /**
  * What is due, the most pressing first.
  * @param now the shop’s clock
  * @param events of the log, the newest first
+ * @param signals of the log, the newest first
  * @param done the last time of each chore, from the log; what was never logged counts from the day on which the routine began
  */
 export function dueTasks(
@@ -125,6 +156,7 @@ export function dueTasks(
   putOffs: readonly PutOff[],
   now: ShopTime,
   events: readonly RoutineEvent[] = [],
+  signals: readonly Signal[] = [],
 ): DueTask[] {
   const { plan } = facts;
   const nowMs = shopTimeMs(now);
@@ -169,6 +201,11 @@ export function dueTasks(
         dueMs = shopTimeMs(after.at);
         const where = stageById(plan, after.stageId)?.name ?? 'something';
         season = after.what === 'opened' ? `${where} was opened` : `water was seen at ${where}`;
+      }
+      const signal = signalFor(stage, task, signals, last);
+      if (signal && shopTimeMs(signal.at) < dueMs) {
+        dueMs = shopTimeMs(signal.at);
+        season = signal.says;
       }
       dueMs = workday(plan, dueMs);
       const own = off.get(key);

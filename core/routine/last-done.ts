@@ -1,6 +1,6 @@
 import type { LoggedDrain } from '../record/judge-log';
 import { type LoggedEntry, standingEntries } from '../record/log-entry';
-import type { LastDone, PutOff, RoutineEvent } from './due';
+import type { LastDone, PutOff, RoutineEvent, Signal } from './due';
 import { taskById } from './tasks';
 
 /** Chores that a logged drain does. */
@@ -46,4 +46,20 @@ export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
       const what = wet ? 'wet' : opened ? 'opened' : undefined;
       return what && e.stageId !== '' ? [{ stageId: e.stageId, at: e.measuredAt, what }] : [];
     });
+}
+
+/** The readings of the log, the newest first, for what they ask for. */
+export function signalsOf(entries: readonly LoggedEntry[]): Signal[] {
+  return [...standingEntries(entries)]
+    .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))
+    .slice(0, RECENT)
+    .flatMap((e) =>
+      e.readings.map((r, i) => ({
+        stageId: e.stageId,
+        of: r.of,
+        at: e.measuredAt,
+        value: r.value,
+        expected: e.expected[i] ?? null,
+      })),
+    );
 }

@@ -161,6 +161,36 @@ describe('what is due', () => {
     ).toBe('overdue');
   });
 
+  test('a reading asks for the change: drop over a clean element at its flow, beads spent, dew point above its band', () => {
+    const own = all(plan, behind('fine', stageOf('bead-cartridge')));
+    const facts = routineFacts(own, walk(own));
+    const at = '2026-11-26T08:00';
+    const clean = { value: 8e3, low: 4e3, high: 12e3 };
+    const state = (signals: Parameters<typeof dueTasks>[5], stageId: string, task: string) =>
+      of(dueTasks(facts, [], [], NOW, [], signals), stageId, task).state;
+    const drop = (value: number) => [
+      { stageId: 'coalescing-filter', of: 'pressure-drop' as const, at, value, expected: clean },
+    ];
+    expect(state(drop(3e4), 'coalescing-filter', 'M12')).toBe('later');
+    // 7 psi over a clean one at rated flow: within the 5–10 psi of the handbook.
+    expect(state(drop(8e3 + 4.9e4), 'coalescing-filter', 'M12')).toBe('overdue');
+    const beads = (value: number) => [{ stageId: 'bead-cartridge', of: 'spent' as const, at, value, expected: null }];
+    expect(state(beads(0.65), 'bead-cartridge', 'M22')).toBe('overdue');
+    const dew = [
+      {
+        stageId: 'refrigerated-dryer',
+        of: 'dew-point' as const,
+        at,
+        value: 15,
+        expected: { value: 5, low: 1, high: 9 },
+      },
+    ];
+    expect(state(dew, 'refrigerated-dryer', 'M16')).toBe('overdue');
+    // Changed since, it asks for nothing.
+    const done = [{ stageId: 'coalescing-filter', task: 'M12', at: '2026-11-26T09:00' }];
+    expect(of(dueTasks(facts, done, [], NOW, [], drop(9e4)), 'coalescing-filter', 'M12').state).toBe('later');
+  });
+
   test('a chore left out is gone, another stays', () => {
     const without: Plan = {
       ...plan,

@@ -34,6 +34,8 @@ export interface Every {
   readonly spentShare?: number;
   /** The element’s pressure drop over that of a clean one, at the same flow, Pa. */
   readonly dropPa?: number;
+  /** The dew point that was read last lies above its band. */
+  readonly dewPoint?: true;
   /** At once after something upstream was opened, or drops were seen where none should be. */
   readonly after?: readonly ('opened' | 'wet')[];
   /** Before the first frost of its year of weather. */

@@ -292,7 +292,7 @@ export const TASKS: readonly Task[] = [
   {
     id: 'M16',
     does: 'Measure the dew point behind it',
-    every: { days: 365, after: ['wet'] },
+    every: { days: 365, after: ['wet'], dewPoint: true },
     cautions: [],
     tools: 'A dew-point meter with a certificate',
     steps: [
@@ -498,7 +498,7 @@ export const TASKS: readonly Task[] = [
   {
     id: 'M30',
     does: 'Read where the switch cuts in and out',
-    every: { days: 180 },
+    every: { days: 180, starts: 20000 },
     cautions: ['C08'],
     tools: 'A gauge that is known to be right',
     steps: ['Watch two cycles.'],

@@ -55,7 +55,7 @@ export function GoView({ log }: { log: Log }) {
         <div className="flex items-baseline justify-between gap-3">
           <p className="font-semibold">
             {name}
-            {way && way.length > 0 && ` · ${Math.min(at + 1, way.length)} of ${way.length}`}
+            {way && task && ` · ${at + 1} of ${way.length}`}
           </p>
           <p className={sender.left > 0 ? 'text-amber' : 'text-water'} role="status">
             {sender.left > 0 ? `◌ ${sender.left} kept here` : '● all sent'}

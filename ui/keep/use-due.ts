@@ -7,7 +7,7 @@ import type { LoggedDrain } from '@/core/record/judge-log';
 import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
 import { routineFacts } from '@/core/routine/facts';
-import { lastDone, putOffs, routineEvents } from '@/core/routine/last-done';
+import { lastDone, putOffs, routineEvents, signalsOf } from '@/core/routine/last-done';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
@@ -51,6 +51,7 @@ export function useDue({ drains, entries }: Log): { tasks: readonly DueTask[]; n
         putOffs(entries),
         now,
         routineEvents(entries),
+        signalsOf(entries),
       ),
     [plan, section, years, entries, drains, now],
   );

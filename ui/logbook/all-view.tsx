@@ -40,6 +40,7 @@ export function AllView({ log }: { log: Log }) {
   const [search, setSearch] = useQueryState('q', parseAsString.withDefault(''));
   const [kind, setKind] = useQueryState('kind', parseAsString.withDefault('all'));
   const [amending, setAmending] = useState<LoggedEntry>();
+  const [checking, setChecking] = useState<{ stageId: string; what: string }>();
   const standing = useMemo(() => new Set(standingEntries(log.entries).map((e) => e.id)), [log.entries]);
   const found = useMemo(() => {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -63,10 +64,14 @@ export function AllView({ log }: { log: Log }) {
       </div>
       <div className="grid gap-5">
         <EntryForm
-          key={amending?.id ?? 'new'}
+          key={amending?.id ?? checking?.what ?? 'new'}
           put={sender.put}
           amends={amending}
-          onDone={() => setAmending(undefined)}
+          check={checking}
+          onDone={() => {
+            setAmending(undefined);
+            setChecking(undefined);
+          }}
         />
         <Calibrations log={log} />
         <ImportRows put={sender.put} />
@@ -92,7 +97,11 @@ export function AllView({ log }: { log: Log }) {
                 onCommit={(v) => void setKind(v === 'all' ? null : v)}
               />
             </div>
-            <button type="button" className="button" onClick={() => saveCsv(tableOf(found))}>
+            <button
+              type="button"
+              className="button"
+              onClick={() => saveCsv(tableOf(found, search === '' && kind === 'all' ? log.drains : []))}
+            >
               CSV
             </button>
             <SavedViews q={search} kind={kind} />
@@ -103,7 +112,13 @@ export function AllView({ log }: { log: Log }) {
           {found.length === 0 && <p className="text-quiet">Nothing like that in the log.</p>}
           <ul className="border-t border-hairline">
             {found.slice(0, SHOWN).map((e) => (
-              <Entry key={e.id} entry={e} standing={standing.has(e.id)} onAmend={() => setAmending(e)} />
+              <Entry
+                key={e.id}
+                entry={e}
+                standing={standing.has(e.id)}
+                onAmend={() => setAmending(e)}
+                onCheck={(what) => setChecking({ stageId: e.stageId, what })}
+              />
             ))}
           </ul>
           {found.length > SHOWN && (
@@ -169,7 +184,17 @@ function SavedViews({ q, kind }: SavedView) {
   );
 }
 
-function Entry({ entry: e, standing, onAmend }: { entry: LoggedEntry; standing: boolean; onAmend: () => void }) {
+function Entry({
+  entry: e,
+  standing,
+  onAmend,
+  onCheck,
+}: {
+  entry: LoggedEntry;
+  standing: boolean;
+  onAmend: () => void;
+  onCheck: (what: string) => void;
+}) {
   const { plan, planId } = usePlan();
   const { say } = useUnits();
   const findings = standing ? findingsOf(plan, e) : [];
@@ -234,7 +259,14 @@ function Entry({ entry: e, standing, onAmend }: { entry: LoggedEntry; standing: 
               <ol className="mt-1 list-decimal pl-5">
                 {f.symptom.causes.map((c) => (
                   <li key={c.title}>
-                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {c.check}</span>
+                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {c.check}</span>{' '}
+                    <button
+                      type="button"
+                      className="min-h-6 text-water underline underline-offset-4"
+                      onClick={() => onCheck(`${c.title}? ${c.check} `)}
+                    >
+                      Check it<span className="sr-only">: {c.title}</span>
+                    </button>
                   </li>
                 ))}
               </ol>
@@ -335,7 +367,7 @@ function Calibrations({ log }: { log: Log }) {
   );
 }
 
-function tableOf(entries: readonly LoggedEntry[]) {
+function tableOf(entries: readonly LoggedEntry[], drains: Log['drains']) {
   return {
     name: 'log',
     columns: [
@@ -355,19 +387,38 @@ function tableOf(entries: readonly LoggedEntry[]) {
       'id',
       'corrects',
     ],
-    rows: entries.flatMap((e) => {
-      const rest = [e.result ?? '', e.who, e.what, e.enteredAt, e.id, e.amends ?? ''];
-      const first = [e.measuredAt, e.stageName, ENTRY_KINDS[e.kind], taskById(e.task ?? '')?.does ?? ''];
-      if (e.readings.length === 0) return [[...first, '', '', '', '', '', ...rest]];
-      return e.readings.map((r, i) => [
-        ...first,
-        READINGS[r.of].label,
-        r.value,
+    rows: [
+      ...drains.map((d) => [
+        d.drainedAt,
+        d.stageName,
+        'drain',
+        '',
+        READINGS.amount.label,
+        d.amountM3,
         'SI',
-        e.expected[i]?.low ?? '',
-        e.expected[i]?.high ?? '',
-        ...rest,
-      ]);
-    }),
+        d.lowKg / 1000,
+        d.highKg / 1000,
+        d.struck ? 'struck out' : '',
+        d.who,
+        `${d.appearance} ${d.note}`.trim(),
+        '',
+        d.id,
+        '',
+      ]),
+      ...entries.flatMap((e) => {
+        const rest = [e.result ?? '', e.who, e.what, e.enteredAt, e.id, e.amends ?? ''];
+        const first = [e.measuredAt, e.stageName, ENTRY_KINDS[e.kind], taskById(e.task ?? '')?.does ?? ''];
+        if (e.readings.length === 0) return [[...first, '', '', '', '', '', ...rest]];
+        return e.readings.map((r, i) => [
+          ...first,
+          READINGS[r.of].label,
+          r.value,
+          'SI',
+          e.expected[i]?.low ?? '',
+          e.expected[i]?.high ?? '',
+          ...rest,
+        ]);
+      }),
+    ],
   };
 }

@@ -47,22 +47,25 @@ interface Row {
 export function EntryForm({
   put,
   amends,
+  check,
   onDone,
 }: {
   put: ReturnType<typeof useSender>['put'];
   amends?: LoggedEntry | undefined;
+  /** A check that a finding asks for. */
+  check?: { readonly stageId: string; readonly what: string } | undefined;
   onDone: () => void;
 }) {
   const { plan } = usePlan();
   const { choice, atmosphericPa } = useUnits();
   const asText = (of: ReadingName, si: number): string =>
     editableNumber(si, READINGS[of].quantity, choice, atmosphericPa);
-  const [kind, setKind] = useState<EntryKind>(amends?.kind ?? 'reading');
-  const [stageId, setStage] = useState(amends?.stageId ?? '');
+  const [kind, setKind] = useState<EntryKind>(amends?.kind ?? (check ? 'test' : 'reading'));
+  const [stageId, setStage] = useState(amends?.stageId ?? check?.stageId ?? '');
   const [rows, setRows] = useState<readonly Row[]>(
     amends?.readings.map((r) => ({ of: r.of, text: asText(r.of, r.value) })) ?? [{ of: 'dew-point', text: '' }],
   );
-  const [what, setWhat] = useState(amends?.what ?? '');
+  const [what, setWhat] = useState(amends?.what ?? check?.what ?? '');
   const [result, setResult] = useState<string>(amends?.result ?? '');
   const [symptom, setSymptom] = useState(amends?.symptom ?? '');
   const [instrument, setInstrument] = useState(amends?.instrument ?? 'fitted');

@@ -3,6 +3,7 @@
 import { format } from 'date-fns';
 import {
   Area,
+  Brush,
   CartesianGrid,
   ComposedChart,
   Line,
@@ -16,6 +17,7 @@ import { fromSi, unitOf } from '@/core/quantity/units';
 import { type LoggedEntry, standingEntries } from '@/core/record/log-entry';
 import { READINGS, type ReadingName } from '@/core/routine/task';
 import { useUnits } from '@/ui/units/units';
+import { TableOf } from '@/ui/water/data-table';
 
 interface Point {
   at: number;
@@ -95,6 +97,15 @@ export function TrendChart({
               />
             ))}
             <Line dataKey="read" stroke="var(--deep)" dot={{ r: 3.5, fill: 'var(--deep)' }} isAnimationActive={false} />
+            {data.length > 12 && (
+              <Brush
+                dataKey="at"
+                height={18}
+                stroke="var(--edge)"
+                fill="var(--sunk)"
+                tickFormatter={(t: number) => format(t, 'd MMM')}
+              />
+            )}
             <Tooltip
               isAnimationActive={false}
               content={({ active, payload }) => {
@@ -118,6 +129,17 @@ export function TrendChart({
         </span>
         {changes.length > 0 && <span className="text-copper">┆ changed or opened</span>}
       </figcaption>
+      <TableOf
+        table={() => ({
+          name: label,
+          columns: ['time', `${label}, ${u.symbol}`, 'expected from', 'to'],
+          rows: data.map((p) => [
+            format(p.at, 'yyyy-MM-dd HH:mm'),
+            Number(p.read.toPrecision(5)),
+            ...(p.band ? p.band.map((b) => Number(b.toPrecision(5))) : ['', '']),
+          ]),
+        })}
+      />
     </figure>
   );
 }
