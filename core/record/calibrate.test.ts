@@ -76,9 +76,11 @@ test('a pump by two pump-ups: 500 L from 7 to 8 bar in 72 s at one temperature i
   expect(c?.to).toBeCloseTo((0.5 * 1e5) / (101325 * 72), 5);
 });
 
-test('too few readings, or readings as expected, propose nothing', () => {
+test('too few readings, readings as expected, or readings that lie far apart propose nothing', () => {
   const few = Array.from({ length: 3 }, () => entry({ readings: [{ of: 'pressure-drop', value: 2 * drop }] }));
   expect(calibrations(plan, [], few)).toEqual([]);
   const fine = Array.from({ length: 6 }, () => entry({ readings: [{ of: 'pressure-drop', value: 1.01 * drop }] }));
   expect(calibrations(plan, [], fine)).toEqual([]);
+  const wild = [0.2, 3, 0.3, 2.5, 0.2, 2.8].map((r) => entry({ readings: [{ of: 'pressure-drop', value: r * drop }] }));
+  expect(calibrations(plan, [], wild)).toEqual([]);
 });

@@ -19,6 +19,7 @@ export interface Calibration {
 
 const LEAST = 4; // entries
 const AMONG = 8; // the newest
+const MOST_SCATTER = 0.25; // readings that lie further apart tell of something that happened, not of the stage (estimate)
 const WORTH = 0.05; // a change of less than this is within what readings are worth (estimate)
 
 const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
@@ -39,7 +40,7 @@ function proposal(
   const newest = values.slice(-AMONG);
   if (newest.length < fewest) return [];
   const to = Math.min(most, Math.max(least, mean(newest)));
-  if (Math.abs(to / from - 1) < WORTH) return [];
+  if (Math.abs(to / from - 1) < WORTH || spread(newest) > MOST_SCATTER) return [];
   return [{ stageId: stage.id, field, from, to, entries: newest.length, scatter: spread(newest) }];
 }
 

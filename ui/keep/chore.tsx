@@ -14,7 +14,7 @@ import { DRAINING } from '@/core/routine/last-done';
 import { READINGS } from '@/core/routine/task';
 import { AppearanceChoice } from '@/ui/logbook/appearance-input';
 import { sinceFor } from '@/ui/logbook/drain-form';
-import { nowOnTheWall } from '@/ui/logbook/when';
+import { nowOnTheWall, sayTime } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
@@ -172,7 +172,7 @@ export function Chore({
                   {READINGS[of].label.toLowerCase()}
                   {expected && (
                     <>
-                      , expected{drains && ` since ${since.slice(11)} on ${since.slice(8, 10)}.${since.slice(5, 7)}.`}:{' '}
+                      , expected{drains && ` since ${sayTime(since)}`}:{' '}
                       <strong className="text-ink">
                         {say(expected.low, quantity)} to {say(expected.high, quantity)}
                       </strong>
@@ -235,7 +235,7 @@ export function Chore({
           {problem}
         </p>
       )}
-      <div className="sticky bottom-0 mt-auto grid grid-cols-[1fr_2fr] gap-2.5 bg-paper py-3 max-sm:bottom-14">
+      <div className="sticky bottom-0 mt-auto grid grid-cols-[1fr_2fr] gap-2.5 bg-paper py-3">
         <button type="button" className="button min-h-14" onClick={() => setCouldNot(!couldNot)}>
           {couldNot ? 'Back' : 'Could not'}
         </button>

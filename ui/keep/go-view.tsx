@@ -50,16 +50,19 @@ export function GoView({ log }: { log: Log }) {
     window.scrollTo({ top: 0 });
   };
   return (
-    <div className="mx-auto flex min-h-[calc(100dvh-3rem)] w-full max-w-[30rem] flex-col bg-paper">
+    <div data-round className="mx-auto flex min-h-[calc(100dvh-3rem)] w-full max-w-[30rem] flex-col bg-paper">
       <header className="border-b border-hairline px-4 py-2.5">
-        <div className="flex items-baseline justify-between gap-3">
-          <p className="font-semibold">
+        <div className="flex items-baseline gap-3">
+          <p className="mr-auto font-semibold">
             {name}
             {way && task && ` · ${at + 1} of ${way.length}`}
           </p>
           <p className={sender.left > 0 ? 'text-amber' : 'text-water'} role="status">
             {sender.left > 0 ? `◌ ${sender.left} kept here` : '● all sent'}
           </p>
+          <Link href={`/lines/${planId}/today`} className="min-h-8 text-quiet underline underline-offset-4">
+            Leave
+          </Link>
         </div>
         <ol className="mt-2 flex gap-1" aria-hidden>
           {way?.map((t, i) => (
