@@ -4,7 +4,8 @@ import { stageById } from '../line/runs';
 import { verdictOfReading } from '../record/expect-reading';
 import type { LoggedEntry } from '../record/log-entry';
 import { READINGS, type ReadingName } from '../routine/task';
-import { type Symptom, symptomById } from './symptoms';
+import type { Symptom } from './symptom';
+import { symptomById } from './symptoms';
 
 /** A reading outside its band, or a complaint: what it points to, in the order of what is likely. */
 export interface Finding {

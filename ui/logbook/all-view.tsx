@@ -1,32 +1,26 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
-import { useEffect, useMemo, useState } from 'react';
-import { findingsOf } from '@/core/diagnose/findings';
-import { fieldsOf } from '@/core/equipment/index';
-import { setParameter } from '@/core/line/edit';
-import { stageById } from '@/core/line/runs';
-import { calibrations } from '@/core/record/calibrate';
-import { verdictOfReading } from '@/core/record/expect-reading';
-import { implied } from '@/core/record/implied';
-import { ENTRY_KINDS, type LoggedEntry, RESULTS, standingEntries } from '@/core/record/log-entry';
-import { READINGS, type ReadingName } from '@/core/routine/task';
+import { useMemo, useState } from 'react';
+import { ENTRY_KINDS, type LoggedEntry, standingEntries } from '@/core/record/log-entry';
+import { READINGS } from '@/core/routine/task';
 import { taskById } from '@/core/routine/tasks';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import type { Log } from '@/ui/keep/use-due';
 import { useSender } from '@/ui/keep/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { useUnits } from '@/ui/units/units';
 import { saveCsv } from '@/ui/water/data-table';
+import { Calibrations } from './calibrations';
 import { EntryForm } from './entry-form';
+import { Entry } from './entry-item';
 import { ImportRows } from './import-rows';
 import { LogTabs } from './log-tabs';
-import { sayTime } from './when';
+import { SavedViews } from './saved-views';
+import { Trend } from './trend';
 
-const TrendChart = dynamic(() => import('./trend-chart').then((m) => m.TrendChart), {
+const _TrendChart = dynamic(() => import('./trend-chart').then((m) => m.TrendChart), {
   ssr: false,
   loading: () => <div className="h-52" />,
 });
@@ -129,241 +123,6 @@ export function AllView({ log }: { log: Log }) {
         </section>
       </div>
     </div>
-  );
-}
-
-interface SavedView {
-  readonly q: string;
-  readonly kind: string;
-}
-const VIEWS_KEY = 'cool-dram.log-views';
-
-/** Searches that one comes back to, kept in this browser. */
-function SavedViews({ q, kind }: SavedView) {
-  const { planId } = usePlan();
-  const [views, setViews] = useState<readonly SavedView[]>([]);
-  useEffect(() => {
-    try {
-      setViews(JSON.parse(localStorage.getItem(VIEWS_KEY) ?? '[]'));
-    } catch {
-      // What cannot be read any more is no view.
-    }
-  }, []);
-  const set = (next: readonly SavedView[]): void => {
-    setViews(next);
-    localStorage.setItem(VIEWS_KEY, JSON.stringify(next));
-  };
-  const same = (v: SavedView): boolean => v.q === q && v.kind === kind;
-  const isPlain = q === '' && kind === 'all';
-  return (
-    <div className="flex flex-wrap items-center gap-2">
-      {!isPlain && !views.some(same) && (
-        <button type="button" className="button" onClick={() => set([...views, { q, kind }])}>
-          Keep this view
-        </button>
-      )}
-      {views.map((v) => (
-        <span key={`${v.kind} ${v.q}`} className="flex items-center">
-          <Link
-            className={`button ${same(v) ? 'border-ink' : ''}`}
-            href={`/lines/${planId}/logbook/all?${new URLSearchParams({ ...(v.q && { q: v.q }), ...(v.kind !== 'all' && { kind: v.kind }) })}`}
-          >
-            {[v.kind !== 'all' && ENTRY_KINDS[v.kind as keyof typeof ENTRY_KINDS], v.q].filter(Boolean).join(': ')}
-          </Link>
-          <button
-            type="button"
-            className="min-h-8 px-2 text-quiet"
-            onClick={() => set(views.filter((x) => x !== v))}
-            aria-label="Forget this view"
-          >
-            ×
-          </button>
-        </span>
-      ))}
-    </div>
-  );
-}
-
-function Entry({
-  entry: e,
-  standing,
-  onAmend,
-  onCheck,
-}: {
-  entry: LoggedEntry;
-  standing: boolean;
-  onAmend: () => void;
-  onCheck: (what: string) => void;
-}) {
-  const { plan, planId } = usePlan();
-  const { say } = useUnits();
-  const findings = standing ? findingsOf(plan, e) : [];
-  const meant = implied(plan, e);
-  const title = e.task ? `${taskById(e.task)?.does ?? e.task}` : ENTRY_KINDS[e.kind];
-  return (
-    <li
-      className={`grid grid-cols-[1fr_auto] gap-x-3 border-b border-hairline py-2 ${standing ? '' : 'line-through opacity-60'}`}
-    >
-      <div className="min-w-0">
-        <p>
-          <span className="text-quiet">{sayTime(e.measuredAt)}</span> <strong>{e.stageName}</strong> · {title}
-          {e.result && e.result !== 'ok' && <span className="text-brick"> · {RESULTS[e.result]}</span>}
-        </p>
-        {e.readings.map((r, i) => {
-          const expected = e.expected[i];
-          const { label, quantity } = READINGS[r.of];
-          const verdict = expected ? verdictOfReading(r.value, expected) : undefined;
-          return (
-            <p key={r.of} className="text-[0.92rem]">
-              {label} <strong>{say(r.value, quantity)}</strong>
-              {expected && (
-                <span className={verdict === 'as expected' ? 'text-water' : 'text-brick'}>
-                  {' '}
-                  {verdict === 'as expected'
-                    ? '● as expected'
-                    : `▲ ${verdict === 'more' ? 'more' : 'less'} than expected`}
-                  <span className="text-quiet">
-                    {' '}
-                    ({say(expected.low, quantity)} to {say(expected.high, quantity)})
-                  </span>
-                </span>
-              )}
-            </p>
-          );
-        })}
-        {meant && (
-          <p
-            className={`text-[0.92rem] ${(meant.what === 'leak' ? meant.ofDelivery > 0.1 : meant.ofDelivery < 0.85) ? 'text-brick' : 'text-water'}`}
-          >
-            {meant.what === 'leak' ? 'Leaks' : 'Delivers'} {say(meant.flowM3PerS, 'volumeFlow')},{' '}
-            {say(meant.ofDelivery, 'share')} of what the pump is said to give
-          </p>
-        )}
-        <p className="text-[0.85rem] text-quiet">
-          {e.who}
-          {e.what && ` · ${e.what}`}
-          {e.amends && ' · corrects an earlier entry'}
-          {e.photoId && (
-            <>
-              {' · '}
-              <a className="text-water underline underline-offset-4" href={`/api/plans/${planId}/photos/${e.photoId}`}>
-                photo
-              </a>
-            </>
-          )}
-        </p>
-        {findings.map((f) => (
-          <details key={f.title} className="mt-1 text-[0.9rem]">
-            <summary className="cursor-pointer text-brick">▲ {f.title}</summary>
-            {f.symptom ? (
-              <ol className="mt-1 list-decimal pl-5">
-                {f.symptom.causes.map((c) => (
-                  <li key={c.title}>
-                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {c.check}</span>{' '}
-                    <button
-                      type="button"
-                      className="min-h-6 text-water underline underline-offset-4"
-                      onClick={() => onCheck(`${c.title}? ${c.check} `)}
-                    >
-                      Check it<span className="sr-only">: {c.title}</span>
-                    </button>
-                  </li>
-                ))}
-              </ol>
-            ) : (
-              <p className="mt-1 text-quiet">
-                {taskById(e.task ?? '')?.abnormal ?? 'Look again, and log what you see.'}
-              </p>
-            )}
-          </details>
-        ))}
-      </div>
-      {standing && e.kind !== 'put-off' && (
-        <button type="button" className="button min-h-8 self-start text-[0.82rem]" onClick={onAmend}>
-          Correct<span className="sr-only"> the entry of {sayTime(e.measuredAt)}</span>
-        </button>
-      )}
-    </li>
-  );
-}
-
-/** One quantity of one point through time. */
-function Trend({ entries }: { entries: readonly LoggedEntry[] }) {
-  const { plan } = usePlan();
-  const series = useMemo(() => {
-    const by = new Map<string, { stageId: string; name: string; of: ReadingName; count: number }>();
-    for (const e of standingEntries(entries))
-      for (const r of e.readings) {
-        const key = `${e.stageId}:${r.of}`;
-        const own = by.get(key) ?? {
-          stageId: e.stageId,
-          name: stageById(plan, e.stageId)?.name ?? e.stageName,
-          of: r.of,
-          count: 0,
-        };
-        own.count++;
-        by.set(key, own);
-      }
-    return [...by].filter(([, s]) => s.count > 1).sort(([, a], [, b]) => b.count - a.count);
-  }, [entries, plan]);
-  const [chosen, choose] = useQueryState('trend', parseAsString);
-  const own = series.find(([k]) => k === chosen) ?? series[0];
-  if (!own) return null;
-  const [key, s] = own;
-  return (
-    <section aria-label="Trend" className="grid gap-2">
-      <div className="w-80 max-w-full">
-        <ChoiceInput
-          id="trend"
-          label="Trend"
-          value={key}
-          options={Object.fromEntries(
-            series.map(([k, x]) => [k, `${x.name}: ${READINGS[x.of].label.toLowerCase()} (${x.count})`]),
-          )}
-          onCommit={(v) => void choose(v)}
-        />
-      </div>
-      <TrendChart entries={entries} stageId={s.stageId} of={s.of} />
-    </section>
-  );
-}
-
-/** What the log would make of the plan’s numbers: before and after, taken over on the person’s word, undone at will. */
-function Calibrations({ log }: { log: Log }) {
-  const { plan, edit } = usePlan();
-  const { say } = useUnits();
-  const all = useMemo(() => calibrations(plan, log.drains, log.entries), [plan, log]);
-  if (all.length === 0) return null;
-  return (
-    <section aria-label="Calibration" className="grid gap-2">
-      <h2>What the log makes of the plan</h2>
-      <ul>
-        {all.map((c) => {
-          const stage = stageById(plan, c.stageId);
-          const meta = stage && fieldsOf(stage.kind).find(([f]) => f === c.field)?.[1];
-          const words = (si: number): string => (meta?.quantity ? say(si, meta.quantity) : String(si));
-          return (
-            <li key={`${c.stageId}${c.field}`} className="border-t border-hairline py-2 text-[0.92rem]">
-              <p>
-                <strong>{stage?.name}</strong>, {meta?.label.toLowerCase()}: {words(c.from)} →{' '}
-                <strong>{words(c.to)}</strong>
-              </p>
-              <p className="text-quiet">
-                From {c.entries} entries that lie {say(c.scatter, 'share')} apart. If it drifted, mend it first: a plan
-                that is taught a fault expects it.
-              </p>
-              <button
-                type="button"
-                className="button mt-1"
-                onClick={() => edit((p) => setParameter(p, c.stageId, c.field, c.to))}
-              >
-                Take it over<span className="sr-only">: {stage?.name}</span>
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }
 

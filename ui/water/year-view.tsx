@@ -5,24 +5,11 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsInteger, parseAsString, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
-import { collectingStages } from '@/core/drain/duty';
 import { setParameter } from '@/core/line/edit';
-import { allStages, standing } from '@/core/line/runs';
-import { fromSi, unitOf } from '@/core/quantity/units';
-import { hourAt, MONTHS, sayDay } from '@/core/season/calendar';
-import { mediaUse } from '@/core/season/media-use';
-import { outletExcess, type Series, type SeriesId, seriesIds, seriesOf } from '@/core/season/series';
-import {
-  dailyKg,
-  designHour,
-  durationCurve,
-  hoursWhen,
-  monthlyKg,
-  monthlyMean,
-  peak,
-  totalKg,
-  worstWeek,
-} from '@/core/season/sums';
+import { allStages } from '@/core/line/runs';
+import { sayDay } from '@/core/season/calendar';
+import { type Series, type SeriesId, seriesIds, seriesOf } from '@/core/season/series';
+import { dailyKg, designHour, peak, totalKg } from '@/core/season/sums';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Drag } from '@/ui/forms/drag';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -31,13 +18,16 @@ import { TableOf } from './data-table';
 import { DayMap, sayHour } from './day-map';
 import type { RanPlan } from './use-weather-run';
 import { useWater } from './water-provider';
+import { MonthMeansList, Months, WorstWeek } from './year-months';
+import { durationTable, hourTable } from './year-tables';
+import { Media, Outlets } from './year-uses';
 
 const blank = () => <div className="h-48" />;
 const DurationCurve = dynamic(() => import('./duration-curve').then((m) => m.DurationCurve), {
   ssr: false,
   loading: blank,
 });
-const MonthBars = dynamic(() => import('./month-bars').then((m) => m.MonthBars), { ssr: false, loading: blank });
+const _MonthBars = dynamic(() => import('./month-bars').then((m) => m.MonthBars), { ssr: false, loading: blank });
 
 /** Hours of the worked year by which a design may be exceeded. */
 const DESIGNS = {
@@ -191,214 +181,4 @@ function Headline({ series, ran: { run } }: { series: Series; ran: RanPlan }) {
       </span>
     </p>
   );
-}
-
-function Months({ ran, of, series }: { ran: RanPlan; of: SeriesId; series: Series }) {
-  const { choice } = useUnits();
-  const { plan, run } = ran;
-  const rows =
-    of.of === 'all-drains'
-      ? collectingStages(plan)
-          .map((s) => ({
-            name: s.name,
-            months: monthlyKg(seriesOf(plan, run, { of: 'caught', stageId: s.id })?.values ?? [], run.load),
-          }))
-          .filter((r) => r.months.some((kg) => kg > 1e-6))
-      : [{ name: series.name, months: monthlyKg(series.values, run.load) }];
-  const u = unitOf('volume', choice.volume);
-  const cell = (kg: number): number => Number(fromSi(kg / 1000, u, 0).toPrecision(4));
-  return (
-    <>
-      <MonthBars rows={rows} />
-      <TableOf
-        table={() => ({
-          name: `${series.name} by month`,
-          columns: ['Month', ...rows.map((r) => `${r.name}, ${u.symbol}`)],
-          rows: MONTHS.map((m, i) => [m, ...rows.map((r) => cell(r.months[i] as number))]),
-        })}
-      />
-    </>
-  );
-}
-
-function MonthMeansList({ series, ran: { run } }: { series: Series; ran: RanPlan }) {
-  const { say } = useUnits();
-  const means = monthlyMean(series.values, run.load);
-  return (
-    <>
-      <table className="w-full text-[0.9rem]">
-        <tbody>
-          {means.map((v, m) => (
-            <tr key={MONTHS[m]} className="border-t border-hairline">
-              <th className="py-0.5 text-left font-medium">{MONTHS[m]}</th>
-              <td className="text-right">{Number.isNaN(v) ? '–' : say(v, series.quantity)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <TableOf
-        table={() => ({
-          name: `${series.name} by month`,
-          columns: ['Month', `mean, ${SI_WORDS[series.quantity] ?? series.quantity}`],
-          rows: means.map((v, m) => [MONTHS[m] as string, Number.isNaN(v) ? '' : Number(v.toPrecision(4))]),
-        })}
-      />
-    </>
-  );
-}
-
-function WorstWeek({ series, ran: { run } }: { series: Series; ran: RanPlan }) {
-  const { say } = useUnits();
-  const daily = series.isWater
-    ? dailyKg(series.values, run.load)
-    : Float64Array.from({ length: Math.ceil(run.hours / 24) }, (_, d) => {
-        let sum = 0;
-        for (let h = 0; h < 24; h++) {
-          const v = series.values[d * 24 + h] as number;
-          sum += Number.isFinite(v) ? v / 24 : 0;
-        }
-        return sum;
-      });
-  const { firstDay, sum } = worstWeek(daily);
-  const days = Array.from({ length: 7 }, (_, i) => (firstDay + i) % daily.length);
-  const most = Math.max(...days.map((d) => Math.abs(daily[d] as number)), 1e-12);
-  const word = (v: number): string => (series.isWater ? say(v / 1000, 'volume') : say(v, series.quantity));
-  return (
-    <>
-      <p className="mb-2">
-        <strong>
-          {sayDay(firstDay)} to {sayDay(firstDay + 6)}
-        </strong>
-        : {series.isWater ? word(sum) : `${word(sum / 7)} on average`}
-      </p>
-      <ul className="grid gap-1 text-[0.88rem]">
-        {days.map((d) => (
-          <li key={d} className="grid grid-cols-[3.6rem_1fr_5rem] items-center gap-2">
-            <span>{sayDay(d)}</span>
-            <span className="h-2.5 bg-sunk" aria-hidden>
-              <span
-                className="block h-full bg-drops"
-                style={{ width: `${(100 * Math.abs(daily[d] as number)) / most}%` }}
-              />
-            </span>
-            <span className="text-right">{word(daily[d] as number)}</span>
-          </li>
-        ))}
-      </ul>
-      <TableOf
-        table={() => ({
-          name: `${series.name} by day`,
-          columns: ['Day', series.isWater ? 'kg' : series.quantity],
-          rows: Array.from(daily, (v, d) => [sayDay(d), Number(v.toPrecision(5))]),
-        })}
-      />
-    </>
-  );
-}
-
-/** Of each outlet, the worked hours in which it does not get what it needs, and when. */
-function Outlets({ ran: { plan, run } }: { ran: RanPlan }) {
-  const rows = useMemo(
-    () =>
-      allStages(standing(plan)).flatMap((s) => {
-        if (s.kind !== 'outlet') return [];
-        const excess = outletExcess(plan, run, s);
-        return [{ stage: s, out: hoursWhen(run.load, run.hours, (h) => (excess[h] as number) > 1e-9) }];
-      }),
-    [plan, run],
-  );
-  const worked = run.load.reduce((n, l) => n + (l > 0 ? 1 : 0), 0);
-  if (rows.length === 0) return null;
-  return (
-    <section className="border-t border-hairline pt-3" aria-label="Outlets through the year">
-      <h2 className="mb-1">
-        What the jobs get <span className="font-normal text-quiet">· of {worked} worked hours</span>
-      </h2>
-      <ul className="grid gap-x-8 sm:grid-cols-2 xl:grid-cols-3">
-        {rows.map(({ stage, out }) => (
-          <li key={stage.id} className="flex justify-between gap-3 border-t border-hairline py-1">
-            <span>{stage.name}</span>
-            {out.hours === 0 ? (
-              <span className="text-water">● always as it needs</span>
-            ) : (
-              <span className="text-brick">
-                ▲ {out.hours} h out
-                <span className="text-quiet">
-                  , {sayDay(Math.floor((out.first ?? 0) / 24))} to {sayDay(Math.floor((out.last ?? 0) / 24))}
-                </span>
-              </span>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-/** Beads and pellets that the year uses. */
-function Media({ ran: { plan, run } }: { ran: RanPlan }) {
-  const { say } = useUnits();
-  const uses = useMemo(() => mediaUse(plan, run), [plan, run]);
-  if (uses.length === 0) return null;
-  return (
-    <section className="border-t border-hairline pt-3" aria-label="Media">
-      <h2 className="mb-1">Beads and pellets</h2>
-      <ul>
-        {uses.map((u) => (
-          <li key={u.stageId}>
-            <strong>{u.name}</strong> takes up {say(u.waterKg, 'mass')} of water a year:{' '}
-            {u.charges !== undefined
-              ? `${u.charges < 10 ? u.charges.toFixed(1) : Math.round(u.charges)} charges`
-              : `some ${say(u.pelletsKg ?? 0, 'mass')} of pellets`}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function hourTable(series: Series, { run }: RanPlan) {
-  return {
-    name: series.name,
-    columns: [
-      'Month',
-      'Day',
-      'Hour',
-      SI_WORDS[series.quantity] ?? series.quantity,
-      'share of the hour loaded',
-      'intake °C',
-      'intake humidity',
-    ],
-    rows: Array.from(series.values, (v, h) => {
-      const { month, day, hour } = hourAt(h);
-      const own = series.isWater ? v * 3.6e6 : v;
-      return [
-        MONTHS[month] as string,
-        day,
-        hour,
-        Number.isFinite(own) ? Number(own.toPrecision(5)) : '',
-        Number((run.load[h] as number).toFixed(3)),
-        Number((run.intakeC[h] as number).toFixed(1)),
-        Number((run.intakeRh[h] as number).toFixed(3)),
-      ];
-    }),
-  };
-}
-
-/** Tables are in one unit, said in their head, so that whoever reads them on need not ask. */
-const SI_WORDS: Readonly<Record<string, string>> = {
-  waterFlow: 'g/h while loaded',
-  temperature: '°C',
-  temperatureDifference: 'K',
-  share: 'share',
-};
-
-function durationTable(series: Series, { run }: RanPlan) {
-  const curve = durationCurve(series.values, run.load);
-  const factor = series.isWater ? 3.6e6 : 1;
-  return {
-    name: `${series.name} duration`,
-    columns: ['Hours exceeded', SI_WORDS[series.quantity] ?? series.quantity],
-    rows: Array.from(curve, (v, i) => [i, Number.isFinite(v) ? Number((v * factor).toPrecision(5)) : '']),
-  };
 }

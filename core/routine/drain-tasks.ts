@@ -1,0 +1,96 @@
+import type { Drain } from '../equipment/drains';
+import type { Stage } from '../line/plan';
+import type { Task } from './task';
+
+// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+
+const drainIs =
+  (...drains: Drain[]) =>
+  (s: Stage): boolean =>
+    'drain' in s.parameters && drains.includes(s.parameters.drain);
+
+/** Chores of whatever collects water. */
+export const DRAIN_TASKS: readonly Task[] = [
+  {
+    id: 'M01',
+    does: 'Drain the receiver',
+    every: { days: 1, fillings: 1 },
+    cautions: ['C36', 'C20', 'C27'],
+    tools: 'Glasses, gloves, a measuring jug',
+    steps: [
+      'Bring the pressure down where you can: 20–40 psi is safer.',
+      'Crack the valve open slowly and catch what comes.',
+      'Shut it at the first dry air.',
+      'Read the amount; look at it and smell it.',
+    ],
+    records: ['amount'],
+    accept: 'Within the band that the plan expects.',
+    abnormal:
+      'Little: it went elsewhere, or the drain is partly blocked. Much: something before it lets its water through. Black: burnt oil. Red: the tank rusts.',
+    minutes: 3,
+    source:
+      '29 CFR 1910.169 wants a drain at the lowest point, used often (recalled); interval by the water of this line',
+    when: drainIs('manual'),
+  },
+  {
+    id: 'M02',
+    does: 'Drain it',
+    every: { days: 1, fillings: 1 },
+    cautions: ['C36', 'C20'],
+    tools: 'A measuring jug',
+    steps: [
+      'Crack it open slowly and catch what comes.',
+      'Shut it at the first dry air.',
+      'Read the amount and look at it.',
+    ],
+    records: ['amount'],
+    accept: 'Within the band that the plan expects.',
+    abnormal: 'All of it in the last bowl: the separator before it is dead.',
+    minutes: 2,
+    source: 'common practice',
+    when: drainIs('manual'),
+  },
+  {
+    id: 'M03',
+    does: 'Try its drain',
+    every: { days: 7 },
+    cautions: ['C20'],
+    tools: 'A bucket',
+    steps: ['Press its test button, or lift its pin.', 'See water, then hear it close.', 'Listen whether it leaks by.'],
+    records: ['seconds'],
+    accept: 'It closes within 2 s of the first air, and does not hiss.',
+    abnormal: 'Nothing comes though water is due: blocked. A constant hiss: stuck open.',
+    minutes: 2,
+    source: 'common practice',
+    when: drainIs('float', 'timer', 'unloader', 'unloader-start', 'pressure-loss', 'spitter', 'level'),
+  },
+  {
+    id: 'M04',
+    does: 'Strip and clean its drain',
+    every: { days: 150 },
+    isolates: true,
+    cautions: ['C07', 'C36'],
+    tools: 'Spanner, brush, seal kit',
+    steps: ['Take the drain and its strainer apart.', 'Flush, fit new seals, put it together.', 'Try it as each week.'],
+    records: [],
+    accept: 'It passes its weekly try.',
+    abnormal: 'Rust: pipe or tank before it. Varnish: oil that was too hot.',
+    minutes: 20,
+    source: 'common practice',
+    when: drainIs('float', 'timer', 'unloader', 'unloader-start', 'spitter'),
+  },
+  {
+    id: 'M24',
+    does: 'Drain the brine',
+    every: { days: 0.5, fillings: 1 },
+    cautions: ['C25', 'C36'],
+    tools: 'Goggles, gloves, a jug',
+    steps: ['Open until brine, then air comes.'],
+    records: ['amount'],
+    accept: 'Heavy brine, some crystals near the end of a charge.',
+    abnormal: 'As light as water: drops come with the air.',
+    minutes: 2,
+    source: 'common practice',
+    when: drainIs('manual'),
+  },
+];

@@ -1,0 +1,76 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { findingsOf } from '@/core/diagnose/findings';
+import { standingEntries } from '@/core/record/log-entry';
+import type { Round } from '@/core/routine/rounds';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { driftsOf } from './drifts';
+import type { Log } from './use-due';
+
+export function Rounds({ rounds }: { rounds: readonly Round[] }) {
+  const { planId } = usePlan();
+  if (rounds.length === 0) return null;
+  return (
+    <section aria-label="Rounds" className="grid gap-3">
+      {rounds.map((r) => (
+        <div key={r.id} className="rounded-md border border-hairline bg-card p-3">
+          <h2>{r.name}</h2>
+          <p className="text-quiet">
+            {r.tasks.length} {r.tasks.length === 1 ? 'chore' : 'chores'}, about {r.minutes} min
+            {r.who && ` · ${r.who}`}
+          </p>
+          <p className="mt-1 text-[0.9rem]">{[...new Set(r.tasks.map((t) => t.stage.name))].join(', ')}</p>
+          <Link href={`/lines/${planId}/rounds/go?round=${r.id}`} className="button button-strong mt-2 w-full">
+            {r.id === 'round' ? 'Go on the round' : 'Begin the shutdown'}
+          </Link>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** What the log has noticed: drift, and readings outside their band. */
+export function Drifting({ log }: { log: Log }) {
+  const { plan, planId } = usePlan();
+  const drifts = useMemo(() => driftsOf(plan, log), [plan, log]);
+  const findings = useMemo(
+    () =>
+      standingEntries(log.entries)
+        .slice(0, 60)
+        .flatMap((e) => findingsOf(plan, e))
+        .slice(0, 6),
+    [plan, log],
+  );
+  if (drifts.length === 0 && findings.length === 0) return null;
+  return (
+    <section aria-label="Drifting">
+      <h2 className="mb-1">Noticed in the log</h2>
+      <ul>
+        {drifts.map((d) => (
+          <li key={d.title} className="border-t border-hairline py-2">
+            <Link
+              href={`/lines/${planId}/logbook?point=${d.stageId}`}
+              className="font-semibold text-amber underline underline-offset-4"
+            >
+              ◆ {d.title}
+            </Link>
+            <p className="text-[0.9rem]">{d.drift.says}</p>
+          </li>
+        ))}
+        {findings.map((f) => (
+          <li key={`${f.entryId}${f.title}`} className="border-t border-hairline py-2">
+            <p className="font-semibold text-brick">▲ {f.title}</p>
+            {f.symptom?.causes[0] && (
+              <p className="text-[0.9rem]">
+                First: {f.symptom.causes[0].title.toLowerCase()}?{' '}
+                <span className="text-quiet">{f.symptom.causes[0].check}</span>
+              </p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

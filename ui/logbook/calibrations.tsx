@@ -1,0 +1,49 @@
+'use client';
+
+import { useMemo } from 'react';
+import { fieldsOf } from '@/core/equipment/index';
+import { setParameter } from '@/core/line/edit';
+import { stageById } from '@/core/line/runs';
+import { calibrations } from '@/core/record/calibrate';
+import type { Log } from '@/ui/keep/use-due';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+
+/** What the log would make of the plan’s numbers: before and after, taken over on the person’s word, undone at will. */
+export function Calibrations({ log }: { log: Log }) {
+  const { plan, edit } = usePlan();
+  const { say } = useUnits();
+  const all = useMemo(() => calibrations(plan, log.drains, log.entries), [plan, log]);
+  if (all.length === 0) return null;
+  return (
+    <section aria-label="Calibration" className="grid gap-2">
+      <h2>What the log makes of the plan</h2>
+      <ul>
+        {all.map((c) => {
+          const stage = stageById(plan, c.stageId);
+          const meta = stage && fieldsOf(stage.kind).find(([f]) => f === c.field)?.[1];
+          const words = (si: number): string => (meta?.quantity ? say(si, meta.quantity) : String(si));
+          return (
+            <li key={`${c.stageId}${c.field}`} className="border-t border-hairline py-2 text-[0.92rem]">
+              <p>
+                <strong>{stage?.name}</strong>, {meta?.label.toLowerCase()}: {words(c.from)} →{' '}
+                <strong>{words(c.to)}</strong>
+              </p>
+              <p className="text-quiet">
+                From {c.entries} entries that lie {say(c.scatter, 'share')} apart. If it drifted, mend it first: a plan
+                that is taught a fault expects it.
+              </p>
+              <button
+                type="button"
+                className="button mt-1"
+                onClick={() => edit((p) => setParameter(p, c.stageId, c.field, c.to))}
+              >
+                Take it over<span className="sr-only">: {stage?.name}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

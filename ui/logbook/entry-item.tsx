@@ -1,0 +1,114 @@
+'use client';
+
+import { findingsOf } from '@/core/diagnose/findings';
+import { verdictOfReading } from '@/core/record/expect-reading';
+import { implied } from '@/core/record/implied';
+import { ENTRY_KINDS, type LoggedEntry, RESULTS } from '@/core/record/log-entry';
+import { READINGS } from '@/core/routine/task';
+import { taskById } from '@/core/routine/tasks';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+import { sayTime } from './when';
+
+export function Entry({
+  entry: e,
+  standing,
+  onAmend,
+  onCheck,
+}: {
+  entry: LoggedEntry;
+  standing: boolean;
+  onAmend: () => void;
+  onCheck: (what: string) => void;
+}) {
+  const { plan, planId } = usePlan();
+  const { say } = useUnits();
+  const findings = standing ? findingsOf(plan, e) : [];
+  const meant = implied(plan, e);
+  const title = e.task ? `${taskById(e.task)?.does ?? e.task}` : ENTRY_KINDS[e.kind];
+  return (
+    <li
+      className={`grid grid-cols-[1fr_auto] gap-x-3 border-b border-hairline py-2 ${standing ? '' : 'line-through opacity-60'}`}
+    >
+      <div className="min-w-0">
+        <p>
+          <span className="text-quiet">{sayTime(e.measuredAt)}</span> <strong>{e.stageName}</strong> · {title}
+          {e.result && e.result !== 'ok' && <span className="text-brick"> · {RESULTS[e.result]}</span>}
+        </p>
+        {e.readings.map((r, i) => {
+          const expected = e.expected[i];
+          const { label, quantity } = READINGS[r.of];
+          const verdict = expected ? verdictOfReading(r.value, expected) : undefined;
+          return (
+            <p key={r.of} className="text-[0.92rem]">
+              {label} <strong>{say(r.value, quantity)}</strong>
+              {expected && (
+                <span className={verdict === 'as expected' ? 'text-water' : 'text-brick'}>
+                  {' '}
+                  {verdict === 'as expected'
+                    ? '● as expected'
+                    : `▲ ${verdict === 'more' ? 'more' : 'less'} than expected`}
+                  <span className="text-quiet">
+                    {' '}
+                    ({say(expected.low, quantity)} to {say(expected.high, quantity)})
+                  </span>
+                </span>
+              )}
+            </p>
+          );
+        })}
+        {meant && (
+          <p
+            className={`text-[0.92rem] ${(meant.what === 'leak' ? meant.ofDelivery > 0.1 : meant.ofDelivery < 0.85) ? 'text-brick' : 'text-water'}`}
+          >
+            {meant.what === 'leak' ? 'Leaks' : 'Delivers'} {say(meant.flowM3PerS, 'volumeFlow')},{' '}
+            {say(meant.ofDelivery, 'share')} of what the pump is said to give
+          </p>
+        )}
+        <p className="text-[0.85rem] text-quiet">
+          {e.who}
+          {e.what && ` · ${e.what}`}
+          {e.amends && ' · corrects an earlier entry'}
+          {e.photoId && (
+            <>
+              {' · '}
+              <a className="text-water underline underline-offset-4" href={`/api/plans/${planId}/photos/${e.photoId}`}>
+                photo
+              </a>
+            </>
+          )}
+        </p>
+        {findings.map((f) => (
+          <details key={f.title} className="mt-1 text-[0.9rem]">
+            <summary className="cursor-pointer text-brick">▲ {f.title}</summary>
+            {f.symptom ? (
+              <ol className="mt-1 list-decimal pl-5">
+                {f.symptom.causes.map((c) => (
+                  <li key={c.title}>
+                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {c.check}</span>{' '}
+                    <button
+                      type="button"
+                      className="min-h-6 text-water underline underline-offset-4"
+                      onClick={() => onCheck(`${c.title}? ${c.check} `)}
+                    >
+                      Check it<span className="sr-only">: {c.title}</span>
+                    </button>
+                  </li>
+                ))}
+              </ol>
+            ) : (
+              <p className="mt-1 text-quiet">
+                {taskById(e.task ?? '')?.abnormal ?? 'Look again, and log what you see.'}
+              </p>
+            )}
+          </details>
+        ))}
+      </div>
+      {standing && e.kind !== 'put-off' && (
+        <button type="button" className="button min-h-8 self-start text-[0.82rem]" onClick={onAmend}>
+          Correct<span className="sr-only"> the entry of {sayTime(e.measuredAt)}</span>
+        </button>
+      )}
+    </li>
+  );
+}
