@@ -24,6 +24,7 @@ const PAGES = [
   `${DEMO}/rounds/go?round=round`,
   `${DEMO}/rounds/sheet`,
   '/dew-point',
+  '/beads',
   '/catalogue',
 ];
 

@@ -69,7 +69,7 @@ test('weather is imported with what was mended, kept, and used; a file that is n
   await importing.getByRole('button', { name: 'Keep it and use it here' }).click();
   await expect(page.getByRole('radio', { name: 'Harbour 2025' })).toBeChecked();
   await expectSaved(page);
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByRole('navigation', { name: 'Water' }).getByRole('link', { name: 'Today', exact: true }).click();
   await expect(page.getByRole('columnheader', { name: 'Wettest' })).toBeVisible();
 
   // In use it cannot go; left, it can.

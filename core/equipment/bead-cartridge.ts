@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, ovenHumidity, USABLE } from '../media/isotherm';
+import { saturatedHumidityRatio } from '../air/humidity';
+import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, OVEN_ROOM, ovenHumidity, usableWater } from '../media/isotherm';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
 import { builtField, plateFlow, ratingFields } from './build-fields';
@@ -12,8 +13,6 @@ const SPENT_RH = 0.95;
 /** Contact of 5 s takes air that is saturated at 35 °C to −40 °C (4–6 s, common practice / estimate). */
 const CONTACT_S = 5;
 const PASSES_AT_CONTACT = 12.84 / 5628; // e(−40 °C, ice) / e(35 °C), Pa
-/** The air round an oven: 70 °F, 50 % (reference group 12). */
-const OVEN_ROOM = { temperatureC: 21.1, relativeHumidity: 0.5 } as const;
 const MOST_WARMER_K = 30;
 
 interface Bed {
@@ -37,6 +36,13 @@ export function bedLeaves(air: AirStream, bed: Bed, around: Surroundings): numbe
   const balance = bed.balanceRh + (SPENT_RH - bed.balanceRh) * bed.spentShare ** 6;
   return leavingRatio(air, balance, bedC(air, around), passingShare(PASSES_AT_CONTACT, load));
 }
+
+/** Relative humidity of a stream where it is, 0…1. */
+const humidityOf = (air: AirStream): number =>
+  Math.min(
+    1,
+    air.vapourKgPerS / air.dryAirKgPerS / saturatedHumidityRatio(air.temperatureC, air.pressurePa, air.basis),
+  );
 
 /** What a charge is in balance with: as the maker sealed it, or as far as an oven could dry it. */
 export function chargeHumidity(p: { medium: Medium; charge: string; ovenC: number }): number {
@@ -117,7 +123,8 @@ export const beadCartridge = defineKind({
     const leaves = bedLeaves(inlet, bedOf(p), around);
     const takes = inlet.vapourKgPerS + inlet.liquidKgPerS - leaves * inlet.dryAirKgPerS;
     const kept = heldWater(p.medium, chargeHumidity(p));
-    const usable = Math.max(0, Math.min(USABLE[p.medium], heldWater(p.medium, 1) - kept) - kept) * p.massKg;
+    const usable =
+      Math.max(0, Math.min(usableWater(p.medium, humidityOf(inlet)), heldWater(p.medium, 1) - kept) - kept) * p.massKg;
     return [
       { label: 'Takes up', quantity: 'waterFlow', value: Math.max(0, takes) },
       ...(takes > 0

@@ -47,6 +47,10 @@ describe('a charge dried in a cool oven', () => {
     );
     return walk(plan).at('beads')?.pressureDewPointC as number;
   };
+  test('sieve from an oven at 300 °C, above the end of the equations, still has a dew point', () => {
+    expect(ovenHumidity(300, 21, 0.5)).toBe(ovenHumidity(200, 21, 0.5));
+    expect(ovenHumidity(200, 21, 0.5)).toBeLessThan(0.001);
+  });
   test('135 °F leaves air no drier than its 7 % RH; 250 °F dries further', () => {
     const limit = 0.0715 * saturationPressurePa(27);
     expect(saturationPressurePa(dewPoint(57.2))).toBeGreaterThan(0.7 * limit);

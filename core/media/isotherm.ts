@@ -34,9 +34,24 @@ export function heldWater(medium: Medium, relativeHumidity: number): number {
 }
 
 /**
+ * Water that a kilogram of a medium takes up before it is changed: what practice counts on for saturated air, and for drier
+ * air less in proportion to what the medium holds in balance with it.
+ * @param relativeHumidity of the air that enters, 0…1
+ * @source USABLE at 60 % RH and above (reference group 12, common practice); the proportion is an estimate, and falls in the
+ *   “30–60 % less” that the handbook of practice gives for 20–30 % RH
+ */
+export function usableWater(medium: Medium, relativeHumidity: number): number {
+  return USABLE[medium] * Math.min(1, heldWater(medium, relativeHumidity) / heldWater(medium, 0.6));
+}
+
+/** The air round an oven: 70 °F, 50 % (reference group 12). */
+export const OVEN_ROOM = { temperatureC: 21.1, relativeHumidity: 0.5 } as const;
+
+/**
  * Relative humidity inside a ventilated oven that draws room air: what a medium dried in it can come down to at best.
+ * @param ovenC °C; over 200, where the equations end, as at 200: by then it is under a thousandth, and so more than is there
  * @source RH = e_room / e_s(T_oven)
  */
 export function ovenHumidity(ovenC: number, roomC: number, roomRelativeHumidity: number): number {
-  return (roomRelativeHumidity * saturationPressurePa(roomC)) / saturationPressurePa(ovenC);
+  return (roomRelativeHumidity * saturationPressurePa(roomC)) / saturationPressurePa(Math.min(ovenC, 200));
 }

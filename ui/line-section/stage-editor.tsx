@@ -11,6 +11,7 @@ import { type Run, runOfStage, stageById } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { AdviceOfStage } from '@/ui/advice/advice-beside';
+import { BeadsLink } from '@/ui/beads/beads-link';
 import { JobChoice } from '@/ui/forms/job-choice';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
@@ -130,6 +131,7 @@ function Editor({
           </p>
         )}
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
+        {stage.kind === 'bead-cartridge' && <BeadsLink stage={stage} />}
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div className="isolate">

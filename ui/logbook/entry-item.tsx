@@ -28,7 +28,7 @@ export function Entry({
   const title = e.task ? `${taskById(e.task)?.does ?? e.task}` : ENTRY_KINDS[e.kind];
   return (
     <li
-      className={`grid grid-cols-[1fr_auto] gap-x-3 border-b border-hairline py-2 ${standing ? '' : 'line-through opacity-60'}`}
+      className={`grid grid-cols-[1fr_auto] gap-x-3 border-b border-hairline py-2 ${standing ? '' : 'line-through text-quiet **:text-quiet'}`}
     >
       <div className="min-w-0">
         <p>

@@ -48,7 +48,7 @@ export function EntryList({
               <button
                 type="button"
                 onClick={() => onOpen(e)}
-                className={`grid min-h-11 grid-cols-2 items-center gap-x-3 px-2 py-1.5 text-left sm:grid-cols-[9.5rem_1fr_6rem_9.5rem_10.5rem] ${e.struck ? 'line-through opacity-60' : ''}`}
+                className={`grid min-h-11 grid-cols-2 items-center gap-x-3 px-2 py-1.5 text-left sm:grid-cols-[9.5rem_1fr_6rem_9.5rem_10.5rem] ${e.struck ? 'line-through text-quiet **:text-quiet' : ''}`}
               >
                 <span className="text-quiet">{sayTime(e.drainedAt)}</span>
                 <span className="truncate font-medium max-sm:text-right">{e.stageName}</span>

@@ -8,6 +8,7 @@ import {
   Droplet,
   Droplets,
   Footprints,
+  Grape,
   House,
   MessageSquareWarning,
   Waypoints,
@@ -109,6 +110,13 @@ export function Frame({
               wideOnly={planId !== undefined}
             >
               Dew point
+            </RailLink>
+            <RailLink
+              href={planId ? `/beads?from=${planId}` : '/beads'}
+              icon={<Grape size={18} />}
+              wideOnly={planId !== undefined}
+            >
+              Beads
             </RailLink>
             <RailLink
               href={planId ? `/catalogue?from=${planId}` : '/catalogue'}

@@ -19,6 +19,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['G', 'Rounds'],
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
+  ['E', 'Beads answer: how long a charge lasts, drying it'],
   ['C', 'Catalogue of kinds'],
   ['A', 'Add a stage (on the line)'],
   ['[ and ]', 'Move the selected stage'],
@@ -68,6 +69,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         g: `${base}/rounds`,
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
+        e: `/beads?from=${planId}`,
         c: `/catalogue?from=${planId}`,
       };
       const place = places[key];
@@ -147,6 +149,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>
                   Convert a dew point or humidity
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`/beads?from=${planId}`)}>
+                  Beads: size a cartridge, dry a charge
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/catalogue?from=${planId}`)}>
                   Catalogue: what each kind does, and where its values come from

@@ -1,4 +1,4 @@
-import { Droplets, Waypoints } from 'lucide-react';
+import { Droplets, Grape, Waypoints } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanSummary } from '@/core/line/plan';
 import { OpenFile } from './open-file';
@@ -44,6 +44,14 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
           </span>
           <span className="mt-1 block text-quiet">
             Turn a humidity, dew point or water content into all the others, at any pressure.
+          </span>
+        </Link>
+        <Link href="/beads" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
+          <span className="flex items-center gap-2 font-semibold">
+            <Grape size={18} aria-hidden className="text-water" /> How long beads last
+          </span>
+          <span className="mt-1 block text-quiet">
+            Size a cartridge in a minute, and see what an oven does for a spent charge.
           </span>
         </Link>
         {own.length > 0 && (

@@ -22,7 +22,7 @@ export function WaterFrame({ children }: { children: ReactNode }) {
   const path = usePathname();
   const base = `/lines/${planId}/water`;
   return (
-    <div className="grid gap-4 p-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 p-4">
       <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>Water</h1>
         <nav aria-label="Water" className="flex max-w-full gap-1.5 overflow-x-auto">

@@ -1,0 +1,45 @@
+'use client';
+
+import { useQueryStates } from 'nuqs';
+import type { QuantityName } from '@/core/quantity/units';
+import { QuantityInput } from '@/ui/forms/quantity-input';
+import { BatchSheet } from './batch-sheet';
+import { CartridgeSheet } from './cartridge-sheet';
+import { BOUNDS, bounded, type Query, STATE } from './query';
+
+/** A number of the question. */
+export type Ask = (key: keyof typeof BOUNDS, label: string, quantity: QuantityName, help?: string) => React.ReactNode;
+
+/** How long beads last, whether that is a good idea, and what an oven does for a spent charge. */
+export function BeadsView() {
+  const [typed, setQ] = useQueryStates(STATE);
+  const q = bounded(typed);
+  const set = (change: Partial<Query>): void => void setQ(change);
+  const ask: Ask = (key, label, quantity, help) => (
+    <QuantityInput
+      id={key}
+      label={label}
+      quantity={quantity}
+      value={q[key]}
+      min={BOUNDS[key][0]}
+      max={BOUNDS[key][1]}
+      help={help}
+      onCommit={(value) => {
+        set({ [key]: value });
+        return undefined;
+      }}
+    />
+  );
+  return (
+    <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
+      <div>
+        <h1>Beads answer</h1>
+        <p className="text-quiet">
+          “Two pounds of gel at ten cfm: how long, and is it worth it?” Then what an oven leaves in a spent charge.
+        </p>
+      </div>
+      <CartridgeSheet q={q} set={set} ask={ask} />
+      <BatchSheet q={q} set={set} ask={ask} />
+    </div>
+  );
+}

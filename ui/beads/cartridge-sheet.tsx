@@ -1,0 +1,125 @@
+'use client';
+
+import { MEDIA, type Medium } from '@/core/media/isotherm';
+import { sizeCartridge, type Worth } from '@/core/media/size-cartridge';
+import { dryAirKgPerS } from '@/core/quantity/flow-basis';
+import { spell } from '@/core/quantity/spell';
+import { ChoiceInput } from '@/ui/forms/choice-input';
+import { Cautions } from '@/ui/primitives/cautions';
+import { Amount, useUnits } from '@/ui/units/units';
+import type { Ask } from './beads-view';
+import { FLOW_BASIS, type Query } from './query';
+
+const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
+  good: { mark: '●', word: 'A good use of beads', look: 'text-water' },
+  dear: { mark: '◆', word: 'Works, at a price', look: 'text-amber' },
+  hopeless: { mark: '▲', word: 'Not a good idea', look: 'text-brick' },
+};
+
+const hoursInWords = (hours: number): string =>
+  hours > 5000 ? 'more than 5000 h' : hours < 1 ? spell(hours * 3600) : `${hours.toPrecision(2)} h`;
+
+/** A cartridge sized within a minute, and told honestly. */
+export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
+  const { say } = useUnits();
+  const size = sizeCartridge({
+    medium: q.medium,
+    massKg: q.kg,
+    dryAirKgPerS: dryAirKgPerS(q.flow, FLOW_BASIS, 1),
+    inletC: q.c,
+    inletPa: q.pa,
+    relativeHumidity: q.rh,
+    airHPerDay: q.day / 3600,
+  });
+  const worth = WORTH[size.worth];
+  const perDay = q.day / 3600;
+  return (
+    <section aria-label="A charge of beads" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+      <form
+        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
+        onSubmit={(e) => e.preventDefault()}
+        aria-label="Beads and air"
+      >
+        <h2>Beads and air</h2>
+        <ChoiceInput
+          id="medium"
+          label="Beads"
+          value={q.medium}
+          options={MEDIA}
+          onCommit={(medium) => set({ medium: medium as Medium })}
+        />
+        {ask('kg', 'Dry beads', 'mass')}
+        {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+        {ask('day', 'It flows, of a working day', 'time')}
+        {ask('c', 'Air comes in at', 'temperature')}
+        {ask('pa', 'Pressure', 'pressure')}
+        {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
+      </form>
+      <div className="grid min-w-0 gap-4" aria-live="polite">
+        <div>
+          <p className={`font-semibold ${worth.look}`}>
+            {worth.mark} {worth.word}
+          </p>
+          <p className="text-[1.6rem] font-bold leading-tight">
+            Spent after {hoursInWords(size.hours)} of air
+            {Number.isFinite(size.days) && (
+              <span className="text-[1.05rem] font-normal text-quiet">
+                {' '}
+                {size.days < 1
+                  ? 'within a working day'
+                  : size.days > 500
+                    ? 'years of work'
+                    : `${Math.floor(size.days)} working ${Math.floor(size.days) === 1 ? 'day' : 'days'}`}
+              </span>
+            )}
+          </p>
+          <p>{size.because}</p>
+          {size.warnings.map((w) => (
+            <p key={w} className="text-amber">
+              ◆ {w}
+            </p>
+          ))}
+        </div>
+        {size.upstream.length > 0 && (
+          <table className="w-full max-w-lg">
+            <caption className="eyebrow pb-1 text-left">The same charge, if upstream</caption>
+            <tbody>
+              {size.upstream.map((u) => (
+                <tr key={u.says} className="border-t border-hairline">
+                  <th scope="row" className="py-1.5 text-left font-normal">
+                    {u.says}
+                  </th>
+                  <td className="py-1.5 pl-3 text-right font-semibold whitespace-nowrap">{hoursInWords(u.hours)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <dl className="max-w-lg">
+          {(
+            [
+              ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
+              ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
+              [
+                `Beads that last five days of ${say(perDay * 3600, 'time')}`,
+                <Amount key="m" si={size.weekKg} quantity="mass" />,
+              ],
+              ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
+            ] as const
+          ).map(([label, value]) => (
+            <div key={label} className="flex justify-between gap-3 border-t border-hairline py-1.5">
+              <dt className="text-quiet">{label}</dt>
+              <dd className="font-semibold">{value}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="text-[0.85rem] text-quiet">
+          Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half
+          as much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far
+          from −40. Beads shed dust: a dust filter belongs behind them.
+        </p>
+        <Cautions ids={['C07', 'C21', 'C24']} />
+      </div>
+    </section>
+  );
+}
