@@ -46,6 +46,7 @@ for (const colorScheme of ['light', 'dark'] as const)
 
 for (const width of [390, 1280, 1920])
   test(`no page scrolls sideways at ${width} px, and no script fails`, async ({ page }) => {
+    test.setTimeout(120_000); // many pages
     const faults: string[] = [];
     page.on('pageerror', (e) => faults.push(e.message));
     page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));

@@ -41,6 +41,10 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     text: 'Solvent, synthetic oil or heat cracks plastic bowls. Use a metal bowl or a guard.',
     deferTo: 'the bowl’s maker',
   },
+  C22: {
+    text: 'Only clean, oil-free beads; never in an oven for food; never unattended.',
+    deferTo: 'the beads’ safety sheet',
+  },
   C23: {
     text: 'Blue and pink beads contain cobalt: gloves, no dust, regulated waste.',
     deferTo: 'the beads’ safety sheet; the waste authority',

@@ -66,9 +66,9 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
         ) : (
           <div>
             <p className="text-[1.6rem] font-bold leading-tight">
-              Leaves {say(result.leaves, 'share')} water in{' '}
+              Leaves {say(result.leaves, 'share')} of water{' '}
               <span className="text-[1.05rem] font-normal text-quiet">
-                {MEDIA[q.medium as Medium]}: {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
+                in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
               </span>
             </p>
             {result.ruins && <p className="font-semibold text-brick">▲ {result.ruins}</p>}
@@ -80,12 +80,16 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
         )}
         {!batch.oily && (
           <div className="overflow-x-auto">
-            <table className="w-full max-w-2xl">
+            <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
               <thead>
                 <tr className="eyebrow">
                   <td />
                   {['Oven', 'Time', 'Leaves', 'About needs'].map((h) => (
-                    <th key={h} scope="col" className="px-2 pb-1 text-right">
+                    <th
+                      key={h}
+                      scope="col"
+                      className={`px-2 pb-1 text-right ${h === 'About needs' ? 'max-sm:hidden' : ''}`}
+                    >
                       {h}
                     </th>
                   ))}
@@ -95,7 +99,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
               <tbody>
                 {ways.map((way) => (
                   <tr key={`${way.name}${way.ovenC}`} className="border-t border-hairline">
-                    <th scope="row" className="py-1.5 pr-2 text-left font-normal whitespace-nowrap">
+                    <th scope="row" className="py-1.5 pr-2 text-left font-normal">
                       {way.name}
                     </th>
                     <td className="px-2 text-right whitespace-nowrap">{say(way.ovenC, 'temperature')}</td>
@@ -103,10 +107,10 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
                     <td className="px-2 text-right font-semibold whitespace-nowrap">
                       {way.result.refused ? '–' : say(way.result.leaves, 'share')}
                     </td>
-                    <td className="px-2 text-right whitespace-nowrap">
+                    <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
                       {way.result.refused ? '–' : spell(Math.round(way.result.hoursNeeded * 4) * 900)}
                     </td>
-                    <td className="pl-2 text-[0.88rem]">
+                    <td className="pl-2 text-[0.88rem] whitespace-nowrap">
                       {way.result.refused ? (
                         <span className="text-brick">▲ useless</span>
                       ) : way.result.ruins ? (
