@@ -12,13 +12,6 @@ const PICTURES = [
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
-  {
-    name: 'pressure',
-    at: `${dairy}/line?stage=grinder`,
-    size: { width: 1280, height: 1000 },
-    theme: 'light',
-    show: 'Where the pressure goes',
-  },
   { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
   { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
   {
@@ -37,6 +30,7 @@ const PICTURES = [
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
   { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
+  { name: 'beads', at: '/beads', size: DESK, theme: 'light' },
   { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
 ] as const;
 
