@@ -41,10 +41,6 @@ for (const picture of PICTURES) {
   await page.waitForTimeout(900);
   for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast'])
     await page.getByText(busy).waitFor({ state: 'hidden' });
-  if ('show' in picture) {
-    await page.getByText(picture.show).evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    await page.waitForTimeout(600);
-  }
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
     await page.waitForTimeout(600);
