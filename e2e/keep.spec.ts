@@ -162,17 +162,22 @@ test('readings from a table are read first, with their rows, and doubled by noth
   await page.goto(`${own}/logbook/all`);
   await page.getByText('Readings from a table').click();
   const csv =
-    'time,point,reading,value,who,note\n2026-11-20 08:00,Receiver,temperature,95F,Bram,\n2026-11-20 08:00,Boiler,temperature,30,Bram,\n';
+    'time,point,reading,value,who,note\n2026-11-20 08:00,Receiver,temperature,95F,Bram,kühl\n2026-11-20 08:00,Boiler,temperature,30,Bram,\n';
   const importing = page.getByRole('region', { name: 'Import readings' });
   for (let i = 0; i < 2; i++) {
     await importing
       .locator('input[type=file]')
-      .setInputFiles({ name: 'r.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-    await expect(importing).toContainText('1 readings can be logged, 1 rows cannot');
+      .setInputFiles({ name: 'r.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'latin1') });
+    await expect(importing).toContainText('1 reading can be logged, 1 row cannot');
     await expect(importing).toContainText('row 3: this line has no point “Boiler”');
     await importing.getByRole('button', { name: 'Log them' }).click();
     await expect(page.getByRole('region', { name: 'Entries' }).getByText('Air temperature 35')).toHaveCount(1);
   }
+  await expect(page.getByRole('region', { name: 'Entries' })).toContainText('kühl');
+  await page
+    .locator('input[accept="image/*"]')
+    .setInputFiles({ name: 'gauge.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('“gauge.jpg” is no picture that this browser can read.')).toBeVisible();
 });
 
 test('the calendar has a private address that can be taken back; the sheet has a code for each point', async ({

@@ -41,6 +41,7 @@ for (const picture of PICTURES) {
   await page.waitForTimeout(900);
   for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast'])
     await page.getByText(busy).waitFor({ state: 'hidden' });
+  await page.waitForTimeout(600); // charts measure their place before they draw
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
     await page.waitForTimeout(600);

@@ -168,7 +168,7 @@ export function EntryForm({
             <div
               // biome-ignore lint/suspicious/noArrayIndexKey: rows have no other name than their place
               key={i}
-              className="grid grid-cols-2 items-start gap-2"
+              className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-start gap-2"
             >
               <ChoiceInput
                 id={`reading-of-${i}`}
@@ -226,7 +226,7 @@ export function EntryForm({
           onChange={(e) => setWhat(e.target.value)}
         />
       </Field>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-[12.5rem_minmax(0,1fr)] gap-3">
         <Field id="entry-at" label="When" error={errors.measuredAt}>
           <input
             {...tied('entry-at', errors.measuredAt)}

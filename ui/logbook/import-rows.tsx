@@ -65,7 +65,8 @@ export function ImportRows({ put }: { put: ReturnType<typeof useSender>['put'] }
           {rows && (
             <div className="grid w-full gap-2">
               <p>
-                <strong>{good.length}</strong> readings can be logged{bad.length > 0 && `, ${bad.length} rows cannot`}.
+                <strong>{good.length}</strong> {good.length === 1 ? 'reading' : 'readings'} can be logged
+                {bad.length > 0 && `, ${bad.length} ${bad.length === 1 ? 'row' : 'rows'} cannot`}.
               </p>
               {bad.length > 0 && (
                 <ul className="max-h-40 overflow-y-auto text-[0.88rem]">
