@@ -30,4 +30,23 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await page.getByLabel('Brown, or smelling of oil').selectOption('yes');
   await expect(batch).toContainText('never unattended');
   await expect(batch).toContainText('can burn');
+
+  const scales = page.getByRole('region', { name: 'On the scales' });
+  await page.getByLabel('As it came out').fill('0.95 kg');
+  await expect(scales).toContainText('Discard it');
+  await expect(scales).toContainText('Oily waste');
+  await page.getByLabel('As it came out').fill('0.8 kg');
+  await expect(scales.getByRole('alert')).toContainText('Heavier after drying');
+});
+
+test('two towers for the same air: a fixed orifice at part load, and a cycle that is too short', async ({ page }) => {
+  await page.goto('/beads?c=38&pa=790801.6'); // 100 psi: 14.7 % (G11-15)
+  const towers = page.getByRole('region', { name: 'Two towers' });
+  await expect(towers).toContainText('Costs 15 % of the air');
+  await page.getByLabel('Air on average').fill('30');
+  await expect(towers).toContainText('Costs 49 % of the air');
+  await expect(towers).toContainText('stretch the cycle');
+  await page.getByLabel('Whole cycle').fill('5 s');
+  await expect(towers.getByRole('alert')).toContainText('not possible');
+  await expect(towers).toContainText('Costs 49 % of the air');
 });

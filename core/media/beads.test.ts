@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { checksOf, expectCheck } from '../test/reference';
 import { type Batch, dryBatch, dryingHours, QUOTED, suitsBatch } from './dry-batch';
 import { heldWater, USABLE, usableWater } from './isotherm';
+import { judgeCharge, sparesOf, type WeighedCharge } from './judge-charge';
 import { type CartridgeDuty, sizeCartridge, waterLoadKgPerS } from './size-cartridge';
 
 const CFM = 4.719474e-4;
@@ -100,5 +101,28 @@ describe('a batch in the oven', () => {
         expect([result.refused, result.ruins]).toEqual([undefined, undefined]);
         expect(result.leaves).toBeLessThan(medium === 'sieve' ? 0.02 : 0.012);
       }
+  });
+});
+
+describe('a charge weighed', () => {
+  const charge = { medium: 'silica', dyed: false, wetKg: 1.12, dryKg: 1, times: 2 } as const;
+  const fate = (c: Partial<WeighedCharge>) => {
+    const judged = judgeCharge({ ...charge, ...c });
+    return typeof judged === 'string' ? judged : judged.fate;
+  };
+  test('kept, put to lesser use, or discarded under 70 % of new and after 20 times (handbook of practice)', () => {
+    expect(fate({})).toBe('keep');
+    expect(fate({ wetKg: 1.09 })).toBe('lesser use');
+    expect(fate({ wetKg: 1.083 })).toBe('discard');
+    expect(fate({ times: 20 })).toBe('discard');
+    expect(fate({ medium: 'alumina', times: 20 })).toBe('keep');
+    expect(fate({ dyed: true, times: 15 })).toBe('lesser use');
+  });
+  test('weights that cannot be are told, not reckoned with', () => {
+    expect(fate({ wetKg: 0.98 })).toContain('Heavier after');
+    expect(fate({ wetKg: 1.6 })).toContain('No beads hold');
+  });
+  test('a charge that lasts a day needs one spare; one that lasts a third of it, three', () => {
+    expect([sparesOf(8, 8), sparesOf(2.7, 8), sparesOf(Number.POSITIVE_INFINITY, 8)]).toEqual([1, 3, 1]);
   });
 });

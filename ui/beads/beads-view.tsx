@@ -6,6 +6,8 @@ import { QuantityInput } from '@/ui/forms/quantity-input';
 import { BatchSheet } from './batch-sheet';
 import { CartridgeSheet } from './cartridge-sheet';
 import { BOUNDS, bounded, type Query, STATE } from './query';
+import { TowersSheet } from './towers-sheet';
+import { WeighSheet } from './weigh-sheet';
 
 /** A number of the question. */
 export type Ask = (key: keyof typeof BOUNDS, label: string, quantity: QuantityName, help?: string) => React.ReactNode;
@@ -35,11 +37,14 @@ export function BeadsView() {
       <div>
         <h1>Beads answer</h1>
         <p className="text-quiet">
-          “Two pounds of gel at ten cfm: how long, and is it worth it?” Then what an oven leaves in a spent charge.
+          “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge, and what
+          two towers would cost.
         </p>
       </div>
       <CartridgeSheet q={q} set={set} ask={ask} />
       <BatchSheet q={q} set={set} ask={ask} />
+      <WeighSheet q={q} set={set} ask={ask} />
+      <TowersSheet q={q} ask={ask} />
     </div>
   );
 }

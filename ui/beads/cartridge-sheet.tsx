@@ -1,6 +1,7 @@
 'use client';
 
 import { MEDIA, type Medium } from '@/core/media/isotherm';
+import { sparesOf } from '@/core/media/judge-charge';
 import { sizeCartridge, type Worth } from '@/core/media/size-cartridge';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import { spell } from '@/core/quantity/spell';
@@ -33,6 +34,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
   });
   const worth = WORTH[size.worth];
   const perDay = q.day / 3600;
+  const spares = sparesOf(size.hours, perDay);
   return (
     <section aria-label="A charge of beads" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
       <form
@@ -104,6 +106,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
                 `Beads that last five days of ${say(perDay * 3600, 'time')}`,
                 <Amount key="m" si={size.weekKg} quantity="mass" />,
               ],
+              ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
               ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
             ] as const
           ).map(([label, value]) => (

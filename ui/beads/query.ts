@@ -22,6 +22,11 @@ export const STATE = {
   layer: parseAsFloat.withDefault(0.02),
   oven: parseAsFloat.withDefault(115),
   hours: parseAsFloat.withDefault(4 * 3600),
+  wet: parseAsFloat.withDefault(1.02),
+  dry: parseAsFloat.withDefault(0.907),
+  times: parseAsFloat.withDefault(1),
+  cycle: parseAsFloat.withDefault(600),
+  load: parseAsFloat.withDefault(1),
 };
 export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue'] };
 type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof Query];
@@ -38,6 +43,11 @@ export const BOUNDS: Record<Numbers, readonly [least: number, most: number]> = {
   layer: [0.002, 0.1],
   oven: [40, 320],
   hours: [600, 86_400],
+  wet: [0.01, 1000],
+  dry: [0.01, 1000],
+  times: [0, 40],
+  cycle: [60, 3600],
+  load: [0.05, 1],
 };
 
 export function bounded(q: Query): Query {

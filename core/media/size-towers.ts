@@ -1,0 +1,92 @@
+import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
+import { BULK_KG_PER_M3, type Medium } from './isotherm';
+import { type CartridgeDuty, CONTACT_FOR_DEEP_S, waterLoadKgPerS } from './size-cartridge';
+
+/** What two heatless towers are asked to do, and how they are timed. */
+export interface TowersDuty extends Omit<CartridgeDuty, 'massKg' | 'airHPerDay'> {
+  readonly medium: Medium;
+  readonly atmosphericPa: number;
+  /** Both towers once; each dries for half of it. */
+  readonly cycleS: number;
+  /** Of the rated flow, 0…1: what passes on average. */
+  readonly load: number;
+}
+
+/** Purge over the least that theory allows: 1.1 to 1.2, repressurising included (reference group 11). */
+const PURGE_FACTOR = 1.15;
+/** A heatless bed works over 1–3 % of its dry mass in each half cycle (reference group 12, common practice); the lower middle. */
+const WORKING_SHARE = 0.015;
+const BEAD_M = 0.003; // common size in towers, common practice
+const BEAD_KG_PER_M3 = 1200; // of a bead with its pores, typical
+const VOIDS = 0.4; // of a poured bed, typical
+const AIR_PA_S = 1.85e-5; // viscosity at 30 °C, handbook value
+const UPWARD_AT_MOST = 0.6; // of the velocity that lifts the bed (estimate)
+const FASTEST_M_PER_S = 0.25; // common practice for drying towers
+const GRAVITY = 9.81;
+
+/**
+ * Air that purges a heatless tower, of what enters: the feed’s own volume at the pressure of the room.
+ * @param factor over theory; 1 is theory
+ * @source F = m · p_room / p_line, reference group 11
+ */
+export const purgeShare = (inletPa: number, atmosphericPa: number, factor = PURGE_FACTOR): number =>
+  Math.min(1, (factor * atmosphericPa) / inletPa);
+
+/**
+ * Velocity at which rising air begins to lift a bed of beads, m/s in the empty tower.
+ * @param airKgPerM3 at line pressure
+ * @source Wen & Yu 1966, recalled: Re = √(33.7² + 0.0408 Ar) − 33.7
+ */
+export function liftsAtMPerS(airKgPerM3: number, beadM = BEAD_M): number {
+  const ar = (beadM ** 3 * airKgPerM3 * (BEAD_KG_PER_M3 - airKgPerM3) * GRAVITY) / AIR_PA_S ** 2;
+  return ((Math.sqrt(33.7 ** 2 + 0.0408 * ar) - 33.7) * AIR_PA_S) / (airKgPerM3 * beadM);
+}
+
+/**
+ * Pressure that a bed of beads takes, Pa for each metre of it.
+ * @param velocityMPerS in the empty tower
+ * @source Ergun 1952: 150 μu(1−ε)²/(ε³d²) + 1.75 ρu²(1−ε)/(ε³d)
+ */
+export function bedLossPaPerM(velocityMPerS: number, airKgPerM3: number, beadM = BEAD_M, voids = VOIDS): number {
+  const solid = 1 - voids;
+  return (
+    (150 * AIR_PA_S * velocityMPerS * solid ** 2) / (voids ** 3 * beadM ** 2) +
+    (1.75 * airKgPerM3 * velocityMPerS ** 2 * solid) / (voids ** 3 * beadM)
+  );
+}
+
+/**
+ * Two heatless towers for a duty: beads by water and by contact, size by velocity, and what they cost in air.
+ * @param duty inlet 0…100 °C, 1.5…41 bar absolute; cycle over a minute, load 0.05…1
+ * @throws OutOfRange of the air’s equations
+ */
+export function sizeTowers(duty: TowersDuty) {
+  const airKgPerM3 = dryAirDensityKgPerM3(duty.inletPa, duty.inletC, 0);
+  const actualM3PerS = duty.dryAirKgPerS / airKgPerM3;
+  const waterKg = (waterLoadKgPerS(duty) * duty.cycleS) / 2;
+  const bulk = BULK_KG_PER_M3[duty.medium];
+  const byWaterKg = waterKg / WORKING_SHARE;
+  const byContactKg = actualM3PerS * CONTACT_FOR_DEEP_S * bulk;
+  const massKg = Math.max(byWaterKg, byContactKg);
+  const liftsAt = liftsAtMPerS(airKgPerM3);
+  const velocityMPerS = Math.min(FASTEST_M_PER_S, UPWARD_AT_MOST * liftsAt);
+  const areaM2 = actualM3PerS / velocityMPerS;
+  const heightM = massKg / bulk / areaM2;
+  const purge = purgeShare(duty.inletPa, duty.atmosphericPa);
+  return {
+    waterKg,
+    massKg,
+    by: byWaterKg > byContactKg ? ('water' as const) : ('contact' as const),
+    boreM: Math.sqrt((4 * areaM2) / Math.PI),
+    heightM,
+    velocityMPerS,
+    liftsAtMPerS: liftsAt,
+    lossPa: bedLossPaPerM(velocityMPerS, airKgPerM3) * heightM,
+    /** Of the rated flow. */
+    purgeTheory: purgeShare(duty.inletPa, duty.atmosphericPa, 1),
+    purge,
+    /** Of what passes at this load: a fixed orifice blows the same however little passes; a dew-point control stretches the cycle. */
+    purgeFixed: Math.min(1, purge / duty.load),
+    purgeStretched: purge,
+  };
+}

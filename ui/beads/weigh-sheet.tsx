@@ -1,0 +1,68 @@
+'use client';
+
+import { disposalOf, type Fate, judgeCharge } from '@/core/media/judge-charge';
+import { ChoiceInput } from '@/ui/forms/choice-input';
+import { useUnits } from '@/ui/units/units';
+import type { Ask } from './beads-view';
+import type { Query } from './query';
+
+const FATES: Record<Fate, { mark: string; word: string; look: string }> = {
+  keep: { mark: '●', word: 'Keep it', look: 'text-water' },
+  'lesser use': { mark: '◆', word: 'Lesser use', look: 'text-amber' },
+  discard: { mark: '▲', word: 'Discard it', look: 'text-brick' },
+};
+
+const TIMES = Object.fromEntries(Array.from({ length: 41 }, (_, n) => [n, String(n)]));
+
+/** What the scales say of a charge that was dried. */
+export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
+  const { say } = useUnits();
+  const dyed = q.dyed === 'yes' && q.medium === 'silica';
+  const times = Math.round(q.times);
+  const judged = judgeCharge({ medium: q.medium, dyed, wetKg: q.wet, dryKg: q.dry, times });
+  return (
+    <section aria-label="On the scales" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+      <form
+        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
+        onSubmit={(e) => e.preventDefault()}
+        aria-label="Weights"
+      >
+        <h2>On the scales</h2>
+        {ask('wet', 'As it came out, spent', 'mass')}
+        {ask('dry', 'Dried, and cooled closed', 'mass')}
+        <ChoiceInput
+          id="times"
+          label="Times dried before"
+          value={String(times)}
+          options={TIMES}
+          onCommit={(n) => set({ times: Number(n) })}
+        />
+      </form>
+      <div className="grid min-w-0 gap-2" aria-live="polite">
+        {typeof judged === 'string' ? (
+          <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+            {judged}
+          </p>
+        ) : (
+          <>
+            <p className={`font-semibold ${FATES[judged.fate].look}`}>
+              {FATES[judged.fate].mark} {FATES[judged.fate].word}
+            </p>
+            <p className="text-[1.6rem] font-bold leading-tight">
+              {say(judged.drivenOffKg, 'mass')} driven off{' '}
+              <span className="text-[1.05rem] font-normal text-quiet">
+                of {say(judged.shouldHoldKg, 'mass')} that it should hold: {say(judged.ofNew, 'share')}
+              </span>
+            </p>
+            <p>{judged.says}</p>
+            {judged.fate === 'discard' && (
+              <p>
+                <strong>How:</strong> {disposalOf({ dyed, oily: q.oily === 'yes' })}
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
