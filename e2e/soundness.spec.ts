@@ -30,7 +30,7 @@ const PAGES = [
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ browser }) => {
-    test.setTimeout(120_000); // many pages
+    test.setTimeout(240_000); // many pages
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     for (const address of PAGES) {
@@ -46,7 +46,7 @@ for (const colorScheme of ['light', 'dark'] as const)
 
 for (const width of [390, 1280, 1920])
   test(`no page scrolls sideways at ${width} px, and no script fails`, async ({ page }) => {
-    test.setTimeout(120_000); // many pages
+    test.setTimeout(240_000); // many pages
     const faults: string[] = [];
     page.on('pageerror', (e) => faults.push(e.message));
     page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
