@@ -226,7 +226,7 @@ export function EntryForm({
           onChange={(e) => setWhat(e.target.value)}
         />
       </Field>
-      <div className="grid grid-cols-[12.5rem_minmax(0,1fr)] gap-3">
+      <div className="grid gap-3">
         <Field id="entry-at" label="When" error={errors.measuredAt}>
           <input
             {...tied('entry-at', errors.measuredAt)}
