@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, OVEN_ROOM, ovenHumidity, usableWater } from '../media/isotherm';
+import { CONTACT_FOR_DEEP_S, HOT_INLET_C } from '../media/size-cartridge';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
 import { builtField, plateFlow, ratingFields } from './build-fields';
@@ -10,8 +11,7 @@ import { lossFields, pressureAfterLoss } from './losses';
 /** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
 export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
 const SPENT_RH = 0.95;
-/** Contact of 5 s takes air that is saturated at 35 °C to −40 °C (4–6 s, common practice / estimate). */
-const CONTACT_S = 5;
+/** Of vapour that comes saturated at 35 °C, what passes in the contact that leaves −40 °C. */
 const PASSES_AT_CONTACT = 12.84 / 5628; // e(−40 °C, ice) / e(35 °C), Pa
 const MOST_WARMER_K = 30;
 
@@ -32,7 +32,7 @@ const bedC = (air: AirStream, around: Surroundings): number => (air.temperatureC
  */
 export function bedLeaves(air: AirStream, bed: Bed, around: Surroundings): number {
   const contactS = bed.massKg / BULK_KG_PER_M3[bed.medium] / actualFlowM3PerS(air);
-  const load = CONTACT_S / Math.max(contactS * (1 - bed.spentShare), 1e-6);
+  const load = CONTACT_FOR_DEEP_S / Math.max(contactS * (1 - bed.spentShare), 1e-6);
   const balance = bed.balanceRh + (SPENT_RH - bed.balanceRh) * bed.spentShare ** 6;
   return leavingRatio(air, balance, bedC(air, around), passingShare(PASSES_AT_CONTACT, load));
 }
@@ -108,7 +108,7 @@ export const beadCartridge = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    if (inlet.temperatureC > 66)
+    if (inlet.temperatureC > HOT_INLET_C)
       throw new Refusal(
         'medium',
         'Air over 66 °C (150 °F) reaches the beads: they hold next to nothing there. Cool it first.',

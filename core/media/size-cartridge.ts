@@ -1,11 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
-import {
-  humidityRatioFromFraction,
-  R_DRY_AIR,
-  saturatedHumidityRatio,
-  vapourFractionFromRelativeHumidity,
-} from '../air/humidity';
-import { ZERO_CELSIUS_K } from '../air/saturation';
+import { humidityRatioFromFraction, saturatedHumidityRatio, vapourFractionFromRelativeHumidity } from '../air/humidity';
+import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { BULK_KG_PER_M3, type Medium, usableWater } from './isotherm';
 
 /** What a cartridge is asked to do. */
@@ -100,7 +95,7 @@ function refrigerated(d: CartridgeDuty): CartridgeDuty {
 export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
   const hours = hoursOf(duty);
   const days = hours / duty.airHPerDay;
-  const actualM3PerS = (duty.dryAirKgPerS * R_DRY_AIR * (duty.inletC + ZERO_CELSIUS_K)) / duty.inletPa;
+  const actualM3PerS = duty.dryAirKgPerS / dryAirDensityKgPerM3(duty.inletPa, duty.inletC, 0);
   const contactS = duty.massKg / BULK_KG_PER_M3[duty.medium] / actualM3PerS;
   const hot = duty.inletC > HOT_INLET_C;
   const worth: Worth = hot || days < 1 || contactS < CONTACT_LEAST_S ? 'hopeless' : days < GOOD_DAYS ? 'dear' : 'good';

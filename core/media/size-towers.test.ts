@@ -61,7 +61,7 @@ test('laws: a longer cycle never needs less, a fixed orifice costs the more the 
         expect(sizeTowers({ ...d, cycleS: cycleS * 1.5 }).massKg).toBeGreaterThanOrEqual(t.massKg);
         expect(sizeTowers({ ...d, load: load / 2 }).purgeFixed).toBeGreaterThanOrEqual(t.purgeFixed);
         expect(t.purgeFixed).toBeLessThanOrEqual(1);
-        expect(t.purgeStretched).toBeLessThanOrEqual(t.purgeFixed);
+        expect(t.purge).toBeLessThanOrEqual(t.purgeFixed);
         // Volume is volume: bore and height hold the beads.
         expect((Math.PI / 4) * t.boreM ** 2 * t.heightM * 750).toBeCloseTo(t.massKg, 6);
       },

@@ -85,8 +85,7 @@ export function sizeTowers(duty: TowersDuty) {
     /** Of the rated flow. */
     purgeTheory: purgeShare(duty.inletPa, duty.atmosphericPa, 1),
     purge,
-    /** Of what passes at this load: a fixed orifice blows the same however little passes; a dew-point control stretches the cycle. */
+    /** Of what passes at this load with a fixed orifice, which blows the same however little passes. A cycle that a dew point stretches keeps `purge`. */
     purgeFixed: Math.min(1, purge / duty.load),
-    purgeStretched: purge,
   };
 }

@@ -1,5 +1,6 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import { OVEN_MOST_C } from '@/core/media/dry-batch';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
 
 const MEDIUM_IDS = Object.keys(MEDIA) as Medium[];
@@ -41,7 +42,7 @@ export const BOUNDS: Record<Numbers, readonly [least: number, most: number]> = {
   rh: [0.01, 1],
   loaded: [0, 0.4],
   layer: [0.002, 0.1],
-  oven: [40, 320],
+  oven: [40, OVEN_MOST_C],
   hours: [600, 86_400],
   wet: [0.01, 1000],
   dry: [0.01, 1000],

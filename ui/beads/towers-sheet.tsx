@@ -27,7 +27,7 @@ export function TowersSheet({ q, ask }: { q: Query; ask: Ask }) {
     ['Purge in theory, of rated flow', say(t.purgeTheory, 'share')],
     ['Purge in practice', say(t.purge, 'share')],
     ['At this load, fixed orifice', say(t.purgeFixed, 'share')],
-    ['At this load, cycle stretched by dew point', say(t.purgeStretched, 'share')],
+    ['At this load, cycle stretched by dew point', say(t.purge, 'share')],
     ['Water in each half cycle', <Amount key="w" si={t.waterKg} quantity="mass" />],
     [`Beads in each tower, by ${t.by}`, <Amount key="m" si={t.massKg} quantity="mass" />],
     [
