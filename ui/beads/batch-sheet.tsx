@@ -6,8 +6,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
-import type { Ask } from './beads-view';
-import type { Query } from './query';
+import type { Ask, Query } from './query';
 
 const YES_NO = { no: 'no', yes: 'yes' } as const;
 

@@ -1,16 +1,12 @@
 'use client';
 
 import { useQueryStates } from 'nuqs';
-import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { BatchSheet } from './batch-sheet';
 import { CartridgeSheet } from './cartridge-sheet';
-import { BOUNDS, bounded, type Query, STATE } from './query';
+import { type Ask, BOUNDS, bounded, type Query, STATE } from './query';
 import { TowersSheet } from './towers-sheet';
 import { WeighSheet } from './weigh-sheet';
-
-/** A number of the question. */
-export type Ask = (key: keyof typeof BOUNDS, label: string, quantity: QuantityName, help?: string) => React.ReactNode;
 
 /** How long beads last, whether that is a good idea, and what an oven does for a spent charge. */
 export function BeadsView() {

@@ -8,8 +8,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Amount, useUnits } from '@/ui/units/units';
-import type { Ask } from './beads-view';
-import { FLOW_BASIS, type Query } from './query';
+import { type Ask, FLOW_BASIS, type Query } from './query';
 
 const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
   good: { mark: '●', word: 'A good use of beads', look: 'text-water' },

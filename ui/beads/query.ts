@@ -1,7 +1,9 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
+import type { ReactNode } from 'react';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { OVEN_MOST_C } from '@/core/media/dry-batch';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
+import type { QuantityName } from '@/core/quantity/units';
 
 const MEDIUM_IDS = Object.keys(MEDIA) as Medium[];
 /** Flow is told in standard cubic feet or metres: 14.5 psi abs, 68 °F, dry. */
@@ -50,6 +52,9 @@ export const BOUNDS: Record<Numbers, readonly [least: number, most: number]> = {
   cycle: [60, 3600],
   load: [0.05, 1],
 };
+
+/** The field of one of these numbers. */
+export type Ask = (key: Numbers, label: string, quantity: QuantityName, help?: string) => ReactNode;
 
 export function bounded(q: Query): Query {
   const within = Object.entries(BOUNDS).map(([key, [least, most]]) => {

@@ -5,8 +5,7 @@ import { sizeTowers } from '@/core/media/size-towers';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Amount, useUnits } from '@/ui/units/units';
-import type { Ask } from './beads-view';
-import { FLOW_BASIS, type Query } from './query';
+import { type Ask, FLOW_BASIS, type Query } from './query';
 
 const MUCH = 0.3; // of the air that passes: another family of dryers is worth a look (estimate)
 

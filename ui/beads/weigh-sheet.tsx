@@ -3,8 +3,7 @@
 import { disposalOf, type Fate, judgeCharge } from '@/core/media/judge-charge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { useUnits } from '@/ui/units/units';
-import type { Ask } from './beads-view';
-import type { Query } from './query';
+import type { Ask, Query } from './query';
 
 const FATES: Record<Fate, { mark: string; word: string; look: string }> = {
   keep: { mark: '●', word: 'Keep it', look: 'text-water' },
