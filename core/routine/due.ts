@@ -6,6 +6,7 @@ import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { sayDay } from '../season/calendar';
 import type { RoutineFacts } from './facts';
 import { serviceOf } from './facts';
+import { dueByMeter } from './hour-meter';
 import { type Interval, intervalOf } from './interval';
 import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
@@ -195,6 +196,16 @@ export function dueTasks(
           dueMs = base + days * DAY_MS;
           season = 'wetter weather by its year';
         }
+      }
+      const byHours = interval.triggers.find((x) => x.by === 'loaded hours');
+      const meter =
+        byHours && !interval.pinned
+          ? dueByMeter(plan, stage.id, byHours.days * facts.loadedHPerDay, base, signals)
+          : undefined;
+      if (meter && (last || interval.days > 1.5)) {
+        const others = interval.triggers.filter((x) => x !== byHours).map((x) => base + x.days * DAY_MS);
+        dueMs = Math.min(meter.dueMs, ...others);
+        if (dueMs === meter.dueMs) season = `by the hour meter, ${meter.hPerDay.toFixed(1)} h a day`;
       }
       const after = afterEvent(plan, stage, task, events, last);
       if (after && shopTimeMs(after.at) < dueMs) {

@@ -10,9 +10,10 @@ import { shopTimeMs } from '../record/shop-clock';
 import { runWeather, type WeatherRun } from '../season/run-weather';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { choresOfLine, type DueTask, dueTasks, hoursPerMonth, taskKey } from './due';
+import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey } from './due';
 import { routineFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
+import { limitOf } from './limit';
 import { roundsOf, wayRound } from './rounds';
 import { TASKS, taskById } from './tasks';
 
@@ -189,6 +190,48 @@ describe('what is due', () => {
     // Changed since, it asks for nothing.
     const done = [{ stageId: 'coalescing-filter', task: 'M12', at: '2026-11-26T09:00' }];
     expect(of(dueTasks(facts, done, [], NOW, [], drop(9e4)), 'coalescing-filter', 'M12').state).toBe('later');
+  });
+
+  test('an hour meter that was read moves what comes by hours: 500 h, 400 run since at 20 a day, are due in 5 days (by hand)', () => {
+    const facts = routineFacts(plan, walk(plan));
+    const read = (at: string, hours: number) => ({
+      stageId: 'compressor',
+      of: 'hours' as const,
+      at,
+      value: hours * 3600,
+      expected: null,
+    });
+    const done = [{ stageId: 'compressor', task: 'M06', at: '2026-11-07T07:00' }];
+    const oil = (...signals: ReturnType<typeof read>[]) =>
+      of(dueTasks(facts, done, [], NOW, [], signals), 'compressor', 'M06');
+    const metered = oil(read('2026-11-27T07:00', 1400), read('2026-11-07T07:00', 1000));
+    expect(dueTime(metered).slice(0, 10)).toBe('2026-12-02');
+    expect(metered.season).toContain('20.0 h a day');
+    // One reading tells no rate; a meter that goes backwards is another meter.
+    expect(oil(read('2026-11-27T07:00', 1400)).dueMs).toBe(oil().dueMs);
+    expect(oil(read('2026-11-27T07:00', 10), read('2026-11-07T07:00', 1000)).dueMs).toBe(oil().dueMs);
+  });
+
+  test('the limit in a trend is the value at which the reading asks for the change, no less', () => {
+    const stage = choresOfLine(plan).find((c) => c.stage.id === 'coalescing-filter')?.stage;
+    if (!stage) throw new Error('no coalescer');
+    const expected = { value: 8e3, low: 4e3, high: 12e3 };
+    const limit = limitOf(stage, 'pressure-drop', expected) as number;
+    const state = (value: number) =>
+      of(
+        dueTasks(
+          routineFacts(plan, walk(plan)),
+          [],
+          [],
+          NOW,
+          [],
+          [{ stageId: stage.id, of: 'pressure-drop', at: '2026-11-26T08:00', value, expected }],
+        ),
+        stage.id,
+        'M12',
+      ).state;
+    expect([state(limit - 1), state(limit)]).toEqual(['later', 'overdue']);
+    expect(limitOf(stage, 'temperature', expected)).toBeUndefined();
   });
 
   test('a chore left out is gone, another stays', () => {

@@ -13,9 +13,13 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { stageById } from '@/core/line/runs';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { type LoggedEntry, standingEntries } from '@/core/record/log-entry';
+import { routineEvents } from '@/core/routine/last-done';
+import { limitOf } from '@/core/routine/limit';
 import { READINGS, type ReadingName } from '@/core/routine/task';
+import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '@/ui/water/data-table';
 
@@ -36,6 +40,7 @@ export function TrendChart({
   stageId: string;
   of: ReadingName;
 }) {
+  const { plan } = usePlan();
   const { choice, say, atmosphericPa } = useUnits();
   const { quantity, label } = READINGS[of];
   const u = unitOf(quantity, choice[quantity]);
@@ -57,13 +62,11 @@ export function TrendChart({
       ];
     }),
   );
-  const changes = own.filter(
-    (e) =>
-      e.kind === 'change' ||
-      e.kind === 'repair' ||
-      e.kind === 'regeneration' ||
-      ['M12', 'M13', 'M14', 'M22'].includes(e.task ?? ''),
-  );
+  const changes = routineEvents(entries).filter((e) => e.stageId === stageId && e.what === 'opened');
+  const stage = stageById(plan, stageId);
+  const newest = own.findLast((e) => e.readings.some((r) => r.of === of));
+  const limit =
+    stage && newest && limitOf(stage, of, newest.expected[newest.readings.findIndex((r) => r.of === of)] ?? null);
   return (
     <figure>
       <div className="h-52">
@@ -89,13 +92,9 @@ export function TrendChart({
             />
             <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
             {changes.map((e) => (
-              <ReferenceLine
-                key={e.id}
-                x={new Date(e.measuredAt).getTime()}
-                stroke="var(--copper)"
-                strokeDasharray="4 3"
-              />
+              <ReferenceLine key={e.at} x={new Date(e.at).getTime()} stroke="var(--copper)" strokeDasharray="4 3" />
             ))}
+            {limit !== undefined && <ReferenceLine y={inUnit(limit)} stroke="var(--brick)" ifOverflow="extendDomain" />}
             <Line dataKey="read" stroke="var(--deep)" dot={{ r: 3.5, fill: 'var(--deep)' }} isAnimationActive={false} />
             {data.length > 12 && (
               <Brush
@@ -127,6 +126,7 @@ export function TrendChart({
         <span className="flex items-center gap-1">
           <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
         </span>
+        {limit !== undefined && <span className="text-brick">— asks for a change at {say(limit, quantity)}</span>}
         {changes.length > 0 && <span className="text-copper">┆ changed or opened</span>}
       </figcaption>
       <TableOf
