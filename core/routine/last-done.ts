@@ -1,5 +1,5 @@
 import type { LoggedDrain } from '../record/judge-log';
-import { type LoggedEntry, standingEntries } from '../record/log-entry';
+import { type EntryKind, type LoggedEntry, standingEntries } from '../record/log-entry';
 import type { LastDone, PutOff, RoutineEvent, Signal } from './due';
 import { taskById } from './tasks';
 
@@ -31,17 +31,17 @@ export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
     .map((e) => ({ stageId: e.stageId, task: e.task as string, until: e.until as string, reason: e.what }));
 }
 
+const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];
 const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
-const RECENT = 200; // entries that are looked through
 
 /** What of the log asks for other chores at once, the newest first: openings, and water where none should be. */
 export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
   return [...standingEntries(entries)]
     .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))
-    .slice(0, RECENT)
     .flatMap((e): RoutineEvent[] => {
       const opened =
-        e.kind === 'change' || e.kind === 'repair' || (taskById(e.task ?? '')?.isolates && e.result !== 'could-not');
+        OPENS.includes(e.kind) ||
+        (taskById(e.task ?? '')?.isolates && e.result !== 'could-not' && e.kind !== 'put-off');
       const wet = e.kind === 'complaint' && WET.includes(e.symptom ?? '');
       const what = wet ? 'wet' : opened ? 'opened' : undefined;
       return what && e.stageId !== '' ? [{ stageId: e.stageId, at: e.measuredAt, what }] : [];
@@ -52,7 +52,6 @@ export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
 export function signalsOf(entries: readonly LoggedEntry[]): Signal[] {
   return [...standingEntries(entries)]
     .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))
-    .slice(0, RECENT)
     .flatMap((e) =>
       e.readings.map((r, i) => ({
         stageId: e.stageId,

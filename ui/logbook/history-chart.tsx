@@ -16,6 +16,7 @@ import { fromSi, unitOf } from '@/core/quantity/units';
 import type { DrainJudgement, DrainVerdict } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { useUnits } from '@/ui/units/units';
+import { TIME_AXIS, VALUE_AXIS } from './chart-axes';
 
 const COLOUR: Record<DrainVerdict, string> = {
   'as expected': 'var(--water)',
@@ -60,7 +61,6 @@ export function HistoryChart({
       expected: inUnit(e.expectedKg / 1000),
       verdict: judged.get(e.id)?.verdict ?? 'as expected',
     }));
-  const day = (at: number): string => format(at, 'd MMM');
   const inSi = (shown: number): string => say(shown * u.factor, 'drained');
   return (
     <figure>
@@ -68,23 +68,8 @@ export function HistoryChart({
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
-            <XAxis
-              dataKey="at"
-              type="number"
-              scale="time"
-              domain={['dataMin', 'dataMax']}
-              tickFormatter={day}
-              stroke="var(--quiet)"
-              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
-              minTickGap={28}
-              padding={{ left: 12, right: 12 }}
-            />
-            <YAxis
-              width={52}
-              stroke="var(--quiet)"
-              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
-              tickFormatter={(v: number) => String(v)}
-            />
+            <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
+            <YAxis {...VALUE_AXIS} />
             <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
             <Line dataKey="expected" stroke="var(--deep)" strokeDasharray="6 4" dot={false} isAnimationActive={false} />
             <Scatter dataKey="came" shape={<Mark />} isAnimationActive={false} />

@@ -22,6 +22,7 @@ import { READINGS, type ReadingName } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '@/ui/water/data-table';
+import { TIME_AXIS, VALUE_AXIS } from './chart-axes';
 
 interface Point {
   at: number;
@@ -73,23 +74,8 @@ export function TrendChart({
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
-            <XAxis
-              dataKey="at"
-              type="number"
-              scale="time"
-              domain={['dataMin', 'dataMax']}
-              tickFormatter={(t: number) => format(t, 'd MMM')}
-              stroke="var(--quiet)"
-              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
-              minTickGap={28}
-              padding={{ left: 12, right: 12 }}
-            />
-            <YAxis
-              width={52}
-              stroke="var(--quiet)"
-              tick={{ fontSize: 11, fill: 'var(--quiet)' }}
-              domain={['auto', 'auto']}
-            />
+            <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
+            <YAxis {...VALUE_AXIS} domain={['auto', 'auto']} />
             <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
             {changes.map((e) => (
               <ReferenceLine key={e.at} x={new Date(e.at).getTime()} stroke="var(--copper)" strokeDasharray="4 3" />
