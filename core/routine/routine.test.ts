@@ -6,6 +6,7 @@ import { KINDS } from '../equipment/index';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
+import { type LoggedEntry, logEntrySchema } from '../record/log-entry';
 import { shopTimeMs } from '../record/shop-clock';
 import { runWeather, type WeatherRun } from '../season/run-weather';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
@@ -13,6 +14,7 @@ import { stageOf } from '../test/reference';
 import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey } from './due';
 import { routineFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
+import { routineEvents } from './last-done';
 import { limitOf } from './limit';
 import { roundsOf, wayRound } from './rounds';
 import { TASKS, taskById } from './tasks';
@@ -232,6 +234,30 @@ describe('what is due', () => {
       ).state;
     expect([state(limit - 1), state(limit)]).toEqual(['later', 'overdue']);
     expect(limitOf(stage, 'temperature', expected)).toBeUndefined();
+  });
+
+  test('what is put off, or could not be done, opens nothing; done, changed and dried does', () => {
+    const entry = (more: Partial<LoggedEntry>): LoggedEntry => ({
+      ...logEntrySchema.parse({
+        id: '00000000-0000-4000-8000-000000000001',
+        kind: 'done',
+        stageId: 'coalescing-filter',
+        task: 'M12',
+        measuredAt: '2026-11-20T08:00',
+        who: 'me',
+        what: 'x',
+        until: '2026-12-01T08:00',
+      }),
+      stageName: '',
+      enteredAt: '',
+      expected: [],
+      ...more,
+    });
+    const opens = (more: Partial<LoggedEntry>) => routineEvents([entry(more)]).map((e) => e.what);
+    expect(opens({})).toEqual(['opened']);
+    expect(opens({ kind: 'regeneration', task: null })).toEqual(['opened']);
+    expect(opens({ kind: 'put-off' })).toEqual([]);
+    expect(opens({ result: 'could-not' })).toEqual([]);
   });
 
   test('a chore left out is gone, another stays', () => {
