@@ -157,7 +157,7 @@ function DrainTable({
                   className={`cursor-pointer border-t border-hairline align-top max-sm:grid max-sm:grid-cols-[1.6rem_1fr_auto] max-sm:items-baseline max-sm:py-1.5 max-sm:[&>*]:py-0.5 ${here ? 'bg-sunk' : 'hover:bg-sunk/50'}`}
                   onClick={() => onChoose(stage.id)}
                 >
-                  <td className={`py-2 pl-2 ${here ? 'border-l-4 border-copper' : ''}`}>
+                  <td className={`border-l-4 py-2 pl-1 ${here ? 'border-copper' : 'border-transparent'}`}>
                     <DrainMarkSign mark={judged.mark} />
                   </td>
                   <th className="py-2 pr-3 text-left font-semibold sm:max-w-40">
