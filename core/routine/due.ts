@@ -8,42 +8,13 @@ import type { RoutineFacts } from './facts';
 import { serviceOf } from './facts';
 import { dueByMeter } from './hour-meter';
 import { type Interval, intervalOf } from './interval';
+import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
 import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
 
 const DAY_MS = 86_400_000;
 const SOON_DAYS = 7;
 const FROST_LEAD_DAYS = 14; // two weeks before the first frost of its year of weather (estimate)
-
-/** When a chore was last done, and whether it was put off since. */
-export interface LastDone {
-  readonly stageId: string;
-  readonly task: string;
-  readonly at: ShopTime;
-}
-export interface PutOff {
-  readonly stageId: string;
-  readonly task: string;
-  /** Shop time until which it is not asked for. */
-  readonly until: ShopTime;
-  readonly reason: string;
-}
-
-/** Something that asks for other chores at once: a stage was opened, or water was where none should be. */
-export interface RoutineEvent {
-  readonly stageId: string;
-  readonly at: ShopTime;
-  readonly what: 'opened' | 'wet';
-}
-
-/** The newest reading of a kind at a stage, with what the walk expected of it: corrected for the flow of that day. */
-export interface Signal {
-  readonly stageId: string;
-  readonly of: ReadingName;
-  readonly at: ShopTime;
-  readonly value: number;
-  readonly expected: { readonly value: number; readonly low: number; readonly high: number } | null;
-}
 
 export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
 

@@ -1,7 +1,7 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
 import { shopTimeMs } from '../record/shop-clock';
-import type { Signal } from './due';
+import type { Signal } from './logged';
 
 const DAY_MS = 86_400_000;
 const APART_MS = DAY_MS; // readings closer than a day tell no rate (estimate)

@@ -1,6 +1,6 @@
 import type { LoggedDrain } from '../record/judge-log';
 import { type EntryKind, type LoggedEntry, standingEntries } from '../record/log-entry';
-import type { LastDone, PutOff, RoutineEvent, Signal } from './due';
+import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
 import { taskById } from './tasks';
 
 /** Chores that a logged drain does. */

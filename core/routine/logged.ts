@@ -1,0 +1,32 @@
+import type { ShopTime } from '../record/shop-clock';
+import type { ReadingName } from './task';
+
+/** When a chore was last done, and whether it was put off since. */
+export interface LastDone {
+  readonly stageId: string;
+  readonly task: string;
+  readonly at: ShopTime;
+}
+export interface PutOff {
+  readonly stageId: string;
+  readonly task: string;
+  /** Shop time until which it is not asked for. */
+  readonly until: ShopTime;
+  readonly reason: string;
+}
+
+/** Something that asks for other chores at once: a stage was opened, or water was where none should be. */
+export interface RoutineEvent {
+  readonly stageId: string;
+  readonly at: ShopTime;
+  readonly what: 'opened' | 'wet';
+}
+
+/** The newest reading of a kind at a stage, with what the walk expected of it: corrected for the flow of that day. */
+export interface Signal {
+  readonly stageId: string;
+  readonly of: ReadingName;
+  readonly at: ShopTime;
+  readonly value: number;
+  readonly expected: { readonly value: number; readonly low: number; readonly high: number } | null;
+}
