@@ -25,6 +25,7 @@ const PAGES = [
   `${DEMO}/rounds/sheet`,
   '/dew-point',
   '/beads',
+  '/dryers',
   '/catalogue',
 ];
 

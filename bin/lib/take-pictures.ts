@@ -31,6 +31,7 @@ const PICTURES = [
   { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
   { name: 'beads', at: '/beads', size: DESK, theme: 'light' },
+  { name: 'dryers', at: '/dryers', size: DESK, theme: 'light' },
   { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
 ] as const;
 

@@ -34,6 +34,13 @@ const BY_ROOM_F = [
   [110, 0.92],
   [115, 0.86],
 ] as const;
+const BY_DEW_POINT_F = [
+  [35, 0.9],
+  [38, 1],
+  [40, 1.05],
+  [45, 1.2],
+  [50, 1.35],
+] as const;
 const LEAST = 0.4;
 const MOST = 1.6;
 const PSI_PA = 6894.757;
@@ -51,18 +58,23 @@ function interpolate(table: readonly (readonly [number, number])[], x: number): 
   return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
 }
 
+/** Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do. */
+export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY_DEW_POINT_F, dewPointC * 1.8 + 32);
+
 /**
  * Capacity over rated capacity of a refrigerated dryer.
  * @param gaugePa pressure above the local atmosphere
+ * @param forDewPoint {@link capacityForDewPoint}
  * @returns 0.4…1.6
  * @source generic correction tables, common practice (reference group 11)
  */
-export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number): number {
+export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number, forDewPoint = 1): number {
   const f = (c: number): number => c * 1.8 + 32;
   const k =
     interpolate(BY_PRESSURE_PSIG, gaugePa / PSI_PA) *
     interpolate(BY_INLET_F, f(inletC)) *
-    interpolate(BY_ROOM_F, f(roomC));
+    interpolate(BY_ROOM_F, f(roomC)) *
+    forDewPoint;
   return Math.min(MOST, Math.max(LEAST, k));
 }
 

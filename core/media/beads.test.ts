@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { checksOf, expectCheck } from '../test/reference';
 import { type Batch, dryBatch, dryingHours, QUOTED, suitsBatch } from './dry-batch';
+import { dryingSteps } from './drying-steps';
+import { fitCartridge } from './fit-cartridge';
+import { INDICATORS, provesDownToC } from './indicators';
 import { heldWater, USABLE, usableWater } from './isotherm';
-import { judgeCharge, sparesOf, type WeighedCharge } from './judge-charge';
+import { judgeCharge, leftAfter, sparesOf, type WeighedCharge } from './judge-charge';
 import { type CartridgeDuty, sizeCartridge, waterLoadKgPerS } from './size-cartridge';
 
 const CFM = 4.719474e-4;
@@ -125,4 +128,54 @@ describe('a charge weighed', () => {
   test('a charge that lasts a day needs one spare; one that lasts a third of it, three', () => {
     expect([sparesOf(8, 8), sparesOf(2.7, 8), sparesOf(Number.POSITIVE_INFINITY, 8)]).toEqual([1, 3, 1]);
   });
+});
+
+test('a dry colour proves 27 °F at beads of 70 °F where it begins to turn at 20 % (handbook of practice, computed), and never −40', () => {
+  expect(Math.abs(provesDownToC(INDICATORS.cobalt, 21.11) * 1.8 + 32 - 27)).toBeLessThan(1);
+  for (const i of Object.values(INDICATORS)) expect(provesDownToC(i, 21.11)).toBeGreaterThan(-20);
+});
+
+test('gel takes up 70 % of new after its twenty dryings (handbook of practice)', () => {
+  expect(leftAfter('silica', 20)).toBeCloseTo(0.7, 9);
+  expect(leftAfter('silica', 0)).toBe(1);
+});
+
+test('a housing: rated under cut-out, a relief valve over the rating, beads that do not go in, a leak at night', () => {
+  const duty = {
+    medium: 'silica',
+    massKg: 0.9,
+    dryAirKgPerS: 0.0056,
+    inletC: 27,
+    inletPa: 8e5,
+    relativeHumidity: 1,
+    airHPerDay: 2,
+  } as const;
+  const housing = {
+    ratedPa: 11e5,
+    cutOutPa: 9.5e5,
+    reliefPa: 10.5e5,
+    volumeM3: 1.35e-3,
+    inSeries: 1,
+    leakKgPerS: 0,
+    idleH: 22,
+  };
+  const of = (change: Partial<typeof housing>) => fitCartridge(duty, { ...housing, ...change });
+  expect(of({}).findings).toEqual([]);
+  expect(of({ ratedPa: 9e5 }).findings[0]?.grave).toBe(true);
+  expect(of({ ratedPa: 0 }).findings[0]?.grave).toBe(true);
+  expect(of({ reliefPa: 12e5 }).findings[0]?.grave).toBe(true);
+  expect(of({ volumeM3: 1e-3 }).findings[0]?.says).toContain('do not go in');
+  // 0.9 kg at 735 kg/m³ (reference group 12): 1.22 L.
+  expect(of({ volumeM3: 1.22449e-3 }).filled).toBeCloseTo(1, 4);
+  // A leak of a tenth of the flow, eleven times as long: 1.1 times a day’s work.
+  expect(of({ leakKgPerS: 0.00056 }).idleKg).toBeCloseTo(waterLoadKgPerS(duty) * 2 * 3600 * 1.1, 6);
+  expect(of({ inSeries: 2 }).leadHours).toBeGreaterThan(of({}).leadHours * 1.5);
+});
+
+test('the steps of an oven take its hours, the last weighing half an hour more, and never stop short', () => {
+  for (const hours of [0.5, 1.2, 4]) {
+    const steps = dryingSteps({ dyed: false }, hours);
+    const oven = steps.filter((s) => s.says.startsWith('In the oven')).reduce((sum, s) => sum + (s.lastsS ?? 0), 0);
+    expect(oven).toBeCloseTo(hours * 3600, 6);
+  }
 });

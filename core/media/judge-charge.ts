@@ -19,6 +19,13 @@ const DYE_TIMES = 15;
 /** No medium holds more than this of its dry mass (reference group 12, gel at saturation). */
 const MOST_HELD = 0.45;
 
+/**
+ * What a charge still takes up of a new one, after so many dryings: down to where it is retired at the end of its dryings.
+ * @source 70 % after 10–20 (gel) and over 20 dryings (handbook of practice); in a straight line between (estimate)
+ */
+export const leftAfter = (medium: Medium, times: number): number =>
+  Math.max(0.3, 1 - ((1 - RETIRED) * times) / TIMES[medium]);
+
 export type Fate = 'keep' | 'lesser use' | 'discard';
 export interface ChargeJudged {
   readonly fate: Fate;
@@ -40,7 +47,7 @@ export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
     return 'Heavier after drying than before: look whether both were weighed with the same tray, and cooled closed.';
   if (drivenOffKg > MOST_HELD * dryKg)
     return 'No beads hold so much water. Drops may have stood in the bowl: pour them off, and weigh again.';
-  const shouldHoldKg = USABLE[medium] * dryKg;
+  const shouldHoldKg = USABLE[medium] * dryKg; // of a new one: it is judged by that
   const ofNew = drivenOffKg / shouldHoldKg;
   const tired = times >= TIMES[medium];
   const fate: Fate =

@@ -1,6 +1,7 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
 import { USABLE } from '../media/isotherm';
+import { SALT_PER_WATER } from '../media/salt';
 import type { WeatherRun } from './run-weather';
 import { caughtAt, seriesOf } from './series';
 import { totalKg } from './sums';
@@ -15,8 +16,6 @@ export interface MediaUse {
   readonly charges?: number;
   readonly pelletsKg?: number;
 }
-
-const SALT_PER_WATER = 0.65; // 0.3–1 lb of salt for a pound of water (handbook of practice, estimate)
 
 /** Beads and pellets that a year of weather uses, at the loads of the working hours. */
 export function mediaUse(plan: Plan, run: WeatherRun): MediaUse[] {

@@ -7,6 +7,7 @@ declare module 'psychrolib' {
     GetTDewPointFromVapPres(temperatureC: number, vapourPressurePa: number): number;
     GetHumRatioFromVapPres(vapourPressurePa: number, pressurePa: number): number;
     GetSatHumRatio(temperatureC: number, pressurePa: number): number;
+    GetMoistAirEnthalpy(TDryBulb: number, HumRatio: number): number;
     GetHumRatioFromRelHum(temperatureC: number, relativeHumidity: number, pressurePa: number): number;
     GetTDewPointFromHumRatio(temperatureC: number, humidityRatio: number, pressurePa: number): number;
     GetVapPresFromRelHum(temperatureC: number, relativeHumidity: number): number;

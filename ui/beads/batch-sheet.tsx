@@ -6,6 +6,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
+import { DryingTimer } from './drying-timer';
 import type { Ask, Query } from './query';
 
 const YES_NO = { no: 'no', yes: 'yes' } as const;
@@ -29,7 +30,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
     { name: 'Suits these beads', ...suits },
   ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
   return (
-    <section aria-label="Drying a charge" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+    <section id="dry" aria-label="Drying a charge" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
       <form
         className="grid gap-3 rounded-md border border-hairline bg-card p-4"
         onSubmit={(e) => e.preventDefault()}
@@ -126,6 +127,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
             </table>
           </div>
         )}
+        {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
         <p className="text-[0.85rem] text-quiet">
           The end is told by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it takes
           back a hundredth in half an hour. An oven or dehydrator of its own, never one for food. Times are an order of

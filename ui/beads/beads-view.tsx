@@ -1,46 +1,51 @@
 'use client';
 
 import { useQueryStates } from 'nuqs';
-import { QuantityInput } from '@/ui/forms/quantity-input';
+import { asker, bounded } from '@/ui/forms/ask';
 import { BatchSheet } from './batch-sheet';
 import { CartridgeSheet } from './cartridge-sheet';
-import { type Ask, BOUNDS, bounded, type Query, STATE } from './query';
-import { TowersSheet } from './towers-sheet';
+import { ColourSheet } from './colour-sheet';
+import { HousingSheet } from './housing-sheet';
+import { BOUNDS, type Query, STATE } from './query';
+import { RechargeSheet } from './recharge-sheet';
 import { WeighSheet } from './weigh-sheet';
+
+const PARTS = [
+  ['size', 'How long a charge lasts'],
+  ['housing', 'What it is put into'],
+  ['dry', 'Drying it'],
+  ['scales', 'On the scales'],
+  ['colour', 'What the colour says'],
+  ['recharge', 'Putting it in'],
+] as const;
 
 /** How long beads last, whether that is a good idea, and what an oven does for a spent charge. */
 export function BeadsView() {
   const [typed, setQ] = useQueryStates(STATE);
-  const q = bounded(typed);
+  const q = bounded(typed, BOUNDS);
   const set = (change: Partial<Query>): void => void setQ(change);
-  const ask: Ask = (key, label, quantity, help) => (
-    <QuantityInput
-      id={key}
-      label={label}
-      quantity={quantity}
-      value={q[key]}
-      min={BOUNDS[key][0]}
-      max={BOUNDS[key][1]}
-      help={help}
-      onCommit={(value) => {
-        set({ [key]: value });
-        return undefined;
-      }}
-    />
-  );
+  const ask = asker(q, BOUNDS, set);
   return (
     <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
       <div>
         <h1>Beads answer</h1>
         <p className="text-quiet">
-          “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge, and what
-          two towers would cost.
+          “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge.
         </p>
+        <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+          {PARTS.map(([id, part]) => (
+            <a key={id} href={`#${id}`} className="min-h-8 text-water underline underline-offset-4">
+              {part}
+            </a>
+          ))}
+        </nav>
       </div>
       <CartridgeSheet q={q} set={set} ask={ask} />
+      <HousingSheet q={q} set={set} ask={ask} />
       <BatchSheet q={q} set={set} ask={ask} />
       <WeighSheet q={q} set={set} ask={ask} />
-      <TowersSheet q={q} ask={ask} />
+      <ColourSheet q={q} set={set} />
+      <RechargeSheet q={q} set={set} />
     </div>
   );
 }

@@ -3,12 +3,12 @@
 import { MEDIA, type Medium } from '@/core/media/isotherm';
 import { sparesOf } from '@/core/media/judge-charge';
 import { sizeCartridge, type Worth } from '@/core/media/size-cartridge';
-import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Figures } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
-import { type Ask, FLOW_BASIS, type Query } from './query';
+import { type Ask, dutyOf, type Query } from './query';
 
 const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
   good: { mark: '●', word: 'A good use of beads', look: 'text-water' },
@@ -22,20 +22,12 @@ const hoursInWords = (hours: number): string =>
 /** A cartridge sized within a minute, and told honestly. */
 export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
   const { say } = useUnits();
-  const size = sizeCartridge({
-    medium: q.medium,
-    massKg: q.kg,
-    dryAirKgPerS: dryAirKgPerS(q.flow, FLOW_BASIS, 1),
-    inletC: q.c,
-    inletPa: q.pa,
-    relativeHumidity: q.rh,
-    airHPerDay: q.day / 3600,
-  });
+  const size = sizeCartridge(dutyOf(q));
   const worth = WORTH[size.worth];
   const perDay = q.day / 3600;
   const spares = sparesOf(size.hours, perDay);
   return (
-    <section aria-label="A charge of beads" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+    <section id="size" aria-label="A charge of beads" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
       <form
         className="grid gap-3 rounded-md border border-hairline bg-card p-4"
         onSubmit={(e) => e.preventDefault()}
@@ -96,25 +88,18 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             </tbody>
           </table>
         )}
-        <dl className="max-w-lg">
-          {(
+        <Figures
+          rows={[
+            ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
+            ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
             [
-              ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
-              ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
-              [
-                `Beads that last five days of ${say(perDay * 3600, 'time')}`,
-                <Amount key="m" si={size.weekKg} quantity="mass" />,
-              ],
-              ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
-              ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
-            ] as const
-          ).map(([label, value]) => (
-            <div key={label} className="flex justify-between gap-3 border-t border-hairline py-1.5">
-              <dt className="text-quiet">{label}</dt>
-              <dd className="font-semibold">{value}</dd>
-            </div>
-          ))}
-        </dl>
+              `Beads that last five days of ${say(perDay * 3600, 'time')}`,
+              <Amount key="m" si={size.weekKg} quantity="mass" />,
+            ],
+            ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
+            ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
+          ]}
+        />
         <p className="text-[0.85rem] text-quiet">
           Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half
           as much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far

@@ -1,9 +1,12 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
-import type { ReactNode } from 'react';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { OVEN_MOST_C } from '@/core/media/dry-batch';
+import { INDICATORS, type IndicatorName } from '@/core/media/indicators';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
-import type { QuantityName } from '@/core/quantity/units';
+import { RECHARGE, type Recharged } from '@/core/media/recharge';
+import type { CartridgeDuty } from '@/core/media/size-cartridge';
+import { dryAirKgPerS } from '@/core/quantity/flow-basis';
+import type { AskFor, Bounds } from '@/ui/forms/ask';
 
 const MEDIUM_IDS = Object.keys(MEDIA) as Medium[];
 /** Flow is told in standard cubic feet or metres: 14.5 psi abs, 68 °F, dry. */
@@ -28,14 +31,21 @@ export const STATE = {
   wet: parseAsFloat.withDefault(1.02),
   dry: parseAsFloat.withDefault(0.907),
   times: parseAsFloat.withDefault(1),
-  cycle: parseAsFloat.withDefault(600),
-  load: parseAsFloat.withDefault(1),
+  dye: parseAsStringLiteral(Object.keys(INDICATORS) as IndicatorName[]).withDefault('violet'),
+  thing: parseAsStringLiteral(Object.keys(RECHARGE) as Recharged[]).withDefault('bead-cartridge'),
+  marked: parseAsStringLiteral(YES_NO).withDefault('yes'),
+  rated: parseAsFloat.withDefault(SEA_LEVEL_PA + 10.3e5), // 150 psi
+  cutout: parseAsFloat.withDefault(SEA_LEVEL_PA + 8.6e5),
+  relief: parseAsStringLiteral(YES_NO).withDefault('no'),
+  opens: parseAsFloat.withDefault(SEA_LEVEL_PA + 9.7e5),
+  room: parseAsFloat.withDefault(1.4e-3),
+  row: parseAsFloat.withDefault(1),
+  leak: parseAsFloat.withDefault(0.05 * 4.719474e-4),
 };
 export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue'] };
 type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof Query];
 
-/** What each number may be; an address that says otherwise is brought into it. */
-export const BOUNDS: Record<Numbers, readonly [least: number, most: number]> = {
+export const BOUNDS: Bounds<Numbers> = {
   kg: [0.01, 500],
   flow: [1e-5, 0.5],
   day: [60, 86_400],
@@ -49,17 +59,23 @@ export const BOUNDS: Record<Numbers, readonly [least: number, most: number]> = {
   wet: [0.01, 1000],
   dry: [0.01, 1000],
   times: [0, 40],
-  cycle: [60, 3600],
-  load: [0.05, 1],
+  rated: [1.1e5, 60e5],
+  cutout: [1.5e5, 41e5],
+  opens: [1.1e5, 60e5],
+  room: [1e-5, 2],
+  row: [1, 4],
+  leak: [0, 0.05],
 };
 
-/** The field of one of these numbers. */
-export type Ask = (key: Numbers, label: string, quantity: QuantityName, help?: string) => ReactNode;
+export type Ask = AskFor<Numbers>;
 
-export function bounded(q: Query): Query {
-  const within = Object.entries(BOUNDS).map(([key, [least, most]]) => {
-    const value = q[key as Numbers];
-    return [key, Number.isFinite(value) ? Math.min(most, Math.max(least, value)) : least];
-  });
-  return { ...q, ...Object.fromEntries(within) };
-}
+/** What the cartridge is asked to do. */
+export const dutyOf = (q: Query): CartridgeDuty => ({
+  medium: q.medium,
+  massKg: q.kg,
+  dryAirKgPerS: dryAirKgPerS(q.flow, FLOW_BASIS, 1),
+  inletC: q.c,
+  inletPa: q.pa,
+  relativeHumidity: q.rh,
+  airHPerDay: q.day / 3600,
+});

@@ -1,6 +1,6 @@
 'use client';
 
-import { disposalOf, type Fate, judgeCharge } from '@/core/media/judge-charge';
+import { disposalOf, type Fate, judgeCharge, leftAfter } from '@/core/media/judge-charge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { useUnits } from '@/ui/units/units';
 import type { Ask, Query } from './query';
@@ -20,7 +20,7 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   const times = Math.round(q.times);
   const judged = judgeCharge({ medium: q.medium, dyed, wetKg: q.wet, dryKg: q.dry, times });
   return (
-    <section aria-label="On the scales" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+    <section id="scales" aria-label="On the scales" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
       <form
         className="grid gap-3 rounded-md border border-hairline bg-card p-4"
         onSubmit={(e) => e.preventDefault()}
@@ -54,6 +54,10 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
               </span>
             </p>
             <p>{judged.says}</p>
+            <p className="text-quiet">
+              After {times} {times === 1 ? 'drying' : 'dryings'} such beads still take up about{' '}
+              {say(leftAfter(q.medium, times), 'share')} of new ones, after ten {say(leftAfter(q.medium, 10), 'share')}.
+            </p>
             {judged.fate === 'discard' && (
               <p>
                 <strong>How:</strong> {disposalOf({ dyed, oily: q.oily === 'yes' })}

@@ -12,6 +12,7 @@ import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { AdviceOfStage } from '@/ui/advice/advice-beside';
 import { BeadsLink } from '@/ui/beads/beads-link';
+import { DryersLink } from '@/ui/dryers/dryers-link';
 import { JobChoice } from '@/ui/forms/job-choice';
 import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
@@ -132,6 +133,7 @@ function Editor({
         )}
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
         {stage.kind === 'bead-cartridge' && <BeadsLink stage={stage} />}
+        <DryersLink stage={stage} />
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div className="isolate">

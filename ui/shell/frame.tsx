@@ -12,6 +12,7 @@ import {
   House,
   MessageSquareWarning,
   Waypoints,
+  Wind,
 } from 'lucide-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -117,6 +118,9 @@ export function Frame({
               wideOnly={planId !== undefined}
             >
               Beads
+            </RailLink>
+            <RailLink href={planId ? `/dryers?from=${planId}` : '/dryers'} icon={<Wind size={18} />} wideOnly>
+              Dryers
             </RailLink>
             <RailLink
               href={planId ? `/catalogue?from=${planId}` : '/catalogue'}

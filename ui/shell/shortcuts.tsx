@@ -20,6 +20,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['B', 'Logbook'],
   ['W', 'Dew point answer'],
   ['E', 'Beads answer: how long a charge lasts, drying it'],
+  ['Y', 'Which dryer: every family for one duty'],
   ['C', 'Catalogue of kinds'],
   ['A', 'Add a stage (on the line)'],
   ['[ and ]', 'Move the selected stage'],
@@ -70,6 +71,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         b: `${base}/logbook`,
         w: `/dew-point?from=${planId}`,
         e: `/beads?from=${planId}`,
+        y: `/dryers?from=${planId}`,
         c: `/catalogue?from=${planId}`,
       };
       const place = places[key];
@@ -149,6 +151,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>
                   Convert a dew point or humidity
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`/dryers?from=${planId}`)}>
+                  Which dryer: families side by side
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/beads?from=${planId}`)}>
                   Beads: size a cartridge, dry a charge

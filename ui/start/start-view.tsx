@@ -1,4 +1,4 @@
-import { Droplets, Grape, Waypoints } from 'lucide-react';
+import { Droplets, Grape, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanSummary } from '@/core/line/plan';
 import { OpenFile } from './open-file';
@@ -52,6 +52,14 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
           </span>
           <span className="mt-1 block text-quiet">
             Size a cartridge in a minute, and see what an oven does for a spent charge.
+          </span>
+        </Link>
+        <Link href="/dryers" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
+          <span className="flex items-center gap-2 font-semibold">
+            <Wind size={18} aria-hidden className="text-water" /> Which dryer
+          </span>
+          <span className="mt-1 block text-quiet">
+            Every family for the same air, side by side: dew point, air lost, power, cost, chores.
           </span>
         </Link>
         {own.length > 0 && (

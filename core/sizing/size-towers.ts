@@ -1,6 +1,7 @@
+import { BULK_KG_PER_M3, heldWater, type Medium } from '../media/isotherm';
+import { type CartridgeDuty, CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../media/size-cartridge';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
-import { BULK_KG_PER_M3, type Medium } from './isotherm';
-import { type CartridgeDuty, CONTACT_FOR_DEEP_S, waterLoadKgPerS } from './size-cartridge';
+import { KWH_PER_KG_AIR } from './dryer-duty';
 
 /** What two heatless towers are asked to do, and how they are timed. */
 export interface TowersDuty extends Omit<CartridgeDuty, 'massKg' | 'airHPerDay'> {
@@ -10,7 +11,16 @@ export interface TowersDuty extends Omit<CartridgeDuty, 'massKg' | 'airHPerDay'>
   readonly cycleS: number;
   /** Of the rated flow, 0…1: what passes on average. */
   readonly load: number;
+  /** Of towers that stand there already; left out, they are sized. */
+  readonly boreM?: number;
 }
+
+/** What valves need of each half cycle: to let a tower down through its silencer, and to fill it again slowly (estimate). */
+export const VALVES_S = 45;
+/** A tower at rest must stand near the pressure of the room: over this its silencer is blocked (handbook of practice, 3 psi). */
+export const SILENCER_MOST_PA = 20_700;
+/** Beads that stood open: in balance with a room at half humidity. */
+const STOOD_RH = 0.5;
 
 /** Purge over the least that theory allows: 1.1 to 1.2, repressurising included (reference group 11). */
 const PURGE_FACTOR = 1.15;
@@ -70,7 +80,8 @@ export function sizeTowers(duty: TowersDuty) {
   const massKg = Math.max(byWaterKg, byContactKg);
   const liftsAt = liftsAtMPerS(airKgPerM3);
   const velocityMPerS = Math.min(FASTEST_M_PER_S, UPWARD_AT_MOST * liftsAt);
-  const areaM2 = actualM3PerS / velocityMPerS;
+  const areaM2 = duty.boreM ? (Math.PI / 4) * duty.boreM ** 2 : actualM3PerS / velocityMPerS;
+  const risesMPerS = actualM3PerS / areaM2;
   const heightM = massKg / bulk / areaM2;
   const purge = purgeShare(duty.inletPa, duty.atmosphericPa);
   return {
@@ -79,13 +90,30 @@ export function sizeTowers(duty: TowersDuty) {
     by: byWaterKg > byContactKg ? ('water' as const) : ('contact' as const),
     boreM: Math.sqrt((4 * areaM2) / Math.PI),
     heightM,
-    velocityMPerS,
+    velocityMPerS: risesMPerS,
     liftsAtMPerS: liftsAt,
-    lossPa: bedLossPaPerM(velocityMPerS, airKgPerM3) * heightM,
+    lossPa: bedLossPaPerM(risesMPerS, airKgPerM3) * heightM,
     /** Of the rated flow. */
     purgeTheory: purgeShare(duty.inletPa, duty.atmosphericPa, 1),
     purge,
     /** Of what passes at this load with a fixed orifice, which blows the same however little passes. A cycle that a dew point stretches keeps `purge`. */
     purgeFixed: Math.min(1, purge / duty.load),
+    /** For each kilogram of water, at this load and a fixed orifice. */
+    kWhPerKg: (purge * duty.dryAirKgPerS * KWH_PER_KG_AIR) / (waterLoadKgPerS(duty) * duty.load),
+    /** Of work, until beads that stood open have come down to where they work: the purge gains little more than its margin over what comes. */
+    startsInH:
+      (2 * massKg * Math.max(0, heldWater(duty.medium, STOOD_RH) - 2 * WORKING_SHARE)) /
+      ((PURGE_FACTOR - 1) * waterLoadKgPerS(duty)) /
+      3600,
+    wrong: [
+      ...(duty.cycleS / 2 < VALVES_S
+        ? [`Each half cycle is shorter than its valves: letting down and filling take about ${VALVES_S} s.`]
+        : []),
+      ...(risesMPerS >= liftsAt
+        ? ['The air lifts the bed: beads grind each other to dust. Wider towers, or less air.']
+        : risesMPerS > UPWARD_AT_MOST * liftsAt * 1.001
+          ? [`The air rises close to where it lifts the bed: stay under ${Math.round(UPWARD_AT_MOST * 100)} % of that.`]
+          : []),
+    ],
   };
 }

@@ -1,0 +1,91 @@
+import { saturatedHumidityRatio } from '../air/humidity';
+import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/refrigerated-capacity';
+import { waterLoadKgPerS } from '../media/size-cartridge';
+import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
+
+const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
+const CP_VAPOUR = 1860; // J/(kg·K), the same
+const H_EVAPORATION = 2.501e6; // J/kg at 0 °C, the same
+const CP_WATER = 4186;
+/** The air leaves so far below the inlet, where a second exchanger warms it with what comes (estimate). */
+const REHEAT_APPROACH_K = 10;
+/** W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (handbook of practice). */
+const POWER_W = 750 / (100 * CFM);
+/** Room in which one works, °C: 40–110 °F (handbook of practice). */
+export const ROOM_C = [4.4, 43.3] as const;
+/** Lowest pressure dew point before ice blocks it, °C: 35 °F (common practice). */
+export const LEAST_DEW_POINT_C = 1.7;
+/** The dew point of the usual rating, 38 °F. */
+export const USUAL_DEW_POINT_C = 10 / 3;
+/** 120 °F: air that enters hotter trips a standard one (handbook of practice). */
+const HOTTEST_INLET_C = 49;
+
+/** ISO 7183 reference conditions, option A1 (recalled): what European plates are read at. American plates: 100 °F, 100 psig, 100 °F. */
+export const ISO_7183_A1 = { inletC: 35, gaugePa: 7e5, roomC: 25 } as const;
+
+/** Heat in moist air, J for a kilogram of dry air. @source h = cp·T + W·(h_fg0 + cpv·T), ASHRAE Fundamentals ch. 1 */
+export const enthalpyJPerKg = (temperatureC: number, humidityRatio: number): number =>
+  CP_DRY_AIR * temperatureC + humidityRatio * (H_EVAPORATION + CP_VAPOUR * temperatureC);
+
+/**
+ * A refrigerated dryer for a duty: the plate to buy, today and on the hottest day, and the heat it moves.
+ * @param duty inlet 5…100 °C, 1.5…41 bar absolute
+ * @returns rated flows in m³/s of free air at “three 100s” and at ISO 7183 A1; heat in W; why it may not be used here
+ * @throws OutOfRange of the air’s equations
+ * @source capacity = rated · K pressure · K inlet · K room · K dew point, generic tables (reference group 11)
+ */
+export function sizeRefrigerated(duty: DryerDuty) {
+  const dewPointC = Math.min(10, Math.max(LEAST_DEW_POINT_C, duty.wantedC));
+  const gaugePa = duty.inletPa - duty.atmosphericPa;
+  const capacity = (inletC: number, roomC: number): number =>
+    refrigeratedCapacity(inletC, gaugePa, roomC, capacityForDewPoint(dewPointC));
+  const today = capacity(duty.inletC, duty.roomC);
+  const hottest = capacity(hottestInletC(duty), duty.hottestRoomC);
+  const flow = freeAirM3PerS(duty);
+  const ratedM3PerS = flow / Math.min(today, hottest);
+  const iso = refrigeratedCapacity(ISO_7183_A1.inletC, ISO_7183_A1.gaugePa, ISO_7183_A1.roomC);
+  const condensedKgPerS = waterLoadKgPerS(duty, dewPointC);
+  const leavesRatio = saturatedHumidityRatio(dewPointC, duty.inletPa);
+  const cooledK = Math.max(0, duty.inletC - dewPointC);
+  const sensibleW = duty.dryAirKgPerS * cooledK * (CP_DRY_AIR + leavesRatio * CP_VAPOUR);
+  const entersRatio = leavesRatio + condensedKgPerS / duty.dryAirKgPerS;
+  // All heat that leaves the air and its vapour, less what the condensate takes away, less the sensible part.
+  const latentW =
+    duty.dryAirKgPerS * (enthalpyJPerKg(duty.inletC, entersRatio) - enthalpyJPerKg(dewPointC, leavesRatio)) -
+    condensedKgPerS * CP_WATER * dewPointC -
+    sensibleW;
+  const givenBackW = duty.dryAirKgPerS * CP_DRY_AIR * Math.max(0, cooledK - REHEAT_APPROACH_K);
+  return {
+    dewPointC,
+    today,
+    hottest,
+    ratedM3PerS,
+    ratedIsoM3PerS: ratedM3PerS * iso,
+    /** Dew point on the hottest day of one that was bought for today. */
+    hottestDewPointC: loadedDewPointC(dewPointC, today / hottest),
+    condensedKgPerS,
+    sensibleW,
+    latentW,
+    refrigerantW: Math.max(0, sensibleW + latentW - givenBackW),
+    powerW: POWER_W * ratedM3PerS,
+    notHere: [
+      ...(duty.coldestRoomC < ROOM_C[0]
+        ? [
+            'The room gets too cold: below 40 °F (4 °C) its condensate freezes and its refrigerant control fails. Warm room, or another family.',
+          ]
+        : []),
+      ...(duty.hottestRoomC > ROOM_C[1]
+        ? ['The room gets hotter than 110 °F (43 °C): it trips. Ventilate, or another family.']
+        : []),
+      ...(duty.wantedC < LEAST_DEW_POINT_C
+        ? ['It stops at about 35 °F (1.7 °C): below that it would freeze shut. Beads or membrane for drier air.']
+        : []),
+      ...(duty.coldestAfterC < dewPointC
+        ? ['A pipe after it gets colder than its dew point: water falls out there. Drier air for that branch.']
+        : []),
+      ...(hottestInletC(duty) > HOTTEST_INLET_C
+        ? ['Air enters hotter than 120 °F (49 °C) on the hottest day: cool it first, or one made for hot air.']
+        : []),
+    ],
+  };
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import Link from 'next/link';
+import type { Stage } from '@/core/line/plan';
+import { pathTo, standing } from '@/core/line/runs';
+import { humidityAt } from '@/core/line/section';
+import { surroundingsAt } from '@/core/line/surroundings';
+import { hoursPerWeek } from '@/core/line/working-time';
+import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
+import { FAMILIES } from '@/core/sizing/families';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { FLOW_BASIS } from './query';
+
+const WEEKS = 50;
+
+/** From a dryer of the line to all families, with the air that reaches it. */
+export function DryersLink({ stage }: { stage: Stage }) {
+  const { plan, planId, section } = usePlan();
+  const before = pathTo(standing(plan), stage.id).at(-2);
+  const air = before && section.at(before.id);
+  if (!(stage.kind in FAMILIES) || !air) return null;
+  const { working, money } = { working: plan.survey.working, money: plan.money };
+  const room = surroundingsAt(plan, stage).roomTemperatureC;
+  const question = new URLSearchParams({
+    from: planId,
+    look: stage.kind,
+    flow: String(volumeFlowM3PerS(air.dryAirKgPerS, FLOW_BASIS, 1)),
+    load: String(working.loadedShare),
+    c: String(air.temperatureC),
+    pa: String(air.pressurePa),
+    rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
+    room: String(room),
+    hot: String(room + 10),
+    hours: String(hoursPerWeek(working) * WEEKS * 3600),
+    kwh: String(money.perKWh),
+    hour: String(money.perHour),
+  });
+  return (
+    <Link href={`/dryers?${question}`} className="text-water underline underline-offset-4">
+      Hold all dryers against one another for this air
+    </Link>
+  );
+}

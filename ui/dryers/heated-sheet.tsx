@@ -1,0 +1,75 @@
+'use client';
+
+import { spell } from '@/core/quantity/spell';
+import type { DryerDuty } from '@/core/sizing/dryer-duty';
+import { HEATED, HEATS_TO_C, type Heated, LEAST_KWH_PER_KG, sizeHeated } from '@/core/sizing/size-heated';
+import { Cautions } from '@/ui/primitives/cautions';
+import { Figures, Headline } from '@/ui/primitives/figures';
+import { Amount, useUnits } from '@/ui/units/units';
+import { kW } from './query';
+
+const ABOUT: Record<Heated, string> = {
+  'heated-purge-tower': 'A small share of dried air, heated, dries the tower at rest.',
+  'blower-purge-tower':
+    'Room air, blown and heated, dries the tower at rest. Cooled with room air it bumps, worst in a humid room; a sweep of dried air keeps that small.',
+  'split-flow-tower':
+    'A share of the air takes a side way through heater and resting tower, and joins the rest: no air is lost, some pressure is.',
+  'heat-of-compression-tower':
+    'All hot air of an oil-free compressor dries the tower at rest before it is cooled. Its dew point floats with discharge and room; at low load it gets too cool to dry well.',
+};
+const CHECKS = [
+  'Valves: a tower that does not come to pressure before the switch, or a hiss at rest, leaks air across.',
+  'Silencer: over 3 psi (0.2 bar) in the tower at rest while it purges is a silencer full of dust.',
+  'Exhaust at the end of heating: it should have risen well over 100 °C; if it never does, the bed stays wet.',
+] as const;
+
+/** A pair of towers that heat dries. */
+export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
+  const { say } = useUnits();
+  const s = sizeHeated(kind, duty);
+  const hot = kind === 'heat-of-compression-tower';
+  return (
+    <section aria-label="Heated towers" className="grid gap-3">
+      <h2>Twin tower, {HEATED[kind].toLowerCase()}</h2>
+      <Headline then={`for a kilogram of water; the water alone asks ${LEAST_KWH_PER_KG.toFixed(2)} kWh`}>
+        {s.kWhPerKg.toPrecision(2)} kWh
+      </Headline>
+      <p>{ABOUT[kind]}</p>
+      <Figures
+        rows={[
+          ...(hot
+            ? ([['Controls and cooling fan, on average', kW(s.averageW)]] as const)
+            : ([
+                ['Heater, while it runs', kW(s.heaterW)],
+                ['On average over the cycle', kW(s.averageW)],
+              ] as const)),
+          ['Air that heats the bed, at about', <Amount key="t" si={HEATS_TO_C} quantity="temperature" />],
+          ['Air let go, of the rated flow', say(s.purgeShare, 'share')],
+          ['Each tower dries for', spell(s.halfH * 3600)],
+          ['It is heated for', spell(Math.round(s.heatingH * 60) * 60)],
+          ['It is cooled for', spell(Math.round(s.coolingH * 60) * 60)],
+          ['It is brought to pressure in', spell(s.switchingH * 3600)],
+          ['Water in each turn', <Amount key="w" si={s.waterKg} quantity="mass" />],
+          ['Beads in each tower', <Amount key="m" si={s.massKg} quantity="mass" />],
+          ['Heat that a bed asks each turn', `${(s.bedJ / 3.6e6).toPrecision(2)} kWh`],
+          ['Dew point from the start, after', spell(s.startsInH * 3600)],
+        ]}
+      />
+      <p>
+        <strong>After each switch</strong> dew point and temperature rise for 10–20 min: by a few kelvins where the bed
+        was cooled first, by much more where it goes over hot. Tools that mind need a tank behind it, or the cooled
+        kind.
+      </p>
+      <ul className="list-disc pl-5">
+        {CHECKS.map((c) => (
+          <li key={c}>{c}</li>
+        ))}
+      </ul>
+      <p className="text-[0.85rem] text-quiet">
+        Power and purge are those of practice for the rated flow; a controller that waits for the dew point saves most
+        of them at part load. Heat of a bed: water at 2.6 MJ/kg, beads, steel. The maker’s sizing wins.
+      </p>
+      <Cautions ids={['C09', 'C07', 'C12', 'C26', 'C24']} />
+    </section>
+  );
+}
