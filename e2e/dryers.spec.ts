@@ -10,7 +10,7 @@ test('families side by side: what is wanted decides who fits, and a row opens it
   await page.getByLabel('Air at most').fill('1000 scfm');
   await side.getByRole('button', { name: /blower purge/ }).click();
   await expect(page.getByRole('region', { name: 'Heated towers' })).toContainText('10–20 min');
-  await expect(page.getByRole('region', { name: 'Heated towers' })).toContainText('180 °C');
+  await expect(page.getByRole('region', { name: 'Heated towers' })).toContainText('180.0 °C');
   await page.reload();
   await expect(page.getByRole('region', { name: 'Heated towers' })).toBeVisible();
 });

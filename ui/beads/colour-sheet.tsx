@@ -28,7 +28,7 @@ export function ColourSheet({ q, set }: { q: Query; set: (change: Partial<Query>
       <form
         className="grid gap-3 rounded-md border border-hairline bg-card p-4"
         onSubmit={(e) => e.preventDefault()}
-        aria-label="Indicator"
+        aria-label="Colour"
       >
         <h2>What the colour says</h2>
         <ChoiceInput

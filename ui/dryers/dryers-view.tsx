@@ -23,11 +23,11 @@ export function DryersView() {
       </div>
       <section aria-label="Families side by side" className="grid items-start gap-6 lg:grid-cols-[19rem_1fr]">
         <form
-          className="grid gap-3 rounded-md border border-hairline bg-card p-4"
+          className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
           onSubmit={(e) => e.preventDefault()}
           aria-label="Air and duty"
         >
-          <h2>Air and duty</h2>
+          <h2 className="col-span-full">Air and duty</h2>
           {ask('flow', 'Air at most', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
           {ask('load', 'On average, of that', 'share')}
           {ask('c', 'Air comes in at', 'temperature')}
