@@ -19,7 +19,7 @@ const shown = (id: string, label: string): number =>
 test('the dairy walks to all its outlets, balances, and has one outlet too weak', () => {
   expect(section.problems).toEqual([]);
   expect(imbalance(section.ledger)).toBeLessThan(1e-9);
-  expect(allStages(plan).filter((s) => s.kind === 'outlet')).toHaveLength(15);
+  expect(allStages(plan).filter((s) => s.kind === 'outlet')).toHaveLength(16);
   const judged = judgeOutlets(plan, section);
   expect([...judged.values()].filter((j) => !j.pressure.enough).map((j) => j.stageId)).toEqual(['grinder']);
   expect(judged.get('sorter')?.verdict).toBe('meets'); // −30 °C asked, of towers rated at −40

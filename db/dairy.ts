@@ -64,6 +64,9 @@ const job = (
   stage('outlet', id, name, { flowM3PerS: perMin(m3PerMin), usedShare, leastPressurePa: BAR_G(bar), ...needs });
 const packed = { need: 'iso-class', waterClass: '5' } as const;
 
+/** Beads that a balance of the laboratory breathes through. */
+export const DAIRY_BEADS = 'lab-beads';
+
 /** Both tanks, by their plates. */
 const TANK = { nameplate: 'legible', ratedGaugePa: 11e5, relief: 'own', reliefSetGaugePa: 10e5 } as const;
 
@@ -189,6 +192,16 @@ export function dairyPlan(): Plan {
           job('cases', 'Case packer', 1.6, 0.7, 5.5),
           job('pallets', 'Palletiser', 2, 0.6, 5.8),
           ring('west-4', 'Ring, west 4', 24, 3),
+        ]),
+      },
+      {
+        id: 'laboratory',
+        name: 'Laboratory',
+        from: 'controller',
+        stages: inHall([
+          pipe('lab-pipe', 'Pipe to the laboratory', 'stainless', '1/2', 9, { use: 'branch', elbows: 4 }),
+          stage('bead-cartridge', DAIRY_BEADS, 'Beads at the balance', { massKg: 6, spentShare: 0.9 }),
+          job('balance', 'Analytical balance', 0.03, 0.5, 3, { need: 'dew-point', dewPointC: -20 }),
         ]),
       },
       {

@@ -16,6 +16,9 @@ const AGO = [0.3, 0.75, 0.12, 0.55, 0.9, 0.4, 1.4, 0.2, 0.65] as const;
 /** A pressure drop read each week, over what the plan expects: steady, and then the element loads. */
 const LOADING = [0.98, 1.03, 0.97, 1.01, 1.02, 0.96, 1.0, 1.03, 0.99, 1.21, 1.26, 1.24, 1.31] as const;
 
+/** Chores with a log of their own: the filter’s drop, and charges of beads. */
+const OWN_LOG = ['M11', 'M22'];
+
 /** What somebody has logged of a demo’s routine: chores done, and the pressure drop of a filter that begins to load. */
 export function demoEntries(plan: Plan, nowMs: number, coalescer: string | undefined, firstId: number): LogEntry[] {
   const facts = routineFacts(plan, walk(plan));
@@ -30,7 +33,7 @@ export function demoEntries(plan: Plan, nowMs: number, coalescer: string | undef
   const at = (days: number): number =>
     Math.floor(nowMs / DAY_MS) * DAY_MS - Math.ceil(days) * DAY_MS + 8 * 3_600_000 + (n % 40) * 60_000;
   const done = choresOfLine(plan)
-    .filter(({ task }) => !DRAINING.includes(task.id) && task.id !== 'M11')
+    .filter(({ task }) => !DRAINING.includes(task.id) && !OWN_LOG.includes(task.id))
     .map(({ stage, task }, i) => {
       const { days } = intervalOf(facts, stage, task);
       return entry(

@@ -14,6 +14,7 @@ export const DEMO_STAGES = {
   coalescer: 'coalescer',
   dryer: 'dryer',
   bowl: 'frame-bowl',
+  beads: 'press-beads',
 } as const;
 
 const BAR_G = (bar: number): number => 100129 + bar * 1e5; // gauge at the demo's altitude of 100 m
@@ -104,6 +105,7 @@ export function demoPlan(): Plan {
         use: 'spray',
         ...uses(0.35, 0.3),
       }),
+      stage('bead-cartridge', DEMO_STAGES.beads, 'Beads at the press', { massKg: 9, spentShare: 0.4 }),
       stage('outlet', 'action', 'Action leather press', {
         need: 'iso-class',
         waterClass: '4',

@@ -13,6 +13,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import type { Derivation } from '../core/quantity/derivation';
+import type { Charge } from '../core/record/charge';
 import type { ExpectedReading, LogEntry } from '../core/record/log-entry';
 import type { WeatherYear } from '../core/season/weather';
 
@@ -120,6 +121,20 @@ export const logEntries = mysqlTable(
     enteredAt: datetime('entered_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
   },
   (t) => [index('log_entries_plan_at').on(t.planId, t.measuredAt)],
+);
+
+/** Charges of beads. What happened to them is in the log. */
+export const charges = mysqlTable(
+  'charges',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    charge: json('charge').$type<Charge>().notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('charges_plan').on(t.planId)],
 );
 
 /** Photos of the log, made small in the browser. */

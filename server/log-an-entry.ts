@@ -6,7 +6,7 @@ import { futureMessage } from '../core/record/drain-entry';
 import { expectReadings } from '../core/record/expect-reading';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../core/record/log-entry';
 import { database } from '../db/client';
-import { logEntries, plans } from '../db/schema';
+import { charges, logEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 
@@ -46,7 +46,7 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(logEntries).where(eq(logEntries.id, entry.id));
     if (there) {
-      if (there.planId === id && isDeepStrictEqual(there.entry, entry)) return { id: entry.id };
+      if (there.planId === id && isDeepStrictEqual(logEntrySchema.parse(there.entry), entry)) return { id: entry.id };
       throw new RequestRefused(409, 'conflict', 'Another entry has this id already.', [
         { field: 'id', message: 'Already used.' },
       ]);
@@ -54,6 +54,10 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
     if (entry.amends) {
       const [amended] = await tx.select().from(logEntries).where(eq(logEntries.id, entry.amends));
       if (!amended || amended.planId !== id) throw refuse('amends', 'There is no such entry to correct.');
+    }
+    if (entry.chargeId) {
+      const [charge] = await tx.select().from(charges).where(eq(charges.id, entry.chargeId));
+      if (!charge || charge.planId !== id) throw refuse('chargeId', 'There is no such charge in this line.');
     }
     await tx.insert(logEntries).values(entryRow(id, plan.document, entry));
     return { id: entry.id };
@@ -70,6 +74,7 @@ export async function readEntries(planId: string): Promise<LoggedEntry[]> {
     .limit(5000);
   return rows.map((r) => ({
     ...r.entry,
+    chargeId: r.entry.chargeId ?? null, // entries of before there were charges
     stageName: r.stageName,
     enteredAt: r.enteredAt.toISOString(),
     expected: r.expected,

@@ -7,9 +7,10 @@ import type { Pool } from 'mysql2/promise';
 import type { Plan } from '../core/line/plan';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
+import { BEADS, demoCharges } from '../db/demo-charges';
 import { demoEntries } from '../db/demo-log';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
-import { drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
+import { charges, drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
 
@@ -22,14 +23,14 @@ const begun = (plan: Plan, nowMs: number): Plan => ({
   routine: { ...plan.routine, startedOn: new Date(nowMs - 4 * 86_400_000).toISOString().slice(0, 10) },
 });
 
+const yearOf = ({ file, name }: { file: string; name: string }) =>
+  syntheticYear(name, readFileSync(path.join(process.cwd(), 'weather', file), 'utf8'));
+
 /** The two made-up years of weather, which every start has: a line without a file can look at a year too. */
 async function addSynthetic(db: MySql2Database): Promise<void> {
   const there = await db.select({ id: weatherYears.id }).from(weatherYears);
   const missing = SYNTHETIC.filter((y) => !there.some((t) => t.id === y.id));
-  for (const { id, file, name } of missing) {
-    const epw = readFileSync(path.join(process.cwd(), 'weather', file), 'utf8');
-    await db.insert(weatherYears).values({ id, ...syntheticYear(name, epw) });
-  }
+  for (const year of missing) await db.insert(weatherYears).values({ id: year.id, ...yearOf(year) });
 }
 
 /**
@@ -53,6 +54,8 @@ export async function prepareDatabase(
       drains: demoDrains(nowMs),
       revision: demoRevision(),
       entries: demoEntries(demoPlan(), nowMs, DEMO_STAGES.coalescer, 2000),
+      beads: BEADS.workshop,
+      year: SYNTHETIC[0],
     },
     {
       id: DAIRY_PLAN_ID,
@@ -60,6 +63,8 @@ export async function prepareDatabase(
       drains: [],
       revision: undefined,
       entries: demoEntries(dairyPlan(), nowMs, undefined, 3000),
+      beads: BEADS.dairy,
+      year: SYNTHETIC[1],
     },
   ];
   const ids = demos.map((d) => d.id);
@@ -69,11 +74,13 @@ export async function prepareDatabase(
   const wanted = demos.filter((d) => mode === 'reset' || !there.some((t) => t.id === d.id));
   if (wanted.length === 0) return '';
   await db.transaction(async (tx) => {
-    for (const { id, plan, drains, revision, entries } of wanted) {
+    for (const { id, plan, drains, revision, entries, beads, year } of wanted) {
+      const followed = demoCharges(plan, yearOf(year).hours, beads, nowMs);
       await tx.delete(plans).where(eq(plans.id, id)); // its log, revisions and writes go with it
       await tx.insert(plans).values({ id, isDemo: true, document: plan });
       if (revision) await tx.insert(revisions).values({ ...revision, planId: id });
-      await tx.insert(logEntries).values(entries.map((e) => entryRow(id, plan, e)));
+      await tx.insert(logEntries).values([...entries, ...followed.entries].map((e) => entryRow(id, plan, e)));
+      await tx.insert(charges).values(followed.charges.map((charge) => ({ id: charge.id, planId: id, charge })));
       if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
     }
   });

@@ -9,6 +9,7 @@ export const ENTRY_KINDS = {
   reading: 'reading',
   change: 'element or media changed',
   regeneration: 'beads dried',
+  discard: 'beads discarded',
   repair: 'repair',
   adjustment: 'adjustment',
   leak: 'leak',
@@ -52,6 +53,7 @@ const RANGES: Record<ReadingName, readonly [least: number, most: number]> = {
   seconds: [0, 86_400],
   flow: [0, 5],
   weight: [0, 5000],
+  'weight-wet': [0, 5000],
   level: [0, 1],
   spent: [0, 1],
   oil: [0, 0.05],
@@ -90,6 +92,8 @@ export const logEntrySchema = z
       .enum(Object.keys(RESULTS) as [keyof typeof RESULTS, ...(keyof typeof RESULTS)[]])
       .nullable()
       .default(null),
+    /** The charge of beads that it concerns; with a change, the one that goes in. */
+    chargeId: id.nullable().default(null),
     /** What was done, seen, changed, set or complained of. */
     what: z.string().trim().max(500, 'At most 500 characters.').default(''),
     readings: z.array(readingSchema).max(12).default([]),
@@ -121,6 +125,11 @@ export const logEntrySchema = z
     if (e.kind === 'reading' && e.readings.length === 0) refuse('readings', 'A reading needs a number.');
     if (new Set(e.readings.map((r) => r.of)).size < e.readings.length)
       refuse('readings', 'Each reading once in an entry.');
+    if ((e.kind === 'regeneration' || e.kind === 'discard') && e.stageId === '' && e.chargeId === null)
+      refuse('chargeId', 'Say which charge.');
+    const [wet, dry] = (['weight-wet', 'weight'] as const).map((of) => e.readings.find((r) => r.of === of)?.value);
+    if (e.kind === 'regeneration' && wet !== undefined && dry !== undefined && dry > wet)
+      refuse('readings', 'Heavier after drying than before: the same tray, cooled closed?');
     if (e.amends === e.id) refuse('amends', 'An entry cannot correct itself.');
   });
 export type LogEntry = z.infer<typeof logEntrySchema>;

@@ -17,6 +17,7 @@ export const READINGS = {
   seconds: { label: 'It took', quantity: 'duration' },
   flow: { label: 'Flow', quantity: 'volumeFlow' },
   weight: { label: 'Weight', quantity: 'mass' },
+  'weight-wet': { label: 'Weight before drying', quantity: 'mass' },
   level: { label: 'Level, of full', quantity: 'share' },
   spent: { label: 'Spent, of its height', quantity: 'share' },
   oil: { label: 'Oil topped up', quantity: 'drained' },

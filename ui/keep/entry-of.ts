@@ -11,6 +11,7 @@ export function entryOf(plan: Plan, change: Partial<LogEntry> & Pick<LogEntry, '
     task: null,
     measuredAt: nowOnTheWall(),
     result: null,
+    chargeId: null,
     what: '',
     readings: [],
     instrument: 'hand',

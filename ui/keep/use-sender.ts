@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** Something to be written into the log: where it goes, and what. Its id is in it, so that sent twice it is one. */
 export interface Outgoing {
-  readonly to: 'entries' | 'drains' | `photos/${string}`;
+  readonly to: 'entries' | 'drains' | 'charges' | `photos/${string}`;
   readonly body: Readonly<Record<string, unknown>> | string;
 }
 

@@ -1,5 +1,6 @@
 import {
   BookOpen,
+  Boxes,
   CalendarCheck,
   CircleGauge,
   ClipboardList,
@@ -97,6 +98,9 @@ export function Frame({
                 </RailLink>
                 <RailLink href={`/lines/${planId}/logbook`} below icon={<ClipboardList size={18} />}>
                   Logbook
+                </RailLink>
+                <RailLink href={`/lines/${planId}/charges`} icon={<Boxes size={18} />} wideOnly>
+                  Charges
                 </RailLink>
                 <RailHeading>Answer</RailHeading>
               </>

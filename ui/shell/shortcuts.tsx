@@ -18,6 +18,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['T', 'Today: what is due'],
   ['G', 'Rounds'],
   ['B', 'Logbook'],
+  ['H', 'Charges: what is in, and when it is spent'],
   ['W', 'Dew point answer'],
   ['E', 'Beads answer: how long a charge lasts, drying it'],
   ['Y', 'Which dryer: every family for one duty'],
@@ -69,6 +70,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         t: `${base}/today`,
         g: `${base}/rounds`,
         b: `${base}/logbook`,
+        h: `${base}/charges`,
         w: `/dew-point?from=${planId}`,
         e: `/beads?from=${planId}`,
         y: `/dryers?from=${planId}`,
@@ -151,6 +153,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dew-point?from=${planId}`)}>
                   Convert a dew point or humidity
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`${base}/charges`)}>
+                  Charges: what is in, and when it is spent
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dryers?from=${planId}`)}>
                   Which dryer: families side by side

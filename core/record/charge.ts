@@ -1,0 +1,136 @@
+import { z } from 'zod';
+import { MEDIA, type Medium } from '../media/isotherm';
+import { type LoggedEntry, standingEntries } from './log-entry';
+import { type ShopTime, shopTimeMs } from './shop-clock';
+
+/** A charge of beads as a thing: it is bought, put in, taken out, dried, and discarded in the end. */
+export const chargeSchema = z.strictObject({
+  id: z.uuid('The charge needs an id.'),
+  name: z.string().trim().min(1, 'Give it a name: what stands on its tin.').max(40, 'At most 40 characters.'),
+  medium: z.enum(Object.keys(MEDIA) as [Medium, ...Medium[]], { error: 'Unknown beads.' }),
+  dyed: z.boolean().default(false),
+  /** Dry. */
+  massKg: z.number().min(0.01, 'At least 10 g.').max(500, 'At most 500 kg.'),
+  batch: z.string().trim().max(60, 'At most 60 characters.').default(''),
+  boughtAt: z.string().refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time.'),
+  /** When its bag or tin was opened; null while it is sealed. */
+  openedAt: z
+    .string()
+    .refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time.')
+    .nullable()
+    .default(null),
+  /** Dried so often before it came into this log. */
+  timesBefore: z.int('A whole number.').min(0, 'Not below 0.').max(60, 'At most 60.').default(0),
+});
+export type Charge = z.infer<typeof chargeSchema>;
+
+/** A look at a charge: how far it was spent. */
+export interface LookAtCharge {
+  readonly at: ShopTime;
+  readonly spent: number;
+}
+
+/** A charge at its place, from when it went in to when another did. */
+export interface Stint {
+  readonly stageId: string;
+  /** Nothing where it was put in without a name. */
+  readonly charge: Charge | undefined;
+  readonly inAt: ShopTime;
+  readonly outAt: ShopTime | undefined;
+  /** Times dried before it went in. */
+  readonly times: number;
+  /** The last where it came out is how far it was spent then. */
+  readonly looks: readonly LookAtCharge[];
+}
+
+/** The chores that put a charge in, and that look at it. */
+const CHANGES = 'M22';
+const isChange = (e: LoggedEntry): boolean =>
+  e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));
+const spentOf = (e: LoggedEntry): number | undefined => e.readings.find((r) => r.of === 'spent')?.value;
+
+/**
+ * Who was where, and when, by the log: a change ends one stay and begins the next; how far the old one was spent is its last look.
+ * @param places stages that hold beads
+ * @returns by the time at which they went in, the oldest first
+ */
+export function stintsOf(
+  places: readonly string[],
+  charges: readonly Charge[],
+  entries: readonly LoggedEntry[],
+): Stint[] {
+  const log = standingEntries(entries).toSorted((a, b) => a.measuredAt.localeCompare(b.measuredAt));
+  const times = new Map(charges.map((c) => [c.id, c.timesBefore]));
+  const open = new Map<string, Stint & { looks: LookAtCharge[] }>();
+  const all: Stint[] = [];
+  const close = (stageId: string, at: ShopTime): void => {
+    const own = open.get(stageId);
+    if (own) all.push({ ...own, outAt: at });
+    open.delete(stageId);
+  };
+  for (const e of log) {
+    if (e.kind === 'regeneration' && e.chargeId) times.set(e.chargeId, (times.get(e.chargeId) ?? 0) + 1);
+    if (!places.includes(e.stageId) || e.kind === 'put-off') continue;
+    const spent = spentOf(e);
+    if (spent !== undefined) open.get(e.stageId)?.looks.push({ at: e.measuredAt, spent });
+    if (!isChange(e)) continue;
+    close(e.stageId, e.measuredAt);
+    // A tin can be in one place only: put in elsewhere, it has left where it was.
+    for (const [stageId, s] of open) if (e.chargeId && s.charge?.id === e.chargeId) close(stageId, e.measuredAt);
+    const charge = charges.find((c) => c.id === e.chargeId);
+    open.set(e.stageId, {
+      stageId: e.stageId,
+      charge,
+      inAt: e.measuredAt,
+      outAt: undefined,
+      times: charge ? (times.get(charge.id) ?? 0) : 0,
+      looks: [],
+    });
+  }
+  return [...all, ...open.values()].toSorted((a, b) => a.inAt.localeCompare(b.inAt));
+}
+
+/** Where a charge is now. */
+export type Whereabouts = 'in place' | 'dry' | 'spent' | 'discarded';
+
+export interface ChargeNow {
+  readonly charge: Charge;
+  readonly is: Whereabouts;
+  readonly stageId?: string;
+  /** Times dried in all. */
+  readonly times: number;
+  /** Since when it is so. */
+  readonly since: ShopTime;
+  /** Water driven off when it was dried last, kg, where both weights were logged. */
+  readonly drivenOffKg?: number;
+  readonly dryKg?: number;
+}
+
+/** Each charge as the log leaves it: in its place, dry on the shelf, spent and to be dried, or gone. */
+export function chargesNow(
+  charges: readonly Charge[],
+  entries: readonly LoggedEntry[],
+  stints: readonly Stint[],
+): ChargeNow[] {
+  const log = standingEntries(entries).toSorted((a, b) => a.measuredAt.localeCompare(b.measuredAt));
+  return charges.map((charge) => {
+    const own = log.filter((e) => e.chargeId === charge.id);
+    const dried = own.filter((e) => e.kind === 'regeneration');
+    const last = dried.at(-1);
+    const gone = own.findLast((e) => e.kind === 'discard');
+    const stays = stints.filter((s) => s.charge?.id === charge.id);
+    const stay = stays.at(-1);
+    const weight = (of: 'weight' | 'weight-wet') => last?.readings.find((r) => r.of === of)?.value;
+    const [wet, dry] = [weight('weight-wet'), weight('weight')];
+    const rest = {
+      charge,
+      times: charge.timesBefore + dried.length,
+      ...(wet !== undefined && dry !== undefined && { drivenOffKg: wet - dry }),
+      ...(dry !== undefined && { dryKg: dry }),
+    };
+    if (gone) return { ...rest, is: 'discarded', since: gone.measuredAt };
+    if (stay && stay.outAt === undefined) return { ...rest, is: 'in place', stageId: stay.stageId, since: stay.inAt };
+    if (stay?.outAt && (!last || last.measuredAt < stay.outAt)) return { ...rest, is: 'spent', since: stay.outAt };
+    return { ...rest, is: 'dry', since: last?.measuredAt ?? charge.boughtAt };
+  });
+}

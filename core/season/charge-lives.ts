@@ -1,0 +1,165 @@
+import { setParameter } from '../line/edit';
+import type { Plan, Stage } from '../line/plan';
+import { allStages, pathTo, standing } from '../line/runs';
+import { humidityAt } from '../line/section';
+import { walk } from '../line/walk';
+import {
+  type Belief,
+  type Change,
+  type ChargeAtPlace,
+  capacityOf,
+  FACTOR_BEFORE,
+  learnFactor,
+  predictChange,
+} from '../media/charge-life';
+import { type Medium, usableWater } from '../media/isotherm';
+import { leftAfter } from '../media/judge-charge';
+import { type Charge, type Stint, stintsOf } from '../record/charge';
+import type { LoggedEntry } from '../record/log-entry';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
+import { chargeLoad } from './charge-load';
+import { runWeather } from './run-weather';
+import type { WeatherHours } from './weather';
+
+const DAY_MS = 86_400_000;
+/** So far ahead a change is looked for, and so far back the log is reckoned. */
+export const AHEAD_DAYS = 540;
+const BACK_DAYS = 1100;
+const SOON_DAYS = 7;
+/** Charges that were followed before a place counts as known (estimate: then half of the first uncertainty is gone). */
+export const KNOWN_FROM = 3;
+
+/** Where beads can be put. */
+export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
+export const beadPlaces = (plan: Plan): BeadPlace[] =>
+  allStages(standing(plan)).filter(
+    (s): s is BeadPlace =>
+      s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel'),
+  );
+
+/** A stay that is over, and what it taught. */
+export interface PastStay {
+  readonly stint: Stint;
+  readonly loadKg: number;
+  readonly bookKg: number;
+  /** How far it was spent when it came out, where somebody looked. */
+  readonly spent: number | undefined;
+}
+
+export type LifeState = 'empty' | 'overdue' | 'soon' | 'learning' | 'known';
+
+/** A place with beads: what its charges taught, the one that is in, and when it is spent. */
+export interface PlaceLife {
+  readonly stageId: string;
+  readonly name: string;
+  readonly state: LifeState;
+  readonly factor: Belief;
+  readonly learnedFrom: number;
+  readonly past: readonly PastStay[];
+  readonly stay?: Stint;
+  readonly bookKg?: number;
+  readonly loadKg?: number;
+  readonly capacity?: Belief;
+  readonly change?: Change;
+  /** Where it is overdue: when, by reckoning, it was spent. */
+  readonly spentOn?: ShopTime;
+}
+
+/** The first day between two times on which something that stays true is true. */
+function dayOf(from: ShopTime, to: ShopTime, is: (t: ShopTime) => boolean): ShopTime {
+  let ms = shopTimeMs(from);
+  while (ms < shopTimeMs(to) && !is(shopTimeOf(ms))) ms += DAY_MS;
+  return shopTimeOf(ms);
+}
+
+/** Beads as good as new at every place: what comes to them does not hang on how far the last look found them spent. */
+function asNew(plan: Plan): Plan {
+  return beadPlaces(plan).reduce((p, s) => setParameter(p, s.id, 'spentShare', 0), plan);
+}
+
+/**
+ * What is known of every place with beads, by the log, the line and the weather.
+ * @param weather of a year; left out, the air of the survey counts
+ * @param onProgress is told the share that is done; where it says false nothing is returned
+ * @throws OutOfRange as the walk does
+ */
+export function livesOf(
+  plan: Plan,
+  weather: WeatherHours | undefined,
+  charges: readonly Charge[],
+  entries: readonly LoggedEntry[],
+  now: ShopTime,
+  onProgress: (share: number) => boolean = () => true,
+): PlaceLife[] | undefined {
+  const line = asNew(plan);
+  const places = beadPlaces(line);
+  const stints = stintsOf(
+    places.map((s) => s.id),
+    charges,
+    entries,
+  ).filter((s) => s.inAt <= now);
+  if (places.length === 0) return [];
+  const year = Number(now.slice(0, 4));
+  const run = weather && runWeather(line, weather, { year }, 'real', (done, of) => onProgress((0.7 * done) / of));
+  if (weather && !run) return undefined;
+  const section = walk(standing(line));
+  const nowMs = shopTimeMs(now);
+  const firstMs = stints[0] ? shopTimeMs(stints[0].inAt) : nowMs;
+  const fromMs = Math.max(firstMs, nowMs - BACK_DAYS * DAY_MS);
+  const days = Math.ceil((nowMs - fromMs) / DAY_MS) + AHEAD_DAYS + 2;
+  const lives: PlaceLife[] = [];
+  for (const [i, place] of places.entries()) {
+    const load = chargeLoad(line, run, place.id, entries, fromMs, days);
+    const before = pathTo(standing(line), place.id).at(-2);
+    const air = before && section.at(before.id);
+    const humidity = air ? Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa)) : 1;
+    const own = place.kind === 'bead-cartridge' ? place.parameters.medium : ('silica' as const);
+    const bookKg = (s: Stint): number => {
+      const medium: Medium = s.charge?.medium ?? own;
+      return (s.charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, s.times);
+    };
+    const atPlace = (s: Stint): ChargeAtPlace => ({
+      bookKg: bookKg(s),
+      looks: s.looks.filter((l) => l.at <= now).map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
+    });
+    const ours = stints.filter((s) => s.stageId === place.id);
+    const over = ours.filter((s) => s.outAt !== undefined && shopTimeMs(s.inAt) >= fromMs);
+    const past = over.map(
+      (s): PastStay => ({
+        stint: s,
+        loadKg: load.kgBetween(s.inAt, s.outAt as ShopTime),
+        bookKg: bookKg(s),
+        spent: s.looks.at(-1)?.spent,
+      }),
+    );
+    const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
+    const learnedFrom = past.filter((p) => (p.spent ?? 0) > 0 && p.loadKg > 0).length;
+    const stay = ours.find((s) => s.outAt === undefined);
+    const rest = { stageId: place.id, name: place.name, factor, learnedFrom, past };
+    if (!stay) {
+      lives.push({ ...rest, state: 'empty' });
+      continue;
+    }
+    const at = atPlace(stay);
+    const capacity = capacityOf(factor, at);
+    const loadKg = load.kgBetween(stay.inAt, now);
+    const change = predictChange(capacity, loadKg, load.daily(now, AHEAD_DAYS), {
+      onProgress: (share) => onProgress(0.7 + (0.3 * (i + share)) / places.length),
+    });
+    if (!change) return undefined;
+    const state: LifeState =
+      change.days[1] <= 0
+        ? 'overdue'
+        : change.days[1] <= SOON_DAYS
+          ? 'soon'
+          : learnedFrom < KNOWN_FROM
+            ? 'learning'
+            : 'known';
+    const spentOn =
+      state === 'overdue'
+        ? dayOf(stay.inAt, now, (t) => load.kgBetween(stay.inAt, t) >= Math.exp(capacity.ln))
+        : undefined;
+    lives.push({ ...rest, ...(spentOn && { spentOn }), state, stay, bookKg: at.bookKg, loadKg, capacity, change });
+  }
+  return lives;
+}

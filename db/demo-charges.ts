@@ -1,0 +1,143 @@
+import { setParameter } from '../core/line/edit';
+import type { Plan } from '../core/line/plan';
+import { leftAfter } from '../core/media/judge-charge';
+import { type Charge, chargeSchema } from '../core/record/charge';
+import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
+import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
+import { livesOf } from '../core/season/charge-lives';
+import { chargeLoad } from '../core/season/charge-load';
+import { runWeather } from '../core/season/run-weather';
+import type { WeatherHours } from '../core/season/weather';
+import { DAIRY_BEADS } from './dairy';
+import { DEMO_STAGES } from './demo';
+import { demoId } from './demo-stage';
+
+const DAY_MS = 86_400_000;
+const BACK_DAYS = 150;
+const PEOPLE = ['Ottilie', 'Bram', 'Yusra'] as const;
+/** What each charge truly takes up of the book, one after another; and how far it was spent when somebody changed it. */
+const TRUE = [0.76, 0.7, 0.81, 0.74, 0.78] as const;
+const CHANGED_AT = [0.9, 1, 0.85, 0.95, 0.9] as const;
+
+/** How a demo follows its beads. */
+export interface DemoBeads {
+  readonly stageId: string;
+  readonly massKg: number;
+  /** Charges that were in and are out again. */
+  readonly past: number;
+  /** How far the one that is in is spent, of what it truly takes up. */
+  readonly now: number;
+  readonly names: readonly string[];
+  readonly firstId: number;
+}
+
+export const BEADS: Record<'workshop' | 'dairy', DemoBeads> = {
+  workshop: {
+    stageId: DEMO_STAGES.beads,
+    massKg: 9,
+    past: 2,
+    now: 0.25,
+    names: ['Tin A', 'Tin B', 'Tin C'],
+    firstId: 4000,
+  },
+  dairy: { stageId: DAIRY_BEADS, massKg: 6, past: 4, now: 1.35, names: ['Drum 1', 'Drum 2'], firstId: 5000 },
+};
+
+/** Tins of beads that take turns at a place: the log of their changes and dryings, as the place’s water says they came about. */
+export function demoCharges(
+  plan: Plan,
+  weather: WeatherHours,
+  beads: DemoBeads,
+  nowMs: number,
+): { charges: Charge[]; entries: LogEntry[] } {
+  const { stageId, massKg, past, now, names, firstId } = beads;
+  const fresh = setParameter(plan, stageId, 'spentShare', 0);
+  const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
+  const fromMs = today - BACK_DAYS * DAY_MS;
+  const run = runWeather(fresh, weather, { year: new Date(nowMs).getUTCFullYear() });
+  const daily = chargeLoad(fresh, run, stageId, [], fromMs, BACK_DAYS + 1).daily(shopTimeOf(fromMs), BACK_DAYS);
+  const charges = names.map((name, i) =>
+    chargeSchema.parse({
+      id: demoId(firstId + i),
+      name,
+      medium: 'silica',
+      dyed: true,
+      massKg,
+      batch: i === 0 ? 'lot 24-07' : 'lot 25-02',
+      boughtAt: shopTimeOf(fromMs - (10 - i) * DAY_MS),
+    }),
+  );
+  let n = 0;
+  const entry = (change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId'>, at: ShopTime): LogEntry =>
+    logEntrySchema.parse({
+      id: demoId(firstId + 50 + n),
+      measuredAt: at,
+      who: PEOPLE[n++ % PEOPLE.length],
+      ...change,
+    });
+  // From today backwards: so much water ago each change was made.
+  const bookKg = (i: number): number =>
+    bookOf(fresh, charges, stageId) * leftAfter('silica', Math.floor(i / names.length));
+  const changes: number[] = [];
+  let day = BACK_DAYS;
+  for (let i = past; i >= 0; i--) {
+    const share = i === past ? now : (CHANGED_AT[i] as number);
+    let left = bookKg(i) * (TRUE[i] as number) * share;
+    while (day > 0 && left > 0) left -= daily[--day] as number;
+    changes.unshift(day);
+  }
+  const at = (index: number, hour: number): ShopTime =>
+    shopTimeOf(fromMs + (changes[index] as number) * DAY_MS + hour * 3_600_000);
+  const entries: LogEntry[] = [];
+  for (let i = 0; i <= past; i++) {
+    const charge = charges[i % charges.length] as Charge;
+    entries.push(
+      entry(
+        {
+          kind: 'change',
+          stageId,
+          chargeId: charge.id,
+          what: i === 0 ? 'First charge that is followed' : '',
+          readings: i === 0 ? [] : [{ of: 'spent', value: CHANGED_AT[i - 1] as number }],
+        },
+        at(i, 7),
+      ),
+    );
+    if (i === 0) continue;
+    // What came out is dried on the same day.
+    const out = charges[(i - 1) % charges.length] as Charge;
+    const drivenOff = 0.1 * massKg * (TRUE[i - 1] as number);
+    const dry = Math.round(massKg * 995) / 1000;
+    entries.push(
+      entry(
+        {
+          kind: 'regeneration',
+          stageId: '',
+          chargeId: out.id,
+          what: 'Oven of its own, 115 °C, four hours, 20 mm',
+          readings: [
+            { of: 'weight-wet', value: Math.round((dry + drivenOff) * 1000) / 1000 },
+            { of: 'weight', value: dry },
+          ],
+        },
+        at(i, 13),
+      ),
+    );
+  }
+  return { charges, entries };
+}
+
+/** What a new charge takes up here by the book, as the log reckons it. */
+function bookOf(plan: Plan, charges: readonly Charge[], stageId: string): number {
+  const change = logEntrySchema.parse({
+    id: demoId(1),
+    kind: 'change',
+    stageId,
+    chargeId: charges[0]?.id,
+    measuredAt: '2026-01-05T07:00',
+    who: 'x',
+  });
+  const logged = { ...change, stageName: '', enteredAt: '', expected: [] };
+  const life = livesOf(plan, undefined, charges, [logged], '2026-01-05T08:00')?.find((l) => l.stageId === stageId);
+  return life?.bookKg ?? 0;
+}

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+
+const WORKSHOP = '/lines/d0000000-0000-4000-8000-000000000001/charges';
+const DAIRY = '/lines/d0000000-0000-4000-8000-000000000002/charges';
+
+test('one demo is learning, with a band; the other is overdue and says since when', async ({ page }) => {
+  await page.goto(WORKSHOP);
+  const press = page.getByRole('region', { name: 'Beads at the press' });
+  await expect(press).toContainText('Still learning', { timeout: 30_000 });
+  await expect(press).toContainText('four times in five');
+  await expect(press).toContainText('Learned from 2 charges');
+  await page.goto(DAIRY);
+  const balance = page.getByRole('region', { name: 'Beads at the balance' });
+  await expect(balance).toContainText('Overdue', { timeout: 30_000 });
+  await expect(balance).toContainText('by reckoning it was spent about');
+});
+
+test('a charge of its own line: named, put in, looked at, changed, dried, discarded; bad input is said at its field', async ({
+  page,
+  request,
+}) => {
+  const made = await (await request.post('/api/plans', { data: { name: 'Beads line', shop: 'Hoist shop' } })).json();
+  const line = `/lines/${made.id}`;
+  await page.goto(`${line}/charges`);
+  await expect(page.getByText('This line has no place for beads')).toBeVisible();
+  const { plan, rowVersion } = await (await request.get(`/api/plans/${made.id}`)).json();
+  const demo = await (await request.get('/api/plans/d0000000-0000-4000-8000-000000000001')).json();
+  const { plan: other } = demo;
+  const put = await request.put(`/api/plans/${made.id}`, {
+    data: {
+      plan: { ...plan, survey: other.survey, stages: other.stages, branches: other.branches },
+      rowVersion,
+      writeId: crypto.randomUUID(),
+    },
+  });
+  expect(put.status()).toBe(200);
+  await page.goto(`${line}/charges`);
+  const place = page.getByRole('region', { name: 'Beads at the press' });
+  await expect(place).toContainText('Nobody has said what is in it', { timeout: 30_000 });
+
+  await page.getByRole('button', { name: 'New charge' }).click();
+  const form = page.getByRole('form', { name: 'New charge' });
+  await form.getByLabel('Dry beads').fill('-3 kg');
+  await form.getByRole('button', { name: 'Take it in' }).click();
+  await expect(form.getByText('Give it a name')).toBeVisible();
+  await expect(form.getByText(/not possible|At least 10 g/)).toBeVisible();
+  await form.getByLabel('Name, as on its tin').fill('Tin 7');
+  await form.getByLabel('Dry beads').fill('9 kg');
+  await form.getByRole('button', { name: 'Take it in' }).click();
+  const all = page.getByRole('region', { name: 'All charges' });
+  await expect(all.getByRole('listitem')).toContainText('dry, on the shelf');
+
+  await place.getByRole('button', { name: 'Say what is in it' }).click();
+  await place.getByLabel('Goes in').selectOption({ label: 'Tin 7: 9.00 kg, dried 0 times' });
+  await place.getByLabel('Who').fill('Ada');
+  await place.getByRole('button', { name: 'Log the change' }).click();
+  await expect(place).toContainText('Still learning', { timeout: 30_000 });
+  await expect(all.getByRole('listitem')).toContainText('in Beads at the press');
+
+  await place.getByRole('button', { name: 'I looked at it' }).click();
+  await place.getByRole('button', { name: 'Log the look' }).click();
+  await expect(place).toContainText('Last look50 %');
+
+  await page.waitForTimeout(61_000 - (Date.now() % 60_000)); // another minute: a change is later than the one before
+  await place.getByRole('button', { name: 'Another one goes in' }).click();
+  await place.getByLabel('Goes in').selectOption({ label: 'one that has no name here' });
+  await place.getByRole('button', { name: 'Log the change' }).click();
+  await expect(all.getByRole('listitem')).toContainText('spent, to be dried');
+
+  await all.getByRole('button', { name: 'It was dried' }).click();
+  await all.getByLabel('As it came out').fill('9.2 kg');
+  await all.getByLabel('Dried, cooled closed').fill('9.9 kg');
+  await all.getByRole('button', { name: 'Log the drying' }).click();
+  await expect(all.getByText('Heavier after drying than before').first()).toBeVisible();
+  await all.getByLabel('Dried, cooled closed').fill('8.8 kg');
+  await all.getByRole('button', { name: 'Log the drying' }).click();
+  await expect(all.getByRole('listitem')).toContainText('dried 1 time,');
+  await all.getByRole('button', { name: 'Discard' }).click();
+  await all.getByLabel('Why').fill('Dusty');
+  await all.getByRole('button', { name: 'Log it as discarded' }).click();
+  await expect(all.getByRole('listitem')).toContainText('discarded');
+});

@@ -1,0 +1,43 @@
+import { isDeepStrictEqual } from 'node:util';
+import { asc, eq } from 'drizzle-orm';
+import { type Charge, chargeSchema } from '../core/record/charge';
+import { futureMessage } from '../core/record/drain-entry';
+import { database } from '../db/client';
+import { charges, plans } from '../db/schema';
+import { checked, RequestRefused } from './errors';
+import { checkedId, noSuchPlan } from './plan-id';
+
+const refuse = (status: number, code: 'invalid' | 'conflict', field: string, message: string) =>
+  new RequestRefused(status, code, message, [{ field, message }]);
+
+/** Takes a charge of beads into a line’s books. The same one sent again is one; another one under its id or its name is refused. */
+export async function saveCharge(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
+  const id = checkedId('id', planId);
+  const charge = checked(chargeSchema, input);
+  if (futureMessage(charge.boughtAt, nowMs))
+    throw refuse(422, 'invalid', 'boughtAt', 'That lies in the future. Is the clock right?');
+  return database().transaction(async (tx) => {
+    const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, id)).for('update');
+    if (!plan) throw noSuchPlan();
+    const [there] = await tx.select().from(charges).where(eq(charges.id, charge.id));
+    if (there) {
+      if (there.planId === id && isDeepStrictEqual(there.charge, charge)) return { id: charge.id };
+      throw refuse(409, 'conflict', 'id', 'Another charge has this id already.');
+    }
+    const own = await tx.select({ charge: charges.charge }).from(charges).where(eq(charges.planId, id));
+    if (own.some((c) => c.charge.name.toLowerCase() === charge.name.toLowerCase()))
+      throw refuse(422, 'invalid', 'name', 'There is a charge of this name already.');
+    await tx.insert(charges).values({ id: charge.id, planId: id, charge });
+    return { id: charge.id };
+  });
+}
+
+/** The charges of a line, the oldest first. */
+export async function readCharges(planId: string): Promise<Charge[]> {
+  const rows = await database()
+    .select({ charge: charges.charge })
+    .from(charges)
+    .where(eq(charges.planId, checkedId('id', planId)))
+    .orderBy(asc(charges.at));
+  return rows.map((r) => r.charge);
+}

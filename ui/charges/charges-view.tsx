@@ -1,0 +1,79 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { type Charge, chargesNow, stintsOf } from '@/core/record/charge';
+import type { LoggedEntry } from '@/core/record/log-entry';
+import { beadPlaces } from '@/core/season/charge-lives';
+import { useNow } from '@/ui/keep/use-due';
+import { useSender } from '@/ui/keep/use-sender';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { NewChargeForm } from './new-charge-form';
+import { PlaceCard } from './place-card';
+import { Shelf } from './shelf';
+import { useLives } from './use-lives';
+
+/** Every charge of beads: where it is, when it is spent, and what its place has taught. */
+export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LoggedEntry[] }) {
+  const { plan, planId } = usePlan();
+  const router = useRouter();
+  const now = useNow();
+  const { put, left, refused } = useSender(planId, () => router.refresh());
+  const { answer, busy } = useLives(charges, entries, now);
+  const [adding, setAdding] = useState(false);
+  const places = useMemo(() => beadPlaces(plan), [plan]);
+  const shelf = useMemo(() => {
+    const stints = stintsOf(
+      places.map((s) => s.id),
+      charges,
+      entries,
+    );
+    return chargesNow(charges, entries, stints);
+  }, [places, charges, entries]);
+  const free = shelf.filter((c) => c.is === 'dry');
+  return (
+    <div className="mx-auto grid max-w-[1240px] gap-6 p-4">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h1>Charges</h1>
+        <p className="text-quiet">What is in, when it is spent, and what the log has taught about each place.</p>
+        {left > 0 && <p className="text-amber">◌ {left} kept here, sent when there is an answer</p>}
+        {busy && places.length > 0 && (
+          <p role="status" className="text-quiet">
+            reckoning…
+          </p>
+        )}
+      </div>
+      {refused && (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          Not written: {refused.message}
+        </p>
+      )}
+      {answer?.problem && (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {answer.problem}
+        </p>
+      )}
+      {places.length === 0 ? (
+        <p className="max-w-prose rounded-md border border-hairline bg-card p-4">
+          This line has no place for beads. Add a bead cartridge on the Line, and its charges are followed here.
+        </p>
+      ) : (
+        <div className="grid gap-6">
+          {answer?.lives?.map((life) => (
+            <PlaceCard key={life.stageId} life={life} free={free} now={now} put={put} />
+          ))}
+        </div>
+      )}
+      <section aria-label="All charges" className="grid gap-3">
+        <div className="flex flex-wrap items-baseline gap-4">
+          <h2>All charges</h2>
+          <button type="button" className="button" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+            New charge
+          </button>
+        </div>
+        {adding && <NewChargeForm put={put} onDone={() => setAdding(false)} />}
+        <Shelf charges={shelf} places={places} put={put} />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+
+import { type FormEvent, useState } from 'react';
+import { BeadSwatches } from '@/ui/keep/bead-swatches';
+import { entryOf } from '@/ui/keep/entry-of';
+import { rememberedWho, rememberWho, type useSender } from '@/ui/keep/use-sender';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { WhoField } from './who-field';
+
+/** How far the front has come, by eye. */
+export function LookForm({
+  stageId,
+  put,
+  onDone,
+}: {
+  stageId: string;
+  put: ReturnType<typeof useSender>['put'];
+  onDone: () => void;
+}) {
+  const { plan } = usePlan();
+  const [spent, setSpent] = useState(0.5);
+  const [who, setWho] = useState(rememberedWho);
+  const [error, setError] = useState<string>();
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    if (who.trim() === '') {
+      setError('Say who.');
+      return;
+    }
+    rememberWho(who.trim());
+    put({
+      to: 'entries',
+      body: entryOf(plan, {
+        kind: 'done',
+        task: 'M21',
+        stageId,
+        who: who.trim(),
+        result: 'ok',
+        readings: [{ of: 'spent', value: spent }],
+      }),
+    });
+    onDone();
+  };
+  return (
+    <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="A look" onSubmit={submit} noValidate>
+      <BeadSwatches share={spent} onShare={setSpent} />
+      <WhoField id={`look-who-${stageId}`} who={who} onWho={setWho} error={error} />
+      <button type="submit" className="button button-strong justify-self-start">
+        Log the look
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,189 @@
+'use client';
+
+import { addDays, format } from 'date-fns';
+import { useState } from 'react';
+import { bandOf } from '@/core/media/charge-life';
+import { MEDIA } from '@/core/media/isotherm';
+import type { ChargeNow } from '@/core/record/charge';
+import { KNOWN_FROM, type LifeState, type PlaceLife } from '@/core/season/charge-lives';
+import type { useSender } from '@/ui/keep/use-sender';
+import { sayTime } from '@/ui/logbook/when';
+import { Cautions } from '@/ui/primitives/cautions';
+import { Figures, Headline } from '@/ui/primitives/figures';
+import { Amount, useUnits } from '@/ui/units/units';
+import { ChangeBand } from './change-band';
+import { ChangeForm } from './change-form';
+import { LookForm } from './look-form';
+
+const STATES: Record<LifeState, { mark: string; word: string; look: string }> = {
+  empty: { mark: '○', word: 'Nobody has said what is in it', look: 'text-quiet' },
+  overdue: { mark: '▲', word: 'Overdue', look: 'text-brick' },
+  soon: { mark: '◆', word: 'Within a week', look: 'text-amber' },
+  learning: { mark: '◌', word: 'Still learning', look: 'text-quiet' },
+  known: { mark: '●', word: 'Known', look: 'text-water' },
+};
+const FAR = 540;
+
+/** A place with beads: the charge that is in, when it is spent, and what its charges have taught. */
+export function PlaceCard({
+  life,
+  free,
+  now,
+  put,
+}: {
+  life: PlaceLife;
+  free: readonly ChargeNow[];
+  now: string;
+  put: ReturnType<typeof useSender>['put'];
+}) {
+  const { say } = useUnits();
+  const [doing, setDoing] = useState<'look' | 'change'>();
+  const { state, stay, change, capacity, loadKg, factor } = life;
+  const s = STATES[state];
+  const learned = bandOf(factor);
+  const on = (days: number): string =>
+    days >= FAR || !Number.isFinite(days) ? 'more than a year off' : format(addDays(new Date(now), days), 'd MMM');
+  const toggle = (what: 'look' | 'change') => () => setDoing(doing === what ? undefined : what);
+  const done = (): void => setDoing(undefined);
+  return (
+    <section
+      aria-label={life.name}
+      className="grid items-start gap-x-8 gap-y-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-2"
+    >
+      <div className="grid gap-3">
+        <div className="flex flex-wrap items-baseline gap-x-3">
+          <h2>{life.name}</h2>
+          <p className={`font-semibold ${s.look}`}>
+            {s.mark} {s.word}
+          </p>
+        </div>
+        {change && (
+          <>
+            <Headline
+              then={
+                state === 'overdue'
+                  ? `by reckoning it was spent about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
+                  : `between ${on(change.days[0])} and ${on(change.days[2])}, four times in five`
+              }
+            >
+              {state === 'overdue' ? 'Change it now' : `Change it about ${on(change.days[1])}`}
+            </Headline>
+            {state !== 'overdue' && <ChangeBand days={change.days} now={now} />}
+          </>
+        )}
+        {stay && capacity && loadKg !== undefined && (
+          <Figures
+            rows={[
+              [
+                'In it',
+                stay.charge
+                  ? `${stay.charge.name}: ${say(stay.charge.massKg, 'mass')} ${MEDIA[stay.charge.medium]}`
+                  : 'a charge without a name',
+              ],
+              ['Since', sayTime(stay.inAt)],
+              ['Dried before', `${stay.times} ${stay.times === 1 ? 'time' : 'times'}`],
+              ['Water that came to it, by reckoning', <Amount key="l" si={loadKg} quantity="mass" />],
+              [
+                'It takes up in all',
+                <span key="c">
+                  {say(bandOf(capacity).low, 'mass')} to {say(bandOf(capacity).high, 'mass')}
+                </span>,
+              ],
+              ['So it is spent to', say(Math.min(1, loadKg / bandOf(capacity).mid), 'share')],
+              [
+                'Last look',
+                stay.looks.length > 0
+                  ? `${say(stay.looks.at(-1)?.spent ?? 0, 'share')}, ${sayTime(stay.looks.at(-1)?.at ?? '')}`
+                  : 'nobody has looked yet',
+              ],
+            ]}
+          />
+        )}
+        <div className="flex flex-wrap gap-2">
+          {stay && (
+            <button type="button" className="button" aria-expanded={doing === 'look'} onClick={toggle('look')}>
+              I looked at it
+            </button>
+          )}
+          <button
+            type="button"
+            className={`button ${state === 'overdue' || state === 'empty' ? 'button-strong' : ''}`}
+            aria-expanded={doing === 'change'}
+            onClick={toggle('change')}
+          >
+            {stay ? 'Another one goes in' : 'Say what is in it'}
+          </button>
+        </div>
+        {doing === 'look' && <LookForm stageId={life.stageId} put={put} onDone={done} />}
+        {doing === 'change' && <ChangeForm life={life} free={free} put={put} onDone={done} />}
+      </div>
+      <div className="grid gap-3">
+        <div>
+          <p className="font-semibold">
+            Beads here take up {learned.mid.toFixed(2)} of what the book says
+            <span className="font-normal text-quiet">
+              {' '}
+              ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}, four times in five)
+            </span>
+          </p>
+          <p className="text-[0.88rem] text-quiet">
+            {life.learnedFrom === 0
+              ? 'Nothing learned yet: as the book, half as much or as much again. Say at each change how far the old charge was spent.'
+              : `Learned from ${life.learnedFrom} ${life.learnedFrom === 1 ? 'charge' : 'charges'}${life.learnedFrom < KNOWN_FROM ? `; from ${KNOWN_FROM} on it counts as known` : ''}.`}
+          </p>
+        </div>
+        {life.past.length > 0 && (
+          <div className="overflow-x-auto">
+            <table className="w-full text-[0.9rem]">
+              <thead>
+                <tr className="eyebrow">
+                  <th scope="col" className="pb-1 text-left">
+                    In, out
+                  </th>
+                  <th scope="col" className="px-2 pb-1 text-left">
+                    Charge
+                  </th>
+                  <th scope="col" className="px-2 pb-1 text-right">
+                    Water
+                  </th>
+                  <th scope="col" className="px-2 pb-1 text-right">
+                    Spent
+                  </th>
+                  <th scope="col" className="pb-1 pl-2 text-right">
+                    Of the book
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {life.past.toReversed().map((p) => (
+                  <tr key={p.stint.inAt} className="border-t border-hairline">
+                    <td className="py-1 whitespace-nowrap">
+                      {format(new Date(p.stint.inAt), 'd MMM')} – {format(new Date(p.stint.outAt as string), 'd MMM')}
+                    </td>
+                    <td className="px-2">{p.stint.charge?.name ?? '–'}</td>
+                    <td className="px-2 text-right whitespace-nowrap">{say(p.loadKg, 'mass')}</td>
+                    <td className="px-2 text-right whitespace-nowrap">
+                      {p.spent === undefined ? '–' : say(p.spent, 'share')}
+                    </td>
+                    <td className="pl-2 text-right">{p.spent ? (p.loadKg / p.spent / p.bookKg).toFixed(2) : '–'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        <details>
+          <summary className="cursor-pointer font-semibold">How it learns</summary>
+          <p className="mt-1 text-[0.9rem]">
+            Water ÷ how far it was spent is what a charge takes up in all; over what the book says of its beads, that is
+            one account of this place. Accounts are averaged, each by how sure it is: the book at first by half as much
+            or as much again, a charge by how well a front is read by eye (a tenth of its height) and by how charges
+            differ (12 %). What is off in flow, humidity and use is learned along with it. The date: 2000 outcomes over
+            these and over use and weather to come; the band holds four in five.
+          </p>
+        </details>
+        {(state === 'overdue' || doing === 'change') && <Cautions ids={['C07', 'C24']} />}
+      </div>
+    </section>
+  );
+}
