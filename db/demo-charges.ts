@@ -6,6 +6,7 @@ import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
 import { livesOf } from '../core/season/charge-lives';
 import { chargeLoad } from '../core/season/charge-load';
+import { loadedClock } from '../core/season/loaded-clock';
 import { runWeather } from '../core/season/run-weather';
 import type { WeatherHours } from '../core/season/weather';
 import { DAIRY_BEADS } from './dairy';
@@ -55,7 +56,10 @@ export function demoCharges(
   const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
   const fromMs = today - BACK_DAYS * DAY_MS;
   const run = runWeather(fresh, weather, { year: new Date(nowMs).getUTCFullYear() });
-  const daily = chargeLoad(fresh, run, stageId, [], fromMs, BACK_DAYS + 1).daily(shopTimeOf(fromMs), BACK_DAYS);
+  const daily = chargeLoad(fresh, run, stageId, loadedClock(fresh, [], fromMs, BACK_DAYS + 1)).daily(
+    shopTimeOf(fromMs),
+    BACK_DAYS,
+  );
   const charges = names.map((name, i) =>
     chargeSchema.parse({
       id: demoId(firstId + i),

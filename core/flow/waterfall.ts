@@ -99,10 +99,10 @@ const SPECIFIC_W = {
 } as const;
 const WEEKS = 50; // with two of holidays (estimate)
 /** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
-const SHARE_PER_PA = 0.005 / 6894.757;
+export const SHARE_PER_PA = 0.005 / 6894.757;
 
 /** What the pumps deliver while loaded, m³/s of free air, and draw for it, W. */
-function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
+export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
   let [deliveryM3PerS, watts] = [0, 0];
   for (const s of allStages(standing(plan))) {
     if (s.kind !== 'compressor') continue;

@@ -49,6 +49,12 @@ const isChange = (e: LoggedEntry): boolean =>
   e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));
 const spentOf = (e: LoggedEntry): number | undefined => e.readings.find((r) => r.of === 'spent')?.value;
 
+/** What stands of the log, the oldest first; within a minute as it was entered. */
+const inOrder = (entries: readonly LoggedEntry[]): LoggedEntry[] =>
+  standingEntries(entries).toSorted(
+    (a, b) => a.measuredAt.localeCompare(b.measuredAt) || a.enteredAt.localeCompare(b.enteredAt),
+  );
+
 /**
  * Who was where, and when, by the log: a change ends one stay and begins the next; how far the old one was spent is its last look.
  * @param places stages that hold beads
@@ -59,7 +65,7 @@ export function stintsOf(
   charges: readonly Charge[],
   entries: readonly LoggedEntry[],
 ): Stint[] {
-  const log = standingEntries(entries).toSorted((a, b) => a.measuredAt.localeCompare(b.measuredAt));
+  const log = inOrder(entries);
   const times = new Map(charges.map((c) => [c.id, c.timesBefore]));
   const open = new Map<string, Stint & { looks: LookAtCharge[] }>();
   const all: Stint[] = [];
@@ -112,7 +118,7 @@ export function chargesNow(
   entries: readonly LoggedEntry[],
   stints: readonly Stint[],
 ): ChargeNow[] {
-  const log = standingEntries(entries).toSorted((a, b) => a.measuredAt.localeCompare(b.measuredAt));
+  const log = inOrder(entries);
   return charges.map((charge) => {
     const own = log.filter((e) => e.chargeId === charge.id);
     const dried = own.filter((e) => e.kind === 'regeneration');

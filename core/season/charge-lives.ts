@@ -18,6 +18,8 @@ import { type Charge, type Stint, stintsOf } from '../record/charge';
 import type { LoggedEntry } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { chargeLoad } from './charge-load';
+import { loadedClock } from './loaded-clock';
+import { type Neglect, neglectBefore } from './neglect';
 import { runWeather } from './run-weather';
 import type { WeatherHours } from './weather';
 
@@ -56,6 +58,8 @@ export interface PlaceLife {
   readonly factor: Belief;
   readonly learnedFrom: number;
   readonly past: readonly PastStay[];
+  /** What reaches it where a drain before it is left alone, the worst first. */
+  readonly neglect: readonly Neglect[];
   readonly stay?: Stint;
   readonly bookKg?: number;
   readonly loadKg?: number;
@@ -107,9 +111,10 @@ export function livesOf(
   const firstMs = stints[0] ? shopTimeMs(stints[0].inAt) : nowMs;
   const fromMs = Math.max(firstMs, nowMs - BACK_DAYS * DAY_MS);
   const days = Math.ceil((nowMs - fromMs) / DAY_MS) + AHEAD_DAYS + 2;
+  const clock = loadedClock(line, entries, fromMs, days);
   const lives: PlaceLife[] = [];
   for (const [i, place] of places.entries()) {
-    const load = chargeLoad(line, run, place.id, entries, fromMs, days);
+    const load = chargeLoad(line, run, place.id, clock);
     const before = pathTo(standing(line), place.id).at(-2);
     const air = before && section.at(before.id);
     const humidity = air ? Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa)) : 1;
@@ -135,7 +140,8 @@ export function livesOf(
     const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
     const learnedFrom = past.filter((p) => (p.spent ?? 0) > 0 && p.loadKg > 0).length;
     const stay = ours.find((s) => s.outAt === undefined);
-    const rest = { stageId: place.id, name: place.name, factor, learnedFrom, past };
+    const neglect = neglectBefore(line, place.id);
+    const rest = { stageId: place.id, name: place.name, factor, learnedFrom, past, neglect };
     if (!stay) {
       lives.push({ ...rest, state: 'empty' });
       continue;

@@ -8,6 +8,7 @@ import { beadPlaces } from '@/core/season/charge-lives';
 import { useNow } from '@/ui/keep/use-due';
 import { useSender } from '@/ui/keep/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { ElementsPart } from './elements-part';
 import { NewChargeForm } from './new-charge-form';
 import { PlaceCard } from './place-card';
 import { Shelf } from './shelf';
@@ -74,6 +75,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
         {adding && <NewChargeForm put={put} onDone={() => setAdding(false)} />}
         <Shelf charges={shelf} places={places} put={put} />
       </section>
+      <ElementsPart entries={entries} now={now} />
     </div>
   );
 }

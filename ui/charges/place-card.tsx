@@ -172,6 +172,19 @@ export function PlaceCard({
             </table>
           </div>
         )}
+        {life.neglect.length > 0 && (
+          <div>
+            <p className="font-semibold">What neglect before it costs</p>
+            <ul className="text-[0.9rem]">
+              {life.neglect.slice(0, 3).map((n) => (
+                <li key={n.stageId}>
+                  Drain of {n.name} dead: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, so many times sooner
+                  spent
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
         <details>
           <summary className="cursor-pointer font-semibold">How it learns</summary>
           <p className="mt-1 text-[0.9rem]">

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Charge } from '@/core/record/charge';
 import type { LoggedEntry } from '@/core/record/log-entry';
+import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
 import type { ChargesAnswer, ChargesQuestion } from '@/workers/charges.worker';
@@ -40,7 +41,7 @@ export function useLives(
       weather,
       charges,
       entries,
-      now,
+      now: nowOnTheWall(), // what was logged just now counts
     } satisfies ChargesQuestion);
   }, [plan, weather, fetching, charges, entries, hour]);
   return { answer, busy: fetching || answer?.number !== asked };

@@ -1,0 +1,108 @@
+import { priceOf } from '../cost/money';
+import { pumpsOf, SHARE_PER_PA } from '../flow/waterfall';
+import { shownBy } from '../line/explain';
+import type { Plan, Stage } from '../line/plan';
+import { allStages, pathTo, standing } from '../line/runs';
+import type { Section } from '../line/section';
+import { cheapestChangeH, type Growth, growthOf } from '../media/element-life';
+import { type LoggedEntry, standingEntries } from '../record/log-entry';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
+import { taskById } from '../routine/tasks';
+import { loadedClock } from './loaded-clock';
+
+const DAY_MS = 86_400_000;
+const AHEAD_DAYS = 1500;
+const BACK_DAYS = 1100;
+/** The chore that changes it, by its kind. */
+const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
+type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
+
+/** Why an element is changed on a day. */
+export type ChangeReason = 'drop' | 'hours' | 'calendar' | 'oil' | 'cheapest';
+
+/** An element or a charge of carbon: what it has run, how it loads, and the days that ask for a new one. */
+export interface ElementLife {
+  readonly stage: ElementStage;
+  /** When it went in by the log; nothing where the log does not say. */
+  readonly since?: ShopTime;
+  readonly loadedH?: number;
+  /** Drop of a clean one as the line runs, Pa. */
+  readonly cleanPa: number;
+  readonly growth?: Growth;
+  /** Days that ask for a change, the earliest first; those beyond four years are left out. */
+  readonly days: readonly { readonly reason: ChangeReason; readonly on: ShopTime }[];
+}
+
+/**
+ * Elements and carbon as the log and the line have them. The drop is held against that of a clean element at the flow of its day, which is kept with
+ * each reading; carbon tells nothing by its drop: it goes by oil, temperature, hours and the calendar.
+ */
+export function elementLives(
+  plan: Plan,
+  section: Section,
+  entries: readonly LoggedEntry[],
+  now: ShopTime,
+): ElementLife[] {
+  const line = standing(plan);
+  const nowMs = shopTimeMs(now);
+  const fromMs = nowMs - BACK_DAYS * DAY_MS;
+  const clock = loadedClock(plan, entries, fromMs, BACK_DAYS + AHEAD_DAYS);
+  const loadedH = (from: ShopTime, to: ShopTime): number =>
+    clock.factor * clock.hours.between(shopTimeMs(from), shopTimeMs(to));
+  const log = standingEntries(entries).filter((e) => e.measuredAt <= now);
+  const perPaH = SHARE_PER_PA * (pumpsOf(plan).watts / 1000) * plan.money.perKWh;
+  return allStages(line)
+    .filter((s): s is ElementStage => s.kind in CHANGED_BY)
+    .map((stage) => {
+      const id = CHANGED_BY[stage.kind];
+      const own = log.filter((e) => e.stageId === stage.id && e.result !== 'could-not');
+      const since = own
+        .filter((e) => e.kind === 'change' || (e.kind === 'done' && e.task === id))
+        .map((e) => e.measuredAt)
+        .toSorted()
+        .at(-1);
+      const before = section.at(pathTo(line, stage.id).at(-2)?.id);
+      const at = section.at(stage.id);
+      const cleanPa = before && at ? before.pressurePa - at.pressurePa : 0;
+      if (since === undefined) return { stage, cleanPa, days: [] };
+      const reads = own.flatMap((e) =>
+        e.readings.flatMap((r, i) => {
+          const expected = e.expected[i]?.value ?? 0;
+          return r.of === 'pressure-drop' && e.measuredAt > since && expected > 0
+            ? [{ loadedH: loadedH(since, e.measuredAt), ratio: r.value / expected }]
+            : [];
+        }),
+      );
+      const growth = stage.kind === 'carbon-filter' ? undefined : growthOf(reads);
+      const every = taskById(id)?.every ?? {};
+      const after = (hours: number | undefined): ShopTime | undefined => {
+        const ms =
+          hours !== undefined && Number.isFinite(hours)
+            ? clock.hours.reaches(shopTimeMs(since), hours / clock.factor)
+            : undefined;
+        return ms === undefined ? undefined : shopTimeOf(ms);
+      };
+      const rises = growth && growth.perH * cleanPa > 0 ? growth.perH * cleanPa : undefined;
+      const oilS =
+        stage.kind === 'carbon-filter'
+          ? shownBy(plan, section, stage).find((x) => x.label === 'Lasts about')?.value
+          : undefined;
+      const all: [ChangeReason, ShopTime | undefined][] = [
+        ['drop', after(rises && every.dropPa && every.dropPa / rises)],
+        ['hours', after(every.loadedH)],
+        ['calendar', every.days === undefined ? undefined : shopTimeOf(shopTimeMs(since) + every.days * DAY_MS)],
+        ['oil', after(oilS && oilS / 3600)],
+        ['cheapest', after(rises && cheapestChangeH(priceOf(plan.money, stage.kind).price.yearly, rises, perPaH))],
+      ];
+      return {
+        stage,
+        since,
+        loadedH: loadedH(since, now),
+        cleanPa,
+        ...(growth && { growth }),
+        days: all
+          .flatMap(([reason, on]) => (on === undefined ? [] : [{ reason, on }]))
+          .toSorted((a, b) => a.on.localeCompare(b.on)),
+      };
+    });
+}

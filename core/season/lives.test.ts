@@ -1,0 +1,94 @@
+import { DEMO_STAGES, demoPlan } from '../../db/demo';
+import { walk } from '../line/walk';
+import { cheapestChangeH, growthOf } from '../media/element-life';
+import { chargeSchema } from '../record/charge';
+import { type LogEntry, type LoggedEntry, logEntrySchema } from '../record/log-entry';
+import { livesOf } from './charge-lives';
+import { elementLives } from './element-lives';
+import { loadedClock } from './loaded-clock';
+import { neglectBefore } from './neglect';
+
+const PSI = 6894.757;
+let n = 0;
+const uuid = (): string => `00000000-0000-4000-8000-${String(++n).padStart(12, '0')}`;
+const entry = (
+  at: string,
+  change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId'>,
+  expected: LoggedEntry['expected'] = [],
+): LoggedEntry => ({
+  ...logEntrySchema.parse({ id: uuid(), measuredAt: at, who: 'x', ...change }),
+  stageName: '',
+  enteredAt: at,
+  expected,
+});
+const plan = demoPlan();
+
+test('an element is changed cheapest after 3443 h, at 2.2 psi more (handbook of practice, worked example)', () => {
+  const growth = (5 * PSI) / 8000;
+  const hours = cheapestChangeH(400, growth, (0.005 / PSI) * 180 * 0.12);
+  expect(Math.abs(hours / 3443 - 1)).toBeLessThan(1e-3);
+  expect((hours * growth) / PSI).toBeCloseTo(2.15, 2);
+});
+
+test('growth: a straight line is found again; noise is told with its spread; falling counts as none', () => {
+  const line = [100, 300, 700].map((loadedH) => ({ loadedH, ratio: 1 + 0.0004 * loadedH }));
+  expect(growthOf(line)?.perH).toBeCloseTo(0.0004, 12);
+  expect(growthOf([{ loadedH: 500, ratio: 0.8 }])?.perH).toBe(0);
+  expect(growthOf([])).toBeUndefined();
+});
+
+test('an element in the line: a drop that doubled in half its way asks for a change before the calendar does', () => {
+  const id = DEMO_STAGES.coalescer;
+  const read = (at: string, ratio: number): LoggedEntry =>
+    entry(at, { kind: 'reading', stageId: id, readings: [{ of: 'pressure-drop', value: 1e4 * ratio }] }, [
+      { value: 1e4, low: 9e3, high: 1.1e4 },
+    ]);
+  const log = [
+    entry('2026-01-05T08:00', { kind: 'done', task: 'M12', stageId: id }),
+    read('2026-02-05T08:00', 3),
+    read('2026-03-05T08:00', 5),
+  ];
+  const of = (entries: LoggedEntry[]) =>
+    elementLives(plan, walk(plan), entries, '2026-03-10T08:00').find((l) => l.stage.id === id);
+  const life = of(log);
+  expect(life?.growth?.perH).toBeGreaterThan(0);
+  const on = (reason: string) => life?.days.find((d) => d.reason === reason)?.on ?? '';
+  expect(on('calendar')).toBe('2027-01-05T08:00');
+  expect(on('drop') < on('calendar')).toBe(true);
+  // A gauge that reads half the growth puts the day off.
+  const slower = of([log[0] as LoggedEntry, read('2026-02-05T08:00', 2), read('2026-03-05T08:00', 3)]);
+  expect((slower?.days.find((d) => d.reason === 'drop')?.on ?? '') > on('drop')).toBe(true);
+  expect(of([])?.days).toEqual([]);
+});
+
+test('an hour meter that ran twice as fast as reckoned doubles the water; a meter of another pump’s age does not matter', () => {
+  const reckoned = loadedClock(plan, [], Date.UTC(2026, 0, 5), 60);
+  const h = reckoned.hours.between(Date.UTC(2026, 0, 10), Date.UTC(2026, 1, 10));
+  const meter = (at: string, hours: number) =>
+    entry(at, { kind: 'reading', stageId: 'compressor', readings: [{ of: 'hours', value: hours * 3600 }] });
+  const log = [meter('2026-01-10T00:00', 5000), meter('2026-02-10T00:00', 5000 + 2 * h)];
+  expect(loadedClock(plan, log, Date.UTC(2026, 0, 5), 60).factor).toBeCloseTo(2, 6);
+  const charge = chargeSchema.parse({
+    id: uuid(),
+    name: 'A',
+    medium: 'silica',
+    massKg: 9,
+    boughtAt: '2026-01-01T08:00',
+  });
+  const put = entry('2026-01-12T07:00', { kind: 'change', stageId: DEMO_STAGES.beads, chargeId: charge.id });
+  const load = (entries: LoggedEntry[]) =>
+    livesOf(plan, undefined, [charge], entries, '2026-02-12T08:00')?.[0]?.loadKg ?? 0;
+  expect(load([put, ...log]) / load([put])).toBeCloseTo(2, 6);
+});
+
+test('a dead drain before the beads sends them more water, and the chilled dryer’s most', () => {
+  const found = neglectBefore(plan, DEMO_STAGES.beads);
+  expect(found[0]?.stageId).toBe(DEMO_STAGES.dryer);
+  expect(found[0]?.times).toBeGreaterThan(2);
+});
+
+test('progress is told, and a run that is cancelled returns nothing', () => {
+  const put = entry('2026-01-12T07:00', { kind: 'change', stageId: DEMO_STAGES.beads });
+  expect(livesOf(plan, undefined, [], [put], '2026-02-12T08:00', () => false)).toBeUndefined();
+  expect(livesOf(plan, undefined, [], [], '2026-02-12T08:00')?.[0]?.state).toBe('empty');
+});

@@ -1,0 +1,73 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useMemo } from 'react';
+import type { LoggedEntry } from '@/core/record/log-entry';
+import { type ChangeReason, elementLives } from '@/core/season/element-lives';
+import { sayTime } from '@/ui/logbook/when';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+
+const WHY: Record<ChangeReason, string> = {
+  drop: 'its drop is at the limit',
+  hours: 'its hours are run',
+  calendar: 'the calendar says so',
+  oil: 'its carbon is full of oil',
+  cheapest: 'a new one costs less than its pressure',
+};
+
+/** Elements and carbon: what has loaded them, and the days that ask for new ones. */
+export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]; now: string }) {
+  const { plan, section } = usePlan();
+  const { say } = useUnits();
+  const lives = useMemo(() => elementLives(plan, section, entries, now), [plan, section, entries, now]);
+  if (lives.length === 0) return null;
+  return (
+    <section aria-label="Elements and carbon" className="grid gap-2">
+      <h2>Elements and carbon</h2>
+      <ul className="border-t border-hairline">
+        {lives.map(({ stage, since, loadedH, cleanPa, growth, days }) => {
+          const [first, ...later] = days;
+          const due = first && first.on <= now;
+          const rise = growth && loadedH ? growth.perH * loadedH : 0;
+          return (
+            <li key={stage.id} className="grid gap-x-6 gap-y-1 border-b border-hairline py-2 lg:grid-cols-[16rem_1fr]">
+              <div>
+                <strong>{stage.name}</strong>
+                <p className="text-[0.88rem] text-quiet">
+                  {since
+                    ? `in since ${sayTime(since)}, ${Math.round(loadedH ?? 0)} loaded h`
+                    : 'nothing logged yet: log its change once'}
+                </p>
+              </div>
+              <div>
+                {first && (
+                  <p>
+                    <span className={due ? 'font-semibold text-brick' : 'font-semibold'}>
+                      {due ? '▲ Change it now' : `Change it about ${format(new Date(first.on), 'd MMM yyyy')}`}
+                    </span>
+                    : {WHY[first.reason]}
+                  </p>
+                )}
+                <p className="text-[0.88rem] text-quiet">
+                  {stage.kind === 'carbon-filter'
+                    ? 'Its drop tells nothing: it goes by oil vapour and temperature, hours and the calendar.'
+                    : growth
+                      ? `Drop over a clean one (${say(cleanPa, 'pressureDifference')} as the line runs), at the same flow: now ×${(1 + rise).toFixed(2)}, ${growth.perH === 0 ? 'not rising' : `×${(growth.perH * 1000).toFixed(2)} more each 1000 loaded h (±${(growth.sd * 1000).toFixed(2)})`}.`
+                      : 'Its drop was not read since: hours and the calendar count. Read it each week.'}
+                  {later.length > 0 &&
+                    ` Later: ${later.map((d) => `${format(new Date(d.on), 'd MMM yyyy')}, ${WHY[d.reason]}`).join('; ')}.`}
+                </p>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      <p className="text-[0.85rem] text-quiet">
+        The baseline rises with flow and with age: each reading is held against the drop of a clean element at the flow
+        of its day. The cheapest day: price of an element against the power that its drop takes, by your money
+        (Compare).
+      </p>
+    </section>
+  );
+}
