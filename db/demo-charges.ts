@@ -110,7 +110,7 @@ export function demoCharges(
     if (i === 0) continue;
     // What came out is dried on the same day.
     const out = charges[(i - 1) % charges.length] as Charge;
-    const drivenOff = 0.1 * massKg * (TRUE[i - 1] as number);
+    const drivenOff = bookKg(i - 1) * (TRUE[i - 1] as number) * (CHANGED_AT[i - 1] as number);
     const dry = Math.round(massKg * 995) / 1000;
     entries.push(
       entry(

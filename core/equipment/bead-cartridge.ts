@@ -1,6 +1,15 @@
 import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
-import { BULK_KG_PER_M3, heldWater, MEDIA, type Medium, OVEN_ROOM, ovenHumidity, usableWater } from '../media/isotherm';
+import {
+  BEADS_RH,
+  BULK_KG_PER_M3,
+  heldWater,
+  MEDIA,
+  type Medium,
+  OVEN_ROOM,
+  ovenHumidity,
+  usableWater,
+} from '../media/isotherm';
 import { CONTACT_FOR_DEEP_S, HOT_INLET_C } from '../media/size-cartridge';
 import { actualFlowM3PerS, leavingRatio, passingShare, warmedByUptakeK } from '../media/uptake';
 import type { AirStream } from '../stream/air-stream';
@@ -8,8 +17,6 @@ import { builtField, plateFlow, ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
-/** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
-export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
 const SPENT_RH = 0.95;
 /** Of vapour that comes saturated at 35 °C, what passes in the contact that leaves −40 °C. */
 const PASSES_AT_CONTACT = 12.84 / 5628; // e(−40 °C, ice) / e(35 °C), Pa

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { BEADS_RH, bedLeaves } from './bead-cartridge';
+import { BEADS_RH } from '../media/isotherm';
+import { bedLeaves } from './bead-cartridge';
 import { choiceField, defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 

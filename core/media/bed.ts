@@ -1,28 +1,25 @@
-import { HEAT_OF_UPTAKE } from './uptake';
+import { WATER_TO_AIR_MASS } from '../air/humidity';
+import { saturationPressurePa } from '../air/saturation';
+import { type Isotherm, warmthFactor } from './bed-media';
 
 const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 
-/** A humidity ratio this close is found: far under any dew point that is measured. Water balances all the same. */
-const NEAR = 1e-11;
+/** A layer of one kind of beads, in the order in which the air meets them while it is dried. */
+export interface Layer {
+  readonly isotherm: Isotherm;
+  readonly lengthM: number;
+  readonly bulkKgPerM3: number;
+  /** How fast a bead follows its balance, 1/s: linear driving force. */
+  readonly ratePerS: number;
+}
 
 /** A bed of beads, for each square metre of its cross section. */
 export interface Bed {
-  readonly lengthM: number;
-  readonly bulkKgPerM3: number;
+  readonly layers: readonly Layer[];
   /** Of the beads, J/(kg·K). */
   readonly heatCapacity: number;
-  /** How fast a bead follows its balance, 1/s: linear driving force. */
-  readonly ratePerS: number;
-  /** Water in balance, kg per kg of dry beads. Never falls with humidity ratio. */
-  readonly balance: (humidityRatio: number, temperatureC: number) => number;
-  /** Set free by each kilogram taken up, J. 0 holds the bed at its temperature. */
-  readonly heatOfUptake?: number;
-}
-
-/** The state of a bed, cell by cell from where the air enters. */
-export interface BedState {
-  readonly held: Float64Array;
-  readonly temperatureC: Float64Array;
+  /** Holds the bed at its temperature: no heat is set free. */
+  readonly isothermal?: boolean;
 }
 
 /** Air that enters, for each square metre of cross section. */
@@ -30,62 +27,150 @@ export interface BedAir {
   readonly dryAirKgPerS: number;
   readonly humidityRatio: number;
   readonly temperatureC: number;
+  readonly pressurePa: number;
 }
 
-export const freshBed = (cells: number, held: number, temperatureC: number): BedState => ({
-  held: new Float64Array(cells).fill(held),
-  temperatureC: new Float64Array(cells).fill(temperatureC),
-});
+const COLDEST_C = -60;
+const HOTTEST_C = 200;
+const SPAN_K = HOTTEST_C - COLDEST_C;
+const PER_K = 4; // entries of the table for each kelvin
+const MOST_FRACTION = 0.9; // of vapour in air in balance with hot beads: beyond it no air is left
 
-/** Solves for what leaves a cell: between nothing and all that comes and is held; the balance decides. */
-function leaves(bed: Bed, comes: number, held: number, temperatureC: number, perKg: number, follows: number): number {
-  // f rises with w: what leaves the air, less what the beads take in this step.
-  const f = (w: number): number => comes - w - perKg * follows * (bed.balance(w, temperatureC) - held);
-  let low = 0;
-  let high = comes + perKg * follows * held;
-  if (f(low) <= 0) return 0;
-  let w = Math.min(high, comes);
-  for (let i = 0; i < 60; i++) {
-    const value = f(w);
-    if (value > 0) low = w;
-    else high = w;
-    const step = Math.max(1e-9, w * 1e-6);
-    const slope = (f(w + step) - value) / step;
-    const newton = w - value / slope;
-    const next = newton > low && newton < high ? newton : (low + high) / 2;
-    if (Math.abs(next - w) <= NEAR) return next;
-    w = next;
-  }
-  return w;
+/** Vapour pressure over beads at a humidity of 1, as the isotherm reads it: saturation over the factor of warmth; by temperature. */
+function pressureTable(isotherm: Isotherm): Float64Array {
+  return Float64Array.from({ length: SPAN_K * PER_K + 2 }, (_, i) => {
+    const c = Math.min(HOTTEST_C, COLDEST_C + i / PER_K);
+    return saturationPressurePa(c) / warmthFactor(isotherm, c);
+  });
 }
 
 /**
- * One step of a bed in time. The air passes cell by cell; each cell is in balance with itself by the linear driving force,
- * implicit, so that any step is stable, and its water and heat balance exactly. Water and heat in the air between the beads
- * are left out: they are a thousandth of what the beads hold.
- * @param state is changed
- * @param seconds of the step; a tenth of 1/rate keeps the front as steep as it is
- * @returns the air that leaves
+ * A bed cut into cells, with its state. The air passes cell by cell; each cell follows its balance by the linear driving force, implicit, so that
+ * any step is stable; its water and heat balance exactly. Between its points the isotherm is straight, so a cell is solved
+ * without trying. Water and heat in the air between the beads are left out: they are a thousandth of what beads hold.
  * @source G ∂w/∂z = −ρb ∂q/∂t, ∂q/∂t = k (q* − q), ρb c ∂T/∂t + G cp ∂T/∂z = ρb ΔH ∂q/∂t (Ruthven 1984, recalled)
  */
-export function stepBed(bed: Bed, state: BedState, air: BedAir, seconds: number): BedAir {
-  const cells = state.held.length;
-  const beadsKg = (bed.bulkKgPerM3 * bed.lengthM) / cells;
-  const airKg = air.dryAirKgPerS * seconds;
-  const heat = bed.heatOfUptake ?? HEAT_OF_UPTAKE;
-  const follows = (bed.ratePerS * seconds) / (1 + bed.ratePerS * seconds);
-  let w = air.humidityRatio;
-  let t = air.temperatureC;
-  for (let i = 0; i < cells; i++) {
-    const held = state.held[i] as number;
-    const cellC = state.temperatureC[i] as number;
-    const left = airKg > 0 ? leaves(bed, w, held, cellC, beadsKg / airKg, follows) : w;
-    const taken = (airKg * (w - left)) / beadsKg;
-    state.held[i] = held + taken;
-    const inertia = beadsKg * bed.heatCapacity;
-    t = (inertia * cellC + airKg * CP_DRY_AIR * t + heat * beadsKg * taken) / (inertia + airKg * CP_DRY_AIR);
-    state.temperatureC[i] = t;
-    w = left;
+export class BedColumn {
+  /** kg per kg of dry beads, cell by cell from where the air enters while it is dried. */
+  readonly held: Float64Array;
+  readonly temperatureC: Float64Array;
+  /** Beads in each cell, kg/m². */
+  readonly beadsKg: Float64Array;
+  /** The air that left last. */
+  outRatio = 0;
+  outC = 0;
+  private readonly layerOf: Uint8Array;
+  private readonly tables: readonly Float64Array[];
+
+  /**
+   * @param cells in all, shared out by length
+   * @param held kg per kg of dry beads, at first
+   */
+  constructor(
+    readonly bed: Bed,
+    cells: number,
+    held: number,
+    temperatureC: number,
+  ) {
+    const lengthM = bed.layers.reduce((sum, l) => sum + l.lengthM, 0);
+    this.held = new Float64Array(cells).fill(held);
+    this.temperatureC = new Float64Array(cells).fill(temperatureC);
+    this.beadsKg = new Float64Array(cells);
+    this.layerOf = new Uint8Array(cells);
+    this.tables = bed.layers.map((l) => pressureTable(l.isotherm));
+    for (let i = 0; i < cells; i++) {
+      const at = ((i + 0.5) / cells) * lengthM;
+      let [layer, end] = [0, bed.layers[0]?.lengthM ?? 0];
+      while (at > end && layer < bed.layers.length - 1) end += bed.layers[++layer]?.lengthM ?? 0;
+      this.layerOf[i] = layer;
+      this.beadsKg[i] = ((bed.layers[layer] as Layer).bulkKgPerM3 * lengthM) / cells;
+    }
   }
-  return { dryAirKgPerS: air.dryAirKgPerS, humidityRatio: w, temperatureC: t };
+
+  layerIndexAt(cell: number): number {
+    return this.layerOf[cell] as number;
+  }
+
+  layerAt(cell: number): Layer {
+    return this.bed.layers[this.layerIndexAt(cell)] as Layer;
+  }
+
+  /** Water in the bed, kg/m². */
+  waterKg(): number {
+    return this.held.reduce((sum, q, i) => sum + q * (this.beadsKg[i] as number), 0);
+  }
+
+  /**
+   * One step in time.
+   * @param seconds a tenth of 1/rate keeps the front as steep as it is
+   * @param backwards from the dry end to the wet one, as a purge goes
+   */
+  step(air: BedAir, seconds: number, backwards = false): void {
+    const cells = this.held.length;
+    const airKg = air.dryAirKgPerS * seconds;
+    this.outRatio = air.humidityRatio;
+    this.outC = air.temperatureC;
+    if (!(airKg > 0)) return;
+    let layer = -1;
+    let rh: readonly number[] = [];
+    let points: readonly number[] = [];
+    let table = this.tables[0] as Float64Array;
+    let [follows, heat] = [0, 0];
+    const { heatCapacity, isothermal } = this.bed;
+    const airHeat = airKg * CP_DRY_AIR;
+    let w = air.humidityRatio;
+    let t = air.temperatureC;
+    for (let n = 0; n < cells; n++) {
+      const i = backwards ? cells - 1 - n : n;
+      if (this.layerOf[i] !== layer) {
+        layer = this.layerOf[i] as number;
+        const { isotherm, ratePerS } = this.bed.layers[layer] as Layer;
+        ({ rh, held: points } = isotherm);
+        table = this.tables[layer] as Float64Array;
+        follows = (ratePerS * seconds) / (1 + ratePerS * seconds);
+        heat = isothermal ? 0 : isotherm.heatJPerKg;
+      }
+      const held = this.held[i] as number;
+      const cellC = this.temperatureC[i] as number;
+      const beads = this.beadsKg[i] as number;
+      // Vapour at a humidity of 1 over these beads, of the whole pressure.
+      const above = cellC - COLDEST_C;
+      const place = above < 0 ? 0 : above > SPAN_K ? SPAN_K * PER_K : above * PER_K;
+      const row = place | 0;
+      const low = table[row] as number;
+      const full = (low + ((table[row + 1] as number) - low) * (place - row)) / air.pressurePa;
+      // What leaves is w where comes − w = takes · (q*(w) − held); the right side rises along straight pieces.
+      const takes = (beads / airKg) * follows;
+      const wanted = w + takes * held;
+      let left = 0;
+      let [w0, q0] = [0, points[0] as number];
+      if (wanted > takes * q0) {
+        let found = false;
+        for (let k = 1; k < rh.length; k++) {
+          let x = (rh[k] as number) * full;
+          if (x > MOST_FRACTION) x = MOST_FRACTION;
+          const w1 = (WATER_TO_AIR_MASS * x) / (1 - x);
+          const q1 = points[k] as number;
+          if (w1 + takes * q1 >= wanted) {
+            const gains = w1 - w0 + takes * (q1 - q0);
+            left = gains > 0 ? w0 + ((wanted - w0 - takes * q0) * (w1 - w0)) / gains : w0;
+            found = true;
+            break;
+          }
+          w0 = w1;
+          q0 = q1;
+        }
+        if (!found) left = wanted - takes * q0; // beyond saturation the beads are full
+      }
+      const taken = (airKg * (w - left)) / beads;
+      this.held[i] = held + taken;
+      const inertia = beads * heatCapacity;
+      t = (inertia * cellC + airHeat * t + heat * beads * taken) / (inertia + airHeat);
+      if (isothermal) t = cellC;
+      this.temperatureC[i] = t;
+      w = left;
+    }
+    this.outRatio = w;
+    this.outC = t;
+  }
 }

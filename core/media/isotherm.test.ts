@@ -1,9 +1,9 @@
 import { saturationPressurePa } from '../air/saturation';
-import { BEADS_RH, chargeHumidity } from '../equipment/bead-cartridge';
+import { chargeHumidity } from '../equipment/bead-cartridge';
 import type { Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
-import { BULK_KG_PER_M3, heldWater, type Medium, ovenHumidity, USABLE } from './isotherm';
+import { BEADS_RH, BULK_KG_PER_M3, heldWater, type Medium, ovenHumidity, USABLE } from './isotherm';
 
 const check = (start: string) => {
   const found = checksOf(12).find((c) => c.id.startsWith(start));

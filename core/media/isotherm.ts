@@ -8,6 +8,9 @@ export const BULK_KG_PER_M3: Record<Medium, number> = { silica: 735, alumina: 75
 /** What a cartridge takes up before it is changed, kg per kg of dry medium, from saturated air (reference group 12, common practice). */
 export const USABLE: Record<Medium, number> = { silica: 0.12, alumina: 0.1, sieve: 0.09 };
 
+/** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
+export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
+
 // Water held in balance at 25 °C, kg per 100 kg, at 0, 1, 5, 10, 20, 40, 60, 80 and 100 % RH: middle of the bands of
 // reference group 12 (common practice, by grade); alumina from the handbook’s 10 and 60 %, the rest an estimate.
 const AT_RH = [0, 0.01, 0.05, 0.1, 0.2, 0.4, 0.6, 0.8, 1] as const;

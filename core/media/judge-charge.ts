@@ -8,6 +8,8 @@ export interface WeighedCharge {
   readonly dryKg: number;
   /** How often it was dried before. */
   readonly times: number;
+  /** What it should have held where it was; left out, what a new one takes up from saturated air. */
+  readonly shouldHoldKg?: number;
 }
 
 /** Retired where it takes up less than this of a new one; let go on to lesser use below the second (handbook of practice; the second an estimate). */
@@ -47,7 +49,7 @@ export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
     return 'Heavier after drying than before: look whether both were weighed with the same tray, and cooled closed.';
   if (drivenOffKg > MOST_HELD * dryKg)
     return 'No beads hold so much water. Drops may have stood in the bowl: pour them off, and weigh again.';
-  const shouldHoldKg = USABLE[medium] * dryKg; // of a new one: it is judged by that
+  const shouldHoldKg = charge.shouldHoldKg ?? USABLE[medium] * dryKg;
   const ofNew = drivenOffKg / shouldHoldKg;
   const tired = times >= TIMES[medium];
   const fate: Fate =

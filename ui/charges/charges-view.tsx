@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { bandOf } from '@/core/media/charge-life';
 import { type Charge, chargesNow, stintsOf } from '@/core/record/charge';
 import type { LoggedEntry } from '@/core/record/log-entry';
 import { beadPlaces } from '@/core/season/charge-lives';
@@ -31,6 +32,18 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
     );
     return chargesNow(charges, entries, stints);
   }, [places, charges, entries]);
+  // What each should have held when it came out last, where it was.
+  const held = useMemo(
+    () =>
+      new Map(
+        answer?.lives?.flatMap((l) =>
+          l.past.flatMap((p) =>
+            p.stint.charge ? [[p.stint.charge.id, p.bookKg * (p.spent ?? 1) * bandOf(l.factor).mid] as const] : [],
+          ),
+        ),
+      ),
+    [answer],
+  );
   const free = shelf.filter((c) => c.is === 'dry');
   return (
     <div className="mx-auto grid max-w-[1240px] gap-6 p-4">
@@ -73,7 +86,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
           </button>
         </div>
         {adding && <NewChargeForm put={put} onDone={() => setAdding(false)} />}
-        <Shelf charges={shelf} places={places} put={put} />
+        <Shelf charges={shelf} places={places} held={held} put={put} />
       </section>
       <ElementsPart entries={entries} now={now} />
     </div>

@@ -16,11 +16,13 @@ import { WhoField } from './who-field';
 /** A charge was dried, with both weights where they were taken; or it goes for good, with the reason. */
 export function DriedForm({
   of,
+  held,
   kind,
   put,
   onDone,
 }: {
   of: ChargeNow;
+  held: number | undefined;
   kind: 'regeneration' | 'discard';
   put: ReturnType<typeof useSender>['put'];
   onDone: () => void;
@@ -42,6 +44,7 @@ export function DriedForm({
           wetKg: wet.value,
           dryKg: dry.value,
           times: of.times,
+          ...(held !== undefined && { shouldHoldKg: held }),
         })
       : undefined;
   const submit = (event: FormEvent): void => {

@@ -23,10 +23,13 @@ const DAY_MS = 86_400_000;
 export function Shelf({
   charges,
   places,
+  held,
   put,
 }: {
   charges: readonly ChargeNow[];
   places: readonly BeadPlace[];
+  /** What each should have held when it came out last, kg. */
+  held: ReadonlyMap<string, number>;
   put: ReturnType<typeof useSender>['put'];
 }) {
   const { say } = useUnits();
@@ -102,7 +105,13 @@ export function Shelf({
                   {doing.what === 'discard' && (
                     <p>{disposalOf({ dyed: charge.dyed, oily: false })} Oily beads: oily waste, closed and labelled.</p>
                   )}
-                  <DriedForm of={c} kind={doing.what} put={put} onDone={() => setDoing(undefined)} />
+                  <DriedForm
+                    of={c}
+                    held={held.get(charge.id)}
+                    kind={doing.what}
+                    put={put}
+                    onDone={() => setDoing(undefined)}
+                  />
                 </>
               )}
             </li>
