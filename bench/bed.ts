@@ -38,7 +38,10 @@ const twin = {
   atmosphericPa: 101325,
 } as const;
 const towers = bestMs(() => assert(runTwinTower(twin)?.repeats));
-const of = (ms: number, most: number): string => `${Math.round((100 * ms) / most)} % of the ${most} ms that it may take`;
-console.log(`A day of a cartridge, 200 cells: ${of(day, WITHIN.day)}; ${(day / half).toFixed(1)} times that of 100 cells.`);
+const of = (ms: number, most: number): string =>
+  `${Math.round((100 * ms) / most)} % of the ${most} ms that it may take`;
+console.log(
+  `A day of a cartridge, 200 cells: ${of(day, WITHIN.day)}; ${(day / half).toFixed(1)} times that of 100 cells.`,
+);
 console.log(`Two towers to the cycle that repeats: ${of(towers, WITHIN.towers)}.`);
 assert(day < WITHIN.day && towers < WITHIN.towers && day / half < 3);

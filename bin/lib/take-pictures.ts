@@ -32,6 +32,8 @@ const PICTURES = [
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
   { name: 'beads', at: '/beads', size: DESK, theme: 'light' },
   { name: 'dryers', at: '/dryers', size: DESK, theme: 'light' },
+  { name: 'bed', at: '/bed', size: { width: 1280, height: 900 }, theme: 'light' },
+  { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
   { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
 ] as const;
 
@@ -40,7 +42,7 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
-  for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast'])
+  for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast', 'reckoning…'])
     await page.getByText(busy).waitFor({ state: 'hidden' });
   await page.waitForTimeout(600); // charts measure their place before they draw
   if ('press' in picture) {

@@ -31,10 +31,10 @@ const SOON_DAYS = 7;
 /** Charges that were followed before a place counts as known (estimate: then half of the first uncertainty is gone). */
 export const KNOWN_FROM = 3;
 
-/** Where beads can be put. */
+/** Where beads can be put, also in a unit that is away just now. */
 export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
 export const beadPlaces = (plan: Plan): BeadPlace[] =>
-  allStages(standing(plan)).filter(
+  allStages(plan).filter(
     (s): s is BeadPlace =>
       s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel'),
   );

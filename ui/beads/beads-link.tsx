@@ -5,30 +5,45 @@ import { loadedHoursPerDay } from '@/core/line/day';
 import type { Stage } from '@/core/line/plan';
 import { pathTo, standing } from '@/core/line/runs';
 import { humidityAt } from '@/core/line/section';
+import { surveyAtmosphericPa } from '@/core/line/survey';
 import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { FLOW_BASIS } from './query';
 
-/** From a cartridge of the line to its sheet, with the air that reaches it. */
-export function BeadsLink({ stage }: { stage: Extract<Stage, { kind: 'bead-cartridge' }> }) {
+/** From a place with beads in the line to its sheet, with the air that reaches it and the pressures that its housing must bear. */
+export function BeadsLink({ stage }: { stage: Stage }) {
   const { plan, planId, section } = usePlan();
-  const before = pathTo(standing(plan), stage.id).at(-2);
+  const line = standing(plan);
+  const path = pathTo(line, stage.id);
+  const before = path.at(-2);
   const air = before && section.at(before.id);
-  if (!air) return null;
-  const { medium, massKg } = stage.parameters;
+  const isCartridge = stage.kind === 'bead-cartridge';
+  if (!air || !(isCartridge || (stage.kind === 'home-made-housing' && stage.parameters.filling === 'gel'))) return null;
+  const roomPa = surveyAtmosphericPa(plan.survey);
+  const pump = path.find((s) => s.kind === 'compressor');
+  const relief = path.find((s) => s.kind === 'receiver' && s.parameters.relief === 'own');
+  const ratedPa = isCartridge
+    ? stage.parameters.ratedGaugePa && stage.parameters.ratedGaugePa + roomPa
+    : stage.parameters.markedPa;
   const question = new URLSearchParams({
     from: planId,
-    medium,
-    kg: String(massKg),
+    medium: isCartridge ? stage.parameters.medium : 'silica',
+    kg: String(stage.parameters.massKg),
     flow: String(volumeFlowM3PerS(air.dryAirKgPerS, FLOW_BASIS, 1)),
     day: String(loadedHoursPerDay(plan) * 3600),
     c: String(air.temperatureC),
     pa: String(air.pressurePa),
     rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
+    ...(ratedPa > 0 && { rated: String(ratedPa) }),
+    ...(pump?.kind === 'compressor' && { cutout: String(pump.parameters.cutOutPa) }),
+    ...(relief?.kind === 'receiver' && {
+      relief: 'yes',
+      opens: String(relief.parameters.reliefSetGaugePa + roomPa),
+    }),
   });
   return (
     <Link href={`/beads?${question}`} className="text-water underline underline-offset-4">
-      How long its charge lasts, and how to dry it
+      How long its charge lasts, what it is put into, and how to dry it
     </Link>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import Link from 'next/link';
+import type { BedMediumName } from '@/core/media/bed-media';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
 import { sparesOf } from '@/core/media/judge-charge';
 import { sizeCartridge, type Worth } from '@/core/media/size-cartridge';
@@ -10,6 +12,8 @@ import { Figures } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, type Query } from './query';
 
+/** The beads of the bed’s screen. */
+const BED_OF: Record<Medium, BedMediumName> = { silica: 'gel', alumina: 'alumina', sieve: '4A' };
 const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
   good: { mark: '●', word: 'A good use of beads', look: 'text-water' },
   dear: { mark: '◆', word: 'Works, at a price', look: 'text-amber' },
@@ -100,6 +104,14 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
           ]}
         />
+        <p>
+          <Link
+            href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh) })}`}
+            className="text-water underline underline-offset-4"
+          >
+            Look inside this bed
+          </Link>
+        </p>
         <p className="text-[0.85rem] text-quiet">
           Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half
           as much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far

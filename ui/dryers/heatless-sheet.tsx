@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { spell } from '@/core/quantity/spell';
 import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { LEAST_KWH_PER_KG } from '@/core/sizing/size-heated';
@@ -90,6 +91,14 @@ export function HeatlessSheet({
           ['Dew point from the start, after', `about ${spell(Math.round(t.startsInH) * 3600)} of air`],
         ]}
       />
+      <p>
+        <Link
+          href={`/bed?${new URLSearchParams({ of: 'towers', first: 'alumina', kg: String(t.massKg), bore: String(t.boreM), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), cycle: String(q.cycle), purge: String(t.purge), want: String(q.want) })}`}
+          className="text-water underline underline-offset-4"
+        >
+          Look inside these towers, cycle after cycle
+        </Link>
+      </p>
       <ul className="list-disc pl-5">
         <li>
           Valves: letting a tower down and filling it again take about {VALVES_S} s of each half; filled fast, the bed

@@ -132,7 +132,7 @@ function Editor({
           </p>
         )}
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}
-        {stage.kind === 'bead-cartridge' && <BeadsLink stage={stage} />}
+        <BeadsLink stage={stage} />
         <DryersLink stage={stage} />
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>

@@ -11,6 +11,7 @@ import {
   Footprints,
   Grape,
   House,
+  Layers,
   MessageSquareWarning,
   Waypoints,
   Wind,
@@ -125,6 +126,9 @@ export function Frame({
             </RailLink>
             <RailLink href={planId ? `/dryers?from=${planId}` : '/dryers'} icon={<Wind size={18} />} wideOnly>
               Dryers
+            </RailLink>
+            <RailLink href={planId ? `/bed?from=${planId}` : '/bed'} icon={<Layers size={18} />} wideOnly>
+              Bed
             </RailLink>
             <RailLink
               href={planId ? `/catalogue?from=${planId}` : '/catalogue'}

@@ -22,6 +22,7 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['W', 'Dew point answer'],
   ['E', 'Beads answer: how long a charge lasts, drying it'],
   ['Y', 'Which dryer: every family for one duty'],
+  ['I', 'Inside the bed'],
   ['C', 'Catalogue of kinds'],
   ['A', 'Add a stage (on the line)'],
   ['[ and ]', 'Move the selected stage'],
@@ -74,6 +75,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
         w: `/dew-point?from=${planId}`,
         e: `/beads?from=${planId}`,
         y: `/dryers?from=${planId}`,
+        i: `/bed?from=${planId}`,
         c: `/catalogue?from=${planId}`,
       };
       const place = places[key];
@@ -156,6 +158,9 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/charges`)}>
                   Charges: what is in, and when it is spent
+                </Command.Item>
+                <Command.Item className={item} onSelect={go(`/bed?from=${planId}`)}>
+                  Inside the bed: front, warmth, what leaves
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dryers?from=${planId}`)}>
                   Which dryer: families side by side
