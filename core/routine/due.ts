@@ -178,6 +178,11 @@ export function dueTasks(
         dueMs = Math.min(meter.dueMs, ...others);
         if (dueMs === meter.dueMs) season = `by the hour meter, ${meter.hPerDay.toFixed(1)} h a day`;
       }
+      const spentAt = facts.spentAt.get(stage.id);
+      if (spentAt !== undefined && task.isolates && task.every.spentShare !== undefined && !interval.pinned) {
+        dueMs = spentAt;
+        season = 'by the water that came to its charge';
+      }
       const after = afterEvent(plan, stage, task, events, last);
       if (after && shopTimeMs(after.at) < dueMs) {
         dueMs = shopTimeMs(after.at);

@@ -20,6 +20,8 @@ export interface RoutineFacts {
   readonly startsPerDay: number;
   readonly duties: ReadonlyMap<string, DrainDuty>;
   readonly years: ReadonlyMap<string, PointYear>;
+  /** When the charge that is in is spent, by reckoning, ms of the shop’s clock; by its place. */
+  readonly spentAt: ReadonlyMap<string, number>;
 }
 
 /** @param years what a year of weather brings to each drain; empty where there is none */
@@ -27,6 +29,7 @@ export function routineFacts(
   plan: Plan,
   section: Section,
   years: ReadonlyMap<string, PointYear> = new Map(),
+  spentAt: ReadonlyMap<string, number> = new Map(),
 ): RoutineFacts {
   const { working } = plan.survey;
   const line = new LineFacts(plan, section);
@@ -46,6 +49,7 @@ export function routineFacts(
     startsPerDay: any ? (stopsPerDay(any) * worked) / 7 / Math.max(1, any.workedHoursPerDay) : startsOf(plan, section),
     duties,
     years,
+    spentAt,
   };
 }
 

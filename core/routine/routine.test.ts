@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { demoPlan } from '../../db/demo';
 import { say as said } from '../advice/rule';
 import { pointYear } from '../drain/point-year';
 import { CAUTIONS } from '../equipment/cautions';
@@ -303,6 +304,18 @@ describe('what is due', () => {
       season: expect.stringMatching(/first frost about 7 Dec/),
       state: 'overdue',
     });
+  });
+
+  test('beads are changed when the water that came has spent them, not by the share that was typed once', () => {
+    const own = demoPlan();
+    const spent = Date.UTC(2026, 10, 20);
+    const due = (spentAt?: ReadonlyMap<string, number>) =>
+      dueTasks(routineFacts(own, walk(own), new Map(), spentAt), [], [], '2026-11-23T08:00').find(
+        (t) => t.stage.kind === 'bead-cartridge' && t.task.id === 'M22',
+      );
+    const place = due()?.stage.id ?? '';
+    expect(due(new Map([[place, spent]]))).toMatchObject({ state: 'overdue', season: expect.stringMatching(/water/) });
+    expect(due(new Map([[place, spent + 30 * 86_400_000]]))?.state).toBe('later');
   });
 
   test('never more often than its shortest trigger, never rarer than its longest (law)', () => {

@@ -19,7 +19,7 @@ import type { LoggedEntry } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { chargeLoad } from './charge-load';
 import { loadedClock } from './loaded-clock';
-import { type Neglect, neglectBefore } from './neglect';
+import { type Neglect, neglectOfDrains } from './neglect';
 import { runWeather } from './run-weather';
 import type { WeatherHours } from './weather';
 
@@ -67,6 +67,17 @@ export interface PlaceLife {
   readonly change?: Change;
   /** Where it is overdue: when, by reckoning, it was spent. */
   readonly spentOn?: ShopTime;
+}
+
+/** When the charge that is in is spent, by reckoning, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
+export function spentTimes(lives: readonly PlaceLife[], now: ShopTime): Map<string, number> {
+  return new Map(
+    lives.flatMap((l) => {
+      const days = l.change?.days[1];
+      if (l.spentOn) return [[l.stageId, shopTimeMs(l.spentOn)] as const];
+      return days !== undefined && Number.isFinite(days) ? [[l.stageId, shopTimeMs(now) + days * DAY_MS] as const] : [];
+    }),
+  );
 }
 
 /** The first day between two times on which something that stays true is true. */
@@ -140,7 +151,7 @@ export function livesOf(
     const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
     const learnedFrom = past.filter((p) => (p.spent ?? 0) > 0 && p.loadKg > 0).length;
     const stay = ours.find((s) => s.outAt === undefined);
-    const neglect = neglectBefore(line, place.id);
+    const neglect = neglectOfDrains(line, place.id);
     const rest = { stageId: place.id, name: place.name, factor, learnedFrom, past, neglect };
     if (!stay) {
       lives.push({ ...rest, state: 'empty' });

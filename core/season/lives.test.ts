@@ -6,7 +6,7 @@ import { type LogEntry, type LoggedEntry, logEntrySchema } from '../record/log-e
 import { livesOf } from './charge-lives';
 import { elementLives } from './element-lives';
 import { loadedClock } from './loaded-clock';
-import { neglectBefore } from './neglect';
+import { neglectOfDrains } from './neglect';
 
 const PSI = 6894.757;
 let n = 0;
@@ -82,7 +82,7 @@ test('an hour meter that ran twice as fast as reckoned doubles the water; a mete
 });
 
 test('a dead drain before the beads sends them more water, and the chilled dryer’s most', () => {
-  const found = neglectBefore(plan, DEMO_STAGES.beads);
+  const found = neglectOfDrains(plan, DEMO_STAGES.beads);
   expect(found[0]?.stageId).toBe(DEMO_STAGES.dryer);
   expect(found[0]?.times).toBeGreaterThan(2);
 });

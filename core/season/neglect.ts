@@ -14,7 +14,7 @@ export interface Neglect {
 const WORTH_SAYING = 1.05;
 
 /** For each drain before a place with beads: how much more water reaches them once nobody sees to it. */
-export function neglectBefore(plan: Plan, placeId: string): Neglect[] {
+export function neglectOfDrains(plan: Plan, placeId: string): Neglect[] {
   const line = standing(plan);
   const reaches = (p: Plan): number => {
     const section = walk(p);

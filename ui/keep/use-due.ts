@@ -3,11 +3,14 @@
 import { useEffect, useMemo, useState } from 'react';
 import { collectingStages } from '@/core/drain/duty';
 import { type PointYear, pointYear } from '@/core/drain/point-year';
+import type { Charge } from '@/core/record/charge';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
 import { routineFacts } from '@/core/routine/facts';
 import { lastDone, putOffs, routineEvents, signalsOf } from '@/core/routine/last-done';
+import { spentTimes } from '@/core/season/charge-lives';
+import { useLives } from '@/ui/charges/use-lives';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
@@ -17,6 +20,7 @@ import { useWeatherRun } from '@/ui/water/use-weather-run';
 export interface Log {
   readonly drains: readonly LoggedDrain[];
   readonly entries: readonly LoggedEntry[];
+  readonly charges: readonly Charge[];
 }
 
 /** Now on the shop’s wall; it goes on while the page is open. */
@@ -30,11 +34,12 @@ export function useNow(): string {
 }
 
 /** What is due on the line, by its log, its use and the weather of its year. */
-export function useDue({ drains, entries }: Log): { tasks: readonly DueTask[]; now: string } {
+export function useDue({ drains, entries, charges }: Log): { tasks: readonly DueTask[]; now: string } {
   const { plan, section } = usePlan();
   const now = useNow();
   const { weather } = useClimateWeather(plan);
   const { ran } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
+  const { answer } = useLives(charges, entries, now);
   const years = useMemo(() => {
     const all = new Map<string, PointYear>();
     for (const s of ran ? collectingStages(ran.plan) : []) {
@@ -46,14 +51,14 @@ export function useDue({ drains, entries }: Log): { tasks: readonly DueTask[]; n
   const tasks = useMemo(
     () =>
       dueTasks(
-        routineFacts(plan, section, years),
+        routineFacts(plan, section, years, spentTimes(answer?.lives ?? [], now)),
         lastDone(entries, drains),
         putOffs(entries),
         now,
         routineEvents(entries),
         signalsOf(entries),
       ),
-    [plan, section, years, entries, drains, now],
+    [plan, section, years, answer, entries, drains, now],
   );
   return { tasks, now };
 }

@@ -1,7 +1,6 @@
 import { readLog } from '@/server/read-log';
 import { readPlan } from '@/server/read-plan';
 import { respond } from '@/server/respond';
-import { readCharges } from '@/server/save-charge';
 import { listRevisions } from '@/server/save-revision';
 
 interface Context {
@@ -12,12 +11,7 @@ interface Context {
 export function GET(_request: Request, { params }: Context): Promise<Response> {
   return respond(async () => {
     const { id } = await params;
-    const [{ plan }, revisions, charges, log] = await Promise.all([
-      readPlan(id),
-      listRevisions(id),
-      readCharges(id),
-      readLog(id),
-    ]);
-    return { plan, revisions, charges, ...log };
+    const [{ plan }, revisions, log] = await Promise.all([readPlan(id), listRevisions(id), readLog(id)]);
+    return { plan, revisions, ...log };
   });
 }
