@@ -101,7 +101,7 @@ export function demoCharges(
           kind: 'change',
           stageId,
           chargeId: charge.id,
-          what: i === 0 ? 'First charge that is followed' : '',
+          what: `${charge.name} goes in`,
           readings: i === 0 ? [] : [{ of: 'spent', value: CHANGED_AT[i - 1] as number }],
         },
         at(i, 7),
@@ -118,7 +118,7 @@ export function demoCharges(
           kind: 'regeneration',
           stageId: '',
           chargeId: out.id,
-          what: 'Oven of its own, 115 °C, four hours, 20 mm',
+          what: `${out.name}: oven of its own, 115 °C, four hours, 20 mm`,
           readings: [
             { of: 'weight-wet', value: Math.round((dry + drivenOff) * 1000) / 1000 },
             { of: 'weight', value: dry },

@@ -27,7 +27,9 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await expect(batch).not.toContainText('The dye fails');
   await page.getByLabel('Oven at').fill('900 F');
   await expect(batch.getByRole('alert')).toContainText('not possible');
-  await page.getByLabel('Brown, or smelling of oil').selectOption('yes');
+  await page.getByLabel('In the tray are').selectOption('pellets');
+  await expect(batch).toContainText('heat brings none back');
+  await page.getByLabel('In the tray are').selectOption('oily');
   await expect(batch).toContainText('never unattended');
   await expect(batch).toContainText('can burn');
 

@@ -7,6 +7,8 @@ export interface Batch {
   readonly dyed: boolean;
   /** Brown, or smelling of oil. */
   readonly oily: boolean;
+  /** Salt that dissolves, and no beads at all. */
+  readonly pellets?: boolean;
   readonly dryKg: number;
   /** Water in it, kg per kg of dry beads. */
   readonly loaded: number;
@@ -86,6 +88,13 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
   const suits = suitsBatch(batch);
   const bears = batchBearsC(batch);
   const result = { leaves, leavesAtBest, hoursNeeded };
+  if (batch.pellets)
+    return {
+      ...result,
+      refused:
+        'Salt pellets dissolve as they dry the air: heat brings none back, and their brine eats the oven. Drain the tower, and top it up.',
+      says: '',
+    };
   if (batch.oily)
     return {
       ...result,

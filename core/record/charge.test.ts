@@ -36,6 +36,28 @@ test('who was where: a look within the minute of a change is of the new one; a t
   ]);
 });
 
+test('a dew point over its band says that it is through; a weight is kept beside the last dry one', () => {
+  const a = tin('A');
+  const dew = (value: number) => ({ kind: 'reading' as const, readings: [{ of: 'dew-point' as const, value }] });
+  const band = [{ value: -40, low: -45, high: -35 }];
+  const log = [
+    entry('04-01T08:00', {
+      kind: 'regeneration',
+      chargeId: a.id,
+      stageId: '',
+      readings: [{ of: 'weight', value: 0.98 }],
+    }),
+    entry('04-02T08:00', { kind: 'change', chargeId: a.id }),
+    { ...entry('04-03T08:00', dew(-38)), expected: band },
+    entry('04-04T08:00', { kind: 'reading', readings: [{ of: 'weight', value: 1.03 }] }),
+    { ...entry('04-05T08:00', dew(-20)), expected: band },
+  ];
+  const [stint] = stintsOf(['beads'], [a], log);
+  expect(stint?.looks).toEqual([{ at: '2026-04-05T08:00', spent: 1 }]);
+  expect(stint?.weights).toEqual([{ at: '2026-04-04T08:00', kg: 1.03 }]);
+  expect(stint?.dryKg).toBe(0.98);
+});
+
 test('a correction moves a change; what could not be done was not; weights tell what was driven off', () => {
   const a = tin('A');
   const wrong = entry('03-01T08:00', { kind: 'change', chargeId: a.id });

@@ -39,15 +39,25 @@ export interface Stint {
   readonly outAt: ShopTime | undefined;
   /** Times dried before it went in. */
   readonly times: number;
-  /** The last where it came out is how far it was spent then. */
+  /** The last where it came out is how far it was spent then. A dew point behind it over its band says: wholly. */
   readonly looks: readonly LookAtCharge[];
+  /** Weighed where it is, or as it came out. */
+  readonly weights: readonly { readonly at: ShopTime; readonly kg: number }[];
+  /** Dry, when it was last weighed so. */
+  readonly dryKg: number | undefined;
 }
 
 /** The chores that put a charge in, and that look at it. */
 const CHANGES = 'M22';
 const isChange = (e: LoggedEntry): boolean =>
   e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));
-const spentOf = (e: LoggedEntry): number | undefined => e.readings.find((r) => r.of === 'spent')?.value;
+const weightOf = (e: LoggedEntry): number | undefined => e.readings.find((r) => r.of === 'weight')?.value;
+function spentOf(e: LoggedEntry): number | undefined {
+  const seen = e.readings.find((r) => r.of === 'spent')?.value;
+  if (seen !== undefined) return seen;
+  const wet = e.readings.some((r, i) => r.of === 'dew-point' && e.expected[i] && r.value > e.expected[i].high);
+  return wet ? 1 : undefined;
+}
 
 /** What stands of the log, the oldest first; within a minute as it was entered. */
 const inOrder = (entries: readonly LoggedEntry[]): LoggedEntry[] =>
@@ -67,7 +77,8 @@ export function stintsOf(
 ): Stint[] {
   const log = inOrder(entries);
   const times = new Map(charges.map((c) => [c.id, c.timesBefore]));
-  const open = new Map<string, Stint & { looks: LookAtCharge[] }>();
+  const dry = new Map<string, number>();
+  const open = new Map<string, Stint & { looks: LookAtCharge[]; weights: { at: ShopTime; kg: number }[] }>();
   const all: Stint[] = [];
   const close = (stageId: string, at: ShopTime): void => {
     const own = open.get(stageId);
@@ -75,10 +86,15 @@ export function stintsOf(
     open.delete(stageId);
   };
   for (const e of log) {
-    if (e.kind === 'regeneration' && e.chargeId) times.set(e.chargeId, (times.get(e.chargeId) ?? 0) + 1);
+    const kg = weightOf(e);
+    if (e.kind === 'regeneration' && e.chargeId) {
+      times.set(e.chargeId, (times.get(e.chargeId) ?? 0) + 1);
+      if (kg !== undefined) dry.set(e.chargeId, kg);
+    }
     if (!places.includes(e.stageId) || e.kind === 'put-off') continue;
     const spent = spentOf(e);
     if (spent !== undefined) open.get(e.stageId)?.looks.push({ at: e.measuredAt, spent });
+    if (kg !== undefined) open.get(e.stageId)?.weights.push({ at: e.measuredAt, kg });
     if (!isChange(e)) continue;
     close(e.stageId, e.measuredAt);
     // A tin can be in one place only: put in elsewhere, it has left where it was.
@@ -91,6 +107,8 @@ export function stintsOf(
       outAt: undefined,
       times: charge ? (times.get(charge.id) ?? 0) : 0,
       looks: [],
+      weights: [],
+      dryKg: charge && (dry.get(charge.id) ?? charge.massKg),
     });
   }
   return [...all, ...open.values()].toSorted((a, b) => a.inAt.localeCompare(b.inAt));

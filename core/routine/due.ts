@@ -25,6 +25,8 @@ export interface DueTask {
   readonly task: Task;
   readonly interval: Interval;
   readonly last: ShopTime | undefined;
+  /** How often it was done, by the log: washes are counted. */
+  readonly times: number;
   readonly dueMs: number;
   readonly state: DueState;
   readonly putOff?: PutOff;
@@ -133,9 +135,11 @@ export function dueTasks(
   const { plan } = facts;
   const nowMs = shopTimeMs(now);
   const lastOf = new Map<string, ShopTime>();
+  const times = new Map<string, number>();
   for (const d of done) {
     const key = taskKey(d.stageId, d.task);
     if ((lastOf.get(key) ?? '') < d.at) lastOf.set(key, d.at);
+    times.set(key, (times.get(key) ?? 0) + 1);
   }
   const off = new Map<string, PutOff>();
   for (const p of putOffs) off.set(taskKey(p.stageId, p.task), p);
@@ -212,6 +216,7 @@ export function dueTasks(
         task,
         interval,
         last,
+        times: times.get(key) ?? 0,
         dueMs,
         state,
         ...(isOff && own && { putOff: own }),

@@ -28,6 +28,8 @@ const DAY_MS = 86_400_000;
 export const AHEAD_DAYS = 540;
 const BACK_DAYS = 1100;
 const SOON_DAYS = 7;
+/** Heavier than so many times what the book gives it was weighed with something else. */
+const MOST_SPENT = 2;
 /** Charges that were followed before a place counts as known (estimate: then half of the first uncertainty is gone). */
 export const KNOWN_FROM = 3;
 
@@ -79,6 +81,13 @@ export function spentTimes(lives: readonly PlaceLife[], now: ShopTime): Map<stri
     }),
   );
 }
+
+/** Weighings as looks: the water in it, of what it should take up by the book. What is lighter than dry tells nothing. */
+const weighed = (s: Stint, bookKg: number): Stint['looks'] =>
+  s.weights.flatMap(({ at, kg }) => {
+    const spent = s.dryKg === undefined ? 0 : (kg - s.dryKg) / bookKg;
+    return spent > 0 && spent < MOST_SPENT ? [{ at, spent }] : [];
+  });
 
 /** The first day between two times on which something that stays true is true. */
 function dayOf(from: ShopTime, to: ShopTime, is: (t: ShopTime) => boolean): ShopTime {
@@ -136,7 +145,10 @@ export function livesOf(
     };
     const atPlace = (s: Stint): ChargeAtPlace => ({
       bookKg: bookKg(s),
-      looks: s.looks.filter((l) => l.at <= now).map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
+      looks: [...s.looks, ...weighed(s, bookKg(s))]
+        .filter((l) => l.at <= now)
+        .toSorted((a, b) => a.at.localeCompare(b.at))
+        .map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
     });
     const ours = stints.filter((s) => s.stageId === place.id);
     const over = ours.filter((s) => s.outAt !== undefined && shopTimeMs(s.inAt) >= fromMs);

@@ -13,6 +13,8 @@ import { loadedClock } from './loaded-clock';
 const DAY_MS = 86_400_000;
 const AHEAD_DAYS = 1500;
 const BACK_DAYS = 1100;
+/** An element that drops reach soaks first: what it reads in its first loaded hours is no loading (estimate). */
+const SOAKS_H = 24;
 /** The chore that changes it, by its kind. */
 const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
 type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
@@ -26,6 +28,8 @@ export interface ElementLife {
   /** When it went in by the log; nothing where the log does not say. */
   readonly since?: ShopTime;
   readonly loadedH?: number;
+  /** Whether drops reach it: then its drop about doubles as it soaks. */
+  readonly wet: boolean;
   /** Drop of a clean one as the line runs, Pa. */
   readonly cleanPa: number;
   readonly growth?: Growth;
@@ -64,12 +68,14 @@ export function elementLives(
       const before = section.at(pathTo(line, stage.id).at(-2)?.id);
       const at = section.at(stage.id);
       const cleanPa = before && at ? before.pressurePa - at.pressurePa : 0;
-      if (since === undefined) return { stage, cleanPa, days: [] };
+      const wet = (before?.liquidKgPerS ?? 0) > 0;
+      if (since === undefined) return { stage, wet, cleanPa, days: [] };
       const reads = own.flatMap((e) =>
         e.readings.flatMap((r, i) => {
           const expected = e.expected[i]?.value ?? 0;
-          return r.of === 'pressure-drop' && e.measuredAt > since && expected > 0
-            ? [{ loadedH: loadedH(since, e.measuredAt), ratio: r.value / expected }]
+          const hours = loadedH(since, e.measuredAt);
+          return r.of === 'pressure-drop' && expected > 0 && hours > (wet ? SOAKS_H : 0)
+            ? [{ loadedH: hours, ratio: r.value / expected }]
             : [];
         }),
       );
@@ -96,6 +102,7 @@ export function elementLives(
       ];
       return {
         stage,
+        wet,
         since,
         loadedH: loadedH(since, now),
         cleanPa,

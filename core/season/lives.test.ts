@@ -81,6 +81,29 @@ test('an hour meter that ran twice as fast as reckoned doubles the water; a mete
   expect(load([put, ...log]) / load([put])).toBeCloseTo(2, 6);
 });
 
+test('a charge that is weighed tells how much of the book’s water is in it; one that weighs less than dry tells nothing', () => {
+  const charge = chargeSchema.parse({
+    id: uuid(),
+    name: 'B',
+    medium: 'silica',
+    massKg: 9,
+    boughtAt: '2026-01-01T08:00',
+  });
+  const put = entry('2026-01-12T07:00', { kind: 'change', stageId: DEMO_STAGES.beads, chargeId: charge.id });
+  const weigh = (kg: number) =>
+    entry('2026-02-10T08:00', { kind: 'reading', stageId: DEMO_STAGES.beads, readings: [{ of: 'weight', value: kg }] });
+  const life = (entries: LoggedEntry[]) => livesOf(plan, undefined, [charge], entries, '2026-02-12T08:00')?.[0];
+  const bare = life([put]);
+  const half = life([put, weigh(9 + 0.5 * (bare?.bookKg ?? 0))]);
+  // Half of the book’s water came, where reckoning says so much: the look alone would put it at twice that.
+  const alone = Math.log(((half?.loadKg ?? 0) * 0.95) / 0.5);
+  expect(half?.capacity?.variance).toBeLessThan(bare?.capacity?.variance ?? 0);
+  const between = [bare?.capacity?.ln ?? 0, alone].toSorted((a, b) => a - b) as [number, number];
+  expect(half?.capacity?.ln).toBeGreaterThan(between[0] - 0.05);
+  expect(half?.capacity?.ln).toBeLessThan(between[1] + 0.05);
+  expect(life([put, weigh(8.9)])?.capacity).toEqual(bare?.capacity);
+});
+
 test('a dead drain before the beads sends them more water, and the chilled dryer’s most', () => {
   const found = neglectOfDrains(plan, DEMO_STAGES.beads);
   expect(found[0]?.stageId).toBe(DEMO_STAGES.dryer);

@@ -10,6 +10,7 @@ import { DryingTimer } from './drying-timer';
 import type { Ask, Query } from './query';
 
 const YES_NO = { no: 'no', yes: 'yes' } as const;
+const TRAY = { clean: 'clean beads', oily: 'beads brown or smelling of oil', pellets: 'salt pellets' } as const;
 
 /** What an oven leaves in a spent charge, and what it does to it. */
 export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
@@ -17,7 +18,8 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   const batch: Batch = {
     medium: q.medium,
     dyed: q.dyed === 'yes' && q.medium === 'silica',
-    oily: q.oily === 'yes',
+    oily: q.tray === 'oily',
+    pellets: q.tray === 'pellets',
     dryKg: q.kg,
     loaded: q.loaded,
     layerM: q.layer,
@@ -47,11 +49,11 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
           />
         )}
         <ChoiceInput
-          id="oily"
-          label="Brown, or smelling of oil"
-          value={q.oily}
-          options={YES_NO}
-          onCommit={(oily) => set({ oily: oily as Query['oily'] })}
+          id="tray"
+          label="In the tray are"
+          value={q.tray}
+          options={TRAY}
+          onCommit={(tray) => set({ tray: tray as Query['tray'] })}
         />
         {ask('loaded', 'Water in them, of their dry weight', 'share', 'Weigh it: (wet − dry) ÷ dry.')}
         {ask('layer', 'Layer on the tray', 'size')}
@@ -73,12 +75,21 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
             </p>
             {result.ruins && <p className="font-semibold text-brick">▲ {result.ruins}</p>}
             <p>{result.says}</p>
+            {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
+              <button
+                type="button"
+                className="button mt-1"
+                onClick={() => set({ oven: suits.ovenC, hours: suits.hours * 3600 })}
+              >
+                Set what suits: {say(suits.ovenC, 'temperature')}, {spell(suits.hours * 3600)}
+              </button>
+            )}
             {q.layer > LAYER_MOST_M && (
               <p className="text-amber">◆ Thicker than {say(LAYER_MOST_M, 'size')}: the bottom stays wet. Spread it.</p>
             )}
           </div>
         )}
-        {!batch.oily && (
+        {q.tray === 'clean' && (
           <div className="overflow-x-auto">
             <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
               <thead>

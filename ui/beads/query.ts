@@ -23,7 +23,7 @@ export const STATE = {
   pa: parseAsFloat.withDefault(SEA_LEVEL_PA + 6.2e5),
   rh: parseAsFloat.withDefault(1),
   dyed: parseAsStringLiteral(YES_NO).withDefault('yes'),
-  oily: parseAsStringLiteral(YES_NO).withDefault('no'),
+  tray: parseAsStringLiteral(['clean', 'oily', 'pellets']).withDefault('clean'),
   loaded: parseAsFloat.withDefault(0.12),
   layer: parseAsFloat.withDefault(0.02),
   oven: parseAsFloat.withDefault(115),

@@ -60,7 +60,7 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
             </p>
             {judged.fate === 'discard' && (
               <p>
-                <strong>How:</strong> {disposalOf({ dyed, oily: q.oily === 'yes' })}
+                <strong>How:</strong> {disposalOf({ dyed, oily: q.tray === 'oily' })}
               </p>
             )}
           </>

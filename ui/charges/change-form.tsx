@@ -54,6 +54,7 @@ export function ChangeForm({
       who,
       measuredAt: at,
       chargeId: chargeId === NAMELESS ? null : chargeId,
+      what: `${free.find((c) => c.charge.id === chargeId)?.charge.name ?? 'A charge without a name'} goes in`,
       readings: old && looked === 'yes' ? [{ of: 'spent', value: spent }] : [],
     });
     const bad: Record<string, string> = {};

@@ -61,7 +61,14 @@ export function DriedForm({
     }
     if (typeof judged === 'string') bad.dry = judged;
     if (!dries && text.what.trim() === '') bad.what = 'Say why: spent, oily, dusty.';
-    const entry = entryOf(plan, { kind, stageId: '', chargeId: of.charge.id, who, what: text.what, readings });
+    const entry = entryOf(plan, {
+      kind,
+      stageId: '',
+      chargeId: of.charge.id,
+      who,
+      what: `${of.charge.name}: ${text.what}`,
+      readings,
+    });
     for (const issue of logEntrySchema.safeParse(entry).error?.issues ?? [])
       bad[issue.path[0] === 'readings' ? 'dry' : String(issue.path[0])] ??= issue.message;
     setErrors(bad);

@@ -26,7 +26,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]
     <section aria-label="Elements and carbon" className="grid gap-2">
       <h2>Elements and carbon</h2>
       <ul className="border-t border-hairline">
-        {lives.map(({ stage, since, loadedH, cleanPa, growth, days }) => {
+        {lives.map(({ stage, wet, since, loadedH, cleanPa, growth, days }) => {
           const [first, ...later] = days;
           const due = first && first.on <= now;
           const rise = growth && loadedH ? growth.perH * loadedH : 0;
@@ -55,6 +55,10 @@ export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]
                     : growth
                       ? `Drop over a clean one (${say(cleanPa, 'pressureDifference')} as the line runs), at the same flow: now ×${(1 + rise).toFixed(2)}, ${growth.perH === 0 ? 'not rising' : `×${(growth.perH * 1000).toFixed(2)} more each 1000 loaded h (±${(growth.sd * 1000).toFixed(2)})`}.`
                       : 'Its drop was not read since: hours and the calendar count. Read it each week.'}
+                  {stage.kind === 'coalescing-filter' &&
+                    (wet
+                      ? ' It runs wet: as it soaks its drop about doubles, and that is no loading.'
+                      : ' It runs dry.')}
                   {later.length > 0 &&
                     ` Later: ${later.map((d) => `${format(new Date(d.on), 'd MMM yyyy')}, ${WHY[d.reason]}`).join('; ')}.`}
                 </p>

@@ -24,7 +24,7 @@ export function IntervalWords({ task }: { task: DueTask }) {
 }
 
 /** A chore as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
-export function TaskDetail({ task: { task } }: { task: DueTask }) {
+export function TaskDetail({ task: { task, times } }: { task: DueTask }) {
   return (
     <div className="grid gap-3 text-[0.92rem]">
       {task.cautions.length > 0 && <Cautions ids={task.cautions} />}
@@ -52,6 +52,10 @@ export function TaskDetail({ task: { task } }: { task: DueTask }) {
         <dt className="text-quiet">Needs</dt>
         <dd>
           {task.tools} · {task.minutes} min
+        </dd>
+        <dt className="text-quiet">Logged</dt>
+        <dd>
+          {times} {times === 1 ? 'time' : 'times'}
         </dd>
         <dt className="text-quiet">From</dt>
         <dd>{task.source}</dd>
