@@ -12,7 +12,6 @@ const PICTURES = [
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
-  { name: 'line-phone', at: `${demo}/line?stage=receiver`, size: PHONE, theme: 'light' },
   { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
   {
     name: 'compare',
@@ -23,8 +22,6 @@ const PICTURES = [
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
   { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
-  { name: 'water-week', at: `${demo}/water/week`, size: DESK, theme: 'light' },
-  { name: 'water-phone', at: `${demo}/water?point=receiver`, size: PHONE, theme: 'dark' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'log-all', at: `${demo}/logbook/all`, size: DESK, theme: 'light' },
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },

@@ -1,10 +1,12 @@
 'use client';
 
+import { addDays, format } from 'date-fns';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { findingsOf } from '@/core/diagnose/findings';
 import { standingEntries } from '@/core/record/log-entry';
 import type { Round } from '@/core/routine/rounds';
+import type { PlaceLife } from '@/core/season/charge-lives';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { driftsOf } from './drifts';
 import type { Log } from './use-due';
@@ -27,6 +29,42 @@ export function Rounds({ rounds }: { rounds: readonly Round[] }) {
           </Link>
         </div>
       ))}
+    </section>
+  );
+}
+
+const FAR_DAYS = 540;
+
+/** The charges of beads that are in, and when each is spent. */
+export function ChargesAside({ lives, now }: { lives: readonly PlaceLife[]; now: string }) {
+  const { planId } = usePlan();
+  if (lives.length === 0) return null;
+  const says = (l: PlaceLife): string => {
+    const days = l.change?.days[1];
+    if (l.state === 'empty') return 'nobody has said what is in it';
+    if (l.spentOn) return `spent about ${format(new Date(l.spentOn), 'd MMM')}`;
+    return days !== undefined && days < FAR_DAYS
+      ? `change it about ${format(addDays(new Date(now), days), 'd MMM')}`
+      : 'more than a year left';
+  };
+  return (
+    <section aria-label="Charges">
+      <h2 className="mb-1">
+        <Link href={`/lines/${planId}/charges`} className="text-water underline underline-offset-4">
+          Charges
+        </Link>
+      </h2>
+      <ul>
+        {lives.map((l) => (
+          <li key={l.stageId} className="border-t border-hairline py-2">
+            <p className={l.state === 'overdue' ? 'font-semibold text-brick' : 'font-semibold'}>
+              {l.state === 'overdue' && '▲ '}
+              {l.name}
+            </p>
+            <p className="text-[0.9rem]">{says(l)}</p>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -9,7 +9,7 @@ import { roundsOf } from '@/core/routine/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { CalendarPart } from './calendar-part';
 import { TaskRow } from './task-row';
-import { Drifting, Rounds } from './today-aside';
+import { ChargesAside, Drifting, Rounds } from './today-aside';
 import { type Log, useDue } from './use-due';
 import { useSender } from './use-sender';
 
@@ -25,7 +25,7 @@ const _DAY_MS = 86_400_000;
 export function TodayView({ log }: { log: Log }) {
   const { plan, planId, edit } = usePlan();
   const router = useRouter();
-  const { tasks, now } = useDue(log);
+  const { tasks, lives, now } = useDue(log);
   const sender = useSender(planId, () => router.refresh());
   const rounds = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)), [plan, tasks, now]);
   const begun = plan.routine.startedOn !== null;
@@ -95,6 +95,7 @@ export function TodayView({ log }: { log: Log }) {
       </div>
       <aside className="grid gap-5">
         <Rounds rounds={rounds} />
+        <ChargesAside lives={lives} now={now} />
         <Drifting log={log} />
         <CalendarPart />
       </aside>

@@ -9,7 +9,7 @@ import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
 import { routineFacts } from '@/core/routine/facts';
 import { lastDone, putOffs, routineEvents, signalsOf } from '@/core/routine/last-done';
-import { spentTimes } from '@/core/season/charge-lives';
+import { type PlaceLife, spentTimes } from '@/core/season/charge-lives';
 import { useLives } from '@/ui/charges/use-lives';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -34,7 +34,11 @@ export function useNow(): string {
 }
 
 /** What is due on the line, by its log, its use and the weather of its year. */
-export function useDue({ drains, entries, charges }: Log): { tasks: readonly DueTask[]; now: string } {
+export function useDue({ drains, entries, charges }: Log): {
+  tasks: readonly DueTask[];
+  lives: readonly PlaceLife[];
+  now: string;
+} {
   const { plan, section } = usePlan();
   const now = useNow();
   const { weather } = useClimateWeather(plan);
@@ -60,5 +64,5 @@ export function useDue({ drains, entries, charges }: Log): { tasks: readonly Due
       ),
     [plan, section, years, answer, entries, drains, now],
   );
-  return { tasks, now };
+  return { tasks, lives: answer?.lives ?? [], now };
 }
