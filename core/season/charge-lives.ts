@@ -2,6 +2,7 @@ import { setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, standing } from '../line/runs';
 import { humidityAt } from '../line/section';
+import { unitById } from '../line/units';
 import { walk } from '../line/walk';
 import {
   type Belief,
@@ -164,7 +165,15 @@ export function livesOf(
     const learnedFrom = past.filter((p) => (p.spent ?? 0) > 0 && p.loadKg > 0).length;
     const stay = ours.find((s) => s.outAt === undefined);
     const neglect = neglectOfDrains(line, place.id);
-    const rest = { stageId: place.id, name: place.name, factor, learnedFrom, past, neglect };
+    const unit = unitById(plan, place.unit)?.name;
+    const rest = {
+      stageId: place.id,
+      name: unit ? `${place.name} · ${unit}` : place.name,
+      factor,
+      learnedFrom,
+      past,
+      neglect,
+    };
     if (!stay) {
       lives.push({ ...rest, state: 'empty' });
       continue;

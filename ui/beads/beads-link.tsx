@@ -42,8 +42,13 @@ export function BeadsLink({ stage }: { stage: Stage }) {
     }),
   });
   return (
-    <Link href={`/beads?${question}`} className="text-water underline underline-offset-4">
-      How long its charge lasts, what it is put into, and how to dry it
-    </Link>
+    <p className="flex flex-wrap gap-x-4 gap-y-1">
+      <Link href={`/lines/${planId}/charges`} className="text-water underline underline-offset-4">
+        Its charge, and when it is spent
+      </Link>
+      <Link href={`/beads?${question}`} className="text-water underline underline-offset-4">
+        How long a charge lasts, what it is put into, how to dry it
+      </Link>
+    </p>
   );
 }
