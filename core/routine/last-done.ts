@@ -6,7 +6,10 @@ import { taskById } from './tasks';
 /** Chores that a logged drain does. */
 export const DRAINING: readonly string[] = ['M01', 'M02', 'M24'];
 
-/** When each chore was last done, by the log: entries that say so, and drains. */
+/** Chores that put something new in: a change that is logged without its chore does them too. */
+const CHANGING: readonly string[] = ['M12', 'M13', 'M14', 'M20', 'M22'];
+
+/** When each chore was last done, by the log: entries that say so, changes, and drains. */
 export function lastDone(
   entries: readonly LoggedEntry[],
   drains: readonly Pick<LoggedDrain, 'stageId' | 'drainedAt' | 'struck'>[],
@@ -17,6 +20,9 @@ export function lastDone(
         ? [{ stageId: e.stageId, task: e.task, at: e.measuredAt }]
         : [],
     ),
+    ...standingEntries(entries)
+      .filter((e) => e.kind === 'change' && e.task === null && e.result !== 'could-not')
+      .flatMap((e) => CHANGING.map((task) => ({ stageId: e.stageId, task, at: e.measuredAt }))),
     ...drains
       .filter((d) => !d.struck)
       .flatMap((d) => DRAINING.map((task) => ({ stageId: d.stageId, task, at: d.drainedAt }))),

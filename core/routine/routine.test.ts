@@ -15,7 +15,7 @@ import { stageOf } from '../test/reference';
 import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey } from './due';
 import { routineFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
-import { routineEvents } from './last-done';
+import { lastDone, routineEvents, signalsOf } from './last-done';
 import { limitOf } from './limit';
 import { roundsOf, wayRound } from './rounds';
 import { TASKS, taskById } from './tasks';
@@ -316,6 +316,35 @@ describe('what is due', () => {
     const place = due()?.stage.id ?? '';
     expect(due(new Map([[place, spent]]))).toMatchObject({ state: 'overdue', season: expect.stringMatching(/water/) });
     expect(due(new Map([[place, spent + 30 * 86_400_000]]))?.state).toBe('later');
+  });
+
+  test('a change that is logged without its chore does it: what the old charge was spent to asks for nothing more', () => {
+    const own = demoPlan();
+    const change: LoggedEntry = {
+      ...logEntrySchema.parse({
+        id: crypto.randomUUID(),
+        kind: 'change',
+        stageId: 'press-beads',
+        measuredAt: '2026-11-20T08:00',
+        who: 'x',
+        readings: [{ of: 'spent', value: 1 }],
+      }),
+      stageName: '',
+      enteredAt: '',
+      expected: [null],
+    };
+    const due = (entries: LoggedEntry[]) =>
+      dueTasks(
+        routineFacts(own, walk(own)),
+        lastDone(entries, []),
+        [],
+        '2026-11-20T10:00',
+        [],
+        signalsOf(entries),
+      ).find((t) => t.stage.id === 'press-beads' && t.task.id === 'M22');
+    expect(due([change])).toMatchObject({ last: '2026-11-20T08:00', times: 1 });
+    expect(due([change])?.state).not.toBe('overdue');
+    expect(due([{ ...change, kind: 'reading' }])?.season).toMatch(/spent to 100 %/);
   });
 
   test('never more often than its shortest trigger, never rarer than its longest (law)', () => {

@@ -21,7 +21,8 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
   const { say } = useUnits();
   const { film, towers } = ran;
   const frames = film.at.length;
-  const [at, setAt] = useState(frames - 1);
+  const lost = film.outC.findIndex((c, i) => i > 2 && c > q.want);
+  const [at, setAt] = useState(lost > 0 && !towers ? lost : frames - 1);
   const [playing, setPlaying] = useState(false);
   useEffect(() => {
     if (!playing) return;
@@ -37,7 +38,6 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
   const lifts = liftsAtMPerS(dryAirDensityKgPerM3(duty.inletPa, duty.inletC, 0));
   const other = (frame + Math.floor(frames / 2)) % frames;
   const drying = seconds <= ends / 2 + 1;
-  const lost = film.outC.findIndex((c, i) => i > 2 && c > q.want);
   const sayS = (s: number): string => spell(Math.round(s / 60) * 60);
   const reached = towers?.reachedC.at(-1) ?? 0;
   return (
