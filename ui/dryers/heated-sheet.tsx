@@ -28,6 +28,13 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
   const { say } = useUnits();
   const s = sizeHeated(kind, duty);
   const hot = kind === 'heat-of-compression-tower';
+  if (!(s.waterKg > 0))
+    return (
+      <section aria-label="Heated towers">
+        <h2>Twin tower, {HEATED[kind].toLowerCase()}</h2>
+        <p>The air is as dry already as these towers leave it: there is no water for them to take.</p>
+      </section>
+    );
   return (
     <section aria-label="Heated towers" className="grid gap-3">
       <h2>Twin tower, {HEATED[kind].toLowerCase()}</h2>

@@ -32,6 +32,13 @@ export function HeatlessSheet({
     cycleS: q.cycle,
     ...(q.there === 'yes' && { boreM: q.bore }),
   });
+  if (!(t.waterKg > 0))
+    return (
+      <section aria-label="Two towers">
+        <h2>Twin tower, heatless</h2>
+        <p>The air is as dry already as these towers leave it: there is no water for them to take.</p>
+      </section>
+    );
   return (
     <section aria-label="Two towers" className="grid gap-3">
       <h2>Twin tower, heatless</h2>
