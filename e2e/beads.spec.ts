@@ -25,6 +25,8 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await expect(batch).toContainText('The dye fails');
   await page.getByLabel('Some beads change colour').selectOption('no');
   await expect(batch).not.toContainText('The dye fails');
+  await expect(batch.getByRole('row', { name: /^gel with a dye/ })).toContainText('ruins it');
+  await expect(batch.getByRole('row', { name: /^molecular sieve/ })).toContainText('useless');
   await page.getByLabel('Oven at').fill('900 F');
   await expect(batch.getByRole('alert')).toContainText('not possible');
   await page.getByLabel('In the tray are').selectOption('pellets');

@@ -1,6 +1,6 @@
 'use client';
 
-import { type Batch, dryBatch, LAYER_MOST_M, QUOTED, suitsBatch } from '@/core/media/dry-batch';
+import { type Batch, dryBatch, LAYER_MOST_M, suitsBatch } from '@/core/media/dry-batch';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
@@ -8,6 +8,7 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { DryingTimer } from './drying-timer';
 import type { Ask, Query } from './query';
+import { QuotedTable } from './quoted-table';
 
 const YES_NO = { no: 'no', yes: 'yes' } as const;
 const TRAY = { clean: 'clean beads', oily: 'beads brown or smelling of oil', pellets: 'salt pellets' } as const;
@@ -28,7 +29,6 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   const result = dryBatch(batch, q.oven, q.hours / 3600);
   const ways = [
     { name: 'As set here', ovenC: q.oven, hours: q.hours / 3600 },
-    ...QUOTED.map((quoted) => ({ name: 'Quoted', ...quoted })),
     { name: 'Suits these beads', ...suits },
   ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
   return (
@@ -138,6 +138,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
             </table>
           </div>
         )}
+        {q.tray === 'clean' && <QuotedTable batch={batch} />}
         {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
         <p className="text-[0.85rem] text-quiet">
           The end is told by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it takes
