@@ -22,7 +22,8 @@ export const UNSURE = {
 
 /** Before anything was logged a place is taken to be as the book says. */
 export const FACTOR_BEFORE: Belief = { ln: 0, variance: UNSURE.place ** 2 };
-const LEAST_READ = 0.15; // a front lower than this tells nothing yet
+/** A front lower than this tells nothing yet (estimate). */
+export const LEAST_READ = 0.15;
 const Z80 = 1.2816; // half of a band of 80 %
 
 /** Both sides of the band of 80 %, and the middle. */

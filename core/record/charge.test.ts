@@ -96,5 +96,5 @@ test('named: unknown beads, nothing in the tin, heavier after drying, a drying o
   ];
   const refused = (e: object): unknown => logEntrySchema.safeParse(e).error?.issues[0]?.path[0];
   expect(refused({ ...dry, stageId: 'beads', readings: heavier })).toBe('readings');
-  expect(refused({ ...dry, stageId: '' })).toBe('chargeId');
+  expect(refused({ ...dry, stageId: '' })).toBe('stageId');
 });

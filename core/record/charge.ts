@@ -41,7 +41,7 @@ export interface Stint {
   readonly times: number;
   /** The last where it came out is how far it was spent then. A dew point behind it over its band says: wholly. */
   readonly looks: readonly LookAtCharge[];
-  /** Weighed where it is, or as it came out. */
+  /** Weighed while it is in. What is weighed at a change may be the one or the other: it counts for neither. */
   readonly weights: readonly { readonly at: ShopTime; readonly kg: number }[];
   /** Dry, when it was last weighed so. */
   readonly dryKg: number | undefined;
@@ -94,8 +94,10 @@ export function stintsOf(
     if (!places.includes(e.stageId) || e.kind === 'put-off') continue;
     const spent = spentOf(e);
     if (spent !== undefined) open.get(e.stageId)?.looks.push({ at: e.measuredAt, spent });
-    if (kg !== undefined) open.get(e.stageId)?.weights.push({ at: e.measuredAt, kg });
-    if (!isChange(e)) continue;
+    if (!isChange(e)) {
+      if (kg !== undefined) open.get(e.stageId)?.weights.push({ at: e.measuredAt, kg });
+      continue;
+    }
     close(e.stageId, e.measuredAt);
     // A tin can be in one place only: put in elsewhere, it has left where it was.
     for (const [stageId, s] of open) if (e.chargeId && s.charge?.id === e.chargeId) close(stageId, e.measuredAt);

@@ -10,6 +10,7 @@ import {
   type ChargeAtPlace,
   capacityOf,
   FACTOR_BEFORE,
+  LEAST_READ,
   learnFactor,
   predictChange,
 } from '../media/charge-life';
@@ -162,7 +163,7 @@ export function livesOf(
       }),
     );
     const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
-    const learnedFrom = past.filter((p) => (p.spent ?? 0) > 0 && p.loadKg > 0).length;
+    const learnedFrom = past.filter((p) => (p.spent ?? 0) >= LEAST_READ && p.loadKg > 0).length;
     const stay = ours.find((s) => s.outAt === undefined);
     const neglect = neglectOfDrains(line, place.id);
     const unit = unitById(plan, place.unit)?.name;

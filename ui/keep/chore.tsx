@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { type FormEvent, useEffect, useMemo, useState } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import { placeOf } from '@/core/line/survey';
@@ -40,7 +41,7 @@ export function Chore({
   put: ReturnType<typeof useSender>['put'];
   onNext: (how: 'done' | 'could not') => void;
 }) {
-  const { plan } = usePlan();
+  const { plan, planId } = usePlan();
   const { task, stage } = t;
   const drains = DRAINING.includes(task.id);
   const [readings, setReadings] = useState<LogEntry['readings']>([]);
@@ -140,6 +141,14 @@ export function Chore({
       ) : (
         <>
           <Steps task={t} />
+          {task.id === 'M22' && (
+            <p>
+              <Link href={`/lines/${planId}/charges`} className="text-water underline underline-offset-4">
+                Log it under Charges
+              </Link>{' '}
+              instead, and it is known which charge goes in.
+            </p>
+          )}
           {isBeads ? (
             <BeadSwatches share={spent} onShare={setSpent} />
           ) : (

@@ -99,6 +99,7 @@ export function EntryForm({
       instrument,
       result: (result || null) as LogEntry['result'],
       symptom: kind === 'complaint' && symptom ? symptom : null,
+      chargeId: amends?.chargeId ?? null,
       amends: amends?.id ?? null,
       photoId,
     });
