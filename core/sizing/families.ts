@@ -102,6 +102,10 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
   const inletHot = hottestInletC(duty);
   const beadsPerYear = duty.hoursPerYear / beads.hours;
   const waterKgPerYear = (of: number): number => waterLoadKgPerS(duty, of) * duty.load * duty.hoursPerYear * 3600;
+  const coldPipe = (reachesC: number): string[] =>
+    duty.coldestAfterC < reachesC
+      ? ['A pipe after it gets colder than its dew point: water falls out there again.']
+      : [];
   const answer = (
     family: Family,
     a: Omit<FamilyAnswer, 'family' | 'perYear' | 'kWhPerYear' | 'minutesPerMonth'> & {
@@ -171,7 +175,10 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
       airLost: 0,
       powerW: 0,
       more: { money: waterKgPerYear(pelletC) * SALT_PER_WATER * PELLETS.perKg, minutes: 0 },
-      not: inletHot > PELLETS.hottestC ? ['Air over 100 °F (38 °C) on the hottest day: pellets fuse.'] : [],
+      not: [
+        ...(inletHot > PELLETS.hottestC ? ['Air over 100 °F (38 °C) on the hottest day: pellets fuse.'] : []),
+        ...coldPipe(pelletC),
+      ],
     }),
     answer('membrane', {
       reachesC: duty.inletC - MEMBRANE.suppressionK,
@@ -181,6 +188,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
         ...(inletHot > MEMBRANE.hottestC ? ['Air enters hotter than 120 °F (49 °C): cool it first.'] : []),
         ...(flow > MEMBRANE.most ? ['For branches and instruments: at this size the sweep costs too much.'] : []),
         ...(sweep >= 0.5 ? ['Its sweep takes half of what passes at this load.'] : []),
+        ...coldPipe(duty.inletC - MEMBRANE.suppressionK),
       ],
     }),
     answer('twin-tower', {

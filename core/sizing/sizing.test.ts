@@ -103,7 +103,8 @@ test('who is told what: spray at 38 °F, instruments at −40, a cold shed, a ho
   expect(fits(duty(100, { ...mild, wantedC: -40 })).map((a) => a.family)).not.toContain('refrigerated-dryer');
   expect(fits(duty(100, { ...mild, coldestRoomC: -5 })).map((a) => a.family)).not.toContain('refrigerated-dryer');
   expect(familiesFor(duty(100)).find((a) => a.family === 'pellet-tower')?.not).not.toHaveLength(0);
-  expect(fits(duty(100, { ...mild, wantedC: 25 })).map((a) => a.family)).toContain('pellet-tower');
+  expect(fits(duty(100, { ...mild, wantedC: 25, coldestAfterC: 25 })).map((a) => a.family)).toContain('pellet-tower');
+  expect(fits(duty(100, { ...mild, wantedC: 25 })).map((a) => a.family)).not.toContain('pellet-tower');
   // A few minutes of air a day: beads are a fair answer even at −40.
   expect(cheapest(duty(10, { ...mild, wantedC: -40, hoursPerYear: 25 }))).toBe('bead-cartridge');
 });

@@ -27,6 +27,7 @@ export function BeadsLink({ stage }: { stage: Stage }) {
     : stage.parameters.markedPa;
   const question = new URLSearchParams({
     from: planId,
+    atm: String(roomPa),
     medium: isCartridge ? stage.parameters.medium : 'silica',
     kg: String(stage.parameters.massKg),
     flow: String(volumeFlowM3PerS(air.dryAirKgPerS, FLOW_BASIS, 1)),

@@ -2,6 +2,7 @@
 
 import { useQueryStates } from 'nuqs';
 import { asker, bounded } from '@/ui/forms/ask';
+import { AtmosphereProvider } from '@/ui/units/units';
 import { BatchSheet } from './batch-sheet';
 import { CartridgeSheet } from './cartridge-sheet';
 import { ColourSheet } from './colour-sheet';
@@ -26,26 +27,28 @@ export function BeadsView() {
   const set = (change: Partial<Query>): void => void setQ(change);
   const ask = asker(q, BOUNDS, set);
   return (
-    <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
-      <div>
-        <h1>Beads answer</h1>
-        <p className="text-quiet">
-          “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge.
-        </p>
-        <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
-          {PARTS.map(([id, part]) => (
-            <a key={id} href={`#${id}`} className="min-h-8 text-water underline underline-offset-4">
-              {part}
-            </a>
-          ))}
-        </nav>
+    <AtmosphereProvider atmosphericPa={q.atm}>
+      <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
+        <div>
+          <h1>Beads answer</h1>
+          <p className="text-quiet">
+            “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge.
+          </p>
+          <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+            {PARTS.map(([id, part]) => (
+              <a key={id} href={`#${id}`} className="min-h-8 text-water underline underline-offset-4">
+                {part}
+              </a>
+            ))}
+          </nav>
+        </div>
+        <CartridgeSheet q={q} set={set} ask={ask} />
+        <HousingSheet q={q} set={set} ask={ask} />
+        <BatchSheet q={q} set={set} ask={ask} />
+        <WeighSheet q={q} set={set} ask={ask} />
+        <ColourSheet q={q} set={set} />
+        <RechargeSheet q={q} set={set} />
       </div>
-      <CartridgeSheet q={q} set={set} ask={ask} />
-      <HousingSheet q={q} set={set} ask={ask} />
-      <BatchSheet q={q} set={set} ask={ask} />
-      <WeighSheet q={q} set={set} ask={ask} />
-      <ColourSheet q={q} set={set} />
-      <RechargeSheet q={q} set={set} />
-    </div>
+    </AtmosphereProvider>
   );
 }

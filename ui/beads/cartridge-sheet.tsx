@@ -106,7 +106,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
         />
         <p>
           <Link
-            href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh) })}`}
+            href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm) })}`}
             className="text-water underline underline-offset-4"
           >
             Look inside this bed

@@ -15,6 +15,8 @@ const YES_NO = ['no', 'yes'] as const;
 
 /** The question, as the address bar holds it; SI. */
 export const STATE = {
+  /** Of the place where the line stands; alone, at sea level. */
+  atm: parseAsFloat.withDefault(SEA_LEVEL_PA),
   medium: parseAsStringLiteral(MEDIUM_IDS).withDefault('silica'),
   kg: parseAsFloat.withDefault(0.907), // 2 lb
   flow: parseAsFloat.withDefault(10 * 4.719474e-4),
@@ -46,6 +48,7 @@ export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue
 type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof Query];
 
 export const BOUNDS: Bounds<Numbers> = {
+  atm: [5e4, 1.1e5],
   kg: [0.01, 500],
   flow: [1e-5, 0.5],
   day: [60, 86_400],

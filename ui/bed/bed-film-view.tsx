@@ -64,7 +64,7 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
       {towers && reached > q.want && (
         <p>
           The purge must bring at least the feed’s own volume at the pressure of the room: in theory{' '}
-          {say(Math.min(1, 101325 / duty.inletPa), 'share')} here, in practice a sixth more. Or: more beads, a shorter
+          {say(Math.min(1, q.atm / duty.inletPa), 'share')} here, in practice a sixth more. Or: more beads, a shorter
           cycle.
         </p>
       )}

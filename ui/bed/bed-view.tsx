@@ -1,10 +1,10 @@
 'use client';
 
 import { useQueryStates } from 'nuqs';
-import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { AtmosphereProvider } from '@/ui/units/units';
 import { BedFilmView } from './bed-film-view';
 import { BOUNDS, dutyOf, type Query, STATE } from './query';
 import { useBed } from './use-bed';
@@ -21,101 +21,103 @@ export function BedView() {
   const duty = dutyOf(q);
   const { ran, problem, progress, stop, start } = useBed(
     towers
-      ? { of: 'towers', duty: { ...duty, cycleS: q.cycle, purgeShare: q.purge, atmosphericPa: SEA_LEVEL_PA } }
+      ? { of: 'towers', duty: { ...duty, cycleS: q.cycle, purgeShare: q.purge, atmosphericPa: q.atm } }
       : { of: 'cartridge', duty, hours: q.hours / 3600 },
   );
   const shown = ran && (ran.towers !== undefined) === towers ? ran : undefined;
   return (
-    <div className="mx-auto grid max-w-[1180px] gap-6 p-4">
-      <div>
-        <h1>Inside the bed</h1>
-        <p className="text-quiet">The front climbs, the beads warm, and one day the air comes out wet.</p>
-      </div>
-      <div className="grid items-start gap-6 lg:grid-cols-[18rem_1fr]">
-        <form
-          className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
-          onSubmit={(e) => e.preventDefault()}
-          aria-label="Bed and air"
-        >
-          <ChoiceInput
-            id="of"
-            label="Look into"
-            value={q.of}
-            options={{ cartridge: 'a cartridge', towers: 'two heatless towers' }}
-            onCommit={(of) => set({ of: of as Query['of'] })}
-          />
-          <ChoiceInput
-            id="first"
-            label="The air meets first"
-            value={q.first}
-            options={LABELS}
-            onCommit={(first) => set({ first: first as BedMediumName })}
-          />
-          {ask('kg', towers ? 'Of it, in each tower' : 'Of it', 'mass')}
-          <ChoiceInput
-            id="second"
-            label="And then"
-            value={q.second}
-            options={{ none: 'nothing else', ...LABELS }}
-            onCommit={(second) => set({ second: second as Query['second'] })}
-          />
-          {q.second !== 'none' && ask('secondkg', 'Of that', 'mass')}
-          {ask('bore', 'Bore', 'size')}
-          {ask('flow', 'Air', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
-          {ask('c', 'Air comes in at', 'temperature')}
-          {ask('pa', 'Pressure', 'pressure')}
-          {ask('rh', 'Humidity in the line', 'share')}
-          {ask('want', 'Dew point wanted', 'temperature')}
-          {towers ? (
-            <>
-              {ask('cycle', 'Whole cycle', 'duration')}
-              {ask('purge', 'Purge, of what enters', 'share')}
-            </>
-          ) : (
-            <>
-              {ask('hours', 'Air flows for', 'time')}
-              <ChoiceInput
-                id="dried"
-                label="The beads are"
-                value={q.dried}
-                options={{ maker: 'new, from a sealed bag', oven: 'dried in an oven' }}
-                onCommit={(dried) => set({ dried: dried as Query['dried'] })}
-              />
-              {q.dried === 'oven' && ask('oven', 'Oven at', 'temperature')}
-            </>
-          )}
-        </form>
-        <div className="grid min-w-0 gap-4">
-          {progress !== undefined && (
-            <div className="flex items-center gap-3" role="status">
-              <progress value={progress} max={1} className="h-2 w-48 accent-(--water)" />
-              <span className="text-quiet">{Math.round(progress * 100)} %</span>
-              <button type="button" className="button" onClick={stop}>
-                Stop
+    <AtmosphereProvider atmosphericPa={q.atm}>
+      <div className="mx-auto grid max-w-[1180px] gap-6 p-4">
+        <div>
+          <h1>Inside the bed</h1>
+          <p className="text-quiet">The front climbs, the beads warm, and one day the air comes out wet.</p>
+        </div>
+        <div className="grid items-start gap-6 lg:grid-cols-[18rem_1fr]">
+          <form
+            className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
+            onSubmit={(e) => e.preventDefault()}
+            aria-label="Bed and air"
+          >
+            <ChoiceInput
+              id="of"
+              label="Look into"
+              value={q.of}
+              options={{ cartridge: 'a cartridge', towers: 'two heatless towers' }}
+              onCommit={(of) => set({ of: of as Query['of'] })}
+            />
+            <ChoiceInput
+              id="first"
+              label="The air meets first"
+              value={q.first}
+              options={LABELS}
+              onCommit={(first) => set({ first: first as BedMediumName })}
+            />
+            {ask('kg', towers ? 'Of it, in each tower' : 'Of it', 'mass')}
+            <ChoiceInput
+              id="second"
+              label="And then"
+              value={q.second}
+              options={{ none: 'nothing else', ...LABELS }}
+              onCommit={(second) => set({ second: second as Query['second'] })}
+            />
+            {q.second !== 'none' && ask('secondkg', 'Of that', 'mass')}
+            {ask('bore', 'Bore', 'size')}
+            {ask('flow', 'Air', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+            {ask('c', 'Air comes in at', 'temperature')}
+            {ask('pa', 'Pressure', 'pressure')}
+            {ask('rh', 'Humidity in the line', 'share')}
+            {ask('want', 'Dew point wanted', 'temperature')}
+            {towers ? (
+              <>
+                {ask('cycle', 'Whole cycle', 'duration')}
+                {ask('purge', 'Purge, of what enters', 'share')}
+              </>
+            ) : (
+              <>
+                {ask('hours', 'Air flows for', 'time')}
+                <ChoiceInput
+                  id="dried"
+                  label="The beads are"
+                  value={q.dried}
+                  options={{ maker: 'new, from a sealed bag', oven: 'dried in an oven' }}
+                  onCommit={(dried) => set({ dried: dried as Query['dried'] })}
+                />
+                {q.dried === 'oven' && ask('oven', 'Oven at', 'temperature')}
+              </>
+            )}
+          </form>
+          <div className="grid min-w-0 gap-4">
+            {progress !== undefined && (
+              <div className="flex items-center gap-3" role="status">
+                <progress value={progress} max={1} className="h-2 w-48 accent-(--water)" />
+                <span className="text-quiet">{Math.round(progress * 100)} %</span>
+                <button type="button" className="button" onClick={stop}>
+                  Stop
+                </button>
+              </div>
+            )}
+            {problem && (
+              <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+                {problem}
+              </p>
+            )}
+            {!problem && shown && <BedFilmView key={`${q.of}`} ran={shown} q={q} />}
+            {!problem && !shown && progress === undefined && (
+              <button type="button" className="button justify-self-start" onClick={start}>
+                Run it
               </button>
-            </div>
-          )}
-          {problem && (
-            <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-              {problem}
+            )}
+            <p className="text-[0.85rem] text-quiet">
+              Linear driving force with heat, cell by cell. Isotherms:{' '}
+              {[q.first, ...(q.second === 'none' ? [] : [q.second as BedMediumName])]
+                .map((m) => `${BED_MEDIA[m].label}, ${BED_MEDIA[m].source}`)
+                .join('; ')}
+              . How fast beads follow is an estimate. The bed loses no heat to the room, is evenly packed and gets
+              steady air without drops or oil: practice counts on about a third of what such a bed takes up.
             </p>
-          )}
-          {!problem && shown && <BedFilmView key={`${q.of}`} ran={shown} q={q} />}
-          {!problem && !shown && progress === undefined && (
-            <button type="button" className="button justify-self-start" onClick={start}>
-              Run it
-            </button>
-          )}
-          <p className="text-[0.85rem] text-quiet">
-            Linear driving force with heat, cell by cell. Isotherms:{' '}
-            {[q.first, ...(q.second === 'none' ? [] : [q.second as BedMediumName])]
-              .map((m) => `${BED_MEDIA[m].label}, ${BED_MEDIA[m].source}`)
-              .join('; ')}
-            . How fast beads follow is an estimate. The bed loses no heat to the room, is evenly packed and gets steady
-            air without drops or oil: practice counts on about a third of what such a bed takes up.
-          </p>
+          </div>
         </div>
       </div>
-    </div>
+    </AtmosphereProvider>
   );
 }

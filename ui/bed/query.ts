@@ -14,6 +14,8 @@ const MEDIA_IDS = Object.keys(BED_MEDIA) as BedMediumName[];
 
 /** The question, as the address bar holds it; SI. */
 export const STATE = {
+  /** Of the place where the line stands; alone, at sea level. */
+  atm: parseAsFloat.withDefault(SEA_LEVEL_PA),
   of: parseAsStringLiteral(['cartridge', 'towers']).withDefault('cartridge'),
   first: parseAsStringLiteral(MEDIA_IDS).withDefault('gel'),
   kg: parseAsFloat.withDefault(0.907), // 2 lb
@@ -36,6 +38,7 @@ type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof
 export type Ask = AskFor<Numbers>;
 
 export const BOUNDS: Bounds<Numbers> = {
+  atm: [5e4, 1.1e5],
   kg: [0.05, 2000],
   secondkg: [0.05, 2000],
   bore: [0.02, 5],

@@ -2,12 +2,15 @@
 
 import { addDays, format } from 'date-fns';
 import { useState } from 'react';
+import { setParameter } from '@/core/line/edit';
+import { stageById } from '@/core/line/runs';
 import { bandOf } from '@/core/media/charge-life';
 import { MEDIA } from '@/core/media/isotherm';
 import type { ChargeNow } from '@/core/record/charge';
 import { KNOWN_FROM, type LifeState, type PlaceLife } from '@/core/season/charge-lives';
 import type { useSender } from '@/ui/keep/use-sender';
 import { sayTime } from '@/ui/logbook/when';
+import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
@@ -23,6 +26,8 @@ const STATES: Record<LifeState, { mark: string; word: string; look: string }> = 
   known: { mark: '●', word: 'Known', look: 'text-water' },
 };
 const FAR = 540;
+/** So far apart the line and the reckoning are worth a word. */
+const APART = 0.05;
 
 /** A place with beads: the charge that is in, when it is spent, and what its charges have taught. */
 export function PlaceCard({
@@ -37,9 +42,13 @@ export function PlaceCard({
   put: ReturnType<typeof useSender>['put'];
 }) {
   const { say } = useUnits();
+  const { plan, edit } = usePlan();
   const [doing, setDoing] = useState<'look' | 'change'>();
   const { state, stay, change, capacity, loadKg, factor } = life;
   const s = STATES[state];
+  const spent = capacity && loadKg !== undefined ? Math.min(1, loadKg / bandOf(capacity).mid) : 0;
+  const stage = stageById(plan, life.stageId);
+  const onLine = stage && 'spentShare' in stage.parameters ? stage.parameters.spentShare : spent;
   const learned = bandOf(factor);
   const on = (days: number): string =>
     days >= FAR || !Number.isFinite(days) ? 'more than a year off' : format(addDays(new Date(now), days), 'd MMM');
@@ -89,7 +98,7 @@ export function PlaceCard({
                   {say(bandOf(capacity).low, 'mass')} to {say(bandOf(capacity).high, 'mass')}
                 </span>,
               ],
-              ['So it is spent to', say(Math.min(1, loadKg / bandOf(capacity).mid), 'share')],
+              ['So it is spent to', say(spent, 'share')],
               [
                 'Last look',
                 stay.looks.length > 0
@@ -103,6 +112,15 @@ export function PlaceCard({
           {stay && (
             <button type="button" className="button" aria-expanded={doing === 'look'} onClick={toggle('look')}>
               I looked at it
+            </button>
+          )}
+          {stay && Math.abs(onLine - spent) > APART && (
+            <button
+              type="button"
+              className="button"
+              onClick={() => edit((p) => setParameter(p, life.stageId, 'spentShare', Math.round(spent * 100) / 100))}
+            >
+              The line has {say(onLine, 'share')}: set it to {say(spent, 'share')}
             </button>
           )}
           <button

@@ -5,6 +5,7 @@ import type { Stage } from '@/core/line/plan';
 import { pathTo, standing } from '@/core/line/runs';
 import { humidityAt } from '@/core/line/section';
 import { surroundingsAt } from '@/core/line/surroundings';
+import { surveyAtmosphericPa } from '@/core/line/survey';
 import { hoursPerWeek } from '@/core/line/working-time';
 import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import { FAMILIES } from '@/core/sizing/families';
@@ -23,6 +24,7 @@ export function DryersLink({ stage }: { stage: Stage }) {
   const room = surroundingsAt(plan, stage).roomTemperatureC;
   const question = new URLSearchParams({
     from: planId,
+    atm: String(surveyAtmosphericPa(plan.survey)),
     look: stage.kind,
     flow: String(volumeFlowM3PerS(air.dryAirKgPerS, FLOW_BASIS, 1)),
     load: String(working.loadedShare),

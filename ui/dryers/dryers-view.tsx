@@ -4,6 +4,7 @@ import { useQueryStates } from 'nuqs';
 import { familiesFor } from '@/core/sizing/families';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { AtmosphereProvider } from '@/ui/units/units';
 import { FamiliesTable } from './families-table';
 import { FamilySheet } from './family-sheet';
 import { BOUNDS, dutyOf, type Query, STATE } from './query';
@@ -16,42 +17,44 @@ export function DryersView() {
   const ask = asker(q, BOUNDS, set);
   const duty = dutyOf(q);
   return (
-    <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
-      <div>
-        <h1>Which dryer</h1>
-        <p className="text-quiet">Every family for the same air: how dry, what it loses, what a year of it costs.</p>
-      </div>
-      <section aria-label="Families side by side" className="grid items-start gap-6 lg:grid-cols-[19rem_1fr]">
-        <form
-          className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
-          onSubmit={(e) => e.preventDefault()}
-          aria-label="Air and duty"
-        >
-          <h2 className="col-span-full">Air and duty</h2>
-          {ask('flow', 'Air at most', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
-          {ask('load', 'On average, of that', 'share')}
-          {ask('c', 'Air comes in at', 'temperature')}
-          {ask('pa', 'Pressure', 'pressure')}
-          {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
-          {ask('want', 'Pressure dew point wanted', 'temperature')}
-          {ask('room', 'Room', 'temperature')}
-          {ask('hot', 'Room on the hottest day', 'temperature')}
-          {ask('cold', 'Room when it is coldest', 'temperature')}
-          {ask('after', 'Coldest pipe after it', 'temperature')}
-          {ask('hours', 'On, in a year', 'time')}
-          <ChoiceInput
-            id="oilfree"
-            label="Hot air of an oil-free compressor"
-            value={q.oilfree}
-            options={{ no: 'no', yes: 'yes, straight to the dryer' }}
-            onCommit={(oilfree) => set({ oilfree: oilfree as Query['oilfree'] })}
-          />
-        </form>
-        <div className="grid min-w-0 gap-6" aria-live="polite">
-          <FamiliesTable answers={familiesFor(duty)} look={q.look} onLook={(look) => set({ look })} />
-          <FamilySheet q={q} set={set} ask={ask} duty={duty} />
+    <AtmosphereProvider atmosphericPa={q.atm}>
+      <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
+        <div>
+          <h1>Which dryer</h1>
+          <p className="text-quiet">Every family for the same air: how dry, what it loses, what a year of it costs.</p>
         </div>
-      </section>
-    </div>
+        <section aria-label="Families side by side" className="grid items-start gap-6 lg:grid-cols-[19rem_1fr]">
+          <form
+            className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
+            onSubmit={(e) => e.preventDefault()}
+            aria-label="Air and duty"
+          >
+            <h2 className="col-span-full">Air and duty</h2>
+            {ask('flow', 'Air at most', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+            {ask('load', 'On average, of that', 'share')}
+            {ask('c', 'Air comes in at', 'temperature')}
+            {ask('pa', 'Pressure', 'pressure')}
+            {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
+            {ask('want', 'Pressure dew point wanted', 'temperature')}
+            {ask('room', 'Room', 'temperature')}
+            {ask('hot', 'Room on the hottest day', 'temperature')}
+            {ask('cold', 'Room when it is coldest', 'temperature')}
+            {ask('after', 'Coldest pipe after it', 'temperature')}
+            {ask('hours', 'On, in a year', 'time')}
+            <ChoiceInput
+              id="oilfree"
+              label="Hot air of an oil-free compressor"
+              value={q.oilfree}
+              options={{ no: 'no', yes: 'yes, straight to the dryer' }}
+              onCommit={(oilfree) => set({ oilfree: oilfree as Query['oilfree'] })}
+            />
+          </form>
+          <div className="grid min-w-0 gap-6" aria-live="polite">
+            <FamiliesTable answers={familiesFor(duty)} look={q.look} onLook={(look) => set({ look })} />
+            <FamilySheet q={q} set={set} ask={ask} duty={duty} />
+          </div>
+        </section>
+      </div>
+    </AtmosphereProvider>
   );
 }

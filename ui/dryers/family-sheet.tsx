@@ -35,7 +35,7 @@ export function FamilySheet({
           <h2>Bead cartridge</h2>
           <p>
             <Link
-              href={`/beads?${new URLSearchParams({ flow: String(q.flow * q.load), c: String(q.c), pa: String(q.pa), rh: String(q.rh) })}`}
+              href={`/beads?${new URLSearchParams({ flow: String(q.flow * q.load), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm) })}`}
               className="text-water underline underline-offset-4"
             >
               Size a cartridge for this air

@@ -100,7 +100,7 @@ export function HeatlessSheet({
       />
       <p>
         <Link
-          href={`/bed?${new URLSearchParams({ of: 'towers', first: 'alumina', kg: String(t.massKg), bore: String(t.boreM), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), cycle: String(q.cycle), purge: String(t.purge), want: String(q.want) })}`}
+          href={`/bed?${new URLSearchParams({ of: 'towers', first: 'alumina', kg: String(t.massKg), bore: String(t.boreM), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm), cycle: String(q.cycle), purge: String(t.purge), want: String(q.want) })}`}
           className="text-water underline underline-offset-4"
         >
           Look inside these towers, cycle after cycle

@@ -12,6 +12,8 @@ const HOUR = 3600;
 
 /** The question, as the address bar holds it; SI. */
 export const STATE = {
+  /** Of the place where the line stands; alone, at sea level. */
+  atm: parseAsFloat.withDefault(SEA_LEVEL_PA),
   flow: parseAsFloat.withDefault(100 * CFM),
   load: parseAsFloat.withDefault(0.6),
   c: parseAsFloat.withDefault(35),
@@ -36,6 +38,7 @@ type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof
 export type Ask = AskFor<Numbers>;
 
 export const BOUNDS: Bounds<Numbers> = {
+  atm: [5e4, 1.1e5],
   flow: [1e-4, 2],
   load: [0.05, 1],
   c: [5, 60],
@@ -58,7 +61,7 @@ export const dutyOf = (q: Query): DryerDuty => ({
   load: q.load,
   inletC: q.c,
   inletPa: q.pa,
-  atmosphericPa: SEA_LEVEL_PA,
+  atmosphericPa: q.atm,
   relativeHumidity: q.rh,
   roomC: q.room,
   hottestRoomC: q.hot,
