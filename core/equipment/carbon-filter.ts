@@ -21,6 +21,17 @@ const humidityOf = (air: AirStream): number =>
     air.basis,
   );
 
+/**
+ * Loaded seconds that a charge of carbon lasts: by its mass, the oil vapour that reaches it, and warmth.
+ * @param freeAirM3PerS of the air that passes
+ * @source capacity 10–20 % of its mass at 70 °F, halved with every 20 °F (estimate)
+ */
+export const carbonLastsS = (
+  p: { readonly carbonKg: number; readonly oilMgPerM3: number },
+  temperatureC: number,
+  freeAirM3PerS: number,
+): number => (p.carbonKg * 1e6 * capacity(temperatureC)) / (p.oilMgPerM3 * freeAirM3PerS);
+
 /** Takes up oil vapour and smell from air that is already clean and dry. */
 export const carbonFilter = defineKind({
   kind: 'carbon-filter',
@@ -66,7 +77,7 @@ export const carbonFilter = defineKind({
   },
   shows(inlet, p, around) {
     const humidity = humidityOf(inlet);
-    const seconds = (p.carbonKg * 1e6 * capacity(inlet.temperatureC)) / (p.oilMgPerM3 * freeAirM3PerS(inlet, around));
+    const seconds = carbonLastsS(p, inlet.temperatureC, freeAirM3PerS(inlet, around));
     return [
       { label: 'Lasts about', quantity: 'time', value: seconds },
       ...(humidity > TOO_HUMID

@@ -24,7 +24,8 @@ export const UNSURE = {
 export const FACTOR_BEFORE: Belief = { ln: 0, variance: UNSURE.place ** 2 };
 /** A front lower than this tells nothing yet (estimate). */
 export const LEAST_READ = 0.15;
-const Z80 = 1.2816; // half of a band of 80 %
+/** Half of a band of 80 % of a normal distribution, in standard deviations. */
+export const Z80 = 1.2816;
 
 /** Both sides of the band of 80 %, and the middle. */
 export const bandOf = (b: Belief): { low: number; mid: number; high: number } => {

@@ -98,9 +98,16 @@ function dayOf(from: ShopTime, to: ShopTime, is: (t: ShopTime) => boolean): Shop
   return shopTimeOf(ms);
 }
 
-/** Beads as good as new at every place: what comes to them does not hang on how far the last look found them spent. */
+/** Beads as good as new at every place, and every unit in its place: what comes to beads does not hang on how far the last look found them spent, nor what came on a unit being away now. */
 function asNew(plan: Plan): Plan {
-  return beadPlaces(plan).reduce((p, s) => setParameter(p, s.id, 'spentShare', 0), plan);
+  const here: Plan = { ...plan, units: plan.units.map((u) => ({ ...u, is: 'here' })) };
+  return beadPlaces(here).reduce((p, s) => setParameter(p, s.id, 'spentShare', 0), here);
+}
+
+/** Until when air can have come to a place: for ever, or until the unit that it is part of was carried away, when its hours were settled. */
+function airUntil(plan: Plan, place: BeadPlace, now: ShopTime): ShopTime | undefined {
+  const unit = unitById(plan, place.unit);
+  return unit?.form === 'portable' && unit.is === 'away' ? (unit.countedAt ?? now) : undefined;
 }
 
 /**
@@ -136,7 +143,7 @@ export function livesOf(
   const clock = loadedClock(line, entries, fromMs, days);
   const lives: PlaceLife[] = [];
   for (const [i, place] of places.entries()) {
-    const load = chargeLoad(line, run, place.id, clock);
+    const load = chargeLoad(line, run, place.id, clock, airUntil(plan, place, now));
     const before = pathTo(standing(line), place.id).at(-2);
     const air = before && section.at(before.id);
     const humidity = air ? Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa)) : 1;

@@ -22,12 +22,22 @@ export interface ChargeLoad {
  * Water that beads at a stage take up, hour by hour: what the walk leaves there in the weather of that day of the year, by the working time
  * of that very date.
  * @param run of a year of weather; left out, the air of the survey counts all year
+ * @param until no air comes after it
  */
-export function chargeLoad(plan: Plan, run: WeatherRun | undefined, stageId: string, clock: LoadedClock): ChargeLoad {
+export function chargeLoad(
+  plan: Plan,
+  run: WeatherRun | undefined,
+  stageId: string,
+  clock: LoadedClock,
+  until?: ShopTime,
+): ChargeLoad {
+  const untilMs = until === undefined ? Number.POSITIVE_INFINITY : shopTimeMs(until);
   const always = run ? 0 : (walk(standing(plan)).at(stageId)?.adsorbedKgPerS ?? 0);
   const series = run && seriesOf(plan, run, { of: 'adsorbed', stageId })?.values;
   const rate = (h: number): number => (run ? series?.[hourOf(clock.startMs + h * HOUR_MS)] || 0 : always);
-  const kg = new Sum(clock.startMs, clock.load.length, (h) => rate(h) * (clock.load[h] as number) * 3600);
+  const kg = new Sum(clock.startMs, clock.load.length, (h) =>
+    clock.startMs + h * HOUR_MS < untilMs ? rate(h) * (clock.load[h] as number) * 3600 : 0,
+  );
   return {
     kgBetween: (from, to) => clock.factor * kg.between(shopTimeMs(from), shopTimeMs(to)),
     daily: (from, n) => {

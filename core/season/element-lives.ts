@@ -1,9 +1,12 @@
 import { priceOf } from '../cost/money';
+import { carbonLastsS } from '../equipment/carbon-filter';
+import { freeAirM3PerS } from '../equipment/free-air';
 import { pumpsOf, SHARE_PER_PA } from '../flow/waterfall';
-import { shownBy } from '../line/explain';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, standing } from '../line/runs';
 import type { Section } from '../line/section';
+import { surroundingsAt } from '../line/surroundings';
+import { Z80 } from '../media/charge-life';
 import { cheapestChangeH, type Growth, growthOf } from '../media/element-life';
 import { type LoggedEntry, standingEntries } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
@@ -35,6 +38,8 @@ export interface ElementLife {
   readonly growth?: Growth;
   /** Days that ask for a change, the earliest first; those beyond four years are left out. */
   readonly days: readonly { readonly reason: ChangeReason; readonly on: ShopTime }[];
+  /** Between these its drop is at the limit, four times in five, by how surely it rises; the second left out where it may never be. */
+  readonly dropBand?: readonly [early: ShopTime | undefined, late: ShopTime | undefined];
 }
 
 /**
@@ -90,8 +95,8 @@ export function elementLives(
       };
       const rises = growth && growth.perH * cleanPa > 0 ? growth.perH * cleanPa : undefined;
       const oilS =
-        stage.kind === 'carbon-filter'
-          ? shownBy(plan, section, stage).find((x) => x.label === 'Lasts about')?.value
+        stage.kind === 'carbon-filter' && before
+          ? carbonLastsS(stage.parameters, before.temperatureC, freeAirM3PerS(before, surroundingsAt(plan, stage)))
           : undefined;
       const all: [ChangeReason, ShopTime | undefined][] = [
         ['drop', after(rises && every.dropPa && every.dropPa / rises)],
@@ -100,6 +105,10 @@ export function elementLives(
         ['oil', after(oilS && oilS / 3600)],
         ['cheapest', after(rises && cheapestChangeH(priceOf(plan.money, stage.kind).price.yearly, rises, perPaH))],
       ];
+      const limitAt = (perH: number): ShopTime | undefined =>
+        every.dropPa && perH > 0 ? after(every.dropPa / (perH * cleanPa)) : undefined;
+      const dropBand =
+        growth && rises && ([limitAt(growth.perH + Z80 * growth.sd), limitAt(growth.perH - Z80 * growth.sd)] as const);
       return {
         stage,
         wet,
@@ -107,6 +116,7 @@ export function elementLives(
         loadedH: loadedH(since, now),
         cleanPa,
         ...(growth && { growth }),
+        ...(dropBand && { dropBand }),
         days: all
           .flatMap(([reason, on]) => (on === undefined ? [] : [{ reason, on }]))
           .toSorted((a, b) => a.on.localeCompare(b.on)),

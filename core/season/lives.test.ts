@@ -1,4 +1,5 @@
 import { DEMO_STAGES, demoPlan } from '../../db/demo';
+import { carbonLastsS } from '../equipment/carbon-filter';
 import { walk } from '../line/walk';
 import { cheapestChangeH, growthOf } from '../media/element-life';
 import { chargeSchema } from '../record/charge';
@@ -55,10 +56,19 @@ test('an element in the line: a drop that doubled in half its way asks for a cha
   const on = (reason: string) => life?.days.find((d) => d.reason === reason)?.on ?? '';
   expect(on('calendar')).toBe('2027-01-05T08:00');
   expect(on('drop') < on('calendar')).toBe(true);
+  const [early, late] = life?.dropBand ?? [];
+  expect((early ?? '9') <= on('drop') && on('drop') <= (late ?? '9')).toBe(true);
   // A gauge that reads half the growth puts the day off.
   const slower = of([log[0] as LoggedEntry, read('2026-02-05T08:00', 2), read('2026-03-05T08:00', 3)]);
   expect((slower?.days.find((d) => d.reason === 'drop')?.on ?? '') > on('drop')).toBe(true);
   expect(of([])?.days).toEqual([]);
+});
+
+test('carbon lasts half as long for each 20 °F (handbook of practice), and 15 % of its mass in oil at 70 °F', () => {
+  const carbon = { carbonKg: 1, oilMgPerM3: 0.3 };
+  // 150 g of oil at 0.3 mg/m³ and 0.01 m³/s: 5·10⁷ s (by hand).
+  expect(carbonLastsS(carbon, 21, 0.01)).toBeCloseTo(5e7, -3);
+  expect(carbonLastsS(carbon, 21 + 11.1, 0.01)).toBeCloseTo(2.5e7, -3);
 });
 
 test('an hour meter that ran twice as fast as reckoned doubles the water; a meter of another pump’s age does not matter', () => {
@@ -102,6 +112,23 @@ test('a charge that is weighed tells how much of the book’s water is in it; on
   expect(half?.capacity?.ln).toBeGreaterThan(between[0] - 0.05);
   expect(half?.capacity?.ln).toBeLessThan(between[1] + 0.05);
   expect(life([put, weigh(8.9)])?.capacity).toEqual(bare?.capacity);
+});
+
+test('a portable unit keeps the water that came while it was here, and gets none while it is away', () => {
+  const unit = { id: 'cart', name: 'Cart', form: 'portable', is: 'here', usedS: 0, countedAt: null } as const;
+  const carried = (change: object) => ({
+    ...plan,
+    stages: plan.stages.map((s) => (s.id === DEMO_STAGES.beads ? { ...s, unit: 'cart' } : s)),
+    units: [{ ...unit, ...change }],
+  });
+  const put = entry('2026-01-12T07:00', { kind: 'change', stageId: DEMO_STAGES.beads });
+  const load = (change: object, now: string) => livesOf(carried(change), undefined, [], [put], now)?.[0];
+  const here = load({}, '2026-02-02T00:00');
+  const away = load({ is: 'away', countedAt: '2026-02-02T00:00' }, '2026-02-20T00:00');
+  expect(here?.loadKg).toBeGreaterThan(0);
+  expect(away?.loadKg).toBeCloseTo(here?.loadKg ?? 0, 12);
+  expect(away?.change?.days[1]).toBe(Number.POSITIVE_INFINITY);
+  expect(away?.name).toContain('Cart');
 });
 
 test('a dead drain before the beads sends them more water, and the chilled dryer’s most', () => {

@@ -1,7 +1,11 @@
+import { dewPointFromVapourPressureC } from '../air/dew-point';
+import { vapourFractionFromRelativeHumidity } from '../air/humidity';
+import { saturationPressurePa } from '../air/saturation';
 import { BULK_KG_PER_M3 } from '../media/isotherm';
 import { CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../media/size-cartridge';
 import { HEAT_OF_UPTAKE } from '../media/uptake';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
+import { bedShape } from './bed-shape';
 import { CFM, type DryerDuty, freeAirM3PerS, KWH_PER_KG_AIR } from './dryer-duty';
 
 /** Twin towers that heat dries. */
@@ -22,7 +26,8 @@ interface Practice {
   readonly purge: number;
   readonly halfH: number;
   readonly contactS: number;
-  readonly reachesC: number;
+  /** Left out: it floats. */
+  readonly reachesC?: number;
 }
 const per100Cfm = (kW: number): number => (kW * 1000) / (100 * CFM);
 /** Handbook of practice (recalled, estimates): heated 1.0–1.5 kW and 5–8 %, blower 2.5–3.5 kW and 0–3 %, heat of compression 0.2–0.5 kW and 0–2 %; split flow an estimate. */
@@ -57,7 +62,6 @@ const PRACTICE: Record<Heated, Practice> = {
     purge: 0.01,
     halfH: 1,
     contactS: CONTACT_FOR_DEEP_S,
-    reachesC: -20,
   },
 };
 /** Air that heats a bed (common practice). */
@@ -66,6 +70,25 @@ export const HEATS_TO_C = 180;
 const WORKING_SHARE = 0.07;
 const BED = { heatCapacity: 900, steelPerBeads: 0.5, steelHeat: 500 }; // J/(kg·K) reference group 12 and handbook; steel an estimate
 const REPRESSURISES_S = 300; // slowly, so that no bed is lifted (estimate)
+/** Hot air of an oil-free compressor as it reaches the bed: 300 °F (handbook of practice, where such a dryer works well). */
+export const DISCHARGE_C = 149;
+const ROOM_RH = 0.6; // of the air that the compressor draws (estimate)
+const DRIEST_C = -40; // −4 to −40, floating (handbook of practice)
+
+/**
+ * Pressure dew point behind a dryer that the heat of compression dries, °C: its bed is in balance with the hot air that dried it, and leaves that humidity
+ * in the cooled air.
+ * @source vapour of the room’s air, or of the air that enters if that is more; RH = x·p / e_s(149 °C), then at the inlet’s temperature
+ */
+export function floatingDewPointC(
+  duty: Pick<DryerDuty, 'roomC' | 'inletC' | 'inletPa' | 'atmosphericPa' | 'relativeHumidity'>,
+): number {
+  const drawn = vapourFractionFromRelativeHumidity(ROOM_RH, duty.roomC, duty.atmosphericPa);
+  const enters = vapourFractionFromRelativeHumidity(duty.relativeHumidity, duty.inletC, duty.inletPa);
+  const hotRh = (Math.max(drawn, enters) * duty.inletPa) / saturationPressurePa(DISCHARGE_C);
+  return Math.max(DRIEST_C, dewPointFromVapourPressureC(Math.min(1, hotRh) * saturationPressurePa(duty.inletC)));
+}
+
 /** What no dryer undercuts: the heat that beads hold water with, kWh a kilogram. */
 export const LEAST_KWH_PER_KG = HEAT_OF_UPTAKE / 3.6e6;
 
@@ -79,7 +102,8 @@ export const LEAST_KWH_PER_KG = HEAT_OF_UPTAKE / 3.6e6;
 export function sizeHeated(kind: Heated, duty: DryerDuty) {
   const p = PRACTICE[kind];
   const rated = freeAirM3PerS(duty);
-  const waterKgPerS = waterLoadKgPerS(duty, p.reachesC);
+  const reachesC = p.reachesC ?? floatingDewPointC(duty);
+  const waterKgPerS = waterLoadKgPerS(duty, reachesC);
   const waterKg = waterKgPerS * p.halfH * 3600;
   const bulk = BULK_KG_PER_M3.alumina;
   const actualM3PerS = duty.dryAirKgPerS / dryAirDensityKgPerM3(duty.inletPa, duty.inletC, 0);
@@ -108,6 +132,7 @@ export function sizeHeated(kind: Heated, duty: DryerDuty) {
         : Number.POSITIVE_INFINITY,
     /** Until both towers were dried once. */
     startsInH: 2 * p.halfH,
-    reachesC: p.reachesC,
+    reachesC,
+    ...bedShape(massKg, bulk, duty),
   };
 }

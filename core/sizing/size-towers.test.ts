@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { checksOf, expectCheck } from '../test/reference';
-import { bedLossPaPerM, liftsAtMPerS, purgeShare, sizeTowers } from './size-towers';
+import { bedLossPaPerM, liftsAtMPerS } from './bed-shape';
+import { purgeShare, sizeTowers } from './size-towers';
 
 const PSI = 6894.757;
 

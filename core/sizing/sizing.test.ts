@@ -94,6 +94,22 @@ test('no dryer of beads undercuts the heat that holds the water, but by heat tha
   expect(blower.heaterW * blower.heatingH * 3600).toBeGreaterThan(blower.bedJ);
 });
 
+test('heat of compression floats between −40 and −4 °C with room and inlet (handbook of practice), and is drier where these are cooler', () => {
+  const at = (roomC: number, inletC: number) =>
+    sizeHeated('heat-of-compression-tower', duty(500, { roomC, inletC })).reachesC;
+  for (const [roomC, inletC] of [
+    [10, 20],
+    [25, 35],
+    [32, 38],
+  ] as const) {
+    expect(at(roomC, inletC)).toBeGreaterThanOrEqual(-40);
+    expect(at(roomC, inletC)).toBeLessThan(-4);
+  }
+  expect(at(10, 20)).toBeLessThan(at(25, 35));
+  // By hand: room 25 °C, 60 %: 1.90 kPa of 101.3; at 790.8 kPa 14.8 kPa; of 462 kPa at 149 °C 3.2 %; of 5.63 kPa at 35 °C 181 Pa: −14 °C over ice (steam tables).
+  expect(Math.abs(at(25, 35) + 14)).toBeLessThan(0.3);
+});
+
 test('who is told what: spray at 38 °F, instruments at −40, a cold shed, a hot salt bed, a little air', () => {
   const fits = (d: DryerDuty) => familiesFor(d).filter((a) => a.not.length === 0);
   const mild = { inletC: 32, roomC: 25, hottestRoomC: 30 };

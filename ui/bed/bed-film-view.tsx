@@ -4,7 +4,7 @@ import { Pause, Play } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { dryAirDensityKgPerM3 } from '@/core/quantity/flow-basis';
 import { spell } from '@/core/quantity/spell';
-import { liftsAtMPerS } from '@/core/sizing/size-towers';
+import { liftsAtMPerS } from '@/core/sizing/bed-shape';
 import { Drag } from '@/ui/forms/drag';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';

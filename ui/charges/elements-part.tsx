@@ -16,6 +16,8 @@ const WHY: Record<ChangeReason, string> = {
   cheapest: 'a new one costs less than its pressure',
 };
 
+const sayOn = (at: string | undefined): string => (at ? format(new Date(at), 'd MMM yyyy') : 'never');
+
 /** Elements and carbon: what has loaded them, and the days that ask for new ones. */
 export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]; now: string }) {
   const { plan, section } = usePlan();
@@ -26,7 +28,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]
     <section aria-label="Elements and carbon" className="grid gap-2">
       <h2>Elements and carbon</h2>
       <ul className="border-t border-hairline">
-        {lives.map(({ stage, wet, since, loadedH, cleanPa, growth, days }) => {
+        {lives.map(({ stage, wet, since, loadedH, cleanPa, growth, days, dropBand }) => {
           const [first, ...later] = days;
           const due = first && first.on <= now;
           const rise = growth && loadedH ? growth.perH * loadedH : 0;
@@ -47,6 +49,11 @@ export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]
                       {due ? '▲ Change it now' : `Change it about ${format(new Date(first.on), 'd MMM yyyy')}`}
                     </span>
                     : {WHY[first.reason]}
+                    {first.reason === 'drop' && dropBand && (
+                      <span className="text-quiet">
+                        , between {sayOn(dropBand[0])} and {sayOn(dropBand[1])}, four times in five
+                      </span>
+                    )}
                   </p>
                 )}
                 <p className="text-[0.88rem] text-quiet">

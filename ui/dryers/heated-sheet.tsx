@@ -58,6 +58,20 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
           ['It is brought to pressure in', spell(s.switchingH * 3600)],
           ['Water in each turn', <Amount key="w" si={s.waterKg} quantity="mass" />],
           ['Beads in each tower', <Amount key="m" si={s.massKg} quantity="mass" />],
+          ['Dew point it reaches', <Amount key="d" si={s.reachesC} quantity="temperature" />],
+          [
+            'Each tower, bore × bed',
+            <span key="b">
+              <Amount si={s.boreM} quantity="size" /> × <Amount si={s.heightM} quantity="size" />
+            </span>,
+          ],
+          [
+            'Air rises at, and lifts the bed at',
+            <span key="v">
+              <Amount si={s.velocityMPerS} quantity="speed" />, <Amount si={s.liftsAtMPerS} quantity="speed" />
+            </span>,
+          ],
+          ['Bed takes', <Amount key="p" si={s.lossPa} quantity="pressureDifference" />],
           ['Heat that a bed asks each turn', `${(s.bedJ / 3.6e6).toPrecision(2)} kWh`],
           ['Dew point from the start, after', spell(s.startsInH * 3600)],
         ]}

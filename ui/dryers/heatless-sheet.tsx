@@ -76,6 +76,7 @@ export function HeatlessSheet({
           ['Purge in practice', say(t.purge, 'share')],
           ['At this load, fixed orifice', say(t.purgeFixed, 'share')],
           ['At this load, cycle stretched by dew point', say(t.purge, 'share')],
+          ['… to a whole cycle of about', spell(Math.round(t.stretchedS / 10) * 10)],
           ['Water in each half cycle', <Amount key="w" si={t.waterKg} quantity="mass" />],
           [`Beads in each tower, by ${t.by}`, <Amount key="m" si={t.massKg} quantity="mass" />],
           [
