@@ -1,20 +1,11 @@
 import assert from 'node:assert/strict';
-import { type BedDuty, runCartridge, runTwinTower } from '../core/media/bed-runs';
+import type { BedDuty } from '../core/media/bed-film';
+import { runCartridge, runTwinTower } from '../core/media/bed-runs';
+import { bestMs } from './best-ms';
 
 // The inside of a bed: an eight-hour day on a cartridge of 200 cells, and two heatless towers to the cycle that repeats. Each against its limit,
 // and against the same bed cut into half as many cells: twice the cells may cost at most three times the time.
-const ROUNDS = 7;
 const WITHIN = { day: 300, towers: 5000 } as const;
-
-function bestMs(job: () => void): number {
-  let best = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < ROUNDS; i++) {
-    const start = performance.now();
-    job();
-    best = Math.min(best, performance.now() - start);
-  }
-  return best;
-}
 
 const duty: BedDuty = {
   layers: [{ medium: 'gel', massKg: 5 }],

@@ -3,27 +3,19 @@ import { packed, prepare } from '../core/line/prepare';
 import { allStages } from '../core/line/runs';
 import { surroundingsOf } from '../core/line/surroundings';
 import { walk, walkPrepared } from '../core/line/walk';
+import { bestMs } from './best-ms';
 import { fortyStages } from './forty-stage-plan';
 
 // A line of some forty stages and twelve branches: how often it is walked in a second, what preparing it once saves, and
 // what judging all outlets costs in walks. One thread; times are the best of several.
-function bestMs(job: () => void, times: number): number {
-  let best = Number.POSITIVE_INFINITY;
-  for (let round = 0; round < 10; round++) {
-    const start = performance.now();
-    for (let i = 0; i < times; i++) job();
-    best = Math.min(best, (performance.now() - start) / times);
-  }
-  return best;
-}
 const plan = fortyStages();
 const line = packed(prepare(plan));
 const around = surroundingsOf(plan);
 const figures = walk(plan).figures;
 const section = walk(plan);
-const once = bestMs(() => walkPrepared(line, around, figures), 200);
-const anew = bestMs(() => walk(plan), 50);
-const judging = bestMs(() => judgeOutlets(plan, section), 2);
+const once = bestMs(() => walkPrepared(line, around, figures), 10, 200);
+const anew = bestMs(() => walk(plan), 10, 50);
+const judging = bestMs(() => judgeOutlets(plan, section), 10, 2);
 const outlets = allStages(plan).filter((s) => s.kind === 'outlet').length;
 
 console.log(`${allStages(plan).length} stages, ${plan.branches.length} branches, ${outlets} outlets`);

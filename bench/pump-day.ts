@@ -6,6 +6,7 @@ import { surroundingsOf } from '../core/line/surroundings';
 import { walkPrepared } from '../core/line/walk';
 import { simulateDay } from '../core/pump/day';
 import { demoPlan } from '../db/demo';
+import { bestMs } from './best-ms';
 
 const BUDGET_MS = 300;
 const KINDS = [
@@ -20,16 +21,6 @@ const KINDS = [
 ] as const;
 const stages = KINDS.map((kind, i) => newStage(kind, `s${i}`)) as Stage[];
 const plan: Plan = { ...demoPlan(), stages, branches: [] };
-
-function bestMs(work: () => void, rounds: number): number {
-  let best = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < rounds; i++) {
-    const from = performance.now();
-    work();
-    best = Math.min(best, performance.now() - from);
-  }
-  return best;
-}
 
 const dayMs = bestMs(() => simulateDay(plan), 8);
 const day = simulateDay(plan);

@@ -8,23 +8,13 @@ import { surveyAtmosphericPa } from '../core/line/survey';
 import { runWeather } from '../core/season/run-weather';
 import { caughtInAll } from '../core/season/series';
 import { syntheticYear } from '../db/demo-weather';
+import { bestMs } from './best-ms';
 import { fortyStages } from './forty-stage-plan';
 
 // A year of 8,760 hours: an eight-stage line beside the same year through psychrolib’s functions, and a line of forty
 // stages. Both sides in this run, on the same weather; the water caught is held to agree.
 psychrolib.SetUnitSystem(psychrolib.SI);
-const ROUNDS = 9;
 const WITHIN = { eight: 150, forty: 3000 } as const;
-
-function bestMs(job: () => void): number {
-  let best = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < ROUNDS; i++) {
-    const start = performance.now();
-    job();
-    best = Math.min(best, performance.now() - start);
-  }
-  return best;
-}
 
 const { hours } = syntheticYear('year', readFileSync('weather/merrow-delta-humid.synthetic.epw', 'utf8'));
 const stage = <K extends Stage['kind']>(kind: K, parameters: object = {}): Stage => {

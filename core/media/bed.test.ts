@@ -1,6 +1,7 @@
 import { saturatedHumidityRatio } from '../air/humidity';
 import { checksOf, expectCheck } from '../test/reference';
 import { type Bed, type BedAir, BedColumn } from './bed';
+import { type BedDuty, NoBed } from './bed-film';
 import {
   BED_MEDIA,
   type BedMediumName,
@@ -10,7 +11,7 @@ import {
   toth,
   warmthFactor,
 } from './bed-media';
-import { type BedDuty, NoBed, runCartridge, runTwinTower } from './bed-runs';
+import { runCartridge, runTwinTower } from './bed-runs';
 
 /** Complementary error function, Abramowitz & Stegun 7.1.26, within 1.5e-7. */
 function erfc(x: number): number {

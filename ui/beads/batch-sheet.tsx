@@ -5,6 +5,7 @@ import { MEDIA, type Medium } from '@/core/media/isotherm';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Sheet } from '@/ui/primitives/sheet';
 import { useUnits } from '@/ui/units/units';
 import { DryingTimer } from './drying-timer';
 import type { Ask, Query } from './query';
@@ -32,121 +33,121 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
     { name: 'Suits these beads', ...suits },
   ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
   return (
-    <section id="dry" aria-label="Drying a charge" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="Batch and oven"
-      >
-        <h2>Dry a spent charge</h2>
-        {q.medium === 'silica' && (
+    <Sheet
+      id="dry"
+      label="Drying a charge"
+      title="Dry a spent charge"
+      asks="Batch and oven"
+      fields={
+        <>
+          {q.medium === 'silica' && (
+            <ChoiceInput
+              id="dyed"
+              label="Some beads change colour"
+              value={q.dyed}
+              options={YES_NO}
+              onCommit={(dyed) => set({ dyed: dyed as Query['dyed'] })}
+            />
+          )}
           <ChoiceInput
-            id="dyed"
-            label="Some beads change colour"
-            value={q.dyed}
-            options={YES_NO}
-            onCommit={(dyed) => set({ dyed: dyed as Query['dyed'] })}
+            id="tray"
+            label="In the tray are"
+            value={q.tray}
+            options={TRAY}
+            onCommit={(tray) => set({ tray: tray as Query['tray'] })}
           />
-        )}
-        <ChoiceInput
-          id="tray"
-          label="In the tray are"
-          value={q.tray}
-          options={TRAY}
-          onCommit={(tray) => set({ tray: tray as Query['tray'] })}
-        />
-        {ask('loaded', 'Water in them, of their dry weight', 'share', 'Weigh it: (wet − dry) ÷ dry.')}
-        {ask('layer', 'Layer on the tray', 'size')}
-        {ask('oven', 'Oven at', 'temperature')}
-        {ask('hours', 'For', 'time')}
-      </form>
-      <div className="grid min-w-0 gap-4" aria-live="polite">
-        {result.refused ? (
-          <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-            {result.refused}
-          </p>
-        ) : (
-          <div>
-            <p className="text-[1.6rem] font-bold leading-tight">
-              Leaves {say(result.leaves, 'share')} of water{' '}
-              <span className="text-[1.05rem] font-normal text-quiet">
-                in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
-              </span>
-            </p>
-            {result.ruins && <p className="font-semibold text-brick">▲ {result.ruins}</p>}
-            <p>{result.says}</p>
-            {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
-              <button
-                type="button"
-                className="button mt-1"
-                onClick={() => set({ oven: suits.ovenC, hours: suits.hours * 3600 })}
-              >
-                Set what suits: {say(suits.ovenC, 'temperature')}, {spell(suits.hours * 3600)}
-              </button>
-            )}
-            {q.layer > LAYER_MOST_M && (
-              <p className="text-amber">◆ Thicker than {say(LAYER_MOST_M, 'size')}: the bottom stays wet. Spread it.</p>
-            )}
-          </div>
-        )}
-        {q.tray === 'clean' && (
-          <div className="overflow-x-auto">
-            <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
-              <thead>
-                <tr className="eyebrow">
-                  <td />
-                  {['Oven', 'Time', 'Leaves', 'About needs'].map((h) => (
-                    <th
-                      key={h}
-                      scope="col"
-                      className={`px-2 pb-1 text-right ${h === 'About needs' ? 'max-sm:hidden' : ''}`}
-                    >
-                      {h}
-                    </th>
-                  ))}
-                  <td />
-                </tr>
-              </thead>
-              <tbody>
-                {ways.map((way) => (
-                  <tr key={`${way.name}${way.ovenC}`} className="border-t border-hairline">
-                    <th scope="row" className="py-1.5 pr-2 text-left font-normal">
-                      {way.name}
-                    </th>
-                    <td className="px-2 text-right whitespace-nowrap">{say(way.ovenC, 'temperature')}</td>
-                    <td className="px-2 text-right whitespace-nowrap">{spell(way.hours * 3600)}</td>
-                    <td className="px-2 text-right font-semibold whitespace-nowrap">
-                      {way.result.refused ? '–' : say(way.result.leaves, 'share')}
-                    </td>
-                    <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
-                      {way.result.refused ? '–' : spell(Math.round(way.result.hoursNeeded * 4) * 900)}
-                    </td>
-                    <td className="pl-2 text-[0.88rem] whitespace-nowrap">
-                      {way.result.refused ? (
-                        <span className="text-brick">▲ useless</span>
-                      ) : way.result.ruins ? (
-                        <span className="text-brick">▲ ruins it</span>
-                      ) : way.ovenC < suits.leastC - 0.5 ? (
-                        <span className="text-amber">◆ in part</span>
-                      ) : (
-                        <span className="text-water">● fit</span>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
-        )}
-        {q.tray === 'clean' && <QuotedTable batch={batch} />}
-        {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
-        <p className="text-[0.85rem] text-quiet">
-          The end is told by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it takes
-          back a hundredth in half an hour. An oven or dehydrator of its own, never one for food. Times are an order of
-          magnitude, from the heat that air gives a tray; the maker’s sheet of the beads wins.
+          {ask('loaded', 'Water in them, of their dry weight', 'share', 'Weigh it: (wet − dry) ÷ dry.')}
+          {ask('layer', 'Layer on the tray', 'size')}
+          {ask('oven', 'Oven at', 'temperature')}
+          {ask('hours', 'For', 'time')}
+        </>
+      }
+    >
+      {result.refused ? (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {result.refused}
         </p>
-        <Cautions ids={['C22', ...(batch.oily ? ['C26'] : []), ...(batch.dyed ? ['C23'] : []), 'C24']} />
-      </div>
-    </section>
+      ) : (
+        <div>
+          <p className="text-[1.6rem] font-bold leading-tight">
+            Leaves {say(result.leaves, 'share')} of water{' '}
+            <span className="text-[1.05rem] font-normal text-quiet">
+              in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
+            </span>
+          </p>
+          {result.ruins && <p className="font-semibold text-brick">▲ {result.ruins}</p>}
+          <p>{result.says}</p>
+          {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
+            <button
+              type="button"
+              className="button mt-1"
+              onClick={() => set({ oven: suits.ovenC, hours: suits.hours * 3600 })}
+            >
+              Set what suits: {say(suits.ovenC, 'temperature')}, {spell(suits.hours * 3600)}
+            </button>
+          )}
+          {q.layer > LAYER_MOST_M && (
+            <p className="text-amber">◆ Thicker than {say(LAYER_MOST_M, 'size')}: the bottom stays wet. Spread it.</p>
+          )}
+        </div>
+      )}
+      {q.tray === 'clean' && (
+        <div className="overflow-x-auto">
+          <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
+            <thead>
+              <tr className="eyebrow">
+                <td />
+                {['Oven', 'Time', 'Leaves', 'About needs'].map((h) => (
+                  <th
+                    key={h}
+                    scope="col"
+                    className={`px-2 pb-1 text-right ${h === 'About needs' ? 'max-sm:hidden' : ''}`}
+                  >
+                    {h}
+                  </th>
+                ))}
+                <td />
+              </tr>
+            </thead>
+            <tbody>
+              {ways.map((way) => (
+                <tr key={`${way.name}${way.ovenC}`} className="border-t border-hairline">
+                  <th scope="row" className="py-1.5 pr-2 text-left font-normal">
+                    {way.name}
+                  </th>
+                  <td className="px-2 text-right whitespace-nowrap">{say(way.ovenC, 'temperature')}</td>
+                  <td className="px-2 text-right whitespace-nowrap">{spell(way.hours * 3600)}</td>
+                  <td className="px-2 text-right font-semibold whitespace-nowrap">
+                    {way.result.refused ? '–' : say(way.result.leaves, 'share')}
+                  </td>
+                  <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
+                    {way.result.refused ? '–' : spell(Math.round(way.result.hoursNeeded * 4) * 900)}
+                  </td>
+                  <td className="pl-2 text-[0.88rem] whitespace-nowrap">
+                    {way.result.refused ? (
+                      <span className="text-brick">▲ useless</span>
+                    ) : way.result.ruins ? (
+                      <span className="text-brick">▲ ruins it</span>
+                    ) : way.ovenC < suits.leastC - 0.5 ? (
+                      <span className="text-amber">◆ in part</span>
+                    ) : (
+                      <span className="text-water">● fit</span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {q.tray === 'clean' && <QuotedTable batch={batch} />}
+      {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
+      <p className="text-[0.85rem] text-quiet">
+        The end is told by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it takes
+        back a hundredth in half an hour. An oven or dehydrator of its own, never one for food. Times are an order of
+        magnitude, from the heat that air gives a tray; the maker’s sheet of the beads wins.
+      </p>
+      <Cautions ids={['C22', ...(batch.oily ? ['C26'] : []), ...(batch.dyed ? ['C23'] : []), 'C24']} />
+    </Sheet>
   );
 }

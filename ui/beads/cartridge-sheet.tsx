@@ -9,6 +9,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures } from '@/ui/primitives/figures';
+import { Sheet } from '@/ui/primitives/sheet';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, type Query } from './query';
 
@@ -31,94 +32,94 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
   const perDay = q.day / 3600;
   const spares = sparesOf(size.hours, perDay);
   return (
-    <section id="size" aria-label="A charge of beads" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="Beads and air"
-      >
-        <h2>Beads and air</h2>
-        <ChoiceInput
-          id="medium"
-          label="Beads"
-          value={q.medium}
-          options={MEDIA}
-          onCommit={(medium) => set({ medium: medium as Medium })}
-        />
-        {ask('kg', 'Dry beads', 'mass')}
-        {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
-        {ask('day', 'It flows, of a working day', 'time')}
-        {ask('c', 'Air comes in at', 'temperature')}
-        {ask('pa', 'Pressure', 'pressure')}
-        {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
-      </form>
-      <div className="grid min-w-0 gap-4" aria-live="polite">
-        <div>
-          <p className={`font-semibold ${worth.look}`}>
-            {worth.mark} {worth.word}
-          </p>
-          <p className="text-[1.6rem] font-bold leading-tight">
-            Spent after {hoursInWords(size.hours)} of air
-            {Number.isFinite(size.days) && (
-              <span className="text-[1.05rem] font-normal text-quiet">
-                {' '}
-                {size.days < 1
-                  ? 'within a working day'
-                  : size.days > 500
-                    ? 'years of work'
-                    : `${Math.floor(size.days)} working ${Math.floor(size.days) === 1 ? 'day' : 'days'}`}
-              </span>
-            )}
-          </p>
-          <p>{size.because}</p>
-          {size.warnings.map((w) => (
-            <p key={w} className="text-amber">
-              ◆ {w}
-            </p>
-          ))}
-        </div>
-        {size.upstream.length > 0 && (
-          <table className="w-full max-w-lg">
-            <caption className="eyebrow pb-1 text-left">The same charge, if upstream</caption>
-            <tbody>
-              {size.upstream.map((u) => (
-                <tr key={u.says} className="border-t border-hairline">
-                  <th scope="row" className="py-1.5 text-left font-normal">
-                    {u.says}
-                  </th>
-                  <td className="py-1.5 pl-3 text-right font-semibold whitespace-nowrap">{hoursInWords(u.hours)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-        <Figures
-          rows={[
-            ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
-            ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
-            [
-              `Beads that last five days of ${say(perDay * 3600, 'time')}`,
-              <Amount key="m" si={size.weekKg} quantity="mass" />,
-            ],
-            ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
-            ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
-          ]}
-        />
-        <p>
-          <Link
-            href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm) })}`}
-            className="text-water underline underline-offset-4"
-          >
-            Look inside this bed
-          </Link>
+    <Sheet
+      id="size"
+      label="A charge of beads"
+      title="Beads and air"
+      asks="Beads and air"
+      fields={
+        <>
+          <ChoiceInput
+            id="medium"
+            label="Beads"
+            value={q.medium}
+            options={MEDIA}
+            onCommit={(medium) => set({ medium: medium as Medium })}
+          />
+          {ask('kg', 'Dry beads', 'mass')}
+          {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+          {ask('day', 'It flows, of a working day', 'time')}
+          {ask('c', 'Air comes in at', 'temperature')}
+          {ask('pa', 'Pressure', 'pressure')}
+          {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
+        </>
+      }
+    >
+      <div>
+        <p className={`font-semibold ${worth.look}`}>
+          {worth.mark} {worth.word}
         </p>
-        <p className="text-[0.85rem] text-quiet">
-          Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half
-          as much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far
-          from −40. Beads shed dust: a dust filter belongs behind them.
+        <p className="text-[1.6rem] font-bold leading-tight">
+          Spent after {hoursInWords(size.hours)} of air
+          {Number.isFinite(size.days) && (
+            <span className="text-[1.05rem] font-normal text-quiet">
+              {' '}
+              {size.days < 1
+                ? 'within a working day'
+                : size.days > 500
+                  ? 'years of work'
+                  : `${Math.floor(size.days)} working ${Math.floor(size.days) === 1 ? 'day' : 'days'}`}
+            </span>
+          )}
         </p>
-        <Cautions ids={['C07', 'C21', 'C24']} />
+        <p>{size.because}</p>
+        {size.warnings.map((w) => (
+          <p key={w} className="text-amber">
+            ◆ {w}
+          </p>
+        ))}
       </div>
-    </section>
+      {size.upstream.length > 0 && (
+        <table className="w-full max-w-lg">
+          <caption className="eyebrow pb-1 text-left">The same charge, if upstream</caption>
+          <tbody>
+            {size.upstream.map((u) => (
+              <tr key={u.says} className="border-t border-hairline">
+                <th scope="row" className="py-1.5 text-left font-normal">
+                  {u.says}
+                </th>
+                <td className="py-1.5 pl-3 text-right font-semibold whitespace-nowrap">{hoursInWords(u.hours)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <Figures
+        rows={[
+          ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
+          ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
+          [
+            `Beads that last five days of ${say(perDay * 3600, 'time')}`,
+            <Amount key="m" si={size.weekKg} quantity="mass" />,
+          ],
+          ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
+          ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
+        ]}
+      />
+      <p>
+        <Link
+          href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm) })}`}
+          className="text-water underline underline-offset-4"
+        >
+          Look inside this bed
+        </Link>
+      </p>
+      <p className="text-[0.85rem] text-quiet">
+        Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half as
+        much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far from
+        −40. Beads shed dust: a dust filter belongs behind them.
+      </p>
+      <Cautions ids={['C07', 'C21', 'C24']} />
+    </Sheet>
   );
 }

@@ -4,6 +4,7 @@ import { INDICATORS, type IndicatorName, provesDownToC } from '@/core/media/indi
 import { heldWater, OVEN_ROOM } from '@/core/media/isotherm';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Sheet } from '@/ui/primitives/sheet';
 import { useUnits } from '@/ui/units/units';
 import type { Query } from './query';
 
@@ -24,13 +25,12 @@ export function ColourSheet({ q, set }: { q: Query; set: (change: Partial<Query>
   const indicator = INDICATORS[q.dye];
   const [begins, ends] = indicator.turns;
   return (
-    <section id="colour" aria-label="What the colour says" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="Colour"
-      >
-        <h2>What the colour says</h2>
+    <Sheet
+      id="colour"
+      label="What the colour says"
+      title="What the colour says"
+      asks="Colour"
+      fields={
         <ChoiceInput
           id="dye"
           label="Indicator"
@@ -38,54 +38,53 @@ export function ColourSheet({ q, set }: { q: Query; set: (change: Partial<Query>
           options={LABELS}
           onCommit={(dye) => set({ dye: dye as IndicatorName })}
         />
-      </form>
-      <div className="grid min-w-0 gap-3">
-        <ol className="flex max-w-lg gap-3" aria-label="From dry to wet">
-          {STATES.map((state, i) => (
-            <li key={state} className="flex-1">
-              <svg
-                viewBox="0 0 120 60"
-                role="img"
-                aria-label={`${state}: ${indicator.looks[i]}`}
-                className="block w-full"
-              >
-                <defs>
-                  <pattern id={`bead-${state}`} width="14" height="14" patternUnits="userSpaceOnUse">
-                    <circle cx="7" cy="7" r="6" fill={COLOURS[q.dye][i]} className="stroke-quiet" strokeWidth="0.700" />
-                    {i > 0 && <path d="M3 3l8 8" className="stroke-ink" strokeWidth="1.200" />}
-                    {i > 1 && <path d="M11 3l-8 8" className="stroke-ink" strokeWidth="1.200" />}
-                  </pattern>
-                </defs>
-                <rect width="120" height="60" rx="4" fill={`url(#bead-${state})`} className="stroke-hairline" />
-              </svg>
-              <p className="text-[0.9rem]">
-                <strong>{state}</strong>: {indicator.looks[i]}
-              </p>
-              <p className="text-[0.85rem] text-quiet">
-                {state === 'dry'
-                  ? `air round it under ${say(begins, 'share')}`
-                  : state === 'wet'
-                    ? `over ${say(ends, 'share')}`
-                    : `${say(begins, 'share')} to ${say(ends, 'share')}`}
-              </p>
-            </li>
-          ))}
-        </ol>
-        <p>
-          <strong>
-            Dry in colour proves a pressure dew point below {say(provesDownToC(indicator, q.c), 'temperature')}
-          </strong>{' '}
-          with beads at {say(q.c, 'temperature')}, and nothing drier: it does not prove −40. Brown after oil, it says
-          nothing at all.
-        </p>
-        <p>{indicator.note}</p>
-        <p className="text-[0.85rem] text-quiet">
-          An opened bag takes water like a bed: left open in a room of {say(OVEN_ROOM.relativeHumidity, 'share')}, gel
-          ends at {say(heldWater('silica', OVEN_ROOM.relativeHumidity), 'share')} of its weight in water, spent before
-          it was used. Keep it in a tight tin with a humidity card, oldest first; look at the card after a year.
-        </p>
-        <Cautions ids={indicator.cautions} />
-      </div>
-    </section>
+      }
+    >
+      <ol className="flex max-w-lg gap-3" aria-label="From dry to wet">
+        {STATES.map((state, i) => (
+          <li key={state} className="flex-1">
+            <svg
+              viewBox="0 0 120 60"
+              role="img"
+              aria-label={`${state}: ${indicator.looks[i]}`}
+              className="block w-full"
+            >
+              <defs>
+                <pattern id={`bead-${state}`} width="14" height="14" patternUnits="userSpaceOnUse">
+                  <circle cx="7" cy="7" r="6" fill={COLOURS[q.dye][i]} className="stroke-quiet" strokeWidth="0.700" />
+                  {i > 0 && <path d="M3 3l8 8" className="stroke-ink" strokeWidth="1.200" />}
+                  {i > 1 && <path d="M11 3l-8 8" className="stroke-ink" strokeWidth="1.200" />}
+                </pattern>
+              </defs>
+              <rect width="120" height="60" rx="4" fill={`url(#bead-${state})`} className="stroke-hairline" />
+            </svg>
+            <p className="text-[0.9rem]">
+              <strong>{state}</strong>: {indicator.looks[i]}
+            </p>
+            <p className="text-[0.85rem] text-quiet">
+              {state === 'dry'
+                ? `air round it under ${say(begins, 'share')}`
+                : state === 'wet'
+                  ? `over ${say(ends, 'share')}`
+                  : `${say(begins, 'share')} to ${say(ends, 'share')}`}
+            </p>
+          </li>
+        ))}
+      </ol>
+      <p>
+        <strong>
+          Dry in colour proves a pressure dew point below {say(provesDownToC(indicator, q.c), 'temperature')}
+        </strong>{' '}
+        with beads at {say(q.c, 'temperature')}, and nothing drier: it does not prove −40. Brown after oil, it says
+        nothing at all.
+      </p>
+      <p>{indicator.note}</p>
+      <p className="text-[0.85rem] text-quiet">
+        An opened bag takes water like a bed: left open in a room of {say(OVEN_ROOM.relativeHumidity, 'share')}, gel
+        ends at {say(heldWater('silica', OVEN_ROOM.relativeHumidity), 'share')} of its weight in water, spent before it
+        was used. Keep it in a tight tin with a humidity card, oldest first; look at the card after a year.
+      </p>
+      <Cautions ids={indicator.cautions} />
+    </Sheet>
   );
 }

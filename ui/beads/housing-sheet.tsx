@@ -6,6 +6,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures } from '@/ui/primitives/figures';
+import { Sheet } from '@/ui/primitives/sheet';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, FLOW_BASIS, type Query } from './query';
 
@@ -28,78 +29,78 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
   const grave = fit.findings.some((f) => f.grave);
   const row = Math.round(q.row);
   return (
-    <section id="housing" aria-label="The housing" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="Housing"
-      >
-        <h2>What they are put into</h2>
-        <ChoiceInput
-          id="marked"
-          label="Pressure marked on it"
-          value={q.marked}
-          options={MARKED}
-          onCommit={(marked) => set({ marked: marked as Query['marked'] })}
-        />
-        {q.marked === 'yes' && ask('rated', 'Marked', 'pressure')}
-        {ask('cutout', 'The pump stops at', 'pressure')}
-        <ChoiceInput
-          id="relief"
-          label="Relief valve before it"
-          value={q.relief}
-          options={RELIEF}
-          onCommit={(relief) => set({ relief: relief as Query['relief'] })}
-        />
-        {q.relief === 'yes' && ask('opens', 'It opens at', 'pressure')}
-        {ask('room', 'Room inside', 'volume')}
-        <ChoiceInput
-          id="row"
-          label="Cartridges in a row"
-          value={String(row)}
-          options={SERIES}
-          onCommit={(n) => set({ row: Number(n) })}
-        />
-        {ask('leak', 'Leaks behind it', 'volumeFlow')}
-      </form>
-      <div className="grid min-w-0 gap-3" aria-live="polite">
-        <p className={`font-semibold ${grave ? 'text-brick' : fit.findings.length > 0 ? 'text-amber' : 'text-water'}`}>
-          {grave ? '▲ Not like this' : fit.findings.length > 0 ? '◆ Look at this first' : '● Fit for the line'}
-        </p>
-        {fit.findings.map((f) => (
-          <p key={f.says}>{f.says}</p>
-        ))}
-        <Figures
-          rows={[
-            ['Filled', fit.filled > 10 ? 'far too small' : say(fit.filled, 'share')],
-            ['Takes at most, half an inch free', <Amount key="m" si={fit.mostKg} quantity="mass" />],
-            ...(row > 1
-              ? ([
-                  [
-                    'The first of the row lasts',
-                    Number.isFinite(fit.leadHours) ? `${spell(fit.leadHours * 3600)} of air` : 'for good',
-                  ],
-                ] as const)
-              : []),
-            [
-              `Leaks take in ${say((24 - q.day / 3600) * 3600, 'time')} of rest`,
-              <Amount key="i" si={fit.idleKg} quantity="mass" />,
-            ],
-            ['Of a charge', say(Math.min(1, fit.idleShare), 'share')],
-          ]}
-        />
-        <p>
-          {row > 1
-            ? 'The first is run until its own outlet is wet: the next one catches what passes. Then the next becomes the first, and a dry charge goes in behind. Valves and labels say which is which.'
-            : 'Two in a row may be run to the end, the first while the next watches: about twice the work from the same beads.'}
-        </p>
-        <p className="text-[0.85rem] text-quiet">
-          Arrow with the flow. Air passes down through loose beads, so that it never lifts them; where it rises, a
-          screen holds them. A dust filter behind. Closed in a tight line beads keep for weeks; a leak behind them draws
-          wet air through all night. Open, they take a hundredth of their weight in half an hour.
-        </p>
-        <Cautions ids={['C06', 'C07', 'C04']} />
-      </div>
-    </section>
+    <Sheet
+      id="housing"
+      label="The housing"
+      title="What they are put into"
+      asks="Housing"
+      fields={
+        <>
+          <ChoiceInput
+            id="marked"
+            label="Pressure marked on it"
+            value={q.marked}
+            options={MARKED}
+            onCommit={(marked) => set({ marked: marked as Query['marked'] })}
+          />
+          {q.marked === 'yes' && ask('rated', 'Marked', 'pressure')}
+          {ask('cutout', 'The pump stops at', 'pressure')}
+          <ChoiceInput
+            id="relief"
+            label="Relief valve before it"
+            value={q.relief}
+            options={RELIEF}
+            onCommit={(relief) => set({ relief: relief as Query['relief'] })}
+          />
+          {q.relief === 'yes' && ask('opens', 'It opens at', 'pressure')}
+          {ask('room', 'Room inside', 'volume')}
+          <ChoiceInput
+            id="row"
+            label="Cartridges in a row"
+            value={String(row)}
+            options={SERIES}
+            onCommit={(n) => set({ row: Number(n) })}
+          />
+          {ask('leak', 'Leaks behind it', 'volumeFlow')}
+        </>
+      }
+    >
+      <p className={`font-semibold ${grave ? 'text-brick' : fit.findings.length > 0 ? 'text-amber' : 'text-water'}`}>
+        {grave ? '▲ Not like this' : fit.findings.length > 0 ? '◆ Look at this first' : '● Fit for the line'}
+      </p>
+      {fit.findings.map((f) => (
+        <p key={f.says}>{f.says}</p>
+      ))}
+      <Figures
+        rows={[
+          ['Filled', fit.filled > 10 ? 'far too small' : say(fit.filled, 'share')],
+          ['Takes at most, half an inch free', <Amount key="m" si={fit.mostKg} quantity="mass" />],
+          ...(row > 1
+            ? ([
+                [
+                  'The first of the row lasts',
+                  Number.isFinite(fit.leadHours) ? `${spell(fit.leadHours * 3600)} of air` : 'for good',
+                ],
+              ] as const)
+            : []),
+          [
+            `Leaks take in ${say((24 - q.day / 3600) * 3600, 'time')} of rest`,
+            <Amount key="i" si={fit.idleKg} quantity="mass" />,
+          ],
+          ['Of a charge', say(Math.min(1, fit.idleShare), 'share')],
+        ]}
+      />
+      <p>
+        {row > 1
+          ? 'The first is run until its own outlet is wet: the next one catches what passes. Then the next becomes the first, and a dry charge goes in behind. Valves and labels say which is which.'
+          : 'Two in a row may be run to the end, the first while the next watches: about twice the work from the same beads.'}
+      </p>
+      <p className="text-[0.85rem] text-quiet">
+        Arrow with the flow. Air passes down through loose beads, so that it never lifts them; where it rises, a screen
+        holds them. A dust filter behind. Closed in a tight line beads keep for weeks; a leak behind them draws wet air
+        through all night. Open, they take a hundredth of their weight in half an hour.
+      </p>
+      <Cautions ids={['C06', 'C07', 'C04']} />
+    </Sheet>
   );
 }

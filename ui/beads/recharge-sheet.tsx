@@ -3,6 +3,7 @@
 import { RECHARGE, type Recharged } from '@/core/media/recharge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Sheet } from '@/ui/primitives/sheet';
 import type { Query } from './query';
 
 const LABELS = Object.fromEntries(Object.entries(RECHARGE).map(([id, r]) => [id, r.label]));
@@ -18,13 +19,12 @@ const CAUTIONS: Record<Recharged, readonly string[]> = {
 /** Opening a thing under pressure, and closing it again so that it holds. */
 export function RechargeSheet({ q, set }: { q: Query; set: (change: Partial<Query>) => void }) {
   return (
-    <section id="recharge" aria-label="Putting a charge in" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="What is recharged"
-      >
-        <h2>Putting a charge in</h2>
+    <Sheet
+      id="recharge"
+      label="Putting a charge in"
+      title="Putting a charge in"
+      asks="What is recharged"
+      fields={
         <ChoiceInput
           id="thing"
           label="What is opened"
@@ -32,15 +32,14 @@ export function RechargeSheet({ q, set }: { q: Query; set: (change: Partial<Quer
           options={LABELS}
           onCommit={(thing) => set({ thing: thing as Recharged })}
         />
-      </form>
-      <div className="grid min-w-0 gap-3">
-        <Cautions ids={CAUTIONS[q.thing]} />
-        <ol className="grid max-w-2xl list-decimal gap-1 pl-5">
-          {RECHARGE[q.thing].steps.map((s) => (
-            <li key={s}>{s}</li>
-          ))}
-        </ol>
-      </div>
-    </section>
+      }
+    >
+      <Cautions ids={CAUTIONS[q.thing]} />
+      <ol className="grid max-w-2xl list-decimal gap-1 pl-5">
+        {RECHARGE[q.thing].steps.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ol>
+    </Sheet>
   );
 }

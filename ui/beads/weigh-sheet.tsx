@@ -2,6 +2,7 @@
 
 import { disposalOf, type Fate, judgeCharge, leftAfter } from '@/core/media/judge-charge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { Sheet } from '@/ui/primitives/sheet';
 import { useUnits } from '@/ui/units/units';
 import type { Ask, Query } from './query';
 
@@ -20,52 +21,52 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   const times = Math.round(q.times);
   const judged = judgeCharge({ medium: q.medium, dyed, wetKg: q.wet, dryKg: q.dry, times });
   return (
-    <section id="scales" aria-label="On the scales" className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
-      <form
-        className="grid gap-3 rounded-md border border-hairline bg-card p-4"
-        onSubmit={(e) => e.preventDefault()}
-        aria-label="Weights"
-      >
-        <h2>On the scales</h2>
-        {ask('wet', 'As it came out, spent', 'mass')}
-        {ask('dry', 'Dried, and cooled closed', 'mass')}
-        <ChoiceInput
-          id="times"
-          label="Times dried before"
-          value={String(times)}
-          options={TIMES}
-          onCommit={(n) => set({ times: Number(n) })}
-        />
-      </form>
-      <div className="grid min-w-0 gap-2" aria-live="polite">
-        {typeof judged === 'string' ? (
-          <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-            {judged}
+    <Sheet
+      id="scales"
+      label="On the scales"
+      title="On the scales"
+      asks="Weights"
+      fields={
+        <>
+          {ask('wet', 'As it came out, spent', 'mass')}
+          {ask('dry', 'Dried, and cooled closed', 'mass')}
+          <ChoiceInput
+            id="times"
+            label="Times dried before"
+            value={String(times)}
+            options={TIMES}
+            onCommit={(n) => set({ times: Number(n) })}
+          />
+        </>
+      }
+    >
+      {typeof judged === 'string' ? (
+        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          {judged}
+        </p>
+      ) : (
+        <>
+          <p className={`font-semibold ${FATES[judged.fate].look}`}>
+            {FATES[judged.fate].mark} {FATES[judged.fate].word}
           </p>
-        ) : (
-          <>
-            <p className={`font-semibold ${FATES[judged.fate].look}`}>
-              {FATES[judged.fate].mark} {FATES[judged.fate].word}
+          <p className="text-[1.6rem] font-bold leading-tight">
+            {say(judged.drivenOffKg, 'mass')} driven off{' '}
+            <span className="text-[1.05rem] font-normal text-quiet">
+              of {say(judged.shouldHoldKg, 'mass')} that it should hold: {say(judged.ofNew, 'share')}
+            </span>
+          </p>
+          <p>{judged.says}</p>
+          <p className="text-quiet">
+            After {times} {times === 1 ? 'drying' : 'dryings'} such beads still take up about{' '}
+            {say(leftAfter(q.medium, times), 'share')} of new ones, after ten {say(leftAfter(q.medium, 10), 'share')}.
+          </p>
+          {judged.fate === 'discard' && (
+            <p>
+              <strong>How:</strong> {disposalOf({ dyed, oily: q.tray === 'oily' })}
             </p>
-            <p className="text-[1.6rem] font-bold leading-tight">
-              {say(judged.drivenOffKg, 'mass')} driven off{' '}
-              <span className="text-[1.05rem] font-normal text-quiet">
-                of {say(judged.shouldHoldKg, 'mass')} that it should hold: {say(judged.ofNew, 'share')}
-              </span>
-            </p>
-            <p>{judged.says}</p>
-            <p className="text-quiet">
-              After {times} {times === 1 ? 'drying' : 'dryings'} such beads still take up about{' '}
-              {say(leftAfter(q.medium, times), 'share')} of new ones, after ten {say(leftAfter(q.medium, 10), 'share')}.
-            </p>
-            {judged.fate === 'discard' && (
-              <p>
-                <strong>How:</strong> {disposalOf({ dyed, oily: q.tray === 'oily' })}
-              </p>
-            )}
-          </>
-        )}
-      </div>
-    </section>
+          )}
+        </>
+      )}
+    </Sheet>
   );
 }

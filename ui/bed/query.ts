@@ -1,7 +1,7 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import type { BedDuty } from '@/core/media/bed-film';
 import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
-import type { BedDuty } from '@/core/media/bed-runs';
 import { OVEN_MOST_C } from '@/core/media/dry-batch';
 import { OVEN_ROOM, ovenHumidity } from '@/core/media/isotherm';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
