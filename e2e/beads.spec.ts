@@ -48,6 +48,8 @@ test('a housing rated below the cut-out is refused; an hour in the oven is waite
 }) => {
   await page.goto('/beads');
   const housing = page.getByRole('region', { name: 'The housing' });
+  await expect(housing).toContainText('Nobody has read the pressure');
+  await page.getByLabel('Pressure marked on it').selectOption('yes');
   await page.getByLabel('Marked', { exact: true }).fill('100 psi');
   await expect(housing).toContainText('rated below the pressure at which the pump stops');
   await page.getByLabel('Cartridges in a row').selectOption('2');

@@ -62,12 +62,19 @@ test('a charge of its own line: named, put in, looked at, changed, dried, discar
 
   await place.getByRole('button', { name: 'I looked at it' }).click();
   await place.getByRole('button', { name: 'Log the look' }).click();
-  await expect(place).toContainText('Last look50 %');
+  await expect(place.getByText('Drag it to where')).toBeVisible();
+  await place.getByRole('slider', { name: 'Spent, of its height' }).press('ArrowRight');
+  await place.getByRole('slider', { name: 'Spent, of its height' }).press('ArrowRight');
+  await place.getByRole('button', { name: 'Log the look' }).click();
+  await expect(place).toContainText('Last look10 %');
   await place.getByRole('button', { name: /^The line has 40 %/ }).click();
   await expect(place.getByRole('button', { name: /^The line has/ })).toHaveCount(0);
 
   await place.getByRole('button', { name: 'Another one goes in' }).click();
   await place.getByLabel('Goes in').selectOption({ label: 'one that has no name here' });
+  await place.getByRole('button', { name: 'Log the change' }).click();
+  await expect(place.getByText('how far it was spent is what the place learns from')).toBeVisible();
+  await place.getByLabel('Was Tin 7 looked at?').selectOption('yes');
   await place.getByRole('button', { name: 'Log the change' }).click();
   await expect(all.getByRole('listitem')).toContainText('spent, to be dried');
 

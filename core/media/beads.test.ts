@@ -163,6 +163,11 @@ test('a housing: rated under cut-out, a relief valve over the rating, beads that
   expect(of({}).findings).toEqual([]);
   expect(of({ ratedPa: 9e5 }).findings[0]?.grave).toBe(true);
   expect(of({ ratedPa: 0 }).findings[0]?.grave).toBe(true);
+  // What nobody has read is asked for, never judged.
+  const { ratedPa: _, volumeM3: __, ...unread } = housing;
+  const open = fitCartridge({ ...duty, massKg: 40 }, unread);
+  expect(open.findings.map((f) => f.grave)).toEqual([false]);
+  expect(open.needsM3).toBeCloseTo(40 / 735 / 0.95, 6);
   expect(of({ reliefPa: 12e5 }).findings[0]?.grave).toBe(true);
   expect(of({ volumeM3: 1e-3 }).findings[0]?.says).toContain('do not go in');
   // 0.9 kg at 735 kg/m³ (reference group 12): 1.22 L.

@@ -3,12 +3,13 @@ import { type CartridgeDuty, waterLoadKgPerS } from './size-cartridge';
 
 /** What a charge is put into, and how it stands in the line. */
 export interface Housing {
-  /** Stamped on it, absolute; 0 where nothing can be read. */
-  readonly ratedPa: number;
+  /** Stamped on it, absolute; 0 where nothing can be read, left out where nobody has looked. */
+  readonly ratedPa?: number;
   readonly cutOutPa: number;
   /** A relief valve that protects it, absolute; left out where there is none. */
   readonly reliefPa?: number;
-  readonly volumeM3: number;
+  /** Left out where it is not known. */
+  readonly volumeM3?: number;
   /** Cartridges behind one another. */
   readonly inSeries: number;
   /** Leak behind it while nobody works, kg/s of dry air. */
@@ -39,7 +40,7 @@ export const leadUptake = (medium: Medium, relativeHumidity: number): number =>
  */
 export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
   const beadsM3 = duty.massKg / BULK_KG_PER_M3[duty.medium];
-  const filled = beadsM3 / housing.volumeM3;
+  const filled = housing.volumeM3 === undefined ? undefined : beadsM3 / housing.volumeM3;
   const load = waterLoadKgPerS(duty);
   const takes =
     housing.inSeries > 1
@@ -49,30 +50,36 @@ export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
   const grave = (says: string): Finding => ({ grave: true, says });
   const mind = (says: string): Finding => ({ grave: false, says });
   const findings: Finding[] = [
-    ...(housing.ratedPa <= 0
-      ? [grave('No pressure can be read on it: it is not fit for compressed air.')]
-      : housing.ratedPa < housing.cutOutPa
-        ? [grave('It is rated below the pressure at which the pump stops. Do not use it here.')]
-        : housing.reliefPa === undefined
-          ? [mind('Nothing is known of a relief valve set at or under its rating: find one, and read it.')]
-          : housing.reliefPa > housing.ratedPa
-            ? [grave('The relief valve opens above its rating: it would burst first.')]
+    ...(housing.ratedPa === undefined
+      ? [mind('Nobody has read the pressure that is marked on it: read it, and the relief valve before it.')]
+      : housing.ratedPa <= 0
+        ? [grave('No pressure can be read on it: it is not fit for compressed air.')]
+        : housing.ratedPa < housing.cutOutPa
+          ? [grave('It is rated below the pressure at which the pump stops. Do not use it here.')]
+          : housing.reliefPa === undefined
+            ? [mind('Nothing is known of a relief valve set at or under its rating: find one, and read it.')]
+            : housing.reliefPa > housing.ratedPa
+              ? [grave('The relief valve opens above its rating: it would burst first.')]
+              : []),
+    ...(filled === undefined
+      ? []
+      : filled > 1
+        ? [grave('The beads do not go in.')]
+        : filled > FILLED
+          ? [mind('Filled to the lid: leave half an inch (12 mm), or closing it crushes beads.')]
+          : filled < LEAST_FILLED
+            ? [
+                mind(
+                  'Much free space: beads shift and grind, and air finds a way round them. Fill it, or hold them with a screen.',
+                ),
+              ]
             : []),
-    ...(filled > 1
-      ? [grave('The beads do not go in.')]
-      : filled > FILLED
-        ? [mind('Filled to the lid: leave half an inch (12 mm), or closing it crushes beads.')]
-        : filled < LEAST_FILLED
-          ? [
-              mind(
-                'Much free space: beads shift and grind, and air finds a way round them. Fill it, or hold them with a screen.',
-              ),
-            ]
-          : []),
   ];
   return {
     filled,
-    mostKg: FILLED * housing.volumeM3 * BULK_KG_PER_M3[duty.medium],
+    /** Room that the beads need, half an inch free. */
+    needsM3: beadsM3 / FILLED,
+    ...(housing.volumeM3 !== undefined && { mostKg: FILLED * housing.volumeM3 * BULK_KG_PER_M3[duty.medium] }),
     leadHours: load > 0 ? (duty.massKg * takes) / load / 3600 : Number.POSITIVE_INFINITY,
     idleKg,
     /** Of what the charge takes up. */

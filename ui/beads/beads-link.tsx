@@ -35,7 +35,7 @@ export function BeadsLink({ stage }: { stage: Stage }) {
     c: String(air.temperatureC),
     pa: String(air.pressurePa),
     rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
-    ...(ratedPa > 0 && { rated: String(ratedPa) }),
+    ...(ratedPa > 0 && { marked: 'yes', rated: String(ratedPa) }),
     ...(pump?.kind === 'compressor' && { cutout: String(pump.parameters.cutOutPa) }),
     ...(relief?.kind === 'receiver' && {
       relief: 'yes',

@@ -10,7 +10,7 @@ import { Sheet } from '@/ui/primitives/sheet';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, FLOW_BASIS, type Query } from './query';
 
-const MARKED = { yes: 'can be read', no: 'none to be read' } as const;
+const MARKED = { unread: 'nobody has looked yet', yes: 'can be read', no: 'none to be read' } as const;
 const RELIEF = { yes: 'there is one', no: 'none, or not known' } as const;
 const SERIES = { 1: 'one', 2: 'two', 3: 'three', 4: 'four' } as const;
 
@@ -18,10 +18,10 @@ const SERIES = { 1: 'one', 2: 'two', 3: 'three', 4: 'four' } as const;
 export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
   const { say } = useUnits();
   const fit = fitCartridge(dutyOf(q), {
-    ratedPa: q.marked === 'yes' ? q.rated : 0,
+    ...(q.marked !== 'unread' && { ratedPa: q.marked === 'yes' ? q.rated : 0 }),
     cutOutPa: q.cutout,
     ...(q.relief === 'yes' && { reliefPa: q.opens }),
-    volumeM3: q.room,
+    ...(q.room > 0 && { volumeM3: q.room }),
     inSeries: Math.round(q.row),
     leakKgPerS: dryAirKgPerS(q.leak, FLOW_BASIS, 1),
     idleH: 24 - q.day / 3600,
@@ -53,7 +53,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
             onCommit={(relief) => set({ relief: relief as Query['relief'] })}
           />
           {q.relief === 'yes' && ask('opens', 'It opens at', 'pressure')}
-          {ask('room', 'Room inside', 'volume')}
+          {ask('room', 'Room inside', 'volume', '0: not known.')}
           <ChoiceInput
             id="row"
             label="Cartridges in a row"
@@ -73,8 +73,13 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
       ))}
       <Figures
         rows={[
-          ['Filled', fit.filled > 10 ? 'far too small' : say(fit.filled, 'share')],
-          ['Takes at most, half an inch free', <Amount key="m" si={fit.mostKg} quantity="mass" />],
+          ['Room that the beads need', <Amount key="n" si={fit.needsM3} quantity="volume" />],
+          ...(fit.filled !== undefined && fit.mostKg !== undefined
+            ? ([
+                ['Filled', fit.filled > 10 ? 'far too small' : say(fit.filled, 'share')],
+                ['Takes at most, half an inch free', <Amount key="m" si={fit.mostKg} quantity="mass" />],
+              ] as const)
+            : []),
           ...(row > 1
             ? ([
                 [

@@ -35,12 +35,13 @@ export const STATE = {
   times: parseAsFloat.withDefault(1),
   dye: parseAsStringLiteral(Object.keys(INDICATORS) as IndicatorName[]).withDefault('violet'),
   thing: parseAsStringLiteral(Object.keys(RECHARGE) as Recharged[]).withDefault('bead-cartridge'),
-  marked: parseAsStringLiteral(YES_NO).withDefault('yes'),
+  marked: parseAsStringLiteral(['unread', 'yes', 'no']).withDefault('unread'),
   rated: parseAsFloat.withDefault(SEA_LEVEL_PA + 10.3e5), // 150 psi
   cutout: parseAsFloat.withDefault(SEA_LEVEL_PA + 8.6e5),
   relief: parseAsStringLiteral(YES_NO).withDefault('no'),
   opens: parseAsFloat.withDefault(SEA_LEVEL_PA + 9.7e5),
-  room: parseAsFloat.withDefault(1.4e-3),
+  /** 0: not known. */
+  room: parseAsFloat.withDefault(0),
   row: parseAsFloat.withDefault(1),
   leak: parseAsFloat.withDefault(0.05 * 4.719474e-4),
 };
@@ -65,7 +66,7 @@ export const BOUNDS: Bounds<Numbers> = {
   rated: [1.1e5, 60e5],
   cutout: [1.5e5, 41e5],
   opens: [1.1e5, 60e5],
-  room: [1e-5, 2],
+  room: [0, 2],
   row: [1, 4],
   leak: [0, 0.05],
 };

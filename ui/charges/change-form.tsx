@@ -15,25 +15,30 @@ import { useUnits } from '@/ui/units/units';
 import { WhoField } from './who-field';
 
 const NAMELESS = 'none';
-const LOOKED = { yes: 'yes, so far', no: 'nobody looked' } as const;
+const LOOKED = { unsaid: 'choose', yes: 'yes, so far', no: 'nobody looked' } as const;
+const STEP = 0.05;
 
 /** One charge comes out and another goes in. How far the old one was spent is what the place learns from. */
 export function ChangeForm({
   life,
   free,
+  reckoned,
   put,
   onDone,
 }: {
   life: PlaceLife;
   free: readonly ChargeNow[];
+  /** How far the one that is in is spent, by reckoning. */
+  reckoned: number;
   put: ReturnType<typeof useSender>['put'];
   onDone: () => void;
 }) {
   const { plan } = usePlan();
   const { say } = useUnits();
   const [chargeId, setCharge] = useState(free[0]?.charge.id ?? NAMELESS);
-  const [looked, setLooked] = useState<keyof typeof LOOKED>('yes');
-  const [spent, setSpent] = useState(1);
+  const [looked, setLooked] = useState<keyof typeof LOOKED>('unsaid');
+  // From where the reckoning has it; what is looked at moves it.
+  const [spent, setSpent] = useState(() => Math.round(reckoned / STEP) * STEP);
   const [at, setAt] = useState(nowOnTheWall);
   const [who, setWho] = useState(rememberedWho);
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -60,6 +65,7 @@ export function ChangeForm({
     const bad: Record<string, string> = {};
     for (const issue of logEntrySchema.safeParse(entry).error?.issues ?? [])
       bad[String(issue.path[0])] ??= issue.message;
+    if (old && looked === 'unsaid') bad.looked = 'Say it: how far it was spent is what the place learns from.';
     if (at > nowOnTheWall()) bad.measuredAt = 'That lies in the future. Is the clock right?';
     else if (old && at <= old.inAt) bad.measuredAt = 'That is before the one that is in went in.';
     setErrors(bad);
@@ -77,6 +83,7 @@ export function ChangeForm({
           label={`Was ${old.charge?.name ?? 'the old one'} looked at?`}
           value={looked}
           options={LOOKED}
+          error={errors.looked}
           onCommit={(v) => setLooked(v as keyof typeof LOOKED)}
         />
       )}
@@ -85,7 +92,7 @@ export function ChangeForm({
           <p>
             It was spent to <strong>{Math.round(spent * 100)} %</strong> of its height
           </p>
-          <Drag label="Spent, of its height" value={spent} min={0} max={1} step={0.05} onChange={setSpent} />
+          <Drag label="Spent, of its height" value={spent} min={0} max={1} step={STEP} onChange={setSpent} />
         </div>
       )}
       <Field id={id('at')} label="When" error={errors.measuredAt}>

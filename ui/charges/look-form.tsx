@@ -10,19 +10,27 @@ import { WhoField } from './who-field';
 /** How far the front has come, by eye. */
 export function LookForm({
   stageId,
+  reckoned,
   put,
   onDone,
 }: {
   stageId: string;
+  /** How far it is spent, by reckoning: where the swatches begin. */
+  reckoned: number;
   put: ReturnType<typeof useSender>['put'];
   onDone: () => void;
 }) {
   const { plan } = usePlan();
-  const [spent, setSpent] = useState(0.5);
+  const [spent, setSpent] = useState<number>(); // nothing until somebody has moved it: what was not looked at teaches nothing
   const [who, setWho] = useState(rememberedWho);
   const [error, setError] = useState<string>();
+  const [unmoved, setUnmoved] = useState(false);
   const submit = (event: FormEvent): void => {
     event.preventDefault();
+    if (spent === undefined) {
+      setUnmoved(true);
+      return;
+    }
     if (who.trim() === '') {
       setError('Say who.');
       return;
@@ -43,7 +51,12 @@ export function LookForm({
   };
   return (
     <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="A look" onSubmit={submit} noValidate>
-      <BeadSwatches share={spent} onShare={setSpent} />
+      <BeadSwatches share={spent ?? reckoned} onShare={setSpent} />
+      {unmoved && spent === undefined && (
+        <p role="alert" className="text-brick">
+          Drag it to where the colour, or the wet front, has come.
+        </p>
+      )}
       <WhoField id={`look-who-${stageId}`} who={who} onWho={setWho} error={error} />
       <button type="submit" className="button button-strong justify-self-start">
         Log the look

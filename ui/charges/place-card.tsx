@@ -132,8 +132,8 @@ export function PlaceCard({
             {stay ? 'Another one goes in' : 'Say what is in it'}
           </button>
         </div>
-        {doing === 'look' && <LookForm stageId={life.stageId} put={put} onDone={done} />}
-        {doing === 'change' && <ChangeForm life={life} free={free} put={put} onDone={done} />}
+        {doing === 'look' && <LookForm stageId={life.stageId} reckoned={spent} put={put} onDone={done} />}
+        {doing === 'change' && <ChangeForm life={life} free={free} reckoned={spent} put={put} onDone={done} />}
       </div>
       <div className="grid gap-3">
         <div>

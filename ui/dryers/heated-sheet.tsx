@@ -2,7 +2,7 @@
 
 import { spell } from '@/core/quantity/spell';
 import type { DryerDuty } from '@/core/sizing/dryer-duty';
-import { HEATED, HEATS_TO_C, type Heated, LEAST_KWH_PER_KG, sizeHeated } from '@/core/sizing/size-heated';
+import { DISCHARGE_C, HEATED, HEATS_TO_C, type Heated, LEAST_KWH_PER_KG, sizeHeated } from '@/core/sizing/size-heated';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
@@ -50,7 +50,10 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
                 ['Heater, while it runs', kW(s.heaterW)],
                 ['On average over the cycle', kW(s.averageW)],
               ] as const)),
-          ['Air that heats the bed, at about', <Amount key="t" si={HEATS_TO_C} quantity="temperature" />],
+          [
+            'Air that heats the bed, at about',
+            <Amount key="t" si={hot ? DISCHARGE_C : HEATS_TO_C} quantity="temperature" />,
+          ],
           ['Air let go, of the rated flow', say(s.purgeShare, 'share')],
           ['Each tower dries for', spell(s.halfH * 3600)],
           ['It is heated for', spell(Math.round(s.heatingH * 60) * 60)],
