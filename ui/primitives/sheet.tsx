@@ -19,7 +19,7 @@ export function Sheet({
   children: ReactNode;
 }) {
   return (
-    <section id={id} aria-label={label} className="grid items-start gap-6 lg:grid-cols-[22rem_1fr]">
+    <section id={id} aria-label={label} className="grid scroll-mt-16 items-start gap-6 lg:grid-cols-[22rem_1fr]">
       <form
         className="grid gap-3 rounded-md border border-hairline bg-card p-4"
         onSubmit={(e) => e.preventDefault()}
