@@ -36,6 +36,8 @@ export const planWrites = mysqlTable('plan_writes', {
     .notNull()
     .references(() => plans.id, { onDelete: 'cascade' }),
   rowVersion: int('row_version').notNull(),
+  /** SHA-256 of what was written; null for writes of before it was kept. */
+  digest: char('digest', { length: 64 }),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
 

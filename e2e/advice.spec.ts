@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 test('advice at its stage: mended with one button, undone with one key', async ({ page }) => {
   const own = await buildOwnLine(page);

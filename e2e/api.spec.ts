@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { DEMO } from './own-line';
+import { expect, test } from './test';
 
 const DEMO_API = `/api${DEMO.replace('lines', 'plans')}`;
 
@@ -25,6 +25,7 @@ test('bad requests get a 4xx that names the field, never a 500', async ({ reques
     [await request.patch(`${DEMO_API}/drains/7`, { data: { struck: true } }), 422, 'entryId'],
     [await request.patch(`${DEMO_API}/drains/${crypto.randomUUID()}`, { data: { struck: 'no' } }), 422, 'struck'],
     [await request.post('/api/plans', { data: { id: 1 } }), 422, 'id'],
+    [await request.post('/api/faults', { data: { ruleId: 7, message: 'x' } }), 422, 'ruleId'],
     [await request.post('/api/plans', { data: JSON.stringify({ x: 'y'.repeat(10_000_000) }) }), 413, '(body)'],
   ] as const;
   for (const [answer, status, field] of cases) {

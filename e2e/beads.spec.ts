@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('a cartridge sized within a minute, told honestly, and what upstream would make it sensible', async ({ page }) => {
   await page.goto('/beads');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('a bed fills: when it is lost, played and scrubbed; what cannot be run is said', async ({ page }) => {
   await page.goto('/bed');

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import { fortyStages } from '../bench/forty-stage-plan';
 import { buildOwnLine, expectSaved, figure } from './own-line';
+import { expect, test } from './test';
 
 test('a branch, a bypass and a second pump are laid, moved into and taken out; the line tells what each does', async ({
   page,

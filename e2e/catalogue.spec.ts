@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine } from './own-line';
+import { expect, test } from './test';
 
 test('the catalogue is found by what people call things, tells the usual values in one’s units, and leads back to the line', async ({
   page,

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { format } from 'date-fns';
+import { expect, nowMs, test } from './test';
 
 const WORKSHOP = '/lines/d0000000-0000-4000-8000-000000000001/charges';
 const DAIRY = '/lines/d0000000-0000-4000-8000-000000000002/charges';
@@ -50,10 +51,7 @@ test('a charge of its own line: named, put in, looked at, changed, dried, discar
 
   await place.getByRole('button', { name: 'Say what is in it' }).click();
   await place.getByLabel('Goes in').selectOption({ label: 'Tin 7: 9.00 kg, dried 0 times' });
-  const hourAgo = await page.evaluate(() => {
-    const t = new Date(Date.now() - 3_600_000);
-    return new Date(t.getTime() - t.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-  });
+  const hourAgo = format(nowMs() - 3_600_000, "yyyy-MM-dd'T'HH:mm");
   await place.getByLabel('When').fill(hourAgo);
   await place.getByLabel('Who').fill('Ada');
   await place.getByRole('button', { name: 'Log the change' }).click();

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 const view = (page: import('@playwright/test').Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name, exact: true });

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('2.4 % at 50 psi: what is it at 105? The link keeps the question', async ({ page }) => {
   await page.goto('/dew-point');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('families side by side: what is wanted decides who fits, and a row opens its sheet', async ({ page }) => {
   await page.goto('/dryers');

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { isWeekend } from 'date-fns';
 import { buildOwnLine, DEMO, expectSaved } from './own-line';
+import { expect, nowMs, type Page, settled, test } from './test';
 
 const PHONE = { width: 390, height: 844 };
 
@@ -26,7 +27,7 @@ test('a whole round on the phone: each point once, each entry in the log once, j
   await page.setViewportSize(PHONE);
   await page.goto(`${own}/rounds/go?round=round`);
   await expect(page.getByText(/^Round · 1 of \d+/)).toBeVisible();
-  await page.waitForTimeout(1500); // the way is fixed once the weather is known
+  await settled(page); // the way is fixed once the weather is known
   const count = Number(/of (\d+)/.exec((await page.getByText(/^Round · 1 of/).textContent()) ?? '')?.[1]);
   expect(count).toBeGreaterThan(1);
 
@@ -67,6 +68,22 @@ test('a whole round on the phone: each point once, each entry in the log once, j
   );
 });
 
+test('@date a routine begun today asks for its daily tasks at once, on a weekend on the next working day', async ({
+  page,
+}) => {
+  const own = await buildOwnLine(page);
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin it today' }).click();
+  const off = isWeekend(nowMs());
+  await expect(page.getByRole('region', { name: off ? 'Within a week' : 'Due today' })).toContainText(
+    'Drain the receiver',
+  );
+  await expect(page.getByRole('region', { name: 'Overdue' })).toHaveCount(0);
+  await expectSaved(page);
+  await page.goto(`${own}/rounds/go?round=round`);
+  await expect(page.getByText(off ? 'Nothing is due' : /^Round · 1 of \d+/)).toBeVisible();
+});
+
 test('the database away during a round: what was logged is kept in the phone and is there once afterwards', async ({
   page,
 }) => {
@@ -98,7 +115,7 @@ test('the database away during a round: what was logged is kept in the phone and
   expect(log.drains.length + log.entries.length).toBe(1);
 });
 
-test('put off with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
+test('@date put off with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
   const own = await buildOwnLine(page);
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page.getByRole('button', { name: 'Begin it today' }).click();
@@ -180,7 +197,7 @@ test('readings from a table are read first, with their rows, and doubled by noth
   await expect(page.getByText('“gauge.jpg” is no picture that this browser can read.')).toBeVisible();
 });
 
-test('the calendar has a private address that can be taken back; the sheet has a code for each point', async ({
+test('@date the calendar has a private address that can be taken back; the sheet has a code for each point', async ({
   page,
 }) => {
   await page.goto(`${DEMO}/today`);

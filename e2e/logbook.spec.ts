@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { format } from 'date-fns';
 import { buildOwnLine, DEMO } from './own-line';
+import { expect, nowMs, test } from './test';
 
 test('the demo’s stuck float is found, with its check and its caution', async ({ page }) => {
   await page.goto(`${DEMO}/logbook`);
@@ -24,7 +25,7 @@ test('the demo’s stuck float is found, with its check and its caution', async 
   ).toBeVisible();
 });
 
-test('an entry says what is missing, by cups it adds up, and a mistake is struck out', async ({ page }) => {
+test('@date an entry says what is missing, by cups it adds up, and a mistake is struck out', async ({ page }) => {
   await buildOwnLine(page);
   await page.keyboard.press('b');
   await page.getByRole('button', { name: 'Log it' }).click();
@@ -40,7 +41,7 @@ test('an entry says what is missing, by cups it adds up, and a mistake is struck
   await page.getByLabel('Drained at').fill('2206-01-05T10:00');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.locator('#main')).toContainText(/future|More than 366 days/);
-  const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+  const yesterday = format(nowMs() - 86_400_000, 'yyyy-MM-dd');
   await page.getByLabel('The time before').fill(`${yesterday}T08:00`);
   await page.getByLabel('Drained at').fill(`${yesterday}T12:00`);
   await page.getByText('Hours, intake air, note').click();

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 const database = (signal: 'SIGUSR1' | 'SIGUSR2'): void => void process.kill(Number(process.env.SWITCH_PID), signal);
 test.afterEach(() => database('SIGUSR2'));

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 test('from the first page to a judged drain entry', async ({ page }) => {
   const line = await buildOwnLine(page);

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Page } from './test';
 
 export const DEMO = '/lines/d0000000-0000-4000-8000-000000000001';
 

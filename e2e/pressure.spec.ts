@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
 import { dairyPlan } from '../db/dairy';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, type Page, test } from './test';
 
 /** The dairy as a line of one's own, so that the demo stays as it was. */
 async function openDairy(page: Page, stage: string): Promise<void> {

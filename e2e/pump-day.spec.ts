@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 test('a day of the pump is played, scrubbed, judged, and put right', async ({ page }) => {
   await buildOwnLine(page);

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
 import { DEMO } from './own-line';
+import { expect, settled, test } from './test';
 
 const PAGES = [
   '/',
@@ -33,19 +33,17 @@ const PAGES = [
 ];
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ browser }) => {
+  test(`every page meets WCAG 2.2 AA in the ${colorScheme} theme`, async ({ page }) => {
     test.setTimeout(240_000); // many pages
-    const context = await browser.newContext({ colorScheme });
-    const page = await context.newPage();
+    await page.emulateMedia({ colorScheme });
     for (const address of PAGES) {
       await page.goto(address);
-      await page.waitForTimeout(500);
+      await settled(page);
       const { violations } = await new AxeBuilder({ page })
         .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
         .analyze();
       expect(violations.map((v) => `${address} ${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`)).toEqual([]);
     }
-    await context.close();
   });
 
 for (const width of [390, 1280, 1920])
@@ -58,7 +56,7 @@ for (const width of [390, 1280, 1920])
     await page.setViewportSize({ width, height: 844 });
     for (const address of PAGES) {
       await page.goto(address);
-      await page.waitForTimeout(300);
+      await settled(page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(width);
     }
     expect(faults).toEqual([]);
@@ -68,7 +66,7 @@ test('on a phone nothing lies over the bar of views', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   for (const view of ['survey', 'line', 'water', 'water/year', 'advice', 'today', 'rounds', 'logbook']) {
     await page.goto(`${DEMO}/${view}`);
-    await page.waitForTimeout(300);
+    await settled(page);
     const covered = await page.getByRole('navigation', { name: 'Views' }).evaluate((bar) =>
       [...bar.querySelectorAll('a')]
         .filter((link) => {

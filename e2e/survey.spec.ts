@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { buildOwnLine, expectSaved } from './own-line';
+import { expect, test } from './test';
 
 test('a survey is typed, kept by itself, and answers live', async ({ page }) => {
   const line = await buildOwnLine(page);

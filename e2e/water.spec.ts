@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
 import { buildOwnLine, DEMO, expectSaved } from './own-line';
+import { expect, nowMs, type Page, test } from './test';
 
 /** A year of hourly rows, with a missing hour, fog over 100 % and a reading that is none. */
 function csvYear(): string {
@@ -153,7 +153,7 @@ test('this week: the service’s forecast names what to set before the humid day
   await paste.fill('tomorrow it rains');
   await page.getByRole('button', { name: 'Read what was pasted' }).click();
   await expect(page.locator('#main').getByRole('alert')).toContainText('No column is named for the time');
-  const today = Math.floor(Date.now() / 86_400_000) * 86_400_000;
+  const today = Math.floor(nowMs() / 86_400_000) * 86_400_000;
   const rows = Array.from({ length: 60 }, (_, i) => {
     const at = new Date(today + i * 3 * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
     return `${at};${i > 20 ? '31,5' : '18,0'};${i > 20 ? 85 : 60}`;

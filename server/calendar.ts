@@ -5,6 +5,7 @@ import { type Plan, planSchema } from '../core/line/plan';
 import { type RoutineEvent, routineEvents } from '../core/routine/calendar';
 import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
+import { clockMs, clockOnTheWall } from './clock';
 import { dueOn } from './due-today';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
@@ -24,8 +25,8 @@ export function calendarText(name: string, events: readonly RoutineEvent[]): str
   const calendar = ical({ name, prodId: { company: 'Cool Dram', product: 'Routine' } });
   for (const e of events) {
     const [y, m, d, h, min] = e.starts.split(/[-T:]/).map(Number) as [number, number, number, number, number];
-    // A date whose local parts are the wall clock’s: that is what a floating time is written from.
-    const start = new Date(y, m - 1, d, h, min);
+    // A floating time is written from the UTC parts of a date.
+    const start = new Date(Date.UTC(y, m - 1, d, h, min));
     calendar.createEvent({
       id: `${e.uid}@cool-dram`,
       summary: e.title,
@@ -45,12 +46,10 @@ export function calendarText(name: string, events: readonly RoutineEvent[]): str
   return calendar.toString();
 }
 
-const today = (): string => new Date().toISOString().slice(0, 16);
-
 /** The calendar of a line as text. */
 export async function calendarOf(planId: string, plan: Plan): Promise<string> {
-  const tasks = await dueOn(planId, plan, today());
-  return calendarText(`${plan.survey.shop} · ${plan.name}`, routineEvents(plan, tasks));
+  const tasks = await dueOn(planId, plan, clockOnTheWall());
+  return calendarText(`${plan.survey.shop} · ${plan.name}`, routineEvents(planId, plan, tasks));
 }
 
 /** The private address of a line’s calendar, made when it is first asked for. */
@@ -74,7 +73,7 @@ export async function feedOf(planId: string): Promise<{ token: string }> {
 export async function revokeFeed(planId: string): Promise<{ revoked: number }> {
   const [done] = await database()
     .update(feeds)
-    .set({ revokedAt: new Date() })
+    .set({ revokedAt: new Date(clockMs()) })
     .where(and(eq(feeds.planId, checkedId('id', planId)), isNull(feeds.revokedAt)));
   return { revoked: done.affectedRows };
 }

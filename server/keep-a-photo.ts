@@ -23,8 +23,11 @@ export async function keepAPhoto(planId: string, photoId: string, request: Reque
   return database().transaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan));
     if (!plan) throw noSuchPlan();
-    const [there] = await tx.select({ planId: photos.planId }).from(photos).where(eq(photos.id, id));
-    if (there && there.planId !== ofPlan) throw new RequestRefused(409, 'conflict', 'Another photo has this id.');
+    const [there] = await tx.select().from(photos).where(eq(photos.id, id));
+    if (there && !(there.planId === ofPlan && there.jpeg.equals(jpeg)))
+      throw new RequestRefused(409, 'conflict', 'Another photo has this id already.', [
+        { field: 'photoId', message: 'Already used.' },
+      ]);
     if (!there) await tx.insert(photos).values({ id, planId: ofPlan, jpeg });
     return { id };
   });

@@ -6,7 +6,8 @@ import { futureMessage } from '../core/record/drain-entry';
 import { expectReadings } from '../core/record/expect-reading';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../core/record/log-entry';
 import { database } from '../db/client';
-import { charges, logEntries, plans } from '../db/schema';
+import { charges, logEntries, photos, plans } from '../db/schema';
+import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 
@@ -36,7 +37,7 @@ export function entryRow(planId: string, planDocument: unknown, entry: LogEntry,
 }
 
 /** Writes an entry into the log. The same one sent again is one entry; another one under its id is refused. */
-export async function logAnEntry(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
+export async function logAnEntry(planId: string, input: unknown, nowMs = clockMs()): Promise<{ id: string }> {
   const id = checkedId('id', planId);
   const entry = checked(logEntrySchema, input);
   const future = futureMessage(entry.measuredAt, nowMs);
@@ -58,6 +59,10 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
     if (entry.chargeId) {
       const [charge] = await tx.select().from(charges).where(eq(charges.id, entry.chargeId));
       if (!charge || charge.planId !== id) throw refuse('chargeId', 'There is no such charge in this line.');
+    }
+    if (entry.photoId) {
+      const [photo] = await tx.select({ planId: photos.planId }).from(photos).where(eq(photos.id, entry.photoId));
+      if (photo?.planId !== id) throw refuse('photoId', 'There is no such photo in this line.');
     }
     await tx.insert(logEntries).values(entryRow(id, plan.document, entry));
     return { id: entry.id };

@@ -118,6 +118,14 @@ test('a photo is a small JPEG, kept once, and only shown with its line', async (
   await send(jpeg);
   expect(await readPhoto(planId, id)).toEqual(jpeg);
   expect(await refused(readPhoto(uuid(), id))).toMatchObject({ status: 404 });
+  const other = uuid();
+  await createPlan({ id: other, plan });
+  expect(await refused(logAnEntry(other, entry({ photoId: id }), NOW))).toMatchObject({
+    status: 422,
+    issues: [{ field: 'photoId' }],
+  });
+  await logAnEntry(planId, entry({ photoId: id }), NOW);
+  expect(await refused(send(Buffer.concat([jpeg, Buffer.alloc(1)])))).toMatchObject({ status: 409 });
 });
 
 describe('the calendar, read by a parser of the registry', () => {
@@ -165,6 +173,12 @@ describe('the calendar, read by a parser of the registry', () => {
     const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
     expect(events.length).toBeGreaterThan(3);
     expect(text).toContain('Round');
+    const [one, two] = [uuid(), uuid()];
+    for (const id of [one, two]) await createPlan({ id, plan });
+    const uids = async (id: string) =>
+      [...(await readFeed((await feedOf(id)).token)).matchAll(/^UID:.*$/gm)].map(String);
+    expect(new Set([...(await uids(one)), ...(await uids(two))]).size).toBe(2 * (await uids(one)).length); // RFC 5545, 3.8.4.7
+    expect(await uids(one)).toEqual(await uids(one));
     await revokeFeed(planId);
     expect(await refused(readFeed(token))).toMatchObject({ status: 404 });
     expect((await feedOf(planId)).token).not.toBe(token);

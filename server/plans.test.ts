@@ -42,6 +42,13 @@ describe('saving a line', () => {
     expect(await savePlan(id, mine)).toEqual({ id, rowVersion: 2 });
     expect((await readPlan(id)).plan.name).toBe('theirs');
     expect((await readPlan(id)).rowVersion).toBe(3);
+    // Its id with other content, or for another line, is no repetition.
+    const used = { status: 409, issues: [{ field: 'writeId' }] };
+    expect(await refusalOf(savePlan(id, { ...mine, plan: { ...plan, name: 'else' } }))).toMatchObject(used);
+    const other = uuid();
+    await createPlan({ id: other, plan });
+    expect(await refusalOf(savePlan(other, mine))).toMatchObject(used);
+    expect((await readPlan(other)).rowVersion).toBe(1);
   });
 
   test('somebody else’s newer save is not overwritten, and comes back with the refusal', async () => {

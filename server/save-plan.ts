@@ -1,9 +1,11 @@
+import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { planSchema } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans, planWrites } from '../db/schema';
+import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 
@@ -36,11 +38,18 @@ export async function createPlan(input: unknown): Promise<Saved> {
 export async function savePlan(planId: string, input: unknown): Promise<Saved> {
   const id = checkedId('id', planId);
   const { writeId, rowVersion, plan } = checked(saveSchema, input);
+  const digest = createHash('sha256').update(JSON.stringify({ rowVersion, plan })).digest('hex');
   return database().transaction(async (tx) => {
     const [row] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
     if (!row) throw noSuchPlan();
     const [done] = await tx.select().from(planWrites).where(eq(planWrites.id, writeId));
-    if (done) return { id, rowVersion: done.rowVersion };
+    if (done) {
+      if (done.planId === id && (done.digest === null || done.digest === digest))
+        return { id, rowVersion: done.rowVersion };
+      throw new RequestRefused(409, 'conflict', 'Another write has this id already.', [
+        { field: 'writeId', message: 'Already used.' },
+      ]);
+    }
     if (row.rowVersion !== rowVersion)
       throw new RequestRefused(
         409,
@@ -55,8 +64,11 @@ export async function savePlan(planId: string, input: unknown): Promise<Saved> {
         { newer: { rowVersion: row.rowVersion, plan: planSchema.parse(row.document) } },
       );
     const next = rowVersion + 1;
-    await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));
-    await tx.insert(planWrites).values({ id: writeId, planId: id, rowVersion: next });
+    await tx
+      .update(plans)
+      .set({ document: plan, rowVersion: next, updatedAt: new Date(clockMs()) })
+      .where(eq(plans.id, id));
+    await tx.insert(planWrites).values({ id: writeId, planId: id, rowVersion: next, digest });
     return { id, rowVersion: next };
   });
 }

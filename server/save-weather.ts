@@ -19,7 +19,8 @@ export async function saveWeather(input: unknown): Promise<{ id: string }> {
   return database().transaction(async (tx) => {
     const [there] = await tx.select().from(weatherYears).where(eq(weatherYears.id, id));
     if (there) {
-      if (there.name === year.name && isDeepStrictEqual(there.hours, year.hours)) return { id };
+      const { id: _id, at: _at, ...kept } = there;
+      if (isDeepStrictEqual(kept, year)) return { id };
       throw new RequestRefused(409, 'conflict', 'Another year has this id already.', [
         { field: 'id', message: 'Already used.' },
       ]);

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 
 // Prints “N passed, N failed” over Jest and Playwright. A run without a report counts as one failure.
@@ -6,13 +6,15 @@ const folder = process.argv[2];
 let passed = 0;
 let failed = 0;
 const read = (name) => JSON.parse(readFileSync(path.join(folder, name), 'utf8'));
-if (existsSync(path.join(folder, 'jest.json'))) {
-  const jest = read('jest.json');
+const reports = readdirSync(folder);
+for (const name of reports.filter((f) => /^jest.*\.json$/.test(f))) {
+  const jest = read(name);
   passed += jest.numPassedTests;
   failed += jest.numFailedTests + jest.numRuntimeErrorTestSuites;
-} else failed += 1;
-if (existsSync(path.join(folder, 'playwright.json'))) {
-  const { stats, errors } = read('playwright.json');
+}
+if (!reports.includes('jest.json')) failed += 1;
+for (const name of reports.filter((f) => /^playwright.*\.json$/.test(f))) {
+  const { stats, errors } = read(name);
   passed += stats.expected + stats.flaky;
   failed += stats.unexpected + errors.length;
 }

@@ -14,7 +14,7 @@ need_debian() { # need_debian COMMAND PACKAGE
   command -v "$1" >/dev/null 2>&1 && return
   [ "$(id -u)" -eq 0 ] || die "$2 is missing. As root: apt-get install --no-install-recommends $2"
   say "Installing $2 from Debian's packages …"
-  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$2"; } >/dev/null ||
+  { apt-get -o DPkg::Lock::Timeout=120 update -qq && DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=120 install -y -qq --no-install-recommends "$2"; } >/dev/null ||
     die "apt-get could not install $2."
 }
 

@@ -1,5 +1,5 @@
+import { CATCHERS } from '../equipment/groups';
 import type { Stage } from '../line/plan';
-import { CATCHERS } from './groups';
 import { WORTH_KG_PER_S } from './line-facts';
 import { at, carry, put, set, takeOut } from './mend';
 import type { Rule } from './rule';

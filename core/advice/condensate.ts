@@ -1,7 +1,7 @@
+import { is, TREATMENT } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import { drainPoints } from '../line/edit';
 import { caught, WATER } from './drain-facts';
-import { is, TREATMENT } from './groups';
 import { answer, at, ofLine, set } from './mend';
 import type { Rule } from './rule';
 

@@ -1,7 +1,7 @@
+import { CHILLED, COOLERS, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { coolAtPump } from './cool-first';
-import { CHILLED, COOLERS, is } from './groups';
 import type { LineFacts } from './line-facts';
 import { at, carry, ofLine, put, set } from './mend';
 import type { Rule } from './rule';

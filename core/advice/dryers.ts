@@ -1,8 +1,8 @@
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
+import { CHILLED, DRYERS, INERT, is } from '../equipment/groups';
 import type { Stage } from '../line/plan';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
-import { CHILLED, DRYERS, INERT, is } from './groups';
 import type { LineFacts, StageOf } from './line-facts';
 
 const WORKING_PA = 8e5;

@@ -1,8 +1,8 @@
+import { CHILLED, DRYERS, is, TOWERS } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { coolAtPump } from './cool-first';
 import { dryersBefore, peakThrough, rightBefore } from './dryers';
-import { CHILLED, DRYERS, is, TOWERS } from './groups';
 import type { LineFacts } from './line-facts';
 import { at, ofLine, put, set } from './mend';
 import type { Rule } from './rule';

@@ -1,8 +1,8 @@
+import { CHILLED, DRYERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { setPlace } from '../line/edit';
 import type { Stage } from '../line/plan';
 import { both, dryersBefore, neededDewPointC, tower } from './dryers';
-import { CHILLED, DRYERS, is } from './groups';
 import type { LineFacts } from './line-facts';
 import { at, put, refit } from './mend';
 import type { Rule } from './rule';

@@ -1,5 +1,5 @@
+import { CHILLED, DESICCANT, DRYERS, is, SENSITIVE, TOWERS } from '../equipment/groups';
 import { both, outletsBehind, rightBefore } from './dryers';
-import { CHILLED, DESICCANT, DRYERS, is, SENSITIVE, TOWERS } from './groups';
 import { at, carry, inTurn, put, takeOut } from './mend';
 import type { Rule } from './rule';
 

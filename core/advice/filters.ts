@@ -1,6 +1,6 @@
+import { DESICCANT, FILTERS, is } from '../equipment/groups';
 import { setWitness } from '../line/edit';
 import type { Stage } from '../line/plan';
-import { DESICCANT, FILTERS, is } from './groups';
 import { type LineFacts, WORTH_KG_PER_S } from './line-facts';
 import { at, set, takeOut } from './mend';
 import type { Rule } from './rule';

@@ -1,6 +1,6 @@
+import { is } from '../equipment/groups';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
-import { is } from './groups';
 import { LineFacts } from './line-facts';
 import type { Measure } from './measures';
 import type { Dispute, School } from './schools';

@@ -1,5 +1,5 @@
+import { DRYERS, is, SENSITIVE } from '../equipment/groups';
 import { both } from './dryers';
-import { DRYERS, is, SENSITIVE } from './groups';
 import { at, put, set, takeOut } from './mend';
 import type { Rule } from './rule';
 

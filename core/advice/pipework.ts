@@ -1,5 +1,5 @@
+import { DESICCANT, is, TOWERS } from '../equipment/groups';
 import type { Stage } from '../line/plan';
-import { DESICCANT, is, TOWERS } from './groups';
 import type { LineFacts } from './line-facts';
 import { at, put, set } from './mend';
 import type { Rule } from './rule';

@@ -1,6 +1,6 @@
+import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import type { Stage } from '../line/plan';
-import { is, TREATMENT } from './groups';
 import type { LineFacts, StageOf } from './line-facts';
 import { at, carry, put, refit, set } from './mend';
 import type { Rule } from './rule';

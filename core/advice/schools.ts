@@ -1,9 +1,9 @@
+import { CHILLED, COOLERS, DRYERS, is } from '../equipment/groups';
 import { insertStage, moveStage, removeStage, setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, MAIN } from '../line/runs';
 import { walk } from '../line/walk';
 import { heldWater, ovenHumidity } from '../media/isotherm';
-import { CHILLED, COOLERS, DRYERS, is } from './groups';
 import { LineFacts } from './line-facts';
 import type { Measure } from './measures';
 import { made, type Values } from './mend';

@@ -1,5 +1,5 @@
-import { CHILLED, DESICCANT, DRYERS, is, TREATMENT } from '../advice/groups';
 import { LineFacts } from '../advice/line-facts';
+import { CHILLED, DESICCANT, DRYERS, is, TREATMENT } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
 import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';

@@ -1,4 +1,4 @@
-import { CHILLED, COOLERS, DRYERS, is } from '../advice/groups';
+import { CHILLED, COOLERS, DRYERS, is } from '../equipment/groups';
 import type { Plan } from '../line/plan';
 import { stageById } from '../line/runs';
 import { verdictOfReading } from '../record/expect-reading';

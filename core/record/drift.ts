@@ -17,8 +17,8 @@ const SCATTER = 0.07; // of one drain that is caught and measured: ±5 % and som
 const SHIFT = 0.15;
 const SLACK = SHIFT / SCATTER / 2;
 const ALARM = 3.3;
+const MOST = ALARM + 1.5; // what was fixed is forgotten after a few good readings
 /** Nine in a row on one side (Nelson’s rules, recalled). */
-const MOST = ALARM + 1.5; // what was mended is forgotten after a few good readings
 const RUN = 9;
 const FAR = 4; // standard deviations: one reading is enough
 const MOST_REFERENCE = 12;

@@ -1,3 +1,4 @@
+import { COOLERS, is } from '../equipment/groups';
 import { drainPoints } from '../line/edit';
 import type { Plan } from '../line/plan';
 import { pathTo, stageById } from '../line/runs';
@@ -21,9 +22,6 @@ export interface LoggedDrain extends DrainEntry {
   /** Struck out as a mistake: still to be read, no longer counted. */
   readonly struck: boolean;
 }
-
-/** Kinds that can foul and then send water on as vapour. */
-const COOLERS: readonly string[] = ['aftercooler', 'fluid-cooler'];
 
 const NEAR_MS = 3 * 86_400_000;
 
@@ -73,6 +71,6 @@ export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: Logg
       .map(expectedOf),
     upstream: neighbours(upstream),
     downstream: neighbours(downstream),
-    coolerBefore: path.some((s) => COOLERS.includes(s.kind)),
+    coolerBefore: path.some((s) => is(COOLERS, s.kind)),
   });
 }

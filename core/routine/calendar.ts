@@ -6,6 +6,7 @@ import { sayInterval } from './interval';
 
 /** An event of the routine’s calendar, on the shop’s wall clock. */
 export interface RoutineEvent {
+  /** The same for the same rhythm of a line, and no other line’s. */
   readonly uid: string;
   readonly title: string;
   readonly text: string;
@@ -21,7 +22,7 @@ const DAY_MS = 86_400_000;
  * The routine as a calendar: chores of one rhythm are one event that comes again, at the beginning of work. Times are the
  * shop’s wall clock without a zone, so that they stay the same when the clocks change.
  */
-export function routineEvents(plan: Plan, tasks: readonly DueTask[]): RoutineEvent[] {
+export function routineEvents(planId: string, plan: Plan, tasks: readonly DueTask[]): RoutineEvent[] {
   const { working } = plan.survey;
   const groups = new Map<string, DueTask[]>();
   for (const t of tasks) {
@@ -37,7 +38,7 @@ export function routineEvents(plan: Plan, tasks: readonly DueTask[]): RoutineEve
     const first = Math.min(...own.map((t) => t.dueMs));
     const stopped = own[0]?.task.isolates === true;
     return {
-      uid: key.replace(' ', '-'),
+      uid: `${key.replace(' ', '-')}.${planId}`,
       title: `${stopped ? 'Shutdown' : 'Round'} · ${own.length === 1 ? `${own[0]?.stage.name}: ${own[0]?.task.does.toLowerCase()}` : `${own.length} chores, ${sayInterval(days)}`}`,
       text: own.map((t) => `${t.stage.name}: ${t.task.does}`).join('\n'),
       starts: shopTimeOf(Math.floor(first / DAY_MS) * DAY_MS + opens),

@@ -3,7 +3,7 @@ import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { calendarDayOf, spansOf } from '../line/working-time';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
-import { sayDay } from '../season/calendar';
+import { dayOfYear, sayDay } from '../season/calendar';
 import type { RoutineFacts } from './facts';
 import { serviceOf } from './facts';
 import { dueByMeter } from './hour-meter';
@@ -145,7 +145,7 @@ export function dueTasks(
   for (const p of putOffs) off.set(taskKey(p.stageId, p.task), p);
   const begun = plan.routine.startedOn === null ? nowMs : shopTimeMs(`${plan.routine.startedOn}T00:00`);
   const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
-  const dayOfYear = Math.floor((today - Date.UTC(new Date(today).getUTCFullYear(), 0, 1)) / DAY_MS) % 365;
+  const todayOfYear = dayOfYear(today);
   return choresOfLine(plan)
     .map(({ stage, task }): DueTask => {
       const key = taskKey(stage.id, task.id);
@@ -156,17 +156,17 @@ export function dueTasks(
       let dueMs = last || interval.days > 1.5 ? base + interval.days * DAY_MS : base;
       let season: string | undefined;
       if (task.every.frost) {
-        const ahead = firstFrostDay(facts, dayOfYear);
+        const ahead = firstFrostDay(facts, todayOfYear);
         const lead = ahead === undefined ? undefined : today + (ahead - FROST_LEAD_DAYS) * DAY_MS;
         const doneThisWinter = last !== undefined && nowMs - shopTimeMs(last) < 200 * DAY_MS;
         dueMs = lead === undefined || doneThisWinter ? base + 365 * DAY_MS : lead;
-        if (ahead !== undefined) season = `first frost about ${sayDay((dayOfYear + ahead) % 365)}`;
+        if (ahead !== undefined) season = `first frost about ${sayDay((todayOfYear + ahead) % 365)}`;
       }
       const year = facts.years.get(stage.id);
       if (interval.by === 'water' && !interval.pinned && year && interval.days > 1.5) {
         // By the weather to come, not by today’s alone.
         const sumpKg = (facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0) * 1000;
-        const days = daysUntilFull(year, sumpKg * 0.8, dayOfYear);
+        const days = daysUntilFull(year, sumpKg * 0.8, todayOfYear);
         if (base + days * DAY_MS < dueMs) {
           dueMs = base + days * DAY_MS;
           season = 'wetter weather by its year';
@@ -200,7 +200,7 @@ export function dueTasks(
       }
       dueMs = workday(plan, dueMs);
       const own = off.get(key);
-      const isOff = own !== undefined && own.until > now && (last === undefined || last < own.until);
+      const isOff = own !== undefined && own.until > now && (last === undefined || last < own.at);
       const state: DueState = isOff
         ? 'put off'
         : dueMs < today

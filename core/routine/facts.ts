@@ -7,6 +7,7 @@ import { airBalance } from '../flow/balance';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, standing } from '../line/runs';
 import type { Section } from '../line/section';
+import { surveyAtmosphericPa } from '../line/survey';
 import { hoursPerWeek } from '../line/working-time';
 import { pumpCycle } from '../pump/cycle';
 
@@ -65,7 +66,7 @@ function startsOf(plan: Plan, section: Section): number {
     cutOutPa,
     freeAirDeliveryM3PerS,
     b.usedM3PerS + b.lostM3PerS,
-    101325,
+    surveyAtmosphericPa(plan.survey),
   );
   return (cycle.startsPerHour * hoursPerWeek(plan.survey.working)) / 7;
 }

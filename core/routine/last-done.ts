@@ -34,7 +34,13 @@ export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
   return standingEntries(entries)
     .filter((e) => e.kind === 'put-off' && e.task !== null && e.until !== null)
     .sort((a, b) => a.measuredAt.localeCompare(b.measuredAt))
-    .map((e) => ({ stageId: e.stageId, task: e.task as string, until: e.until as string, reason: e.what }));
+    .map((e) => ({
+      stageId: e.stageId,
+      task: e.task as string,
+      at: e.measuredAt,
+      until: e.until as string,
+      reason: e.what,
+    }));
 }
 
 const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { demoPlan } from '../../db/demo';
 import { say as said } from '../advice/rule';
-import { pointYear } from '../drain/point-year';
+import { type PointYear, pointYear } from '../drain/point-year';
 import { CAUTIONS } from '../equipment/cautions';
 import { KINDS } from '../equipment/index';
 import type { Plan } from '../line/plan';
@@ -128,17 +128,38 @@ describe('what is due', () => {
     expect(next.state).toBe('soon');
   });
 
+  test.each([
+    ['a Saturday', '2026-11-28T08:00', 332],
+    ['29 February', '2028-02-29T08:00', 60],
+    ['the day on which summer time begins', '2027-03-28T02:30', 87],
+    ['the day on which it ends', '2026-10-25T02:30', 298],
+    ['31 December of a leap year', '2028-12-31T23:30', 365],
+  ])('on %s the year of weather is read at its day: first frost %s', (_what, now, day) => {
+    const frosty = all(plan, behind('receiver', stageOf('water-cooler', {}, 'cooler')));
+    const year = { frostDays: [(day + 14) % 365] } as unknown as PointYear;
+    const facts = routineFacts(frosty, walk(frosty), new Map([['receiver', year]]));
+    const frost = dueTasks(facts, [], [], now).filter((t) => t.task.every.frost);
+    expect(frost.length).toBeGreaterThan(0);
+    for (const t of frost)
+      expect(Math.abs(t.dueMs - Date.parse(`${now.slice(0, 10)}T12:00Z`)) / DAY_MS).toBeLessThan(4);
+  });
+
   test('not begun, nothing is overdue', () => {
     expect(due(goodShop()).filter((t) => t.state === 'overdue')).toEqual([]);
   });
 
   test('put off it is not asked for until then, with the reason; done in between it counts anew', () => {
-    const off = [{ stageId: 'receiver', task: 'M01', until: '2026-11-29T00:00', reason: 'valve on order' }];
+    const off = [
+      { stageId: 'receiver', task: 'M01', at: '2026-11-26T07:00', until: '2026-11-29T00:00', reason: 'valve on order' },
+    ];
     expect(of(due(plan, [], off), 'receiver', 'M01')).toMatchObject({
       state: 'put off',
       putOff: { reason: 'valve on order' },
     });
     expect(of(due(plan, [], off, '2026-11-29T00:01'), 'receiver', 'M01').state).toBe('overdue');
+    const doneAt = (at: string) => of(due(plan, [{ stageId: 'receiver', task: 'M01', at }], off), 'receiver', 'M01');
+    expect(doneAt('2026-11-26T07:00')).toMatchObject({ state: 'due' });
+    expect(doneAt('2026-11-26T06:59')).toMatchObject({ state: 'put off' });
   });
 
   test('an opening upstream asks for the cloth at once, and the reading behind it; water seen for the dew point', () => {

@@ -119,7 +119,7 @@ export function timeOf(text: string, order: CsvLayout['order'], clock?: string):
   const ms = Date.UTC(time.year, time.month, time.day, time.hour, time.minute);
   const back = new Date(ms);
   if (
-    time.hour > 24 ||
+    time.hour > (time.minute === 0 ? 24 : 23) ||
     time.minute > 59 ||
     new Date(Date.UTC(time.year, time.month, time.day)).getUTCDate() !== time.day
   )

@@ -1,4 +1,4 @@
-import { CHILLED, COOLERS, is } from '../advice/groups';
+import { CHILLED, COOLERS, is } from '../equipment/groups';
 import { type OutletStage, outletCriteria } from '../line/judge-outlet';
 import type { Plan } from '../line/plan';
 import { allStages, stageById, standing } from '../line/runs';

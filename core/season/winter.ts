@@ -1,6 +1,6 @@
-import { CHILLED, is } from '../advice/groups';
 import type { Sentence } from '../advice/rule';
 import { collectingStages } from '../drain/duty';
+import { CHILLED, is } from '../equipment/groups';
 import type { Plan, Stage } from '../line/plan';
 import { stageById } from '../line/runs';
 import { DEW_POINT, KEPT } from '../line/section';

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Batch } from '@/core/media/dry-batch';
 import { dryingSteps } from '@/core/media/drying-steps';
 import { spell } from '@/core/quantity/spell';
+import { readStored, store } from '@/ui/browser-store';
 
 const KEY = 'drying-timer';
 interface Kept {
@@ -14,7 +15,7 @@ interface Kept {
 
 function read(): Kept {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '') as Kept;
+    const kept = JSON.parse(readStored(KEY) ?? '') as Kept;
     return Number.isInteger(kept.step) && Number.isFinite(kept.endsMs) ? kept : { step: 0, endsMs: 0 };
   } catch {
     return { step: 0, endsMs: 0 }; // nothing kept yet
@@ -34,7 +35,7 @@ export function DryingTimer({ batch, hours }: { batch: Batch; hours: number }) {
   }, []);
   const go = (next: Kept): void => {
     setKept(next);
-    localStorage.setItem(KEY, JSON.stringify(next));
+    store(KEY, JSON.stringify(next));
   };
   const at = Math.min(kept.step, steps.length);
   const step = steps[at];

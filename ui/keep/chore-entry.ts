@@ -7,7 +7,7 @@ import { DRAINING } from '@/core/routine/last-done';
 import type { ReadingName } from '@/core/routine/task';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { entryOf } from './entry-of';
-import type { Outgoing } from './use-sender';
+import type { Outgoing } from './outbox';
 
 /** What somebody answered at a point of a round. */
 export interface ChoreAnswers {

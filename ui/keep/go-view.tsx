@@ -18,7 +18,7 @@ import { useSender } from './use-sender';
 export function GoView({ log }: { log: Log }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
-  const { tasks, now } = useDue(log);
+  const { tasks, now, ready } = useDue(log);
   const sender = useSender(planId);
   const [which] = useQueryState('round', parseAsString);
   const [only] = useQueryState('at', parseAsString);
@@ -33,14 +33,10 @@ export function GoView({ log }: { log: Log }) {
     return roundsOf(plan, tasks, shopTimeMs(now)).find((r) => r.id === (which ?? 'round'))?.tasks ?? [];
   }, [plan, tasks, now, which, only]);
   useEffect(() => {
-    // The weather of the year comes a moment after the first answer.
     if (settled.current) return;
     setWay(wanted);
-    const soon = setTimeout(() => {
-      settled.current = true;
-    }, 1200);
-    return () => clearTimeout(soon);
-  }, [wanted]);
+    settled.current = ready;
+  }, [wanted, ready]);
   const task = way?.[at];
   const name = only ? (task?.stage.name ?? 'Point') : which === 'shutdown' ? 'Shutdown' : 'Round';
   const next = (key: string, how: 'done' | 'could not'): void => {
@@ -50,7 +46,11 @@ export function GoView({ log }: { log: Log }) {
     window.scrollTo({ top: 0 });
   };
   return (
-    <div data-round className="mx-auto flex min-h-[calc(100dvh-3rem)] w-full max-w-[30rem] flex-col bg-paper">
+    <div
+      data-round
+      aria-busy={!ready}
+      className="mx-auto flex min-h-[calc(100dvh-3rem)] w-full max-w-[30rem] flex-col bg-paper"
+    >
       <header className="border-b border-hairline px-4 py-2.5">
         <div className="flex items-baseline gap-3">
           <p className="mr-auto font-semibold">
@@ -58,7 +58,11 @@ export function GoView({ log }: { log: Log }) {
             {way && task && ` · ${at + 1} of ${way.length}`}
           </p>
           <p className={sender.left > 0 ? 'text-amber' : 'text-water'} role="status">
-            {sender.left > 0 ? `◌ ${sender.left} kept here` : '● all sent'}
+            {sender.left === 0
+              ? '● all sent'
+              : sender.unstored
+                ? `◌ ${sender.left} kept by this page only: leave it open`
+                : `◌ ${sender.left} kept here`}
           </p>
           <Link href={`/lines/${planId}/today`} className="min-h-8 text-quiet underline underline-offset-4">
             Leave

@@ -38,12 +38,14 @@ export function useDue({ drains, entries, charges }: Log): {
   tasks: readonly DueTask[];
   lives: readonly PlaceLife[];
   now: string;
+  /** Whether the weather of its year and its charges are in it already: they come a moment later. */
+  ready: boolean;
 } {
   const { plan, section } = usePlan();
   const now = useNow();
-  const { weather } = useClimateWeather(plan);
-  const { ran } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
-  const { answer } = useLives(charges, entries, now);
+  const { weather, fetching } = useClimateWeather(plan);
+  const { ran, answered } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
+  const { answer, busy } = useLives(charges, entries, now);
   const years = useMemo(() => {
     const all = new Map<string, PointYear>();
     for (const s of ran ? collectingStages(ran.plan) : []) {
@@ -64,5 +66,5 @@ export function useDue({ drains, entries, charges }: Log): {
       ),
     [plan, section, years, answer, entries, drains, now],
   );
-  return { tasks, lives: answer?.lives ?? [], now };
+  return { tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
 }

@@ -1,12 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-
-/** Something to be written into the log: where it goes, and what. Its id is in it, so that sent twice it is one. */
-export interface Outgoing {
-  readonly to: 'entries' | 'drains' | 'charges' | `photos/${string}`;
-  readonly body: Readonly<Record<string, unknown>> | string;
-}
+import { readStored, store } from '@/ui/browser-store';
+import { type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
 
 /** What became of it when the program refused it: words, and the fields. */
 export interface Refused {
@@ -15,16 +11,6 @@ export interface Refused {
 }
 
 const RETRY_MS = 2500;
-const key = (planId: string): string => `cool-dram.outgoing.${planId}`;
-
-function waiting(planId: string): Outgoing[] {
-  try {
-    return JSON.parse(localStorage.getItem(key(planId)) ?? '[]');
-  } catch {
-    return [];
-  }
-}
-
 async function send(planId: string, { to, body }: Outgoing): Promise<Response | undefined> {
   const isPhoto = to.startsWith('photos/');
   const data = isPhoto ? await (await fetch(body as string)).blob() : JSON.stringify(body);
@@ -60,11 +46,8 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
         timer.current = setTimeout(() => void work(), RETRY_MS);
         break;
       }
-      // By its content, for another page of this browser may have put something before it meanwhile.
-      const text = JSON.stringify(next);
-      const rest = waiting(planId);
-      const at = rest.findIndex((o) => JSON.stringify(o) === text);
-      localStorage.setItem(key(planId), JSON.stringify(at < 0 ? rest : rest.toSpliced(at, 1)));
+      if (!answer.ok && next.to.startsWith('photos/')) withoutPhoto(planId, next.to.slice('photos/'.length));
+      takeOut(planId, next);
       if (answer.ok) sent.current?.(next);
       else {
         const body = (await answer.json().catch(() => undefined)) as { error?: { message?: string } } | undefined;
@@ -80,17 +63,16 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
   const put = useCallback(
     (...outgoing: readonly Outgoing[]): void => {
       setRefused(undefined);
-      localStorage.setItem(key(planId), JSON.stringify([...waiting(planId), ...outgoing]));
+      putOut(planId, ...outgoing);
       setLeft(waiting(planId).length);
       clearTimeout(timer.current);
       void work();
     },
     [planId, work],
   );
-  return { put, left, refused };
+  return { put, left, refused, unstored: left > 0 && onlyInThisPage(planId) };
 }
 
 /** Who is at work, as this browser remembers it. */
-export const rememberedWho = (): string =>
-  typeof localStorage === 'undefined' ? '' : (localStorage.getItem('cool-dram.who') ?? '');
-export const rememberWho = (who: string): void => localStorage.setItem('cool-dram.who', who);
+export const rememberedWho = (): string => readStored('cool-dram.who') ?? '';
+export const rememberWho = (who: string): void => void store('cool-dram.who', who);

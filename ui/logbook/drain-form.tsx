@@ -13,6 +13,7 @@ import type { LoggedDrain } from '@/core/record/judge-log';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
+import { rememberedWho, rememberWho } from '@/ui/keep/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
@@ -36,9 +37,6 @@ export function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: s
   const opening = shopTimeMs(starts) + plan.survey.working.startsAtH * 3_600_000;
   return shopTimeOf(shopTimeMs(at) - opening > 3_600_000 ? opening : opening - 86_400_000);
 }
-
-const remembered = (): string =>
-  typeof localStorage === 'undefined' ? '' : (localStorage.getItem('cool-dram.who') ?? '');
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
 export function DrainForm({
@@ -84,7 +82,7 @@ export function DrainForm({
       sinceAt: sinceFor(plan, entries, pointId, at),
       amountM3: undefined as never,
       appearance: undefined as never,
-      who: remembered(),
+      who: rememberedWho(),
       note: '',
       loadedHours: null,
       intakeTemperatureC: place.temperatureC,
@@ -106,7 +104,7 @@ export function DrainForm({
   const submit = form.handleSubmit((entry) => {
     if (entry.drainedAt > nowOnTheWall())
       return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
-    localStorage.setItem('cool-dram.who', entry.who);
+    rememberWho(entry.who);
     sender.send(entry, (field, message) => form.setError(field as keyof DrainEntry, { message }));
   });
   return (

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { ENTRY_KINDS } from '@/core/record/log-entry';
+import { readStored, store } from '@/ui/browser-store';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 export interface SavedView {
@@ -17,14 +18,14 @@ export function SavedViews({ q, kind }: SavedView) {
   const [views, setViews] = useState<readonly SavedView[]>([]);
   useEffect(() => {
     try {
-      setViews(JSON.parse(localStorage.getItem(VIEWS_KEY) ?? '[]'));
+      setViews(JSON.parse(readStored(VIEWS_KEY) ?? '[]'));
     } catch {
       // What cannot be read any more is no view.
     }
   }, []);
   const set = (next: readonly SavedView[]): void => {
     setViews(next);
-    localStorage.setItem(VIEWS_KEY, JSON.stringify(next));
+    store(VIEWS_KEY, JSON.stringify(next));
   };
   const same = (v: SavedView): boolean => v.q === q && v.kind === kind;
   const isPlain = q === '' && kind === 'all';

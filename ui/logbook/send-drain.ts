@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { DrainEntry } from '@/core/record/drain-entry';
+import { readStored, store } from '@/ui/browser-store';
 
 const RETRY_MS = 2000;
 
@@ -17,7 +18,7 @@ export function useDrainSender(planId: string, onLogged: (entryId: string) => vo
 
   const send = useCallback(
     async (entry: DrainEntry, onField: (field: string, message: string) => void): Promise<void> => {
-      localStorage.setItem(key, JSON.stringify(entry));
+      const stored = store(key, JSON.stringify(entry));
       setSending(true);
       const answer = await fetch(`/api/plans/${planId}/drains`, {
         method: 'POST',
@@ -27,7 +28,7 @@ export function useDrainSender(planId: string, onLogged: (entryId: string) => vo
       }).catch(() => undefined);
       const body = await answer?.json().catch(() => undefined);
       if (answer && answer.status < 500) {
-        localStorage.removeItem(key);
+        store(key, undefined);
         setSending(false);
         setMessage(answer.ok ? undefined : body?.error?.message);
         if (answer.ok) logged.current(entry.id);
@@ -35,14 +36,15 @@ export function useDrainSender(planId: string, onLogged: (entryId: string) => vo
         return;
       }
       const who = body?.error?.code === 'database-down' ? 'the database' : 'the server';
-      setMessage(`Not saved yet: ${who} does not answer. Your entry is kept in this browser and sent again by itself.`);
+      const kept = stored ? 'in this browser' : 'by this page only: leave it open';
+      setMessage(`Not saved yet: ${who} does not answer. Your entry is kept ${kept}. It is sent again by itself.`);
       timer.current = setTimeout(() => void send(entry, onField), RETRY_MS);
     },
     [planId, key],
   );
 
   useEffect(() => {
-    const pending = localStorage.getItem(key);
+    const pending = readStored(key);
     if (pending) void send(JSON.parse(pending) as DrainEntry, () => {});
     return () => clearTimeout(timer.current);
   }, [key, send]);

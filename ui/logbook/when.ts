@@ -1,10 +1,14 @@
 import { format } from 'date-fns';
 import { type ShopTime, shopTimeMs } from '@/core/record/shop-clock';
 
-/** A shop time in words: “Mon 16 Nov, 16:05”. The shop's clock has no zone, so it is read as if it were local. */
+/**
+ * A shop time in words: “Mon 16 Nov, 16:05”. The shop's clock has no zone: the day is read at noon, which every zone has,
+ * and the hour is taken as it stands, even where summer time leaves it out.
+ */
 export function sayTime(time: ShopTime): string {
-  const ms = shopTimeMs(time);
-  return Number.isFinite(ms) ? format(new Date(time), 'EEE d MMM, HH:mm') : time;
+  if (!Number.isFinite(shopTimeMs(time))) return time;
+  const [day, hour] = time.split('T');
+  return `${format(new Date(`${day}T12:00`), 'EEE d MMM')}, ${hour}`;
 }
 
 /** Now, on the clock of this device. */

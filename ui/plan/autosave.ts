@@ -1,4 +1,5 @@
 import { type Plan, planSchema } from '@/core/line/plan';
+import { readStored, store } from '@/ui/browser-store';
 import type { PlanStore } from './plan-store';
 
 const PAUSE_MS = 300; // after the last keystroke; what is typed is stored within a second
@@ -16,7 +17,7 @@ interface Draft {
 /** The newest edit, kept in this browser until the database has it. */
 export function draftOf(planId: string): Draft | undefined {
   try {
-    const text = localStorage.getItem(`cool-dram.draft.${planId}`);
+    const text = readStored(`cool-dram.draft.${planId}`);
     const draft = text ? (JSON.parse(text) as Draft) : undefined;
     // Through the schema, so that a draft left by an older program gets the fields that are new since then.
     return (
@@ -35,12 +36,8 @@ export function draftOf(planId: string): Draft | undefined {
 const DRAFT_MS = 40;
 
 function keepDraft(planId: string, draft: Draft | undefined): void {
-  try {
-    if (draft) localStorage.setItem(`cool-dram.draft.${planId}`, JSON.stringify(draft));
-    else localStorage.removeItem(`cool-dram.draft.${planId}`);
-  } catch {
-    // A full or forbidden store: the edit is still on screen and still being sent.
-  }
+  // A store that does not take it loses nothing: the edit is still on screen and still being sent.
+  store(`cool-dram.draft.${planId}`, draft && JSON.stringify(draft));
 }
 
 export interface Autosave {

@@ -5,6 +5,7 @@ import { type ServedForecast, samplesOf } from '@/core/season/served-forecast';
 import { WeatherRefused } from '@/core/season/weather';
 import type { Forecast } from '@/core/season/week-of-samples';
 import { forecastOf } from '@/core/season/week-of-samples';
+import { readStored, store } from '@/ui/browser-store';
 import { wallClockMs } from './water-provider';
 
 /** The forecast on screen: from the service, or the person’s own. */
@@ -19,7 +20,7 @@ const key = (planId: string): string => `cool-dram.forecast.${planId}`;
 /** What the person gave for a line; nothing where there is none, or it cannot be read any more. */
 function kept(planId: string): ShownForecast | undefined {
   try {
-    return JSON.parse(localStorage.getItem(key(planId)) ?? 'null') ?? undefined;
+    return JSON.parse(readStored(key(planId)) ?? 'null') ?? undefined;
   } catch {
     return undefined;
   }
@@ -63,12 +64,12 @@ export function useForecast(planId: string) {
   }, [planId, ask]);
   const giveOwn = (forecast: Forecast): void => {
     const own = { from: 'your own', own: true, forecast };
-    localStorage.setItem(key(planId), JSON.stringify(own));
+    store(key(planId), JSON.stringify(own));
     setShown(own);
     setProblem(undefined);
   };
   const askService = (of?: string): void => {
-    localStorage.removeItem(key(planId));
+    store(key(planId), undefined);
     setPlace(of);
     void ask(of);
   };

@@ -20,9 +20,10 @@ export function useWeatherRun(
   plan: Plan,
   weather: WeatherHours | undefined,
   when: RunQuestion['when'],
-): { ran: RanPlan | undefined; busy: boolean } {
+): { ran: RanPlan | undefined; busy: boolean; answered: boolean } {
   const [ran, setRan] = useState<RanPlan>();
   const [busy, setBusy] = useState(false);
+  const [answered, setAnswered] = useState(false);
   const worker = useRef<Worker>(undefined);
   const state = useRef<{
     number: number;
@@ -38,6 +39,7 @@ export function useWeatherRun(
       // Of other weather than is shown now: an answer that comes late.
       if (data.number === number && asked && data.run) setRan({ run: data.run, plan: asked.plan });
       state.current = { number };
+      setAnswered(true);
       if (next) send(own, state.current, next);
       else setBusy(false);
     };
@@ -57,7 +59,7 @@ export function useWeatherRun(
     if (state.current.asked) state.current.next = question;
     else send(worker.current, state.current, question);
   }, [plan, weather, key]);
-  return { ran: weather ? ran : undefined, busy };
+  return { ran: weather ? ran : undefined, busy, answered };
 }
 
 function send(

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { checked } from '@/server/errors';
 import { readJson, respond } from '@/server/respond';
 
 const faultSchema = z.strictObject({ ruleId: z.string().max(20), message: z.string().max(2000) });
@@ -6,7 +7,7 @@ const faultSchema = z.strictObject({ ruleId: z.string().max(20), message: z.stri
 /** A rule of the advice that broke in a browser: into the log of the server. */
 export function POST(request: Request): Promise<Response> {
   return respond(async () => {
-    const { ruleId, message } = faultSchema.parse(await readJson(request));
+    const { ruleId, message } = checked(faultSchema, await readJson(request));
     console.error(`Rule ${ruleId} broke: ${message}`);
     return {};
   });

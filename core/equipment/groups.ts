@@ -1,4 +1,4 @@
-import type { KindName } from '../equipment/index';
+import type { KindName } from './index';
 
 /** Kinds that a rule treats alike. */
 const group = <const K extends readonly KindName[]>(...kinds: K): K => kinds;

@@ -1,0 +1,1 @@
+ALTER TABLE `plan_writes` ADD `digest` char(64);
