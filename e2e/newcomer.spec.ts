@@ -19,23 +19,18 @@ test('from the first page to a judged drain entry', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'All entries' })).toContainText('Ida');
 });
 
-test('on a phone, by touch, in fluid ounces', async ({ browser }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    hasTouch: true,
-    isMobile: true,
-    colorScheme: 'dark',
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, colorScheme: 'dark' });
+  test('by touch, in fluid ounces', async ({ page }) => {
+    await buildOwnLine(page, 'Phone shop');
+    await page.getByRole('link', { name: 'Logbook' }).tap();
+    await page.getByRole('radio', { name: 'fl oz' }).tap();
+    await page.getByLabel('How much came out').fill('2');
+    await page.getByText('milky', { exact: true }).tap();
+    await page.getByLabel('Who').fill('Ida');
+    await page.getByRole('button', { name: 'Log it' }).tap();
+    await expect(page.getByRole('region', { name: 'Judgement' })).toContainText('59.1 mL came out, milky');
   });
-  const page = await context.newPage();
-  await buildOwnLine(page, 'Phone shop');
-  await page.getByRole('link', { name: 'Logbook' }).tap();
-  await page.getByRole('radio', { name: 'fl oz' }).tap();
-  await page.getByLabel('How much came out').fill('2');
-  await page.getByText('milky', { exact: true }).tap();
-  await page.getByLabel('Who').fill('Ida');
-  await page.getByRole('button', { name: 'Log it' }).tap();
-  await expect(page.getByRole('region', { name: 'Judgement' })).toContainText('59.1 mL came out, milky');
-  await context.close();
 });
 
 test('a plan file goes out and comes back in; a broken one is refused with its fields', async ({ page, request }) => {

@@ -5,7 +5,7 @@ import { type Plan, planSchema } from '../core/line/plan';
 import { type RoutineEvent, routineEvents } from '../core/routine/calendar';
 import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
-import { clockMs, clockOnTheWall } from './clock';
+import { clockOnTheWall } from './clock';
 import { dueOn } from './due-today';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
@@ -73,7 +73,7 @@ export async function feedOf(planId: string): Promise<{ token: string }> {
 export async function revokeFeed(planId: string): Promise<{ revoked: number }> {
   const [done] = await database()
     .update(feeds)
-    .set({ revokedAt: new Date(clockMs()) })
+    .set({ revokedAt: new Date() })
     .where(and(eq(feeds.planId, checkedId('id', planId)), isNull(feeds.revokedAt)));
   return { revoked: done.affectedRows };
 }

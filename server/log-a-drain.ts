@@ -5,7 +5,6 @@ import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record
 import { expectDrain, explainDrain } from '../core/record/expect-drain';
 import { database } from '../db/client';
 import { drainEntries, plans } from '../db/schema';
-import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 
@@ -31,7 +30,7 @@ export function drainRow(planId: string, planDocument: unknown, entry: DrainEntr
 }
 
 /** Writes a drain into the log. The same entry sent again is one entry; another one under its id is refused. */
-export async function logADrain(planId: string, input: unknown, nowMs = clockMs()): Promise<{ id: string }> {
+export async function logADrain(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
   const id = checkedId('id', planId);
   const entry = checked(drainEntrySchema, input);
   const future = futureMessage(entry.drainedAt, nowMs);
@@ -58,7 +57,7 @@ export async function logADrain(planId: string, input: unknown, nowMs = clockMs(
 export async function strikeADrain(planId: string, entryId: string, struck: boolean): Promise<{ id: string }> {
   const [done] = await database()
     .update(drainEntries)
-    .set({ struckAt: struck ? new Date(clockMs()) : null })
+    .set({ struckAt: struck ? new Date() : null })
     .where(and(eq(drainEntries.id, checkedId('entryId', entryId)), eq(drainEntries.planId, checkedId('id', planId))));
   if (done.affectedRows === 0)
     throw new RequestRefused(404, 'not-found', 'There is no such entry.', [{ field: 'entryId', message: 'Unknown.' }]);

@@ -4,7 +4,6 @@ import { type Charge, chargeSchema } from '../core/record/charge';
 import { futureMessage } from '../core/record/drain-entry';
 import { database } from '../db/client';
 import { charges, plans } from '../db/schema';
-import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 
@@ -12,7 +11,7 @@ const refuse = (status: number, code: 'invalid' | 'conflict', field: string, mes
   new RequestRefused(status, code, message, [{ field, message }]);
 
 /** Takes a charge of beads into a line’s books. The same one sent again is one; another one under its id or its name is refused. */
-export async function saveCharge(planId: string, input: unknown, nowMs = clockMs()): Promise<{ id: string }> {
+export async function saveCharge(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
   const id = checkedId('id', planId);
   const charge = checked(chargeSchema, input);
   if (futureMessage(charge.boughtAt, nowMs))

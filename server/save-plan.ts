@@ -5,7 +5,6 @@ import { z } from 'zod';
 import { planSchema } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans, planWrites } from '../db/schema';
-import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 
@@ -64,10 +63,7 @@ export async function savePlan(planId: string, input: unknown): Promise<Saved> {
         { newer: { rowVersion: row.rowVersion, plan: planSchema.parse(row.document) } },
       );
     const next = rowVersion + 1;
-    await tx
-      .update(plans)
-      .set({ document: plan, rowVersion: next, updatedAt: new Date(clockMs()) })
-      .where(eq(plans.id, id));
+    await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));
     await tx.insert(planWrites).values({ id: writeId, planId: id, rowVersion: next, digest });
     return { id, rowVersion: next };
   });

@@ -4,7 +4,6 @@ import { z } from 'zod';
 import { type Plan, planSchema, type RevisionSummary } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
-import { clockMs } from './clock';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 
@@ -40,7 +39,7 @@ export async function saveRevision(planId: string, input: unknown): Promise<Revi
       throw new RequestRefused(409, 'conflict', `A line keeps at most ${MOST} revisions.`, [
         { field: 'name', message: `At most ${MOST} revisions.` },
       ]);
-    const at = there?.at ?? new Date(clockMs());
+    const at = there?.at ?? new Date();
     if (!there) await tx.insert(revisions).values({ id, planId: ofPlan, name, document: plan, at });
     return { id, name, at: at.toISOString() };
   });

@@ -1,11 +1,10 @@
 import { openPool } from '../../db/client';
-import { clockMs } from '../../server/clock';
 import { type DemoMode, prepareDatabase } from '../../server/prepare-database';
 
 const MODES: Record<string, DemoMode> = { '--empty': 'empty', '--reset-demo': 'reset' };
 
 const pool = openPool();
 const migrations = new URL('../../db/migrations', import.meta.url).pathname;
-const done = await prepareDatabase(pool, migrations, MODES[process.argv[2] ?? ''] ?? 'once', clockMs());
+const done = await prepareDatabase(pool, migrations, MODES[process.argv[2] ?? ''] ?? 'once', Date.now());
 if (done) console.log(done);
 await pool.end();

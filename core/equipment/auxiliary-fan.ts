@@ -1,14 +1,13 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
+import { temperatureBehindWallC } from '../stream/wall';
 import { choiceField, defineKind, type Surroundings } from './kind';
 
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 // From still to moved air: 1.8 to 4 Btu/(h·ft²·°F) on bare metal (handbook of practice, estimates).
 const MORE_W_PER_M2K = (4 - 1.8) * 5.678;
 
 function outletC(air: AirStream, p: { surfaceM2: number }, around: Surroundings): number {
-  const ntu = (MORE_W_PER_M2K * p.surfaceM2) / (air.dryAirKgPerS * CP_DRY_AIR);
-  return around.roomTemperatureC + (air.temperatureC - around.roomTemperatureC) * Math.exp(-ntu);
+  return temperatureBehindWallC(air, MORE_W_PER_M2K * p.surfaceM2, around.roomTemperatureC);
 }
 
 /** A fan that blows at a bare pipe or a tank: what it takes away more than the still room does. */
@@ -18,7 +17,7 @@ export const auxiliaryFan = defineKind({
   label: 'Auxiliary fan',
   does: 'A fan that blows at a bare pipe, a tank or the head: it takes away more heat than the still room would.',
   alsoCalled: ['box fan', 'pedestal fan', 'extra fan'],
-  equation: 'T₂ = room + (T₁ − room)·e^(−ΔU·A/(m·cp)), ΔU from still to moved air',
+  equation: 'dT/dA = −ΔU·(T − room)/C with the heat of what condenses, ΔU from still to moved air',
   ids: ['fan'],
   service: ['M10'],
   cautions: ['C11', 'C12'],
@@ -49,7 +48,7 @@ export const auxiliaryFan = defineKind({
     },
   ],
   whyTemperature: (inlet, p, around) => ({
-    formula: 'room + (air in − room) · exp(−ΔU·A / (m·cp))',
+    formula: 'dT/dA = −ΔU·(T − room) / C; C with the heat of what condenses',
     inputs: [
       { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
       { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },

@@ -120,7 +120,7 @@ export const beadCartridge = defineKind({
         'medium',
         'Air over 66 °C (150 °F) reaches the beads: they hold next to nothing there. Cool it first.',
       );
-    inlet.bringTo(inlet.temperatureC, pressurePa);
+    inlet.expandTo(pressurePa);
     const ratio = bedLeaves(inlet, bedOf(p), around);
     const warmer = warmedByUptakeK(inlet, ratio);
     inlet.adsorbTo(ratio).bringTo(inlet.temperatureC + Math.min(warmer, MOST_WARMER_K), pressurePa);

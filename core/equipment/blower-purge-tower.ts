@@ -53,7 +53,7 @@ export const blowerPurgeTower = defineKind({
     ...ratingFields(49),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
     const worseK = p.cooling === 'room' ? Math.max(0, around.roomTemperatureC - TEMPERATE_C) * WORSE_PER_K : 0;
     dryInTower(inlet, { ...p, ratedDewPointC: p.ratedDewPointC + worseK }, around, STAYS_K[p.cooling]);
     if (p.cooling === 'swept') purge(inlet, p.sweepShare * p.ratedFlowM3PerS * FREE_AIR_KG_PER_M3, 'sweepShare');

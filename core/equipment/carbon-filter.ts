@@ -64,10 +64,7 @@ export const carbonFilter = defineKind({
     counted: builtField('Its hours are', { no: 'not counted', yes: 'counted' }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(
-      inlet.temperatureC,
-      pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
-    );
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media));
   },
   cleans(dirt, _p, air) {
     if (air.relativeHumidity > TOO_HUMID || air.temperatureC > TOO_WARM_C || dirt.oilMg > 5)

@@ -26,6 +26,6 @@ export const checkValve = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
   },
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Conductance, pressureBehindValvePa } from '../flow/conductance';
 import type { AirStream } from '../stream/air-stream';
-import { choiceField, chokes } from './kind';
+import { aboveAtmosphere, choiceField, chokes, type Surroundings } from './kind';
 
 const B = 0.3; // critical pressure ratio, typical of valves and regulators, ISO 6358 (estimate)
 const TO_SI = 1e-8; // dm³/(s·bar), as makers print it
@@ -38,11 +38,11 @@ export const valveOf = (conductance: number): Conductance => ({ c: conductance *
  * @throws Refusal where it chokes
  * @source ISO 6358-1 (recalled)
  */
-export function behindValvePa(inlet: AirStream, p: Passes, what: string): number {
+export function behindValvePa(inlet: AirStream, p: Passes, what: string, around: Surroundings): number {
   if (p.passes !== 'sheet') return inlet.pressurePa;
   const out = pressureBehindValvePa(valveOf(p.conductance), inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
   if (out === undefined) throw chokes(what);
-  return out;
+  return aboveAtmosphere(out, what, around);
 }
 
 /** One that passes twice as much: about the next size. */

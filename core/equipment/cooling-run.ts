@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { saturatedHumidityRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
+import { temperatureBehindWallC } from '../stream/wall';
 import { askedField } from './build-fields';
 import { drained, drainFields } from './drains';
-import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { choiceField, defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
 const MATERIALS = { copper: 'bare copper', dark: 'black steel or painted pipe', hose: 'rubber hose' } as const;
@@ -15,9 +15,6 @@ const U: Record<keyof typeof MATERIALS, { still: number; moving: number }> = {
   dark: { still: 2.2 * BTU, moving: 4.4 * BTU },
   hose: { still: 0.9 * BTU, moving: 1.2 * BTU },
 };
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
-const CP_VAPOUR = 1860;
-const LATENT = 2.45e6; // J/kg near 25 °C
 const STEPS = 24;
 const ENOUGH_FALL = 0.01; // 1–2 % of mains, common practice
 const PER_LEG = 0.5; // of the drops that pass a low point with a drain (estimate)
@@ -37,53 +34,31 @@ export interface AlongRun {
   readonly droppedKgPerS: number;
 }
 
+/** What its surface passes, W/K. */
+const wallOf = (pipe: Pipe): number => U[pipe.material][pipe.air] * Math.PI * pipe.outsideDiameterM * pipe.lengthM;
+
 /**
  * Temperature of the air along a bare pipe in a room, with the heat that condensing water sets free.
  * @param inlet the air that enters; left as it is
  * @returns a place a step, the inlet first
- * @source dT/dL = −U·π·D·(T − room) / (m · (cp + r · dw/dT)), in steps; heat exchange with constant surroundings
  */
 export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): AlongRun[] {
-  const air = inlet.copy();
-  const perStep = (U[pipe.material][pipe.air] * Math.PI * pipe.outsideDiameterM * pipe.lengthM) / STEPS;
-  const places: AlongRun[] = [{ atM: 0, temperatureC: air.temperatureC, droppedKgPerS: 0 }];
-  for (let step = 1; step <= STEPS; step++) {
-    const t = air.temperatureC;
-    const ratio = air.vapourKgPerS / air.dryAirKgPerS;
-    const cold = Math.max(-99, t - 0.5);
-    const falls = ratio - Math.min(ratio, saturatedHumidityRatio(cold, air.pressurePa, air.basis));
-    const cp = CP_DRY_AIR + CP_VAPOUR * ratio + (LATENT * falls) / (t - cold);
-    air.bringTo(roomC + (t - roomC) * Math.exp(-perStep / (air.dryAirKgPerS * cp)), air.pressurePa);
-    places.push({
-      atM: (pipe.lengthM * step) / STEPS,
-      temperatureC: air.temperatureC,
+  return Array.from({ length: STEPS + 1 }, (_, step) => {
+    const part = step / STEPS;
+    const temperatureC = temperatureBehindWallC(inlet, wallOf(pipe) * part, roomC);
+    const air = inlet.copy().bringTo(temperatureC, inlet.pressurePa);
+    return {
+      atM: pipe.lengthM * part,
+      temperatureC,
       droppedKgPerS: air.liquidKgPerS + (air.lost?.frozenKgPerS ?? 0) - inlet.liquidKgPerS,
-    });
-  }
-  return places;
+    };
+  });
 }
 
-/**
- * The temperature at the end of the same. Air that stays above its dew point all along is one exponential: nothing condenses.
- */
-export function coolingRunEndC(inlet: AirStream, pipe: Pipe, roomC: number): number {
-  const t = inlet.temperatureC;
-  const ratio = inlet.vapourKgPerS / inlet.dryAirKgPerS;
-  const coldest = Math.max(-99, Math.min(t, roomC) - 0.5);
-  if (inlet.liquidKgPerS > 0 || ratio > saturatedHumidityRatio(coldest, inlet.pressurePa, inlet.basis))
-    return alongCoolingRun(inlet, pipe, roomC).at(-1)?.temperatureC as number;
-  const cp = CP_DRY_AIR + CP_VAPOUR * ratio;
-  const whole = U[pipe.material][pipe.air] * Math.PI * pipe.outsideDiameterM * pipe.lengthM;
-  return roomC + (t - roomC) * Math.exp(-whole / (inlet.dryAirKgPerS * cp));
-}
-
-function outletC(
-  inlet: AirStream,
-  p: Pipe & { method: string; outletTemperatureC: number },
-  around: Surroundings,
-): number {
-  if (p.method === 'measured') return p.outletTemperatureC;
-  return coolingRunEndC(inlet, p, around.roomTemperatureC);
+/** Lets the air cool along a pipe or hose, and then lose pressure in it. */
+export function coolAlong(inlet: AirStream, pipe: Pipe, roomC: number, pressurePa: number): AirStream {
+  const endC = temperatureBehindWallC(inlet, wallOf(pipe), roomC);
+  return inlet.bringTo(endC, inlet.pressurePa).expandTo(pressurePa);
 }
 
 const boreM = (p: { outsideDiameterM: number; wallM: number }): number => p.outsideDiameterM - 2 * p.wallM;
@@ -170,7 +145,9 @@ export const coolingRun = defineKind({
     if (boreM(p) <= 0)
       throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, caughtAlong(p), around));
+    if (p.method === 'measured') inlet.bringTo(p.outletTemperatureC, pressurePa);
+    else coolAlong(inlet, p, around.roomTemperatureC, pressurePa);
+    inlet.catchDrops(drained(p.drain, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')

@@ -3,7 +3,7 @@ import { type Conductance, conductanceFromLoss, pressureBehindValvePa } from '..
 import type { AirStream } from '../stream/air-stream';
 import { askedField } from './build-fields';
 import { freeAirM3PerS } from './free-air';
-import { choiceField, chokes, defineKind, numberField, type Surroundings } from './kind';
+import { aboveAtmosphere, choiceField, chokes, defineKind, numberField, type Surroundings } from './kind';
 
 const PSI = 6894.757;
 // Loss at 15 cfm and 90 psig: standard quarter-inch 2–5 psi, high-flow about 1 (estimates).
@@ -25,10 +25,10 @@ interface Settings {
 const valveOf = (p: Settings): Conductance =>
   p.type === 'sheet' ? { c: p.conductance * 1e-8, b: B } : TYPES[p.type].valve;
 
-function leavesPa(air: AirStream, p: Settings): number {
+function leavesPa(air: AirStream, p: Settings, around: Surroundings): number {
   const out = pressureBehindValvePa(valveOf(p), air.dryAirKgPerS, air.pressurePa, air.temperatureC);
   if (out === undefined) throw chokes('coupler');
-  return out;
+  return aboveAtmosphere(out, 'coupler', around);
 }
 
 /** Where the line can be taken apart: quickly, or with a spanner. */
@@ -81,7 +81,7 @@ export const coupler = defineKind({
     }),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p));
+    inlet.expandTo(leavesPa(inlet, p, around));
     if (p.leakM3PerS > 0) {
       const share = Math.min(0.9, p.leakM3PerS / freeAirM3PerS(inlet, around));
       inlet.vent(inlet.dryAirKgPerS * share);

@@ -22,10 +22,7 @@ export function catchesDrops<P extends Catcher>(
       const efficiency = efficiencyOf ? efficiencyOf(p, inlet, around) : p.efficiency;
       const share = drained(p.drain, efficiency, around);
       inlet
-        .bringTo(
-          inlet.temperatureC,
-          pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
-        )
+        .expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media))
         .catchDrops(share);
     },
     catches: (p: P, around: Surroundings) => ({ efficiency: drained(p.drain, p.efficiency, around), source }),

@@ -27,10 +27,7 @@ export const flowController = defineKind({
     ...lossFields(3e3),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(
-      inlet.temperatureC,
-      Math.min(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around), p.setPressurePa),
-    );
+    inlet.expandTo(Math.min(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around), p.setPressurePa));
   },
   shows: (inlet, p) =>
     inlet.pressurePa < p.setPressurePa

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { CP_DRY_AIR } from '../air/enthalpy';
 import type { AirStream } from '../stream/air-stream';
+import { temperatureBehindWallC } from '../stream/wall';
 import { askedField } from './build-fields';
 import { catchField, drained, drainFields, FITTED } from './drains';
 import { airSpaceField, choiceField, defineKind, numberField, type Surroundings } from './kind';
@@ -21,7 +23,7 @@ function ntu(air: AirStream, p: { wind: keyof typeof WINDS; transferUnits: numbe
 }
 
 function outletC(air: AirStream, p: Parameters<typeof ntu>[1], around: Surroundings): number {
-  return around.roomTemperatureC + (air.temperatureC - around.roomTemperatureC) * Math.exp(-ntu(air, p));
+  return temperatureBehindWallC(air, ntu(air, p) * air.dryAirKgPerS * CP_DRY_AIR, around.roomTemperatureC);
 }
 
 /** A finned cooler made for oil or water, used for air: as good as its wind, and only as safe as its rating. */
@@ -31,7 +33,7 @@ export const fluidCooler = defineKind({
   label: 'Fluid cooler',
   does: 'A finned cooler made for oil, in the wind of a fan or of the pump. As good as its wind; as safe as its rating.',
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
-  equation: 'T₂ = room + (T₁ − room)·e^−NTU, NTU ∝ flow^−0.4, by the wind',
+  equation: 'dT/dA = −U·(T − room)/C with the heat of what condenses; U·A = NTU·m·cp, NTU ∝ flow^−0.4, by the wind',
   ids: ['ac_fluid', 'ac_belt'],
   service: ['M09', 'M10', 'M40'],
   cautions: ['C06', 'C09', 'C11'],
@@ -71,10 +73,14 @@ export const fluidCooler = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.catchEfficiency, around));
+    inlet
+      .bringTo(outletC(inlet, p, around), inlet.pressurePa)
+      .expandTo(pressurePa)
+      .catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   whyTemperature: (inlet, p, around) => ({
-    formula: 'room + (air in − room) · exp(−NTU), NTU ∝ flow^−0.4, by the wind',
+    formula:
+      'dT/dA = −U·(T − room) / C; U·A = NTU·m·cp, NTU ∝ flow^−0.4, by the wind; C with the heat of what condenses',
     inputs: [
       { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
       { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },

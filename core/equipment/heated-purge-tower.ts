@@ -55,7 +55,7 @@ export const heatedPurgeTower = defineKind({
     ...ratingFields(49),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
     const full = nozzlePurgeKgPerS(p, p.purgeShare, RATED_PRESSURE_PA, inlet.pressurePa);
     const blown = p.control === 'timer' ? full : full * Math.min(1, towerLoad(inlet, p, around));
     dryInTower(inlet, p, around, p.cooled === 'yes' ? STAYS_K : STAYS_HOT_K);

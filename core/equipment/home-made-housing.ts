@@ -49,7 +49,7 @@ export const homeMadeHousing = defineKind({
     if (inlet.pressurePa > p.markedPa)
       throw new Refusal('markedPa', 'The line runs above what is marked on the housing. Do not use it here.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa);
+    inlet.expandTo(pressurePa);
     if (p.filling === 'gel')
       inlet.adsorbTo(bedLeaves(inlet, { ...p, medium: 'silica', balanceRh: BEADS_RH.silica }, around));
   },

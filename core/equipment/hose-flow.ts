@@ -1,6 +1,6 @@
 import { pressureBehindPa } from '../flow/friction';
 import type { AirStream } from '../stream/air-stream';
-import { chokes, numberField } from './kind';
+import { aboveAtmosphere, chokes, numberField, type Surroundings } from './kind';
 
 const ROUGHNESS_M = 1.5e-6; // rubber or plastic, drawn smooth (texts on fluid mechanics)
 
@@ -44,10 +44,10 @@ const INTO = 0.5; // velocity heads where a pipe narrows sharply (texts on fluid
 
 /**
  * The pressure behind a hose: friction along it, and at each end an insert that it narrows into and widens from.
- * @throws Refusal where it chokes
+ * @throws Refusal where it chokes, or where less than the atmosphere would be left
  * @source isothermal flow by Darcy–Weisbach; K of an insert at its own bore: 0.5 + (1 − β²)² (Borda–Carnot)
  */
-export function pressureBehindHosePa(air: AirStream, p: HoseFlow): number {
+export function pressureBehindHosePa(air: AirStream, p: HoseFlow, around: Surroundings): number {
   const insert = Math.min(p.insertBoreM, p.boreM);
   const perEnd = insert < p.boreM ? INTO + (1 - (insert / p.boreM) ** 2) ** 2 : 0;
   const k = ENDS * perEnd * (p.boreM / insert) ** 4; // in velocity heads at the bore of the hose
@@ -56,7 +56,7 @@ export function pressureBehindHosePa(air: AirStream, p: HoseFlow): number {
     { boreM: p.boreM, lengthM: p.lengthM, roughnessM: ROUGHNESS_M, k },
   );
   if (out === undefined) throw chokes('hose');
-  return out;
+  return aboveAtmosphere(out, 'hose', around);
 }
 
 const WIDER = 1.25; // about one step in the usual row of hoses: ¼, 5/16, ⅜, ½, ⅝, ¾ in

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { coolingRunEndC } from './cooling-run';
+import { coolAlong } from './cooling-run';
 import { catchField, drained, drainFields } from './drains';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 import { defineKind, numberField } from './kind';
@@ -34,10 +34,9 @@ export const hoseReel = defineKind({
     ...drainFields('none', 1e-4, 'Its turns hold'),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureBehindHosePa(inlet, p);
+    const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    const outC = coolingRunEndC(inlet, pipe, around.roomTemperatureC);
-    inlet.bringTo(outC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
+    coolAlong(inlet, pipe, around.roomTemperatureC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),
   wider: widerHose,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { askedField, builtField } from './build-fields';
-import { coolingRunEndC } from './cooling-run';
+import { coolAlong } from './cooling-run';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 import { choiceField, defineKind, numberField } from './kind';
 
@@ -55,10 +55,9 @@ export const hose = defineKind({
     print: builtField('Its rating', { yes: 'is printed on it', no: 'is nowhere to be found' }),
   }),
   pass(inlet, p, around) {
-    const pressurePa = pressureBehindHosePa(inlet, p);
+    const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    const outC = coolingRunEndC(inlet, pipe, around.roomTemperatureC);
-    inlet.bringTo(outC, pressurePa);
+    coolAlong(inlet, pipe, around.roomTemperatureC, pressurePa);
   },
   wider: widerHose,
   whyPressure: whyHosePressure,

@@ -32,7 +32,7 @@ export const intake = defineKind({
   // What a paper element lets through weighs 5–10 mg/m³ at most (estimate).
   cleans: (dirt) => dirt.strain(7, 'the intake filter, estimate'),
   pass(inlet, p) {
-    inlet.bringTo(inlet.temperatureC, inlet.pressurePa - p.filterLossPa);
+    inlet.expandTo(inlet.pressurePa - p.filterLossPa);
   },
   whyPressure: (inlet, p) => ({
     formula: 'barometer − loss across the intake filter',

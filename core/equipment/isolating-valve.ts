@@ -24,9 +24,9 @@ export const isolatingValve = defineKind({
     if (p.is === 'shut') throw new Refusal('', 'This valve is shut: nothing comes past it.');
     const out =
       p.passes === 'sheet'
-        ? behindValvePa(inlet, p, 'valve')
+        ? behindValvePa(inlet, p, 'valve', around)
         : pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(inlet.temperatureC, out);
+    inlet.expandTo(out);
   },
   wider: (p) => passesMore(p, 'a valve'),
 });

@@ -17,6 +17,8 @@ export interface Surroundings {
   readonly intakeRelativeHumidity: number;
   /** Temperatures of all places of the survey by their ids, for stages that stand elsewhere. */
   readonly rooms?: Readonly<Record<string, number>>;
+  /** Share of the working time in which the compressor is loaded, 0…1: heat comes to a receiver only then. */
+  readonly loadedShare: number;
   /** Whether the line loses its pressure when work ends, so that drains which need that can open. */
   readonly letDown?: boolean;
 }
@@ -182,6 +184,16 @@ export function airSpaceField(fallbackM3: number) {
     default: fallbackM3,
     source: 'estimate',
   });
+}
+
+/**
+ * The pressure that leaves a stage, where it leaves any.
+ * @throws Refusal by the name of the stage where less than the atmosphere would be left
+ */
+export function aboveAtmosphere(pressurePa: number, what: string, around: Surroundings): number {
+  if (pressurePa < around.atmosphericPa)
+    throw new Refusal('', `More pressure is lost in this ${what} than arrives: it is too narrow for so much air.`);
+  return pressurePa;
 }
 
 /** What a stage says that cannot pass what is asked of it. It is no fault of a field: a person enters what is there. */

@@ -32,7 +32,7 @@ export const lubricator = defineKind({
     ...ratingFields(50),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(inlet.temperatureC, pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
   },
   cleans(dirt) {
     // Even at a drop an hour it is above the last class of ISO 8573-1.

@@ -40,7 +40,8 @@ export const measuredStage = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(p.temperature === 'measured' ? p.outletTemperatureC : inlet.temperatureC, pressurePa);
+    if (p.temperature === 'measured') inlet.bringTo(p.outletTemperatureC, pressurePa);
+    else inlet.expandTo(pressurePa);
     if (inlet.liquidKgPerS > 0) inlet.catchDrops(Math.min(1, p.caughtKgPerS / inlet.liquidKgPerS));
   },
   whyTemperature: (inlet, p) =>

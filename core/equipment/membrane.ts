@@ -61,7 +61,7 @@ export const membrane = defineKind({
         'sweepShare',
         'The sweep takes all the air that arrives here: the dryer is too large for this branch.',
       );
-    inlet.bringTo(inlet.temperatureC, pressurePa);
+    inlet.expandTo(pressurePa);
     // It works on ratios: more flow, or less pressure, and less of the vapour finds its way out.
     const flow = inlet.dryAirKgPerS / FREE_AIR_KG_PER_M3;
     const room = 1 + 0.004 * (around.roomTemperatureC - 25); // the sweep leaves through a warm shell (estimate)

@@ -24,10 +24,7 @@ export const particulateFilter = defineKind({
     ...plateFlow(),
   }),
   pass(inlet, p, around) {
-    inlet.bringTo(
-      inlet.temperatureC,
-      pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media),
-    );
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.media));
   },
   cleans: (dirt, p) => dirt.strain(CLASS[p.element], `dust filter ${p.element} µm`),
   shows: (inlet) =>

@@ -50,7 +50,7 @@ export const pelletTower = defineKind({
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (inlet.temperatureC > 49)
       throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
-    inlet.bringTo(inlet.temperatureC, pressurePa);
+    inlet.expandTo(pressurePa);
     // Brine on the pellets is in balance with air of one relative humidity.
     const balance = saturationPressurePa(RATED_AT_C - p.suppressionK) / saturationPressurePa(RATED_AT_C);
     const salt = inlet.temperatureC + 0.2 * (around.roomTemperatureC - inlet.temperatureC); // the tower's wall (estimate)

@@ -15,16 +15,15 @@ import {
 } from '../flow/pipes';
 import type { AirStream } from '../stream/air-stream';
 import { askedField } from './build-fields';
-import { coolingRunEndC } from './cooling-run';
+import { coolAlong } from './cooling-run';
 import { drained, drainFields } from './drains';
-import { choiceField, chokes, defineKind, numberField, Refusal, type Surroundings } from './kind';
+import { aboveAtmosphere, choiceField, chokes, defineKind, numberField, Refusal } from './kind';
 
 /** Fastest that the air should go: so slow that drops stay on the floor of a main (handbook of practice, common practice). */
 const FASTEST = { main: 6, branch: 9, service: 15 } as const;
 const ENOUGH_FALL = 0.01; // 1–2 %, common practice
 const LEGS_EVERY_M = 30; // 15–30 m, common practice
 const PER_LEG = 0.5; // of the drops that pass a low point (estimate, as in a cooling run)
-const AS_THE_ROOM_K = 0.2;
 
 const cautionOf = (material: PipeMaterial): [string] | undefined => {
   const { caution } = MATERIALS[material] as { caution?: string };
@@ -75,17 +74,13 @@ function elbowPa(inlet: AirStream, p: Settings): number {
   return inlet.pressurePa - (pressureBehindPa(flowing(inlet), bend) ?? inlet.pressurePa);
 }
 
-/** At its end: as warm as the room, or on the way there. */
-function leavesC(inlet: AirStream, p: Settings, around: Surroundings): number {
-  if (Math.abs(inlet.temperatureC - around.roomTemperatureC) < AS_THE_ROOM_K) return inlet.temperatureC;
-  const tube = {
+const tubeOf = (p: Settings) =>
+  ({
     material: MATERIALS[p.material].outside,
     air: 'still',
     lengthM: p.lengthM,
     outsideDiameterM: boreAndOutside(p).outsideM,
-  } as const;
-  return coolingRunEndC(inlet, tube, around.roomTemperatureC);
-}
+  }) as const;
 
 const caught = (p: Settings): number => 1 - (1 - PER_LEG * Math.min(1, p.fall / ENOUGH_FALL)) ** p.legs;
 
@@ -161,10 +156,8 @@ export const pipe = defineKind({
     joints: askedField('Its joints', { metal: 'threaded, pressed, brazed', soft: 'soft-soldered' }),
   }),
   pass(inlet, p, around) {
-    const out = leavesPa(inlet, p);
-    if (out < around.atmosphericPa)
-      throw new Refusal('', 'More pressure is lost in this pipe than arrives: it is too narrow for so much air.');
-    inlet.bringTo(leavesC(inlet, p, around), out);
+    const out = aboveAtmosphere(leavesPa(inlet, p), 'pipe', around);
+    coolAlong(inlet, tubeOf(p), around.roomTemperatureC, out);
     if (p.legs > 0) inlet.catchDrops(drained(p.drain, caught(p), around));
   },
   wider(p) {

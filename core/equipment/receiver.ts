@@ -5,7 +5,6 @@ import { catchField, drained, drainFields } from './drains';
 import { choiceField, defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
 
 /** Outside surface of a receiver of usual proportions: a cylinder two and a half times as long as it is wide, m². */
@@ -42,14 +41,29 @@ export function receiverHeelM(volumeM3: number, waterM3: number, stands: Stands 
   return high * diameter;
 }
 
-function outletC(
-  inlet: AirStream,
-  p: { method: string; outletTemperatureC: number; volumeM3: number; heatLossWPerM2K: number },
-  around: Surroundings,
-): number {
-  if (p.method === 'measured') return p.outletTemperatureC;
-  const ntu = (p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3)) / (inlet.dryAirKgPerS * CP_DRY_AIR);
-  return around.roomTemperatureC + (inlet.temperatureC - around.roomTemperatureC) * Math.exp(-ntu);
+/** What the wall of a receiver passes to the room, W/K. */
+export const receiverWallWPerK = (p: { volumeM3: number; heatLossWPerM2K: number }): number =>
+  p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3);
+
+/**
+ * Brings air to what a stirred vessel makes of it in steady running: the wall loses heat all the time, heat comes only
+ * while the compressor is loaded, and vapour that condenses gives off its own.
+ * @param around with the share of the working time in which the compressor is loaded
+ * @source heat balance of a stirred vessel: φ·(H₁ − H₂) = U·A·(T₂ − room), H by ASHRAE Fundamentals ch. 1
+ */
+export function standInVessel(air: AirStream, wallWPerK: number, pressurePa: number, around: Surroundings): AirStream {
+  const { loadedShare, roomTemperatureC } = around;
+  if (!(loadedShare > 0)) return air.bringTo(roomTemperatureC, pressurePa);
+  return air.bringToEnthalpy(air.enthalpyW, pressurePa, wallWPerK / loadedShare, roomTemperatureC);
+}
+
+const LEAST_ABOVE_K = 0.5; // less above the room tells nothing of the wall
+
+/** What the wall passes by a measured outlet temperature: the same balance, solved for the wall; `undefined` where it tells nothing. */
+export function impliedWallWPerK(air: AirStream, outletC: number, around: Surroundings): number | undefined {
+  const aboveK = outletC - around.roomTemperatureC;
+  const lostW = air.enthalpyW - air.copy().bringTo(outletC, air.pressurePa).enthalpyW;
+  return aboveK >= LEAST_ABOVE_K && lostW > 0 ? (around.loadedShare * lostW) / aboveK : undefined;
 }
 
 /** Stores air, cools it through its wall and lets drops settle. */
@@ -59,7 +73,7 @@ export const receiver = defineKind({
   label: 'Receiver',
   does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
   alsoCalled: ['tank', 'air receiver', 'reservoir'],
-  equation: 'T₂ = room + (T₁ − room)·e^(−U·A/(m·cp)), or measured; drops settle by a share',
+  equation: 'φ·(H₁ − H₂) = U·A·(T₂ − room), φ the share loaded, or measured; drops settle by a share',
   ids: ['rcv_wet', 'rcv_dry'],
   service: ['M01', 'M03', 'M04', 'M26', 'M28', 'M29'],
   cautions: ['C01', 'C04', 'C36', 'C35'],
@@ -124,7 +138,9 @@ export const receiver = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet.bringTo(outletC(inlet, p, around), pressurePa).catchDrops(drained(p.drain, p.settlingEfficiency, around));
+    if (p.method === 'measured') inlet.bringTo(p.outletTemperatureC, pressurePa);
+    else standInVessel(inlet, receiverWallWPerK(p), pressurePa, around);
+    inlet.catchDrops(drained(p.drain, p.settlingEfficiency, around));
   },
   whyTemperature(inlet, p, around) {
     if (p.method === 'measured')
@@ -134,16 +150,17 @@ export const receiver = defineKind({
         source: 'entered',
       };
     return {
-      formula: 'room + (air in − room) · exp(−U·A / (m·cp))',
+      formula: 'share loaded · (H of air in − H of air out) = U·A·(T − room)',
       inputs: [
         { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
         { label: 'room', quantity: 'temperature', value: around.roomTemperatureC, from: 'Survey' },
         { label: 'U, W/(m²·K)', quantity: 'number', value: p.heatLossWPerM2K, from: 'this stage' },
         { label: 'A, m²', quantity: 'number', value: receiverSurfaceM2(p.volumeM3), from: 'volume, usual proportions' },
         { label: 'm, dry air', quantity: 'massFlow', value: inlet.dryAirKgPerS, from: 'compressor' },
+        { label: 'share loaded', quantity: 'share', value: around.loadedShare, from: 'Survey' },
       ],
-      source: 'heat exchange with constant wall surroundings; U is an estimate',
-      note: 'Start and stop running keeps a tank cooler than this.',
+      source: 'heat balance of a stirred vessel, condensation included; U is an estimate',
+      note: 'Heat comes only while the compressor is loaded; the wall loses it all the time.',
     };
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.settlingEfficiency, around), source: 'estimate' }),

@@ -17,16 +17,16 @@ function droopPa(inlet: AirStream, p: Settings, around: Surroundings): number {
 
 /** What leaves: the set pressure less the droop, or what its open seat lets through: it cannot raise pressure. */
 function leavesPa(inlet: AirStream, p: Settings, around: Surroundings): number {
-  return Math.min(behindValvePa(inlet, p, 'regulator'), p.setPressurePa - droopPa(inlet, p, around));
+  return Math.min(behindValvePa(inlet, p, 'regulator', around), p.setPressurePa - droopPa(inlet, p, around));
 }
 
-/** Lowers the pressure: the dew point falls with it, and drops may evaporate. Throttling is taken as isothermal. */
+/** Lowers the pressure: the dew point falls with it, and drops may evaporate. The air keeps its enthalpy: drops that evaporate cool it. */
 export const regulator = defineKind({
   kind: 'regulator',
   family: 'serving',
   label: 'Regulator',
   does: 'Lowers the pressure. The dew point falls with it, so drops that arrive may evaporate.',
-  equation: 'p₂ = min(p₁ behind its seat by ISO 6358, set − droop); isothermal; w unchanged',
+  equation: 'p₂ = min(p₁ behind its seat by ISO 6358, set − droop); constant enthalpy',
   ids: ['reg'],
   alsoCalled: ['pressure reducer', 'FRL'],
   service: ['T01'],
@@ -65,7 +65,7 @@ export const regulator = defineKind({
   pass(inlet, p, around) {
     if (p.setPressurePa - droopPa(inlet, p, around) <= around.atmosphericPa)
       throw new Refusal('setPressurePa', 'The set pressure, less what it falls by, must be above the atmosphere.');
-    inlet.bringTo(inlet.temperatureC, leavesPa(inlet, p, around));
+    inlet.expandTo(leavesPa(inlet, p, around));
   },
   wider: (p) => passesMore(p, 'a regulator'),
   shows: (inlet, p) =>

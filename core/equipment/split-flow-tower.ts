@@ -22,10 +22,7 @@ export const splitFlowTower = defineKind({
   needs: NEEDS,
   parameters: z.strictObject({ ...towerFields(500 * CFM), ...lossFields(4.5e4), ...ratingFields(49) }), // it throttles to drive the side way
   pass(inlet, p, around) {
-    inlet.bringTo(
-      inlet.temperatureC,
-      pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.ports),
-    );
+    inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around, LOSS_GROWS.ports));
     dryInTower(inlet, p, around, STAYS_K);
   },
   shows(inlet, p, around) {

@@ -72,7 +72,7 @@ export const twinTower = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const blown = purgeKgPerS(inlet, p, around);
-    inlet.bringTo(inlet.temperatureC, pressurePa);
+    inlet.expandTo(pressurePa);
     dryInTower(inlet, p, around);
     purge(inlet, blown, 'purgeM3PerS');
   },

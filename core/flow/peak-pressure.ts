@@ -53,7 +53,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
         walkPrepared(at, around, undefined, (i, air) => {
           // A stage behind the pump: at the bottom of the band.
           const pump = at.stages[i - 1];
-          if (pump?.kind === 'compressor') air.bringTo(air.temperatureC, pump.parameters.cutInPa);
+          if (pump?.kind === 'compressor') air.expandTo(pump.parameters.cutInPa);
           // Only its size changes: what is in a kilogram of the air does not.
           if (at.stages[i]?.id === store) air.scale(askedKgPerS / air.dryAirKgPerS);
         });

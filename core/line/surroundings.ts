@@ -13,6 +13,7 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
     intakeTemperatureC: intake.temperatureC,
     intakeRelativeHumidity: intake.relativeHumidity,
     rooms: Object.fromEntries(plan.survey.places.map((p) => [p.id, p.temperatureC])),
+    loadedShare: plan.survey.working.loadedShare,
     letDown: plan.survey.working.overnight === 'let-down',
   };
 }

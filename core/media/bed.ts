@@ -1,8 +1,7 @@
+import { CP_DRY_AIR } from '../air/enthalpy';
 import { WATER_TO_AIR_MASS } from '../air/humidity';
 import { saturationPressurePa } from '../air/saturation';
 import { type Isotherm, warmthFactor } from './bed-media';
-
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 
 /** A layer of one kind of beads, in the order in which the air meets them while it is dried. */
 export interface Layer {

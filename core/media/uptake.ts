@@ -1,10 +1,10 @@
+import { CP_DRY_AIR } from '../air/enthalpy';
 import { R_DRY_AIR, saturatedHumidityRatio } from '../air/humidity';
 import { saturationPressurePa, ZERO_CELSIUS_K } from '../air/saturation';
 import type { AirStream } from '../stream/air-stream';
 
 /** Heat set free where a medium takes up a kilogram of water, J/kg (bead handbooks, typical: 2.6 MJ/kg). */
 export const HEAT_OF_UPTAKE = 2.6e6;
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 
 /** Actual volume flow of a stream where it is, m³/s: what decides how long it stays in a bed. */
 export function actualFlowM3PerS(air: AirStream): number {

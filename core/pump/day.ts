@@ -1,16 +1,16 @@
 import type { Basis } from '../air/enhancement-factor';
 import { vapourFractionFromRelativeHumidity, WATER_TO_AIR_MASS } from '../air/humidity';
 import type { Surroundings } from '../equipment/kind';
-import { receiverSurfaceM2 } from '../equipment/receiver';
+import { impliedWallWPerK, receiverWallWPerK } from '../equipment/receiver';
 import type { Plan, Stage } from '../line/plan';
 import { type PreparedLine, packed, prepare } from '../line/prepare';
 import { allStages, runsOf, standing } from '../line/runs';
-import { surroundingsOf } from '../line/surroundings';
+import { inPlace, surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { type DrainPoint, drainPointsOf } from './drain-point';
 import { type DayTotals, lossBefore, MovingLine } from './moving-line';
-import { CP_DRY_AIR, LATENT, MovingTank } from './moving-tank';
+import { MovingTank } from './moving-tank';
 import { aheadOfCheck, isReceiver, type PumpTotals, PumpUnit, STILL } from './pump-unit';
 import { isInUse, usesOf } from './uses';
 
@@ -45,27 +45,16 @@ export interface PumpDay {
   readonly totals: DayTotals & { readonly airHeldKg: Held; readonly waterHeldKg: Held };
 }
 
-/**
- * What the receiver loses to the room, W/K: from a measured outlet temperature, which is taken as that at the usual share
- * of the time loaded; else from its surface.
- */
-function heatLoss(
-  tank: Extract<Stage, { kind: 'receiver' }>,
-  line: PreparedLine,
-  around: Surroundings,
-  loadedShare: number,
-): number {
-  const p = tank.parameters;
-  const bySurface = p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3);
-  const above = p.outletTemperatureC - around.roomTemperatureC;
-  if (p.method !== 'measured' || above < 0.5) return bySurface;
-  let watts = 0;
-  walkPrepared(line, around, undefined, (i, air) => {
-    if (line.stages[i]?.id !== tank.id) return;
-    const condenses = air.vapourKgPerS - air.copy().bringTo(p.outletTemperatureC, air.pressurePa).vapourKgPerS;
-    watts = air.dryAirKgPerS * CP_DRY_AIR * (air.temperatureC - p.outletTemperatureC) + LATENT * condenses;
-  });
-  return watts > 0 ? (loadedShare * watts) / above : bySurface;
+/** What the receiver loses to the room, W/K: by its measured outlet temperature, else by its surface. */
+function wallOf(tank: Extract<Stage, { kind: 'receiver' }>, line: PreparedLine, around: Surroundings): number {
+  const { method, outletTemperatureC } = tank.parameters;
+  let implied: number | undefined;
+  if (method === 'measured')
+    walkPrepared(line, around, undefined, (i, air) => {
+      if (line.stages[i]?.id === tank.id)
+        implied = impliedWallWPerK(air, outletTemperatureC, inPlace(around, tank.place));
+    });
+  return implied ?? receiverWallWPerK(tank.parameters);
 }
 
 /** The tank as the day begins: at the middle of the band, or let down; at the temperature of the room. */
@@ -84,7 +73,7 @@ function tankAtDawn(
     tankStage.parameters,
     storage.reduce((sum, s) => sum + s.parameters.volumeM3, 0),
     around,
-    heatLoss(tankStage, prepared, around, line.survey.working.loadedShare),
+    wallOf(tankStage, prepared, around),
     around.letDown ? around.atmosphericPa : (low + high) / 2,
     freeAirRatio,
   );

@@ -1,3 +1,4 @@
+import { latentHeat } from '../air/enthalpy';
 import { R_DRY_AIR, R_WATER_VAPOUR, saturatedHumidityRatio } from '../air/humidity';
 import { ZERO_CELSIUS_K } from '../air/saturation';
 import { drained } from '../equipment/drains';
@@ -6,10 +7,8 @@ import type { Surroundings } from '../equipment/kind';
 import { receiverSurfaceM2 } from '../equipment/receiver';
 import type { AirStream } from '../stream/air-stream';
 
-export const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const CV_DRY_AIR = 719;
-export const LATENT = 2.43e6; // J/kg at 30 °C, ASHRAE Fundamentals ch. 1
-const SINKS_IN_S = 120; // estimate
+const SINKS_IN_S = 120; // drops that hang in air that stands still (estimate)
 const WALL_M = 0.004; // of a shop receiver (estimate)
 const STEEL = 7850 * 490; // J/(m³·K): density × specific heat, handbooks
 
@@ -61,16 +60,15 @@ export class MovingTank {
 
   /** One second: takes in the stream that arrives, and makes of it the stream that leaves. */
   pass(air: AirStream): void {
-    const { temperatureC: inC, dryAirKgPerS: dryIn } = air;
-    const arrived = air.liquidKgPerS;
+    const { dryAirKgPerS: dryIn, enthalpyW } = air;
     const pressurePa = this.pressurePa;
     air.bringTo(this.temperatureC, pressurePa);
-    const condensed = air.liquidKgPerS - arrived;
+    const givenJ = enthalpyW - air.enthalpyW; // in this second, the heat of what condensed with it
     air.catchDrops(drained(this.p.drain, this.p.settlingEfficiency, this.around));
     this.dryAirKg += dryIn;
     this.vapourKg += air.vapourKgPerS;
     this.dropsKg += air.liquidKgPerS;
-    this.warm(dryIn * CP_DRY_AIR * (inC - this.temperatureC) + LATENT * condensed);
+    this.warm(givenJ);
     const share = Math.min(1, this.outKgPerS / this.dryAirKg);
     air.dryAirKgPerS = this.dryAirKg * share;
     air.vapourKgPerS = this.vapourKg * share;
@@ -97,8 +95,10 @@ export class MovingTank {
     const falls = Math.max(-this.dropsKg, this.vapourKg - most);
     this.vapourKg -= falls;
     this.dropsKg += falls;
+    this.temperatureC += (falls * latentHeat(this.temperatureC)) / this.heatJPerK;
     const share = drained(this.p.drain, this.p.settlingEfficiency, this.around);
-    const sinks = Math.max(0, falls) * share + (still && share > 0 ? this.dropsKg / SINKS_IN_S : 0);
+    const settles = Math.max(0, falls) * share;
+    const sinks = settles + (still && share > 0 ? (this.dropsKg - settles) / SINKS_IN_S : 0);
     this.dropsKg -= sinks;
     return sinks;
   }

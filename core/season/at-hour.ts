@@ -1,28 +1,29 @@
-import { receiverSurfaceM2 } from '../equipment/receiver';
+import { impliedWallWPerK, receiverSurfaceM2 } from '../equipment/receiver';
 import type { Plan, Stage } from '../line/plan';
-import { allStages, runsOf, standing } from '../line/runs';
-import type { Section } from '../line/section';
-import { surroundingsAt } from '../line/surroundings';
-import { walk } from '../line/walk';
+import { prepare } from '../line/prepare';
+import { allStages, standing } from '../line/runs';
+import { surroundingsAt, surroundingsOf } from '../line/surroundings';
+import { walkPrepared } from '../line/walk';
+import type { AirStream } from '../stream/air-stream';
 import { type PlaceAir, placeAir } from './place-air';
 import type { WeatherHours } from './weather';
 
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
 const MOST_HEAT_LOSS = 50; // W/(m²·K), the range of the field
 
 /** What a temperature that was read tells of the stage: how well it cools, which is what stays when the weather changes. */
-function whatItImplies(plan: Plan, stage: Stage, inletC: number, dryAirKgPerS: number): Stage {
-  const roomC = surroundingsAt(plan, stage).roomTemperatureC;
+function whatItImplies(plan: Plan, stage: Stage, inlet: AirStream): Stage {
+  const around = surroundingsAt(plan, stage);
   if (stage.kind === 'aftercooler' && stage.parameters.method === 'measured') {
-    const effectiveness = (inletC - stage.parameters.outletTemperatureC) / (inletC - roomC);
+    const effectiveness =
+      (inlet.temperatureC - stage.parameters.outletTemperatureC) / (inlet.temperatureC - around.roomTemperatureC);
     if (!(effectiveness >= 0 && effectiveness <= 1)) return stage;
     return { ...stage, parameters: { ...stage.parameters, method: 'effectiveness', effectiveness } };
   }
   if (stage.kind === 'receiver' && stage.parameters.method === 'measured') {
     const { outletTemperatureC, volumeM3 } = stage.parameters;
-    const ntu = Math.log((inletC - roomC) / (outletTemperatureC - roomC));
-    const heatLossWPerM2K = (ntu * dryAirKgPerS * CP_DRY_AIR) / receiverSurfaceM2(volumeM3);
-    if (!(heatLossWPerM2K >= 0 && heatLossWPerM2K <= MOST_HEAT_LOSS))
+    const wallWPerK = impliedWallWPerK(inlet, outletTemperatureC, around) ?? Number.NaN;
+    const heatLossWPerM2K = wallWPerK / receiverSurfaceM2(volumeM3);
+    if (!(heatLossWPerM2K <= MOST_HEAT_LOSS))
       return { ...stage, parameters: { ...stage.parameters, method: 'estimated' } };
     return { ...stage, parameters: { ...stage.parameters, method: 'estimated', heatLossWPerM2K } };
   }
@@ -38,17 +39,15 @@ export function throughYear(plan: Plan): Plan {
   const line = standing(plan);
   const isRead = (s: Stage): boolean => 'method' in s.parameters && s.parameters.method === 'measured';
   if (!allStages(line).some(isRead)) return plan;
-  const section: Section = walk(line);
-  const before = new Map<string, string>();
-  for (const run of runsOf(line))
-    run.stages.forEach((s, i) => {
-      const comes = i > 0 ? run.stages[i - 1]?.id : run.from;
-      if (comes) before.set(s.id, comes);
-    });
+  const prepared = prepare(line);
+  const inlets = new Map<string, AirStream>();
+  walkPrepared(prepared, surroundingsOf(line), null, (i, air) => {
+    const stage = prepared.stages[i];
+    if (stage && isRead(stage)) inlets.set(stage.id, air.copy());
+  });
   const implied = (s: Stage): Stage => {
-    const inlet = section.at(before.get(s.id));
-    const own = section.at(s.id);
-    return isRead(s) && inlet && own ? whatItImplies(plan, s, inlet.temperatureC, own.dryAirKgPerS) : s;
+    const inlet = inlets.get(s.id);
+    return inlet ? whatItImplies(plan, s, inlet) : s;
   };
   return {
     ...plan,

@@ -1,6 +1,6 @@
 import psychrolib from 'psychrolib';
 import type { Plan } from '../line/plan';
-import { imbalance } from '../line/section';
+import { imbalance, type Section, type Station } from '../line/section';
 import { walk } from '../line/walk';
 import { all, behind, but, goodDry, goodShop, place, standingIn, working } from '../test/good-lines';
 import { planOf, stageOf } from '../test/reference';
@@ -118,14 +118,18 @@ describe('the year and the Line', () => {
     for (const id of ['aftercooler', 'receiver'])
       expect(then.at(id)?.temperatureC).toBeCloseTo(today.at(id)?.temperatureC as number, 6);
     const cold = walk(planAtHour(plan, steady(0, 0.8), 100));
-    // ε = (120 − 40)/(120 − 27) by hand; the tank keeps e^−NTU = 6/13 of what it is over its room, less at the
-    // larger mass of cold air: NTU goes with 1/m.
+    // ε = (120 − 40)/(120 − 27) by hand. The tank’s wall is the same: it loses so much for each kelvin over its room as the
+    // air brings, by psychrolib’s enthalpies.
     const cooled = 120 - (80 / 93) * 120;
     expect(cold.at('aftercooler')?.temperatureC).toBeCloseTo(cooled, 6);
-    expect(cold.at('receiver')?.temperatureC).toBeCloseTo(
-      cooled * (6 / 13) ** (today.dryAirKgPerS / cold.dryAirKgPerS),
-      4,
-    );
+    const wall = (section: Section, roomC: number): number => {
+      const [comes, goes] = [section.at('aftercooler'), section.at('receiver')] as [Station, Station];
+      const heat = (s: Station): number =>
+        s.dryAirKgPerS * psychrolib.GetMoistAirEnthalpy(s.temperatureC, s.vapourKgPerS / s.dryAirKgPerS) +
+        4186 * s.temperatureC * (s.liquidKgPerS + s.caughtKgPerS);
+      return (heat(comes) - heat(goes)) / (goes.temperatureC - roomC);
+    };
+    expect(wall(cold, 0) / wall(today, 27)).toBeCloseTo(1, 3);
   });
 
   test('a stage in a place of its own goes with that place; a sheltered one lags, is warmer and heated', () => {

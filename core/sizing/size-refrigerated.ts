@@ -1,12 +1,9 @@
+import { CP_DRY_AIR, CP_VAPOUR, CP_WATER, moistEnthalpy } from '../air/enthalpy';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/refrigerated-capacity';
 import { waterLoadKgPerS } from '../media/size-cartridge';
 import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
 
-const CP_DRY_AIR = 1006; // J/(kg·K), ASHRAE Fundamentals ch. 1
-const CP_VAPOUR = 1860; // J/(kg·K), the same
-const H_EVAPORATION = 2.501e6; // J/kg at 0 °C, the same
-const CP_WATER = 4186;
 /** The air leaves so far below the inlet, where a second exchanger warms it with what comes (estimate). */
 const REHEAT_APPROACH_K = 10;
 /** W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (handbook of practice). */
@@ -23,9 +20,9 @@ const HOTTEST_INLET_C = 49;
 /** ISO 7183 reference conditions, option A1 (recalled): what European plates are read at. American plates: 100 °F, 100 psig, 100 °F. */
 export const ISO_7183_A1 = { inletC: 35, gaugePa: 7e5, roomC: 25 } as const;
 
-/** Heat in moist air, J for a kilogram of dry air. @source h = cp·T + W·(h_fg0 + cpv·T), ASHRAE Fundamentals ch. 1 */
+/** Heat in moist air, J for a kilogram of dry air. */
 export const enthalpyJPerKg = (temperatureC: number, humidityRatio: number): number =>
-  CP_DRY_AIR * temperatureC + humidityRatio * (H_EVAPORATION + CP_VAPOUR * temperatureC);
+  moistEnthalpy(1, humidityRatio, 0, temperatureC);
 
 /**
  * A refrigerated dryer for a duty: the plate to buy, today and on the hottest day, and the heat it moves.

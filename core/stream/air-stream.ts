@@ -1,6 +1,19 @@
 import type { Basis } from '../air/enhancement-factor';
+import {
+  iceEnthalpy,
+  latentHeat,
+  moistEnthalpy,
+  saturationSlope,
+  sensibleCapacity,
+  vapourEnthalpy,
+  waterEnthalpy,
+} from '../air/enthalpy';
 import { saturatedHumidityRatio } from '../air/humidity';
-import { TRIPLE_POINT_C } from '../air/saturation';
+import { LEAST_C, MOST_C, TRIPLE_POINT_C } from '../air/saturation';
+
+/** Steps within which an enthalpy is met, and how closely. */
+const MOST_STEPS = 30;
+const CLOSE_K = 1e-10;
 
 /** Ways other than a drain in which water leaves the stream. */
 export interface Losses {
@@ -81,6 +94,83 @@ export class AirStream {
     this.liquidKgPerS = 0;
   }
 
+  /** Enthalpy flow of the air with its vapour and its drops, W; dry air and water have 0 at 0 °C. */
+  get enthalpyW(): number {
+    return moistEnthalpy(this.dryAirKgPerS, this.vapourKgPerS, this.liquidKgPerS, this.temperatureC);
+  }
+
+  /**
+   * Lets the stream go to another pressure without heat from outside: drops that evaporate cool it. An ideal gas without
+   * drops keeps its temperature.
+   * @param pressurePa absolute, 0.5…41 bar
+   * @throws OutOfRange
+   * @source constant enthalpy; ASHRAE Fundamentals ch. 1
+   */
+  expandTo(pressurePa: number): this {
+    if (this.liquidKgPerS !== 0 || pressurePa > this.pressurePa)
+      return this.bringToEnthalpy(this.enthalpyW, pressurePa);
+    this.pressurePa = pressurePa;
+    return this;
+  }
+
+  /**
+   * Brings the stream to the temperature at which it has an enthalpy flow, in equilibrium there.
+   * @param enthalpyW W, as of {@link enthalpyW}
+   * @param lossWPerK further heat that leaves it for each kelvin above a room, W/K, and that room, °C: a vessel’s wall
+   * @throws OutOfRange
+   */
+  bringToEnthalpy(enthalpyW: number, pressurePa: number, lossWPerK = 0, roomC = 0): this {
+    const { dryAirKgPerS: dry, basis } = this;
+    const water = this.vapourKgPerS + this.liquidKgPerS;
+    const heatW = enthalpyW + lossWPerK * roomC;
+    this.pressurePa = pressurePa;
+    // With all its water as vapour, where the air can hold it.
+    const dryC = (heatW - water * vapourEnthalpy(0)) / (sensibleCapacity(dry, water, 0) + lossWPerK);
+    if (dryC > MOST_C || (dryC >= LEAST_C && water <= dry * saturatedHumidityRatio(dryC, pressurePa, basis))) {
+      this.temperatureC = dryC;
+      this.vapourKgPerS = water;
+      this.liquidKgPerS = 0;
+      return this;
+    }
+    let t = Math.max(TRIPLE_POINT_C, this.temperatureC);
+    let [lastC, lastW] = [Number.NaN, 0];
+    for (let step = 0; step < MOST_STEPS; step++) {
+      const isIce = t < TRIPLE_POINT_C;
+      const ratio = saturatedHumidityRatio(t, pressurePa, basis);
+      const vapour = Math.min(water, dry * ratio);
+      const rest = water - vapour;
+      const restW = rest * (isIce ? iceEnthalpy(t) : waterEnthalpy(t));
+      const tooMuchW = moistEnthalpy(dry, vapour, 0, t) + restW + lossWPerK * t - heatW;
+      const melting = waterEnthalpy(t) - iceEnthalpy(t);
+      if (t === TRIPLE_POINT_C && tooMuchW > 0 && tooMuchW < rest * melting) {
+        // Part of the drops freezes: the heat of that holds the stream at this temperature.
+        const ice = tooMuchW / melting;
+        this.temperatureC = t;
+        this.vapourKgPerS = vapour;
+        this.losses.frozenKgPerS += ice;
+        this.liquidKgPerS = rest - ice;
+        return this;
+      }
+      const clapeyron =
+        sensibleCapacity(dry, vapour, rest) +
+        lossWPerK +
+        (rest > 0 ? dry * saturationSlope(ratio, t) * latentHeat(t) : 0);
+      const secant = (tooMuchW - lastW) / (t - lastC);
+      const slope = secant > clapeyron / 2 && secant < clapeyron * 2 ? secant : clapeyron;
+      const allFreezes = t === TRIPLE_POINT_C && tooMuchW > 0 ? rest * melting : 0;
+      const next = Math.min(MOST_C, Math.max(LEAST_C, t - (tooMuchW - allFreezes) / slope));
+      const done = Math.abs(next - t) < CLOSE_K;
+      [lastC, lastW] = [t, tooMuchW];
+      // Across the freezing point the enthalpy jumps: look at the point itself first.
+      t = (t - TRIPLE_POINT_C) * (next - TRIPLE_POINT_C) < 0 ? TRIPLE_POINT_C : next;
+      if (done) break;
+    }
+    // Through the liquid, so that all the water is weighed anew.
+    this.liquidKgPerS = water;
+    this.vapourKgPerS = 0;
+    return this.bringTo(t, pressurePa);
+  }
+
   /** Takes a share of the drops, 0…1, out through the drain. */
   catchDrops(share: number): this {
     const caught = this.liquidKgPerS * share;
@@ -143,21 +233,18 @@ export class AirStream {
   }
 
   /**
-   * Mixes another stream in: at the lower of the two pressures, at the temperature weighted by the air. What the mixture
-   * cannot hold falls out, as it does where warm wet air meets cold.
+   * Mixes another stream in: at the lower of the two pressures, at constant enthalpy. What the mixture cannot hold falls
+   * out, as it does where warm wet air meets cold.
    * @throws OutOfRange
    */
   join(other: AirStream): this {
-    const dry = this.dryAirKgPerS + other.dryAirKgPerS;
-    const share = dry > 0 ? other.dryAirKgPerS / dry : 0;
-    this.dryAirKgPerS = dry;
+    const enthalpyW = this.enthalpyW + other.enthalpyW;
+    const pressurePa = Math.min(this.pressurePa, other.pressurePa);
+    this.dryAirKgPerS += other.dryAirKgPerS;
     this.vapourKgPerS += other.vapourKgPerS;
-    // Through the liquid, so that bringTo weighs all the water anew.
-    this.liquidKgPerS += other.liquidKgPerS + this.vapourKgPerS;
-    this.vapourKgPerS = 0;
-    return this.bringTo(
-      this.temperatureC + share * (other.temperatureC - this.temperatureC),
-      Math.min(this.pressurePa, other.pressurePa),
-    );
+    this.liquidKgPerS += other.liquidKgPerS;
+    return this.dryAirKgPerS > 0
+      ? this.bringToEnthalpy(enthalpyW, pressurePa)
+      : this.bringTo(this.temperatureC, pressurePa);
   }
 }
