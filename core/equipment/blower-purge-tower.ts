@@ -58,6 +58,7 @@ export const blowerPurgeTower = defineKind({
     dryInTower(inlet, { ...p, ratedDewPointC: p.ratedDewPointC + worseK }, around, STAYS_K[p.cooling]);
     if (p.cooling === 'swept') purge(inlet, p.sweepShare * p.ratedFlowM3PerS * FREE_AIR_KG_PER_M3, 'sweepShare');
   },
+  ventsM3PerS: (p) => (p.cooling === 'swept' ? p.sweepShare * p.ratedFlowM3PerS : 0),
   shows: (inlet, p, around) => [
     ...towerShows(inlet, p, around),
     {

@@ -87,6 +87,7 @@ export const coupler = defineKind({
       inlet.vent(inlet.dryAirKgPerS * share);
     }
   },
+  ventsM3PerS: (p) => p.leakM3PerS,
   wider: (p) =>
     p.type === 'standard'
       ? {

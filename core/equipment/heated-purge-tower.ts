@@ -61,6 +61,7 @@ export const heatedPurgeTower = defineKind({
     dryInTower(inlet, p, around, p.cooled === 'yes' ? STAYS_K : STAYS_HOT_K);
     purge(inlet, blown, 'purgeShare');
   },
+  ventsM3PerS: (p, linePa) => (p.purgeShare * p.ratedFlowM3PerS * linePa) / RATED_PRESSURE_PA,
   shows(inlet, p, around) {
     const works = p.control === 'timer' ? 1 : Math.min(1, towerLoad(inlet, p, around));
     return [

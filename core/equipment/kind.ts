@@ -149,6 +149,8 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   shows?(inlet: AirStream, parameters: z.infer<S>, around: Surroundings): readonly Shown[];
   /** The same one size up, in words and as parameters, for what it would give back; left out, there is none to be had. */
   wider?(parameters: z.infer<S>): Wider<z.infer<S>> | undefined;
+  /** Air that it blows away all the time as purge, sweep, sample or leak, at a line pressure: m³/s of free air. */
+  ventsM3PerS?(parameters: z.infer<S>, linePa: number): number;
   /** Room for air inside, m³: what an unloader ahead of the check valve has to blow off. */
   airSpaceM3?(parameters: z.infer<S>): number;
 }
@@ -165,6 +167,7 @@ const EVERY_KIND = {
   cleans: undefined,
   shows: undefined,
   wider: undefined,
+  ventsM3PerS: undefined,
   airSpaceM3: undefined,
 };
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saturatedHumidityRatio } from '../air/humidity';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
 import { builtField, ratingFields } from './build-fields';
 import { defineKind, numberField, Refusal } from './kind';
@@ -7,6 +8,15 @@ import { lossFields, pressureAfterLoss } from './losses';
 const RATED_INLET_C = 38; // 100 °F saturated, 100 psig (usual rating, common practice)
 const RATED_PRESSURE_PA = 790801;
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
+const HOTTEST_C = 66; // 150 °F (common practice)
+/** Lower end of what membranes are sold for, −40 °C, whatever little flows (handbook of practice: 35…−40 °F). */
+const DRIEST_C = -40;
+const MOST_SWEPT = 0.9;
+const WASTES = 0.33; // under a third of its rating most of the sweep is wasted (handbook of practice)
+
+/** The sweep leaves through a nozzle that chokes: it grows with the absolute pressure of the line. */
+const sweepM3PerS = (p: { ratedFlowM3PerS: number; sweepShare: number }, linePa: number): number =>
+  (p.ratedFlowM3PerS * p.sweepShare * linePa) / RATED_PRESSURE_PA;
 
 /** Fibres through which vapour passes to a sweep of dried air. No moving parts, and a fixed loss of air. */
 export const membrane = defineKind({
@@ -53,21 +63,22 @@ export const membrane = defineKind({
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    const sweep = p.ratedFlowM3PerS * p.sweepShare * FREE_AIR_KG_PER_M3;
-    if (inlet.temperatureC > 66)
+    if (inlet.temperatureC > HOTTEST_C)
       throw new Refusal('ratedDewPointC', 'Air over 66 °C (150 °F) spoils the fibres. Cool it first.');
-    if (inlet.dryAirKgPerS > 1e-7 && sweep >= inlet.dryAirKgPerS)
-      throw new Refusal(
-        'sweepShare',
-        'The sweep takes all the air that arrives here: the dryer is too large for this branch.',
-      );
     inlet.expandTo(pressurePa);
     // It works on ratios: more flow, or less pressure, and less of the vapour finds its way out.
     const flow = inlet.dryAirKgPerS / FREE_AIR_KG_PER_M3;
     const room = 1 + 0.004 * (around.roomTemperatureC - 25); // the sweep leaves through a warm shell (estimate)
-    const load = ((flow / p.ratedFlowM3PerS) * room * RATED_PRESSURE_PA) / inlet.pressurePa;
+    const load = ((Math.max(flow, 1e-9) / p.ratedFlowM3PerS) * room * RATED_PRESSURE_PA) / inlet.pressurePa;
     const passing = passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), load);
-    inlet.adsorbTo(leavingRatio(inlet, 0, inlet.temperatureC, passing), 'purged');
-    if (sweep < inlet.dryAirKgPerS) inlet.vent(sweep);
+    const driest = saturatedHumidityRatio(DRIEST_C, inlet.pressurePa, inlet.basis);
+    inlet.adsorbTo(Math.max(driest, leavingRatio(inlet, 0, inlet.temperatureC, passing)), 'purged');
+    // Where little flows, the sweep takes most of it: what is left is a trickle.
+    inlet.vent(Math.min(sweepM3PerS(p, inlet.pressurePa) * FREE_AIR_KG_PER_M3, MOST_SWEPT * inlet.dryAirKgPerS));
+  },
+  ventsM3PerS: sweepM3PerS,
+  shows(inlet, p) {
+    const share = (sweepM3PerS(p, inlet.pressurePa) * FREE_AIR_KG_PER_M3) / inlet.dryAirKgPerS;
+    return [{ label: 'Sweep, of what passes', quantity: 'share', value: Math.min(1, share), warns: share > WASTES }];
   },
 });

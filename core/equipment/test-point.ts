@@ -32,6 +32,7 @@ export const testPoint = defineKind({
     if (share > 0.9) throw new Refusal('sampleM3PerS', 'The sample takes more than what flows here.');
     inlet.vent(inlet.dryAirKgPerS * share);
   },
+  ventsM3PerS: (p) => (p.is === 'open' ? p.sampleM3PerS : 0),
   shows(inlet, _p, around) {
     const x = vapourFractionFromRatio(inlet.vapourKgPerS / inlet.dryAirKgPerS);
     return [

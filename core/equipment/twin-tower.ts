@@ -76,6 +76,7 @@ export const twinTower = defineKind({
     dryInTower(inlet, p, around);
     purge(inlet, blown, 'purgeM3PerS');
   },
+  ventsM3PerS: (p, linePa) => (p.purgeM3PerS * linePa) / p.purgeSetPa,
   shows(inlet, p, around) {
     const share = purgeKgPerS(inlet, p, around) / inlet.dryAirKgPerS;
     const least = leastPurgeShare(inlet.pressurePa, around.atmosphericPa);

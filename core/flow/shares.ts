@@ -1,3 +1,5 @@
+import { workingPressurePa } from '../equipment/compressor';
+import { kindOf } from '../equipment/index';
 import type { Plan, Stage } from '../line/plan';
 import { MAIN, type Run, runsOf } from '../line/runs';
 import { averageDemandM3PerS } from './demand';
@@ -29,6 +31,8 @@ export interface Net {
   readonly stages: ReadonlyMap<string, Stage>;
   readonly hanging: ReadonlyMap<string, readonly Run[]>;
   readonly joining: ReadonlyMap<string, readonly Run[]>;
+  /** What stages blow away themselves, at the working pressure: it has to come to them besides, m³/s of free air. */
+  readonly vents: ReadonlyMap<string, number>;
 }
 
 const NONE: readonly never[] = [];
@@ -44,7 +48,14 @@ export function netOf(runs: readonly Run[]): Net {
   };
   const stages = new Map<string, Stage>();
   for (const run of runs) for (const stage of run.stages) stages.set(stage.id, stage);
-  return { runs, stages, hanging: by((r) => r.from), joining: by((r) => r.into) };
+  const pump = [...stages.values()].find((s) => s.kind === 'compressor');
+  const linePa = pump?.kind === 'compressor' ? workingPressurePa(pump.parameters) : 0;
+  const vents = new Map<string, number>();
+  for (const { id, kind, parameters, provided } of stages.values()) {
+    const vented = provided ? 0 : (kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0);
+    if (vented > 0) vents.set(id, vented);
+  }
+  return { runs, stages, vents, hanging: by((r) => r.from), joining: by((r) => r.into) };
 }
 
 /**
@@ -52,7 +63,11 @@ export function netOf(runs: readonly Run[]): Net {
  * @param ends what flows out of the end of each run that joins another
  * @source conservation of mass at every tee
  */
-export function flowsThrough({ runs, hanging, joining }: Net, asks: Asks, ends: ReadonlyMap<string, number>): Flows {
+export function flowsThrough(
+  { runs, hanging, joining, vents }: Net,
+  asks: Asks,
+  ends: ReadonlyMap<string, number>,
+): Flows {
   const through = new Map<string, number>();
   const into = new Map<string, number>();
   const busy = new Set<string>();
@@ -63,7 +78,7 @@ export function flowsThrough({ runs, hanging, joining }: Net, asks: Asks, ends: 
     let flow = run.into === null ? 0 : (ends.get(run.id) ?? 0);
     for (let i = run.stages.length - 1; i >= 0; i--) {
       const stage = run.stages[i] as Stage;
-      flow += asks(stage);
+      flow += asks(stage) + (vents.get(stage.id) ?? 0);
       for (const r of hanging.get(stage.id) ?? NONE) flow += intoRun(r);
       through.set(stage.id, flow);
       for (const r of joining.get(stage.id) ?? NONE) flow -= ends.get(r.id) ?? 0;
@@ -77,10 +92,10 @@ export function flowsThrough({ runs, hanging, joining }: Net, asks: Asks, ends: 
 }
 
 /** What flows on behind a stage once its own job and the branches before a given one have had theirs. */
-function leftFor(branch: Run, { stages, hanging }: Net, asks: Asks, flows: Flows): number {
+function leftFor(branch: Run, { stages, hanging, vents }: Net, asks: Asks, flows: Flows): number {
   const from = stages.get(branch.from as string);
   if (!from) return 0;
-  let left = (flows.through.get(from.id) ?? 0) - asks(from);
+  let left = (flows.through.get(from.id) ?? 0) - asks(from) - (vents.get(from.id) ?? 0);
   for (const other of hanging.get(from.id) ?? NONE) {
     if (other.id === branch.id) break;
     left -= flows.into.get(other.id) ?? 0;
@@ -89,7 +104,7 @@ function leftFor(branch: Run, { stages, hanging }: Net, asks: Asks, flows: Flows
 }
 
 /** What second pumps bring of all that is asked for: by what each delivers. */
-function fromPumps({ runs, stages }: Net, asks: Asks): Map<string, number> {
+function fromPumps({ runs, stages, vents }: Net, asks: Asks): Map<string, number> {
   const delivers = (run: Run): number => {
     const pump = run.stages[1];
     return run.from === null && pump?.kind === 'compressor' ? pump.parameters.freeAirDeliveryM3PerS : 0;
@@ -98,7 +113,7 @@ function fromPumps({ runs, stages }: Net, asks: Asks): Map<string, number> {
   if (more.length === 0) return new Map();
   const all = runs.reduce((sum, r) => sum + delivers(r), 0);
   let asked = 0;
-  for (const stage of stages.values()) asked += asks(stage);
+  for (const stage of stages.values()) asked += asks(stage) + (vents.get(stage.id) ?? 0);
   return new Map(more.map((r) => [r.id, (asked * delivers(r)) / all]));
 }
 
@@ -125,7 +140,8 @@ export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
 
 /**
  * Shares the air of each run among its outlets and the branches that hang on it, by what each outlet asks for: on average,
- * which is right for the water, for that does not care for minutes; or at a moment, which the pressure depends on.
+ * which is right for the water, for that does not care for minutes; or at a moment, which the pressure depends on. Purge and
+ * sweep of what stands on the way come to it besides.
  * Where nothing asks for air, or all of it has been taken already, a trickle goes on.
  *
  * @param ends what flows out of the end of each arm; left out, by the share that was entered for it
@@ -145,7 +161,7 @@ export function shareDemand(
       const here: TakeOff[] = [];
       const branches = net.hanging.get(stage.id) ?? NONE;
       const closes = i === run.stages.length - 1 && branches.length === 0 && run.into === null;
-      let left = flows.through.get(stage.id) ?? 0;
+      let left = (flows.through.get(stage.id) ?? 0) - (net.vents.get(stage.id) ?? 0);
       const take = (flow: number, runId?: string): void => {
         // Nothing remains behind the last job of a run but a trickle through whatever stands there.
         const all = left > 0 ? flow / left : 0;

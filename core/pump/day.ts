@@ -65,6 +65,7 @@ function tankAtDawn(
   around: Surroundings,
   pumps: readonly PumpUnit[],
   freeAirRatio: number,
+  walkPa: number,
 ): MovingTank {
   const storage = allStages(line).filter(isReceiver);
   const low = Math.min(...pumps.map((p) => p.p.cutInPa));
@@ -74,10 +75,12 @@ function tankAtDawn(
     storage.reduce((sum, s) => sum + s.parameters.volumeM3, 0),
     around,
     wallOf(tankStage, prepared, around),
+    low,
+    walkPa,
     around.letDown ? around.atmosphericPa : (low + high) / 2,
     freeAirRatio,
   );
-  tank.settle(true);
+  tank.settle();
   return tank;
 }
 
@@ -111,7 +114,15 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
   const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
   const freeAirKgPerM3 = dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
-  const tank = tankAtDawn(tankStage, line, prepared, around, pumps, (WATER_TO_AIR_MASS * x) / (1 - x));
+  const tank = tankAtDawn(
+    tankStage,
+    line,
+    prepared,
+    around,
+    pumps,
+    (WATER_TO_AIR_MASS * x) / (1 - x),
+    steady.pressurePa,
+  );
   const pointAt = new Map(points.map((p) => [p.stageId, p]));
   const tankPoint = pointAt.get(tankStage.id);
   const moving = new MovingLine(prepared, tankStage.id, tank, pointAt, pumps, lossBefore(pumps[0], steady.pressurePa));
@@ -171,7 +182,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
     moving.purgeKgPerS = 0;
     if (moves) walkPrepared(delivering > 0 ? moving.running : moving.resting, around, null);
     else tank.stand();
-    const sinks = tank.settle(!moves);
+    const sinks = tank.settle();
     if (tankPoint && sinks > 0) tank.dropsKg += tankPoint.fill(sinks, s);
     for (const point of points) {
       if (point.fullAtS === s) events.push({ second: s, stageId: point.stageId, what: 'full' });

@@ -12,6 +12,8 @@ export class DrainPoint {
   drainedKg = 0;
   /** Went on with the air because the sump was full. */
   carriedOnKg = 0;
+  /** Caught in each hour of the clock, kg. */
+  readonly caughtByHour: number[] = Array(24).fill(0);
   openings = 0;
   /** Second of the day at which the sump was first full, and at which the catch pan, empty at dawn, ran over. */
   fullAtS: number | undefined;
@@ -34,6 +36,8 @@ export class DrainPoint {
     const stays = Math.min(kg, this.sumpKg - this.heelKg);
     this.heelKg += stays;
     this.caughtKg += stays;
+    const hour = Math.floor(second / 3600);
+    this.caughtByHour[hour] = (this.caughtByHour[hour] as number) + stays;
     this.carriedOnKg += kg - stays;
     if (stays < kg) this.fullAtS ??= second;
     return kg - stays;

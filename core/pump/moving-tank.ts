@@ -8,7 +8,6 @@ import { receiverSurfaceM2 } from '../equipment/receiver';
 import type { AirStream } from '../stream/air-stream';
 
 const CV_DRY_AIR = 719;
-const SINKS_IN_S = 120; // drops that hang in air that stands still (estimate)
 const WALL_M = 0.004; // of a shop receiver (estimate)
 const STEEL = 7850 * 490; // J/(m³·K): density × specific heat, handbooks
 
@@ -21,6 +20,8 @@ export class MovingTank {
   dryAirKg: number;
   vapourKg: number;
   dropsKg = 0;
+  /** Of the vapour, what hung in the air as drops before. */
+  private takenUpKg = 0;
   /** What the air that flows out is to be, kg/s of dry air; set before each step. */
   outKgPerS = 0;
   private readonly heatJPerK: number;
@@ -32,6 +33,9 @@ export class MovingTank {
     private readonly around: Surroundings,
     /** W/K */
     private readonly heatLoss: number,
+    private readonly cutInPa: number,
+    /** What the walk has in it. */
+    private readonly walkPa: number,
     pressurePa: number,
     humidityRatio: number,
   ) {
@@ -48,6 +52,14 @@ export class MovingTank {
     return (this.dryAirKg * R_DRY_AIR + this.vapourKg * R_WATER_VAPOUR) * rt;
   }
 
+  /**
+   * The pressure with which vapour and drops are in balance, in the tank and behind it: from cut-in up it is that of the
+   * walk, for wet walls and drops give back between two loads what falls in the next.
+   */
+  private get balancePa(): number {
+    return this.walkPa * Math.min(1, this.pressurePa / this.cutInPa);
+  }
+
   /** Hanging in its air, as vapour and drops. */
   get waterKg(): number {
     return this.vapourKg + this.dropsKg;
@@ -61,7 +73,7 @@ export class MovingTank {
   /** One second: takes in the stream that arrives, and makes of it the stream that leaves. */
   pass(air: AirStream): void {
     const { dryAirKgPerS: dryIn, enthalpyW } = air;
-    const pressurePa = this.pressurePa;
+    const pressurePa = this.balancePa;
     air.bringTo(this.temperatureC, pressurePa);
     const givenJ = enthalpyW - air.enthalpyW; // in this second, the heat of what condensed with it
     air.catchDrops(drained(this.p.drain, this.p.settlingEfficiency, this.around));
@@ -77,6 +89,7 @@ export class MovingTank {
     air.pressurePa = pressurePa;
     this.dryAirKg -= air.dryAirKgPerS;
     this.vapourKg -= air.vapourKgPerS;
+    this.takenUpKg *= 1 - share;
     this.dropsKg -= air.liquidKgPerS;
   }
 
@@ -86,20 +99,19 @@ export class MovingTank {
   }
 
   /**
-   * Vapour and drops brought into balance again, once a second.
-   * @param still whether nothing flows: then the drops that hang in the air sink within some minutes
+   * Vapour and drops brought into balance again, once a second. A drop has one chance to settle, as in the walk: what did
+   * not, and was taken up and let fall again as the tank warms and cools between two loads, hangs on until it leaves.
    * @returns what sinks to the bottom, kg
    */
-  settle(still: boolean): number {
-    const most = saturatedHumidityRatio(this.temperatureC, this.pressurePa, this.around.basis) * this.dryAirKg;
+  settle(): number {
+    const most = saturatedHumidityRatio(this.temperatureC, this.balancePa, this.around.basis) * this.dryAirKg;
     const falls = Math.max(-this.dropsKg, this.vapourKg - most);
+    const again = Math.min(falls, this.takenUpKg);
+    this.takenUpKg -= again;
     this.vapourKg -= falls;
-    this.dropsKg += falls;
     this.temperatureC += (falls * latentHeat(this.temperatureC)) / this.heatJPerK;
-    const share = drained(this.p.drain, this.p.settlingEfficiency, this.around);
-    const settles = Math.max(0, falls) * share;
-    const sinks = settles + (still && share > 0 ? (this.dropsKg - settles) / SINKS_IN_S : 0);
-    this.dropsKg -= sinks;
+    const sinks = Math.max(0, falls - again) * drained(this.p.drain, this.p.settlingEfficiency, this.around);
+    this.dropsKg += falls - sinks;
     return sinks;
   }
 

@@ -27,6 +27,8 @@ export interface PumpTotals {
   readonly starts: number;
   readonly loads: number;
   readonly loadedS: number;
+  /** Of each hour of the clock, s. */
+  readonly loadedSByHour: readonly number[];
   readonly unloadedS: number;
   readonly mostStartsInAnHour: number;
   readonly mostLoadedShareOfAnHour: number;
@@ -114,6 +116,7 @@ export class PumpUnit {
       starts,
       loads,
       loadedS,
+      loadedSByHour: this.loadedByHour,
       unloadedS,
       mostStartsInAnHour: Math.max(...this.startsByHour),
       mostLoadedShareOfAnHour: Math.max(...this.loadedByHour) / 3600,

@@ -11,7 +11,9 @@ import { saturatedHumidityRatio, vapourFractionFromRatio } from '../air/humidity
 import { TRIPLE_POINT_C } from '../air/saturation';
 import type { AirStream } from './air-stream';
 
-const STEPS = 8; // halved, they move the end of a run by less than 0.01 K (held by a test)
+const NEAR_K = 0.5; // so near to the room the heat for a kelvin is one number
+/** Steps for a span of temperature: halved, they move the end by less than 0.02 K (held by a test). */
+const stepsFor = (spanK: number): number => (spanK < 5 ? 2 : spanK < 20 ? 4 : 8);
 
 /** Heat for each kelvin of a stream that stays saturated, W/K: vapour condenses as it cools, and evaporates as it warms. */
 function saturatedCapacity(air: AirStream, water: number, temperatureC: number): number {
@@ -28,29 +30,35 @@ function saturatedCapacity(air: AirStream, water: number, temperatureC: number):
 /** W/K that it takes to bring a saturated stream from one temperature to another: ∫ C dT / (T − room), by Simpson’s rule. */
 function wallFor(air: AirStream, water: number, fromC: number, toC: number, roomC: number): number {
   const whole = Math.log((fromC - roomC) / (toC - roomC));
+  const n = 2 * stepsFor(Math.abs(fromC - roomC));
   let sum = 0;
-  for (let i = 0; i <= 2 * STEPS; i++) {
-    const t = roomC + (fromC - roomC) * Math.exp((-whole * i) / (2 * STEPS));
-    sum += (i === 0 || i === 2 * STEPS ? 1 : i % 2 === 1 ? 4 : 2) * saturatedCapacity(air, water, t);
+  for (let i = 0; i <= n; i++) {
+    const t = roomC + (fromC - roomC) * Math.exp((-whole * i) / n);
+    sum += (i === 0 || i === n ? 1 : i % 2 === 1 ? 4 : 2) * saturatedCapacity(air, water, t);
   }
-  return (sum * whole) / (6 * STEPS);
+  return (sum * whole) / (3 * n);
 }
 
 /** Where a saturated stream ends that stays on one side of the freezing point: du/da = −1/C with u = ln(T − room), Runge–Kutta. */
 function saturatedEndC(air: AirStream, water: number, fromC: number, wallWPerK: number, roomC: number): number {
-  const step = wallWPerK / STEPS;
   const above = fromC - roomC;
-  const slope = (u: number): number => 1 / saturatedCapacity(air, water, roomC + above * Math.exp(-u));
+  if (Math.abs(above) < NEAR_K) return roomC + above * Math.exp(-wallWPerK / saturatedCapacity(air, water, fromC));
+  const steps = stepsFor(Math.abs(above));
+  const step = wallWPerK / steps;
   let u = 0;
-  for (let i = 0; i < STEPS; i++) {
-    const a = slope(u);
-    const b = slope(u + (step * a) / 2);
-    const c = slope(u + (step * b) / 2);
-    const d = slope(u + step * c);
+  for (let i = 0; i < steps; i++) {
+    const a = 1 / saturatedCapacity(air, water, roomC + above * Math.exp(-u));
+    const b = 1 / saturatedCapacity(air, water, roomC + above * Math.exp(-(u + (step * a) / 2)));
+    const c = 1 / saturatedCapacity(air, water, roomC + above * Math.exp(-(u + (step * b) / 2)));
+    const d = 1 / saturatedCapacity(air, water, roomC + above * Math.exp(-(u + step * c)));
     u += (step * (a + 2 * b + 2 * c + d)) / 6;
   }
   return roomC + above * Math.exp(-u);
 }
+
+/** Dew point of the stream with all its water as vapour. */
+const dewPointOfAllC = (air: AirStream, water: number): number =>
+  pressureDewPointC(vapourFractionFromRatio(water / air.dryAirKgPerS), air.pressurePa, air.basis);
 
 /**
  * The temperature at which air leaves that passes along a wall with a room of one temperature behind it: a bare pipe, a
@@ -73,25 +81,24 @@ export function temperatureBehindWallC(air: AirStream, wallWPerK: number, roomC:
   let wall = wallWPerK;
   if (!(wall > 0) || t === roomC || dryAirKgPerS <= 0) return dryAirKgPerS <= 0 && wall > 0 ? roomC : t;
   const dryCapacity = sensibleCapacity(dryAirKgPerS, water, 0);
-  const dryEnd = (fromC: number): number => roomC + (fromC - roomC) * Math.exp(-wall / dryCapacity);
-  const dewPoint = (): number => pressureDewPointC(vapourFractionFromRatio(water / dryAirKgPerS), pressurePa, basis);
   if (t < roomC) {
-    if (liquidKgPerS === 0) return dryEnd(t);
-    // Warmed: saturated until the last drop is gone.
-    const allC = Math.min(roomC, dewPoint());
-    if (allC > t) {
-      const end = saturatedEndC(air, water, t, wall, roomC);
-      if (end < allC) return end;
-      if (allC >= roomC) return roomC;
-      wall -= wallFor(air, water, t, allC, roomC);
-      t = allC;
+    if (liquidKgPerS > 0) {
+      // Warmed: saturated until the last drop is gone.
+      const allC = Math.min(roomC, dewPointOfAllC(air, water));
+      if (allC > t) {
+        const end = saturatedEndC(air, water, t, wall, roomC);
+        if (end < allC) return end;
+        if (allC >= roomC) return roomC;
+        wall -= wallFor(air, water, t, allC, roomC);
+        t = allC;
+      }
     }
-    return dryEnd(t);
+    return roomC + (t - roomC) * Math.exp(-wall / dryCapacity);
   }
   if (liquidKgPerS === 0) {
-    const end = dryEnd(t);
+    const end = roomC + (t - roomC) * Math.exp(-wall / dryCapacity);
     if (water <= dryAirKgPerS * saturatedHumidityRatio(end, pressurePa, basis)) return end;
-    const dew = Math.min(t, dewPoint());
+    const dew = Math.min(t, dewPointOfAllC(air, water));
     wall -= dryCapacity * Math.log((t - roomC) / (dew - roomC));
     t = dew;
   }
