@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { ratingFields } from './build-fields';
-import { catchField, drained, drainFields } from './drains';
+import { drained, drainFields, RATED_SEPARATOR } from './drains';
 import { defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import { overloadShows } from './overload';
-import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
+import { loadedDewPointC, refrigeratedLoad, refuseTooHot } from './refrigerated-capacity';
 
 const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * 4.719474e-4); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)
 const IDLE = 0.15; // of full power with nothing to do: 10–20 % (estimate)
@@ -71,26 +71,21 @@ export const cyclingDryer = defineKind({
       source: 'estimate',
       uncertainty: { abs: 3 },
     }),
-    separatorEfficiency: catchField({
-      label: 'Drops its separator catches',
-      default: 0.95,
-      source: 'estimate',
-      uncertainty: 0.03,
-    }),
     ...drainFields('level', 2e-3),
     ...lossFields(2e4),
     ...ratingFields(49),
   }),
   pass(inlet, p, around) {
+    refuseTooHot(inlet);
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
     const leavesC = Math.max(cold, inlet.temperatureC - p.reheatApproachK);
     inlet
       .bringTo(cold, pressurePa)
-      .catchDrops(drained(p.drain, p.separatorEfficiency, around))
+      .catchDrops(drained(p.drain, RATED_SEPARATOR.efficiency, around))
       .bringTo(leavesC, pressurePa);
   },
-  catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ ...RATED_SEPARATOR, efficiency: drained(p.drain, RATED_SEPARATOR.efficiency, around) }),
   shows(inlet, p, around) {
     const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
     const power = POWER_W_PER_M3_PER_S * p.ratedFlowM3PerS * (IDLE + (1 - IDLE) * Math.min(1, load));

@@ -103,6 +103,9 @@ export function drained(drain: Drain, efficiency: number, around: Surroundings):
   return drain === 'none' || (drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
 }
 
+/** A rated dew point includes what the dryer’s own separator misses: of the drops at its coldest place all count as caught. */
+export const RATED_SEPARATOR = { efficiency: 1, source: 'included in the rated dew point' } as const;
+
 /** How long a catch pan takes to fill while the pump is loaded, s; `undefined` where there is none, or nothing to catch. */
 export function panFullAfterS(p: object, caughtKgPerS: number): number | undefined {
   const { panM3 = 0, drain } = p as { panM3?: number; drain?: Drain };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import psychrolib from 'psychrolib';
 import { atmosphericPressurePa } from '../air/atmosphere';
 import type { Stage } from '../line/plan';
 import { imbalance, type Station } from '../line/section';
@@ -7,6 +8,7 @@ import { checksOf, planOf, stageOf } from '../test/reference';
 import { findKinds } from './index';
 import { refrigeratedCapacity } from './refrigerated-capacity';
 
+psychrolib.SetUnitSystem(psychrolib.SI);
 const CFM = 4.719474e-4;
 const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60;
 
@@ -33,14 +35,14 @@ function dried(stage: Stage, { flowM3PerS = 10 * CFM, inletC = 30, roomC = 25, p
 const DRYERS: Stage[] = [
   stageOf('bead-cartridge', { massKg: 0.9, spentShare: 0.2 }),
   stageOf('pellet-tower', { ratedFlowM3PerS: 1e-3 }),
-  stageOf('refrigerated-dryer', { method: 'rated', ratedFlowM3PerS: 4 * CFM, separatorEfficiency: 1 }),
+  stageOf('refrigerated-dryer', { method: 'rated', ratedFlowM3PerS: 4 * CFM }),
   stageOf('twin-tower', { ratedFlowM3PerS: 8 * CFM, purgeM3PerS: 1 * CFM }),
   stageOf('membrane', { ratedFlowM3PerS: 8 * CFM }),
   stageOf('twin-tower', { ratedFlowM3PerS: 8 * CFM, purgeM3PerS: 1 * CFM, control: 'dew-point' }, 'probe'),
   stageOf('heated-purge-tower', { ratedFlowM3PerS: 8 * CFM }),
   stageOf('blower-purge-tower', { ratedFlowM3PerS: 8 * CFM }),
   stageOf('split-flow-tower', { ratedFlowM3PerS: 8 * CFM }),
-  stageOf('cycling-dryer', { ratedFlowM3PerS: 4 * CFM, separatorEfficiency: 1, drain: 'float' }),
+  stageOf('cycling-dryer', { ratedFlowM3PerS: 4 * CFM, drain: 'float' }),
 ];
 
 describe.each(DRYERS)('$kind: its dew point follows the duty', (stage) => {
@@ -244,8 +246,75 @@ test.each([
 
 test('altitude counts: the capacity of a refrigerated dryer is by gauge pressure, its flow by mass', () => {
   const high = planOf(
-    { atmosphericPa: atmosphericPressurePa(1600) },
+    { atmosphericPa: atmosphericPressurePa(1600), dischargeC: 35 },
     stageOf('refrigerated-dryer', { method: 'rated' }),
   );
   expect(walk(high).problems).toEqual([]);
+});
+
+test('far above the table its capacity goes on falling as the heat of saturated air grows, and nobody runs it at 83 °C', () => {
+  const at = (c: number): number => refrigeratedCapacity(c, 6.9e5, 38);
+  expect(at(54.44) / at(54.46)).toBeCloseTo(1, 2); // no step where the table ends
+  // Heat of saturated air down to 3.3 °C at 100 psig by psychrolib, over that at the end of the table.
+  const heat = (c: number): number => {
+    const h = (t: number) => psychrolib.GetMoistAirEnthalpy(t, psychrolib.GetHumRatioFromRelHum(t, 1, 6.9e5 + 101325));
+    return h(c) - h(10 / 3);
+  };
+  expect(at(70) / at(130 / 1.8 - 32 / 1.8)).toBeCloseTo(heat(54.444) / heat(70), 2);
+  for (const [c, field] of [
+    [82, undefined],
+    [83, 'ratedFlowM3PerS'],
+  ] as const) {
+    const plan = planOf({ dischargeC: c, flowM3PerS: 1e-3 }, stageOf('refrigerated-dryer', { method: 'rated' }));
+    expect(walk(plan).problem?.field).toBe(field);
+    expect(walk(planOf({ dischargeC: c }, stageOf('cycling-dryer'))).problem?.field).toBe(field);
+  }
+});
+
+describe('a membrane', () => {
+  const fitted = (flowM3PerS: number, more = {}) =>
+    planOf(
+      { dischargeC: 38, flowM3PerS },
+      stageOf('membrane', { ratedFlowM3PerS: 10 * CFM, pressureLossPa: 0, ...more }),
+    );
+  test('never dries below −40 °C however little flows (handbook of practice), and never stops a line', () => {
+    for (const flow of [1e-4, 1e-3, 5e-3]) expect(walk(fitted(flow)).problems).toEqual([]);
+    expect(walk(fitted(1.2e-3)).at('membrane')?.pressureDewPointC).toBeCloseTo(-40, 3);
+    const unused = planOf({}, stageOf('aftercooler'), stageOf('outlet', { flowM3PerS: 0.005, usedShare: 0.5 }));
+    const idle = {
+      ...unused,
+      branches: [
+        {
+          id: 'b',
+          name: 'b',
+          from: 'aftercooler',
+          into: null,
+          split: 'entered' as const,
+          share: 0.5,
+          stages: [stageOf('membrane'), stageOf('outlet', { usedShare: 0 }, 'idle')],
+        },
+      ],
+    };
+    expect(walk(idle).problems).toEqual([]);
+    // Its sweep has to come to it: 0.17 of 10 cfm, at 8 bar over 7.9.
+    const arrives = (walk(idle).at('membrane')?.ventedAirKgPerS ?? 0) + (walk(idle).at('membrane')?.dryAirKgPerS ?? 0);
+    expect(arrives).toBeGreaterThan(0.17 * 10 * CFM * 1.18);
+  });
+  test('its sweep leaves through a nozzle: twice the absolute pressure, twice the sweep', () => {
+    const swept = (pressurePa: number): number =>
+      walk(planOf({ pressurePa, dischargeC: 38, flowM3PerS: 0.02 }, stageOf('membrane', { pressureLossPa: 0 }))).at(
+        'membrane',
+      )?.ventedAirKgPerS as number;
+    expect(swept(12e5) / swept(6e5)).toBeCloseTo(2, 6);
+  });
+});
+
+test('a dryer for hot air in a cold room leaves no colder than where its drops were caught', () => {
+  const plan = planOf(
+    { dischargeC: 75, roomC: -5 },
+    stageOf('high-inlet-dryer', { ratedFlowM3PerS: 60 * CFM, drain: 'float' }),
+  );
+  const at = walk(plan).at('high-inlet-dryer') as Station;
+  expect(at.liquidKgPerS).toBe(0);
+  expect(at.temperatureC).toBeGreaterThanOrEqual(at.pressureDewPointC - 1e-6);
 });

@@ -44,7 +44,9 @@ describe('refrigerated dryer', () => {
     }),
     stageOf('receiver', { method: 'measured', outletTemperatureC: 35, settlingEfficiency: 0.95 }),
     stageOf('refrigerated-dryer', {
-      pressureDewPointC: 10 / 3,
+      method: 'evaporator',
+      evaporatorTemperatureC: 1 / 3,
+      approachK: 3,
       separatorEfficiency: 0.95,
       reheat,
       reheatApproachK: 35 - 23.8889,
@@ -71,6 +73,8 @@ describe('refrigerated dryer', () => {
       last(planOf({}, stageOf('refrigerated-dryer', { separatorEfficiency: 1, reheat: 'no', ...parameters })));
     expect(by({ method: 'evaporator', evaporatorTemperatureC: 1, approachK: 4 }).pressureDewPointC).toBeCloseTo(5, 6);
     expect(by({ pressureDewPointC: 5 }).pressureDewPointC).toBeCloseTo(5, 6);
+    // A dew point from the plate includes what the separator misses.
+    expect(by({ pressureDewPointC: 5, separatorEfficiency: 0.5, reheat: 'yes' }).pressureDewPointC).toBeCloseTo(5, 6);
   });
 
   test('refuses settings that would freeze it, and leaves air that is drier already as it is', () => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
-import { catchField, drained, drainFields } from './drains';
+import { drained, drainFields, RATED_SEPARATOR } from './drains';
 import { defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import { overloadShows } from './overload';
@@ -75,12 +75,6 @@ export const highInletDryer = defineKind({
       source: 'estimate',
       uncertainty: { abs: 4 },
     }),
-    separatorEfficiency: catchField({
-      label: 'Drops its separator catches',
-      default: 0.95,
-      source: 'estimate',
-      uncertainty: 0.03,
-    }),
     ...drainFields('timer', 1e-3),
     ...lossFields(2.5e4),
   }),
@@ -94,10 +88,10 @@ export const highInletDryer = defineKind({
     const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
     inlet
       .bringTo(cold, pressurePa)
-      .catchDrops(drained(p.drain, p.separatorEfficiency, around))
-      .bringTo(Math.min(cold + p.reheatC, around.roomTemperatureC + p.precoolerApproachK), pressurePa);
+      .catchDrops(drained(p.drain, RATED_SEPARATOR.efficiency, around))
+      .bringTo(Math.max(cold, Math.min(cold + p.reheatC, around.roomTemperatureC + p.precoolerApproachK)), pressurePa);
   },
-  catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ ...RATED_SEPARATOR, efficiency: drained(p.drain, RATED_SEPARATOR.efficiency, around) }),
   shows(inlet, p, around) {
     const load = highInletLoad(inlet, p.ratedFlowM3PerS, around);
     return [

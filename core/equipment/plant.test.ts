@@ -156,7 +156,7 @@ describe('refrigerated dryers of a plant', () => {
       'mostInletC',
     );
     const dew = (duty: Duty): number =>
-      behind(stageOf('high-inlet-dryer', { ratedFlowM3PerS: 60 * CFM, separatorEfficiency: 1 }), {
+      behind(stageOf('high-inlet-dryer', { ratedFlowM3PerS: 60 * CFM }), {
         inletC: 75,
         ...duty,
       }).at.pressureDewPointC;
@@ -166,11 +166,11 @@ describe('refrigerated dryers of a plant', () => {
     expect(dew({ pressurePa: 6e5 })).toBeGreaterThan(dew({ pressurePa: 11e5 }));
   });
   test('cycling: judged at the top of its swing, and rests at part load', () => {
-    const full = behind(stageOf('cycling-dryer', { ratedFlowM3PerS: 100 * CFM, separatorEfficiency: 1 }), {
+    const full = behind(stageOf('cycling-dryer', { ratedFlowM3PerS: 100 * CFM }), {
       roomC: 38,
       inletC: 38,
     });
-    const third = behind(stageOf('cycling-dryer', { ratedFlowM3PerS: 300 * CFM, separatorEfficiency: 1 }), {
+    const third = behind(stageOf('cycling-dryer', { ratedFlowM3PerS: 300 * CFM }), {
       roomC: 38,
       inletC: 38,
     });

@@ -1,5 +1,8 @@
+import { SEA_LEVEL_PA } from '../air/atmosphere';
+import { moistEnthalpy } from '../air/enthalpy';
+import { saturatedHumidityRatio } from '../air/humidity';
 import type { AirStream } from '../stream/air-stream';
-import type { Surroundings } from './kind';
+import { Refusal, type Surroundings } from './kind';
 
 // Correction of a refrigerated dryer's rating at “three 100s” (100 °F saturated inlet, 100 psig, 100 °F room): generic tables
 // as commonly published (common practice; the maker's own curve wins).
@@ -41,7 +44,7 @@ const BY_DEW_POINT_F = [
   [45, 1.2],
   [50, 1.35],
 ] as const;
-const LEAST = 0.4;
+const LEAST = 0.05; // far below any table: only so that it stays above 0
 const MOST = 1.6;
 const PSI_PA = 6894.757;
 const CFM_M3_PER_S = 4.719474e-4;
@@ -58,6 +61,22 @@ function interpolate(table: readonly (readonly [number, number])[], x: number): 
   return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
 }
 
+const LAST_INLET_C = (130 - 32) / 1.8;
+const LAST_INLET = 0.53;
+const RATED_DEW_POINT_C = 10 / 3;
+
+/** Heat that saturated air gives off as it is chilled to the rated dew point, J for a kilogram of dry air. */
+function chillingHeat(inletC: number, pressurePa: number): number {
+  const saturated = (c: number): number => moistEnthalpy(1, saturatedHumidityRatio(c, pressurePa), 0, c);
+  return saturated(inletC) - saturated(RATED_DEW_POINT_C);
+}
+
+/** Capacity by inlet temperature: the table, and beyond its end by the heat balance at the same cooling power. */
+function byInlet(inletC: number, pressurePa: number): number {
+  if (inletC <= LAST_INLET_C) return interpolate(BY_INLET_F, inletC * 1.8 + 32);
+  return (LAST_INLET * chillingHeat(LAST_INLET_C, pressurePa)) / chillingHeat(inletC, pressurePa);
+}
+
 /** Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do. */
 export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY_DEW_POINT_F, dewPointC * 1.8 + 32);
 
@@ -65,17 +84,26 @@ export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY
  * Capacity over rated capacity of a refrigerated dryer.
  * @param gaugePa pressure above the local atmosphere
  * @param forDewPoint {@link capacityForDewPoint}
- * @returns 0.4…1.6
- * @source generic correction tables, common practice (reference group 11)
+ * @returns 0.05…1.6
+ * @source generic correction tables, common practice (reference group 11); above 130 °F heat balance of saturated air
  */
 export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number, forDewPoint = 1): number {
   const f = (c: number): number => c * 1.8 + 32;
   const k =
     interpolate(BY_PRESSURE_PSIG, gaugePa / PSI_PA) *
-    interpolate(BY_INLET_F, f(inletC)) *
+    byInlet(inletC, gaugePa + SEA_LEVEL_PA) *
     interpolate(BY_ROOM_F, f(roomC)) *
     forDewPoint;
   return Math.min(MOST, Math.max(LEAST, k));
+}
+
+/** Saturated air of 180 °F belongs to dryers for hot air, which are rated there; nobody runs another one so (estimate). */
+const NOBODY_OVER_C = 82.2;
+
+/** @throws Refusal for air so hot that no table and no practice goes there */
+export function refuseTooHot(inlet: AirStream): void {
+  if (inlet.temperatureC > NOBODY_OVER_C)
+    throw new Refusal('ratedFlowM3PerS', 'Air over 82 °C (180 °F) arrives: cool it first, or use a dryer for hot air.');
 }
 
 /** Load of a refrigerated dryer over what it can do in this duty. */
@@ -96,15 +124,13 @@ export function loadedDewPointC(ratedDewPointC: number, load: number): number {
   return ratedDewPointC + Math.max(0, (load - 1) * 100) * K_PER_PERCENT;
 }
 
-const HOT_INLET_C = 82.2; // 180 °F saturated, at which dryers for hot air are rated (estimate)
 const PER_K = 0.02; // of capacity, each kelvin (estimate: the maker’s own curve wins)
 
 /** Load of a dryer for hot air over what it can do in this duty. */
 export function highInletLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
   const rated = ratedFlowM3PerS / CFM_M3_PER_S;
-  const byInlet = Math.min(MOST, Math.max(LEAST, Math.exp(-PER_K * (inlet.temperatureC - HOT_INLET_C))));
   const k =
-    byInlet *
+    Math.min(MOST, Math.exp(-PER_K * (inlet.temperatureC - NOBODY_OVER_C))) *
     interpolate(BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI_PA) *
     interpolate(BY_ROOM_F, around.roomTemperatureC * 1.8 + 32);
   return inlet.dryAirKgPerS / SCFM_KG_PER_S / (rated * Math.max(0.1, k));

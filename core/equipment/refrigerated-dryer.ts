@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import type { AirStream } from '../stream/air-stream';
 import { ratingFields } from './build-fields';
-import { catchField, drained, drainFields } from './drains';
+import { catchField, drained, drainFields, RATED_SEPARATOR } from './drains';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import { overloadShows } from './overload';
-import { loadedDewPointC, refrigeratedLoad } from './refrigerated-capacity';
+import { loadedDewPointC, refrigeratedLoad, refuseTooHot } from './refrigerated-capacity';
 
 interface Settings {
   method: 'dew-point' | 'rated' | 'evaporator';
@@ -28,6 +28,10 @@ function outletC(inletC: number, coldest: number, p: Settings): number {
   const cold = Math.min(inletC, coldest);
   return p.reheat === 'yes' ? Math.max(cold, inletC - p.reheatApproachK) : cold;
 }
+
+/** What of the drops its separator catches: a dew point from the plate or the rating includes that already. */
+const separatorOf = (p: { method: Settings['method']; separatorEfficiency: number }) =>
+  p.method === 'evaporator' ? { efficiency: p.separatorEfficiency, source: 'estimate' } : RATED_SEPARATOR;
 
 /** Cools the air to a few degrees above freezing, drains what falls out, and warms the air again on its way out. */
 export const refrigeratedDryer = defineKind({
@@ -94,6 +98,7 @@ export const refrigeratedDryer = defineKind({
       default: 0.95,
       source: 'estimate',
       uncertainty: 0.03,
+      when: { field: 'method', is: ['evaporator'] },
     }),
     reheat: choiceField({ label: 'Air-to-air reheat', options: { yes: 'yes', no: 'no, it leaves cold' } }),
     reheatApproachK: numberField({
@@ -111,6 +116,7 @@ export const refrigeratedDryer = defineKind({
     ...ratingFields(49),
   }),
   pass(inlet, p, around) {
+    if (p.method === 'rated') refuseTooHot(inlet);
     const coldest = coldC(inlet, p, around);
     const cold = Math.min(inlet.temperatureC, coldest);
     if (coldest < 0.5)
@@ -122,7 +128,7 @@ export const refrigeratedDryer = defineKind({
     const leavesC = outletC(inlet.temperatureC, coldest, p);
     inlet
       .bringTo(cold, pressurePa)
-      .catchDrops(drained(p.drain, p.separatorEfficiency, around))
+      .catchDrops(drained(p.drain, separatorOf(p).efficiency, around))
       .bringTo(leavesC, pressurePa);
   },
   whyTemperature(inlet, p, around) {
@@ -145,7 +151,9 @@ export const refrigeratedDryer = defineKind({
         cold,
       ],
       source: 'estimate',
-      note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
+      ...(p.method === 'evaporator' && {
+        note: 'Drops that its separator misses evaporate again in the reheat and raise the dew point.',
+      }),
     };
   },
   shows(inlet, p, around) {
@@ -153,5 +161,5 @@ export const refrigeratedDryer = defineKind({
     const load = refrigeratedLoad(inlet, p.ratedFlowM3PerS, around);
     return overloadShows(load);
   },
-  catches: (p, around) => ({ efficiency: drained(p.drain, p.separatorEfficiency, around), source: 'estimate' }),
+  catches: (p, around) => ({ ...separatorOf(p), efficiency: drained(p.drain, separatorOf(p).efficiency, around) }),
 });

@@ -34,8 +34,8 @@ test('a field that only a measuring can fill is measured without being told', ()
 test('a close verdict names the number to check, and how it is known', () => {
   const note = (p: typeof plan) => judgeOutlets(p, walk(p)).get('outlet')?.note;
   expect(note(plan)).toMatch(/check .*\(typical\)/);
-  expect(note(setKnown(plan, 'refrigerated-dryer', 'separatorEfficiency', 'nameplate'))).toMatch(
-    /check Drops its separator catches, Refrigerated dryer \(nameplate\)/,
+  expect(note(setKnown(plan, 'refrigerated-dryer', 'pressureDewPointC', 'nameplate'))).toMatch(
+    /check Pressure dew point, Refrigerated dryer \(nameplate\)/,
   );
 });
 

@@ -35,7 +35,9 @@ const tank = (outF: number, settlingEfficiency: number): Stage =>
   stageOf('receiver', { method: 'measured', outletTemperatureC: c(outF), settlingEfficiency });
 const dryer = (dewF: number, separatorEfficiency = 1): Stage =>
   stageOf('refrigerated-dryer', {
-    pressureDewPointC: c(dewF),
+    method: 'evaporator',
+    evaporatorTemperatureC: c(dewF) - 3,
+    approachK: 3,
     separatorEfficiency,
     reheat: 'no',
     pressureLossPa: 0,

@@ -22,11 +22,19 @@ function withBore(stage: unknown): unknown {
   return { ...stage, parameters };
 }
 
+/** Dryers by rating had a separator of their own: their rated dew point includes it. */
+function withoutSeparator(stage: unknown): unknown {
+  if (!isObject(stage) || !['cycling-dryer', 'high-inlet-dryer'].includes(String(stage.kind))) return stage;
+  if (!isObject(stage.parameters)) return stage;
+  const { separatorEfficiency: _, ...parameters } = stage.parameters;
+  return { ...stage, parameters };
+}
+
 /** A plan document of an earlier program as today's would have written it; anything else as it is, for the schema to judge. */
 export function upgradePlan(document: unknown): unknown {
   if (!isObject(document)) return document;
   const runs = (stages: unknown): unknown =>
-    Array.isArray(stages) ? stages.map((s) => withBore(withBand(s))) : stages;
+    Array.isArray(stages) ? stages.map((s) => withoutSeparator(withBore(withBand(s)))) : stages;
   const branches = Array.isArray(document.branches)
     ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
     : document.branches;

@@ -1,6 +1,9 @@
 import type { Plan, Stage } from '../line/plan';
 import { type Check, planOf, stageOf } from './reference';
 
+/** Any: only their sum matters. */
+const APPROACH_K = 3;
+
 /** The stages of a group 6 case, each with the outlet temperature and pressure that it states. */
 export function planOfCheck(check: Check): Plan {
   const { inputs } = check;
@@ -22,7 +25,14 @@ export function planOfCheck(check: Check): Plan {
     if (name === 'refrigerated_dryer')
       return stageOf(
         'refrigerated-dryer',
-        { pressureDewPointC: T_C, separatorEfficiency: efficiency, reheat: 'no', pressureLossPa: 0 },
+        {
+          method: 'evaporator',
+          evaporatorTemperatureC: T_C - APPROACH_K,
+          approachK: APPROACH_K,
+          separatorEfficiency: efficiency,
+          reheat: 'no',
+          pressureLossPa: 0,
+        },
         name,
       );
     return stageOf('receiver', { method: 'measured', outletTemperatureC: T_C, settlingEfficiency: efficiency }, name);
