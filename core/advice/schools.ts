@@ -77,7 +77,7 @@ const fineBeside =
 const F = (f: number): number => (f - 32) / 1.8;
 const ROOM = [21.1, 0.5] as const; // the air round an oven, 70 °F and 50 % (reference group 12)
 const oven = (f: number): Partial<Record<Measure, number>> => ({
-  left: heldWater('silica', ovenHumidity(Math.min(F(f), 200), ...ROOM)),
+  left: heldWater('silica', ovenHumidity(F(f), ...ROOM)),
 });
 const piston = (line: LineFacts): boolean => line.pumps.some((p) => p.parameters.type.startsWith('piston'));
 const COLDER = 'twin-tower';

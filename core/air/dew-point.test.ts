@@ -107,6 +107,20 @@ describe('dew point', () => {
     expect(fahrenheit(pressureDewPointC(meter, 8e5, 'ideal', 'water'))).toBeCloseTo(-18.85, 1);
   });
 
+  test('just below freezing at 24 to 41 bar it comes back as it went in, over ice', () => {
+    for (const bar of [10, 24, 30, 41])
+      for (const t of [-5, -1, -0.5, -0.1, -0.02, 0, 0.005]) {
+        const x = saturatedVapourPressurePa(t, bar * 1e5) / (bar * 1e5);
+        expect(Math.abs(pressureDewPointC(x, bar * 1e5) - t)).toBeLessThan(1e-3);
+      }
+    // Just above it, where the fits for ice and water part, within 0.08 K.
+    for (const bar of [24, 41])
+      for (const t of [0.02, 0.05, 0.2]) {
+        const x = saturatedVapourPressurePa(t, bar * 1e5) / (bar * 1e5);
+        expect(Math.abs(pressureDewPointC(x, bar * 1e5) - t)).toBeLessThan(0.08);
+      }
+  });
+
   test('refuses a vapour pressure below its range rather than answer', () => {
     expect(() => dewPointFromVapourPressureC(1e-5)).toThrow(/vapour pressure/);
     expect(() => pressureDewPointC(1e-12, 8e5)).toThrow(/vapour pressure/);

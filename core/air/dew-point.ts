@@ -106,7 +106,8 @@ function realDewPointC(vapourPressurePa: number, pressurePa: number, convention:
   let temperatureC = readOctaves(curve, vapourPressurePa);
   let purePa = vapourPressurePa;
   for (let step = 0; step < 5; step++) {
-    const fitted = Math.min(temperatureC, WARMEST_FIT_C);
+    // Above the triple point, where a first guess at high pressure may lie, there is no ice.
+    const fitted = Math.min(temperatureC, phase === 'ice' ? TRIPLE_POINT_C : WARMEST_FIT_C);
     const next =
       vapourPressurePa * Math.exp(-lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase));
     temperatureC = readOctaves(curve, next);

@@ -1,4 +1,4 @@
-import { BULK_KG_PER_M3, heldWater, type Medium } from './isotherm';
+import { BULK_KG_PER_M3, HEAT_OF_ADSORPTION, heldWater, type Medium } from './isotherm';
 
 /** Water that beads hold in balance with air, and how warmth moves it. */
 export interface Isotherm {
@@ -58,7 +58,7 @@ export const BED_MEDIA = {
     label: 'silica gel',
     as: 'silica',
     ...ofGroup12('silica'),
-    heatJPerKg: 2.6e6,
+    heatJPerKg: HEAT_OF_ADSORPTION.silica,
     bulkKgPerM3: BULK_KG_PER_M3.silica,
     ratePerS: 3e-3,
     source: 'reference group 12, middle of its bands; heat 2.6 MJ/kg (bead handbooks)',
@@ -69,7 +69,7 @@ export const BED_MEDIA = {
     rh: RH,
     // Dyed gel holds a little less: its salt takes room (estimate), within the bands of group 12 for gel.
     held: RH.map((rh) => 0.95 * heldWater('silica', rh)),
-    heatJPerKg: 2.6e6,
+    heatJPerKg: HEAT_OF_ADSORPTION.silica,
     bulkKgPerM3: 745,
     ratePerS: 3e-3,
     source: 'as silica gel, 5 % less (estimate)',
@@ -78,7 +78,7 @@ export const BED_MEDIA = {
     label: 'activated alumina',
     as: 'alumina',
     ...ofGroup12('alumina'),
-    heatJPerKg: 2.8e6,
+    heatJPerKg: HEAT_OF_ADSORPTION.alumina,
     bulkKgPerM3: BULK_KG_PER_M3.alumina,
     ratePerS: 5e-3,
     source: 'handbook of practice at 10 and 60 %, the rest an estimate; heat 2.8 MJ/kg (estimate)',
@@ -87,7 +87,7 @@ export const BED_MEDIA = {
     label: 'molecular sieve 4A',
     as: 'sieve',
     ...ofGroup12('sieve'),
-    heatJPerKg: 4.19e6, // 1800 Btu/lb
+    heatJPerKg: HEAT_OF_ADSORPTION.sieve,
     bulkKgPerM3: BULK_KG_PER_M3.sieve,
     ratePerS: 6e-4,
     source: 'reference group 12, middle of its bands; heat 1800 Btu/lb (bead handbooks, recalled)',

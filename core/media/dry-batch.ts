@@ -1,5 +1,4 @@
-import { BULK_KG_PER_M3, heldWater, type Medium, OVEN_ROOM, ovenHumidity } from './isotherm';
-import { HEAT_OF_UPTAKE } from './uptake';
+import { BULK_KG_PER_M3, HEAT_OF_ADSORPTION, heldWater, type Medium, OVEN_ROOM, ovenHumidity } from './isotherm';
 
 /** A charge of beads that is to be dried. */
 export interface Batch {
@@ -51,13 +50,20 @@ export const batchBearsC = (b: Pick<Batch, 'medium' | 'dyed'>): number =>
  * Hours in which an oven brings a layer to where it can go, by the heat that air gives to a tray: an order of magnitude.
  * @param drives water to drive off, kg per kg of dry beads
  * @param areaM2 of the tray
+ * @param heatJPerKg of desorption: of what is dried
  * @returns h; infinite where there is no heat to give
  * @source t = (m·w·Δh + m·cp·ΔT) / (h·A·(T oven − T beads)), reference group 12, heat transfer and beads’ temperature assumed
  */
-export function dryingHours(dryKg: number, drives: number, areaM2: number, ovenC: number): number {
+export function dryingHours(
+  dryKg: number,
+  drives: number,
+  areaM2: number,
+  ovenC: number,
+  heatJPerKg: number = HEAT_OF_ADSORPTION.silica,
+): number {
   const beadsC = Math.min(BEADS_C, (ovenC + ROOM_C) / 2);
   const watt = HEAT_TRANSFER * areaM2 * (ovenC - beadsC);
-  const joule = dryKg * (drives * HEAT_OF_UPTAKE + CP_BEADS * (ovenC - ROOM_C));
+  const joule = dryKg * (drives * heatJPerKg + CP_BEADS * (ovenC - ROOM_C));
   return watt > 0 ? joule / watt / 3600 : Number.POSITIVE_INFINITY;
 }
 
@@ -83,7 +89,13 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
   const humidity = ovenHumidity(ovenC, ROOM_C, OVEN_ROOM.relativeHumidity);
   const leavesAtBest = Math.min(batch.loaded, heldWater(batch.medium, humidity));
   const areaM2 = batch.dryKg / BULK_KG_PER_M3[batch.medium] / batch.layerM;
-  const hoursNeeded = dryingHours(batch.dryKg, batch.loaded - leavesAtBest, areaM2, ovenC);
+  const hoursNeeded = dryingHours(
+    batch.dryKg,
+    batch.loaded - leavesAtBest,
+    areaM2,
+    ovenC,
+    HEAT_OF_ADSORPTION[batch.medium],
+  );
   const leaves = batch.loaded - (batch.loaded - leavesAtBest) * Math.min(1, hours / hoursNeeded);
   const suits = suitsBatch(batch);
   const bears = batchBearsC(batch);

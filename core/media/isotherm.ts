@@ -1,4 +1,5 @@
-import { saturationPressurePa } from '../air/saturation';
+import { saturationPressurePa, TRIPLE_POINT_C } from '../air/saturation';
+import { steamPressurePa } from '../air/steam';
 
 export const MEDIA = { silica: 'silica gel', alumina: 'activated alumina', sieve: 'molecular sieve' } as const;
 export type Medium = keyof typeof MEDIA;
@@ -7,6 +8,9 @@ export type Medium = keyof typeof MEDIA;
 export const BULK_KG_PER_M3: Record<Medium, number> = { silica: 735, alumina: 750, sieve: 695 };
 /** What a cartridge takes up before it is changed, kg per kg of dry medium, from saturated air (reference group 12, common practice). */
 export const USABLE: Record<Medium, number> = { silica: 0.12, alumina: 0.1, sieve: 0.09 };
+
+/** Heat set free by each kilogram of water that a medium takes up, and needed to drive it off, J/kg: bead handbooks, typical; alumina estimated; sieve 1800 Btu/lb, recalled. */
+export const HEAT_OF_ADSORPTION: Record<Medium, number> = { silica: 2.6e6, alumina: 2.8e6, sieve: 4.19e6 };
 
 /** Relative humidity with which a charge fresh from the maker is in balance (estimates from the isotherms of reference group 12). */
 export const BEADS_RH: Record<Medium, number> = { silica: 0.003, alumina: 0.003, sieve: 0.0002 };
@@ -52,9 +56,10 @@ export const OVEN_ROOM = { temperatureC: 21.1, relativeHumidity: 0.5 } as const;
 
 /**
  * Relative humidity inside a ventilated oven that draws room air: what a medium dried in it can come down to at best.
- * @param ovenC °C; over 200, where the equations end, as at 200: by then it is under a thousandth, and so more than is there
- * @source RH = e_room / e_s(T_oven)
+ * @param ovenC °C, to 373.94
+ * @source RH = e_room / e_s(T_oven), e_s by IAPWS
+ * @example ovenHumidity(288, 21, 0.5) // 0.00017
  */
 export function ovenHumidity(ovenC: number, roomC: number, roomRelativeHumidity: number): number {
-  return (roomRelativeHumidity * saturationPressurePa(roomC)) / saturationPressurePa(Math.min(ovenC, 200));
+  return (roomRelativeHumidity * saturationPressurePa(roomC)) / steamPressurePa(Math.max(ovenC, TRIPLE_POINT_C));
 }
