@@ -16,7 +16,9 @@ export function stage<K extends Stage['kind']>(
   known?: Partial<Record<keyof Parameters<K>, Known>>,
 ): Stage {
   const fresh = newStage(kind, id, name);
-  return { ...fresh, parameters: { ...fresh.parameters, ...parameters }, ...(known && { known }) } as Stage;
+  // What the jobs of a demo take was measured as free air.
+  const free = kind === 'outlet' && { flowBasis: 'inlet' };
+  return { ...fresh, parameters: { ...fresh.parameters, ...free, ...parameters }, ...(known && { known }) } as Stage;
 }
 
 /** How a place of a demo goes through the year. */

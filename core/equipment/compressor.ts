@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MOST_C, ZERO_CELSIUS_K } from '../air/saturation';
-import { FLOW_BASES, FLOW_BASIS_LABELS } from '../quantity/flow-basis';
+import { FLOW_BASIS_LABELS } from '../quantity/flow-basis';
 import type { AirStream } from '../stream/air-stream';
 import { askedField } from './build-fields';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
@@ -102,10 +102,7 @@ export const compressor = defineKind({
     }),
     flowBasis: choiceField({
       label: 'Flow is counted',
-      options: Object.fromEntries(FLOW_BASES.map((b) => [b, FLOW_BASIS_LABELS[b]])) as Record<
-        (typeof FLOW_BASES)[number],
-        string
-      >,
+      options: FLOW_BASIS_LABELS,
     }),
     control: choiceField({ label: 'Control', options: CONTROLS }),
     cutInPa: numberField({

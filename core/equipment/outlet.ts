@@ -1,6 +1,10 @@
 import { z } from 'zod';
+import { FLOW_BASIS_LABELS } from '../quantity/flow-basis';
 import { builtField, platePressure } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
+
+/** What a maker’s figure means where it does not say: ISO 8778, the standard reference atmosphere of pneumatics (recalled). */
+const TOOL_BASIS = 'anr';
 
 const PARTICLE_CLASSES = {
   '1': 'class 1',
@@ -75,12 +79,18 @@ export const outlet = defineKind({
     }),
     flowM3PerS: numberField({
       label: 'Flow while in use',
-      help: 'Free air.',
+      help: 'As its maker states it.',
       quantity: 'volumeFlow',
       least: 0,
       most: 1,
       default: 4 * 4.719474e-4,
       source: 'typical of a small tool, common practice',
+    }),
+    flowBasis: choiceField({
+      label: 'Flow is counted',
+      help: 'Makers of tools mostly state a standard flow. In thin or warm air it is more of the compressor’s free air.',
+      options: FLOW_BASIS_LABELS,
+      default: TOOL_BASIS,
     }),
     usedShare: numberField({
       label: 'Share of the working time in use',

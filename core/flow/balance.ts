@@ -1,10 +1,8 @@
-import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
 import type { Section } from '../line/section';
-import { surroundingsOf } from '../line/surroundings';
+import { freeAirKgPerM3, surroundingsOf } from '../line/surroundings';
 import { type Derivation, input } from '../quantity/derivation';
-import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { demandM3PerS } from './demand';
 import { drainAirKgPerS } from './drain-air';
 
@@ -33,12 +31,7 @@ export interface AirBalance {
 export function airBalance(plan: Plan, section: Section): AirBalance {
   const line = standing(plan);
   const around = surroundingsOf(line);
-  const x = vapourFractionFromRelativeHumidity(
-    around.intakeRelativeHumidity,
-    around.intakeTemperatureC,
-    around.atmosphericPa,
-  );
-  const kgPerM3 = dryAirDensityKgPerM3(around.atmosphericPa, around.intakeTemperatureC, x);
+  const kgPerM3 = freeAirKgPerM3(around);
   const deliveredM3PerS = section.dryAirKgPerS / kgPerM3;
   const usedM3PerS = demandM3PerS(line);
   const drainsM3PerS =

@@ -19,6 +19,7 @@ export interface Job {
   readonly needs: Need;
   /** Gauge, at the tool. */
   readonly leastGaugePa: number;
+  /** As makers state it: ISO 8778. */
   readonly flowM3PerS: number;
   readonly usedShare: number;
 }
@@ -110,7 +111,7 @@ export type JobId = keyof typeof JOBS;
 export function setJob(plan: Plan, stageId: string, id: JobId): Plan {
   const { needs, leastGaugePa, flowM3PerS, usedShare } = JOBS[id];
   const leastPressurePa = surveyAtmosphericPa(plan.survey) + leastGaugePa;
-  const own = { use: 'tools', ...needs, leastPressurePa, flowM3PerS, usedShare };
+  const own = { use: 'tools', ...needs, leastPressurePa, flowM3PerS, flowBasis: 'anr', usedShare } as const;
   return withStage(plan, stageId, (s) =>
     s.kind === 'outlet' ? ({ ...s, parameters: { ...s.parameters, ...own } } as Stage) : s,
   );

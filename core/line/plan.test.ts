@@ -1,3 +1,4 @@
+import { demandM3PerS } from '../flow/demand';
 import { planOf, stageOf } from '../test/reference';
 import {
   drainPoints,
@@ -14,7 +15,7 @@ import {
 import { explain, STATION_FIGURES } from './explain';
 import { PLAN_FIGURES } from './explain-plan';
 import { type Plan, planSchema, type Stage } from './plan';
-import { sameStages } from './runs';
+import { sameStages, standing } from './runs';
 import { surveyAtmosphericPa } from './survey';
 import { walk } from './walk';
 
@@ -173,5 +174,31 @@ describe('why?', () => {
 
   test('has no answer where the walk does not reach', () => {
     expect(explain(plan, section, { stageId: 'nowhere', name: 'pressure' })).toBeUndefined();
+  });
+});
+
+describe('what a job takes counts as its maker states it', () => {
+  const tool = (flowBasis: 'anr' | 'inlet', atmosphericPa = 101325) =>
+    planOf(
+      { atmosphericPa, temperatureC: 20, relativeHumidity: 0.65 },
+      stageOf('outlet', { flowM3PerS: 0.01, flowBasis }),
+    );
+  const taken = (plan: Plan): number => demandM3PerS(standing(plan)) / 0.3; // used three tenths of the time
+
+  test('a standard flow is more free air in thin air: at 1600 m, 835 hPa, a fifth (by hand: 1.00 bar over 0.835)', () => {
+    expect(taken(tool('inlet', 83500))).toBeCloseTo(0.01, 12);
+    expect(taken(tool('anr', 1e5))).toBeCloseTo(0.01, 5);
+    expect(taken(tool('anr', 83500)) / 0.01).toBeCloseTo(1 / 0.835, 2);
+    expect(standing(standing(tool('anr')))).toEqual(standing(tool('anr')));
+  });
+
+  test('a new outlet counts standard air (ISO 8778); one of an older plan file stays free air', () => {
+    const { flowBasis: _, ...older } = (stageOf('outlet') as Extract<Stage, { kind: 'outlet' }>).parameters;
+    const file = {
+      ...tool('anr'),
+      stages: [...tool('anr').stages.slice(0, 2), { ...stageOf('outlet'), parameters: older }],
+    };
+    expect(planSchema.parse(file).stages[2]?.parameters).toMatchObject({ flowBasis: 'inlet' });
+    expect(newStage('outlet', 'x').parameters.flowBasis).toBe('anr');
   });
 });

@@ -1,4 +1,6 @@
+import { dryAirKgPerS } from '../quantity/flow-basis';
 import type { Branch, Plan, Stage } from './plan';
+import { freeAirKgPerM3, surroundingsOf } from './surroundings';
 
 /** The id of the run that goes from the first intake on. */
 export const MAIN = 'main';
@@ -93,11 +95,41 @@ export function hangingOn(plan: Plan, runId: string): string[] {
   return [...direct, ...direct.flatMap((id) => hangingOn(plan, id))];
 }
 
+/** What an outlet takes while in use, m³/s of free air: of this line’s barometer and intake. */
+function inFreeAir(stage: Stage, kgPerM3: () => number): Stage {
+  if (stage.kind !== 'outlet' || stage.parameters.flowBasis === 'inlet') return stage;
+  const { flowM3PerS, flowBasis } = stage.parameters;
+  const free = dryAirKgPerS(flowM3PerS, flowBasis, kgPerM3()) / kgPerM3();
+  return { ...stage, parameters: { ...stage.parameters, flowM3PerS: free, flowBasis: 'inlet' } };
+}
+
+/** The same line with the flows of its jobs as free air of its own intake, whatever their makers count. */
+function withFreeFlows(plan: Plan): Plan {
+  const isOther = (s: Stage): boolean => s.kind === 'outlet' && s.parameters.flowBasis !== 'inlet';
+  if (!allStages(plan).some(isOther)) return plan;
+  let known: number | undefined;
+  const kgPerM3 = (): number => {
+    known ??= freeAirKgPerM3(surroundingsOf(plan));
+    return known;
+  };
+  const free = (stages: readonly Stage[]): Stage[] => stages.map((s) => inFreeAir(s, kgPerM3));
+  return {
+    ...plan,
+    stages: free(plan.stages),
+    branches: plan.branches.map((b) => ({ ...b, stages: free(b.stages) })),
+  };
+}
+
 /**
- * The line as it stands now: without the stages that are only provided for, and those of a portable unit that is away. What
- * hangs on one of those hangs on the stage before it, and what joins ahead of one joins ahead of the next.
+ * The line as it stands now: without the stages that are only provided for, and those of a portable unit that is away, and
+ * with the flows of its jobs in free air. What hangs on one of those stages hangs on the stage before it, and what joins
+ * ahead of one joins ahead of the next.
  */
 export function standing(plan: Plan): Plan {
+  return withFreeFlows(fitted(plan));
+}
+
+function fitted(plan: Plan): Plan {
   const away = new Set(plan.units.filter((u) => u.form === 'portable' && u.is === 'away').map((u) => u.id));
   const isOut = (s: Stage): boolean => s.provided !== undefined || (s.unit !== undefined && away.has(s.unit));
   if (!allStages(plan).some(isOut)) return plan;
@@ -113,10 +145,10 @@ export function standing(plan: Plan): Plan {
     if (!run) return id;
     return run.stages.slice(run.stages.findIndex((s) => s.id === id)).find((s) => !isOut(s))?.id ?? null;
   };
-  const fitted = (stages: readonly Stage[]): Stage[] => stages.filter((s) => !isOut(s));
+  const kept = (stages: readonly Stage[]): Stage[] => stages.filter((s) => !isOut(s));
   return {
     ...plan,
-    stages: fitted(plan.stages),
-    branches: plan.branches.map((b) => ({ ...b, from: before(b.from), into: next(b.into), stages: fitted(b.stages) })),
+    stages: kept(plan.stages),
+    branches: plan.branches.map((b) => ({ ...b, from: before(b.from), into: next(b.into), stages: kept(b.stages) })),
   };
 }

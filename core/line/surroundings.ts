@@ -1,5 +1,7 @@
 import type { Basis } from '../air/enhancement-factor';
+import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import type { Surroundings } from '../equipment/kind';
+import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import type { Plan, Stage } from './plan';
 import { placeOf, surveyAtmosphericPa } from './survey';
 
@@ -27,4 +29,11 @@ export function inPlace(around: Surroundings, placeId: string | undefined): Surr
 /** The surroundings of one stage, where it stands. */
 export function surroundingsAt(plan: Plan, stage: Pick<Stage, 'place'>, basis: Basis = 'real'): Surroundings {
   return inPlace(surroundingsOf(plan, basis), stage.place);
+}
+
+/** Dry air in a cubic metre of free air: at the barometer, and the temperature and humidity of the intake. */
+export function freeAirKgPerM3(around: Surroundings): number {
+  const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis } = around;
+  const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
+  return dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
 }

@@ -30,11 +30,19 @@ function withoutSeparator(stage: unknown): unknown {
   return { ...stage, parameters };
 }
 
+/** Flows of jobs were free air. */
+function withFreeAir(stage: unknown): unknown {
+  if (!isObject(stage) || stage.kind !== 'outlet' || !isObject(stage.parameters)) return stage;
+  return 'flowBasis' in stage.parameters
+    ? stage
+    : { ...stage, parameters: { ...stage.parameters, flowBasis: 'inlet' } };
+}
+
 /** A plan document of an earlier program as today's would have written it; anything else as it is, for the schema to judge. */
 export function upgradePlan(document: unknown): unknown {
   if (!isObject(document)) return document;
   const runs = (stages: unknown): unknown =>
-    Array.isArray(stages) ? stages.map((s) => withoutSeparator(withBore(withBand(s)))) : stages;
+    Array.isArray(stages) ? stages.map((s) => withFreeAir(withoutSeparator(withBore(withBand(s))))) : stages;
   const branches = Array.isArray(document.branches)
     ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
     : document.branches;

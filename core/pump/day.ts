@@ -5,9 +5,8 @@ import { impliedWallWPerK, receiverWallWPerK } from '../equipment/receiver';
 import type { Plan, Stage } from '../line/plan';
 import { type PreparedLine, packed, prepare } from '../line/prepare';
 import { allStages, runsOf, standing } from '../line/runs';
-import { inPlace, surroundingsOf } from '../line/surroundings';
+import { freeAirKgPerM3, inPlace, surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
-import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { type DrainPoint, drainPointsOf } from './drain-point';
 import { type DayTotals, lossBefore, MovingLine } from './moving-line';
 import { MovingTank } from './moving-tank';
@@ -113,7 +112,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const points = drainPointsOf(stages, blownOut);
   const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
   const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
-  const freeAirKgPerM3 = dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
+  const kgPerM3 = freeAirKgPerM3(around);
   const tank = tankAtDawn(
     tankStage,
     line,
@@ -130,7 +129,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const { working } = line.survey;
   const [startS, endS] = [Math.round(working.startsAtH * 3600), Math.round(working.endsAtH * 3600)];
   const leakKgPerS = stages.reduce(
-    (sum, s) => sum + (s.kind === 'check-valve' ? s.parameters.leakM3PerS * freeAirKgPerM3 : 0),
+    (sum, s) => sum + (s.kind === 'check-valve' ? s.parameters.leakM3PerS * kgPerM3 : 0),
     0,
   );
   const needs = new Map(stages.flatMap((s) => (s.kind === 'outlet' ? [[s.id, s.parameters.leastPressurePa]] : [])));
@@ -159,7 +158,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
         if (pressurePa < asked.needsPa) asked.shortS++;
       }
     const leak = pumps.some((p) => p.delivers) ? 0 : leakKgPerS;
-    const wanted = flow * freeAirKgPerM3 + (powered ? moving.purgeKgPerS : 0) + leak;
+    const wanted = flow * kgPerM3 + (powered ? moving.purgeKgPerS : 0) + leak;
     // Nothing flows out of a receiver that has come down to the atmosphere.
     tank.outKgPerS = pressurePa > atmosphericPa ? Math.max(wanted, STILL) : STILL;
     let delivering = 0;

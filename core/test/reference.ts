@@ -43,7 +43,9 @@ type Parameters<K extends Stage['kind']> = Partial<Extract<Stage, { kind: K }>['
 /** A stage with some parameters set, its id its kind unless given. */
 export function stageOf<K extends Stage['kind']>(kind: K, parameters: Parameters<K> = {}, id: string = kind): Stage {
   const fresh = newStage(kind, id);
-  return { ...fresh, parameters: { ...fresh.parameters, ...parameters } } as Stage;
+  // Flows of jobs in free air, so that they can be followed by hand.
+  const free = kind === 'outlet' && { flowBasis: 'inlet' };
+  return { ...fresh, parameters: { ...fresh.parameters, ...free, ...parameters } } as Stage;
 }
 
 interface PlanOf {

@@ -7,7 +7,7 @@ import type { FieldMeta } from '@/core/equipment/kind';
 import { airBalance, explainFall } from '@/core/flow/balance';
 import { averageDemandM3PerS } from '@/core/flow/demand';
 import { insertStage, newStage, removeStage, renameStage, withSurvey } from '@/core/line/edit';
-import { allStages } from '@/core/line/runs';
+import { allStages, standing } from '@/core/line/runs';
 import type { Survey } from '@/core/line/survey';
 import { surveySchema } from '@/core/line/survey';
 import { input } from '@/core/quantity/derivation';
@@ -193,7 +193,7 @@ function Demand() {
           quantity: 'volumeFlow',
           value: asked,
           formula: 'sum over the jobs of flow while in use · share of the time',
-          inputs: allStages(plan)
+          inputs: allStages(standing(plan))
             .filter((s) => s.kind === 'outlet')
             .map((s) => input(s.name, 'volumeFlow', averageDemandM3PerS(s), 'its flow · its share of the time')),
           source: 'addition; flows of tools are typical unless measured',
