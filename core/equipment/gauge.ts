@@ -73,7 +73,6 @@ export const gauge = defineKind({
     const off = gaugeOffPa(p);
     const share = reads / p.rangePa;
     return [
-      { label: 'Reads', quantity: 'pressure', value: inlet.pressurePa },
       { label: 'Give or take', quantity: 'pressureDifference', value: off },
       {
         label: 'Of its range',

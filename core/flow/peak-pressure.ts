@@ -1,15 +1,14 @@
 import type { Basis } from '../air/enhancement-factor';
-import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import type { Plan, Stage } from '../line/plan';
 import { type PreparedLine, prepare, withParameters } from '../line/prepare';
 import { allStages, stageById, standing } from '../line/runs';
 import type { Section } from '../line/section';
-import { surroundingsOf } from '../line/surroundings';
+import { freeAirKgPerM3, surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
 import { type Derivation, input } from '../quantity/derivation';
-import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { coincidentPeak } from './demand';
 import { solveRings } from './ring';
+import { ventedM3PerS } from './shares';
 
 /** A line at the worst moment of one of its outlets. */
 export interface WorstMoment {
@@ -33,9 +32,7 @@ export interface WorstMoment {
 export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, WorstMoment> {
   const line = standing(plan);
   const around = surroundingsOf(line, basis);
-  const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
-  const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
-  const kgPerM3 = dryAirDensityKgPerM3(atmosphericPa, intakeTemperatureC, x);
+  const kgPerM3 = freeAirKgPerM3(around);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
   const walked = new Map<string, WorstMoment>();
   const found = new Map<string, WorstMoment>();
@@ -46,7 +43,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
     const key = [...peak.keys()].join(' ');
     let moment = walked.get(key);
     if (!moment) {
-      const askedKgPerS = kgPerM3 * [...peak.values()].reduce((sum, flow) => sum + flow, 0);
+      const askedKgPerS = kgPerM3 * ([...peak.values()].reduce((sum, flow) => sum + flow, 0) + ventedM3PerS(line));
       const asks = (s: Stage): number => peak.get(s.id) ?? 0;
       const prepared = prepare(line, asks);
       const walkAt = (at: PreparedLine): Section =>

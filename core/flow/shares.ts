@@ -58,6 +58,11 @@ export function netOf(runs: readonly Run[]): Net {
   return { runs, stages, vents, hanging: by((r) => r.from), joining: by((r) => r.into) };
 }
 
+/** What all stages of a line vent at the working pressure, m³/s of free air. */
+export function ventedM3PerS(line: Plan): number {
+  return [...netOf(runsOf(line)).vents.values()].reduce((sum, q) => sum + q, 0);
+}
+
 /**
  * What flows through every stage, by what the outlets ask for.
  * @param ends what flows out of the end of each run that joins another

@@ -6,6 +6,7 @@ import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
 import { panFullAfterS } from '../equipment/drains';
 import { kindOf } from '../equipment/index';
 import type { Shown, Surroundings } from '../equipment/kind';
+import { MOMENTS, type Moment, pressureAt } from '../flow/moments';
 import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
@@ -93,10 +94,19 @@ export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis
   if (!station) return [];
   const shows = kindOf(stage.kind).shows;
   const shown = shows?.(inletOf(plan, stage.id, basis), stage.parameters, surroundingsAt(plan, stage, basis)) ?? [];
+  const readings: Shown[] =
+    stage.kind === 'gauge'
+      ? (Object.keys(MOMENTS) as Moment[]).flatMap((moment) => {
+          const then = pressureAt(plan, stage.id, moment, basis);
+          return then
+            ? [{ label: `Reads ${MOMENTS[moment]}`, quantity: 'pressure' as const, value: then.pressurePa }]
+            : [];
+        })
+      : [];
   const fullS = panFullAfterS(stage.parameters, station.caughtKgPerS);
   return fullS === undefined
-    ? shown
-    : [...shown, { label: 'Catch pan full after, loaded', quantity: 'time', value: fullS }];
+    ? [...readings, ...shown]
+    : [...readings, ...shown, { label: 'Catch pan full after, loaded', quantity: 'time', value: fullS }];
 }
 
 function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {

@@ -1,10 +1,11 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
+import type { Asks } from '../flow/shares';
 import { type Band, bandOf } from '../quantity/derivation';
 import { setParameter } from './edit';
 import type { Plan } from './plan';
-import { prepare, withParameters } from './prepare';
+import { type PreparedLine, prepare, withParameters } from './prepare';
 import { provenanceOf } from './provenance';
 import { allStages, stageById, standing } from './runs';
 import type { Section } from './section';
@@ -73,10 +74,15 @@ function inputsOf(plan: Plan): UncertainInput[] {
   return inputs;
 }
 
+/** How a prepared line is walked, in the surroundings of a plan. */
+export type WalkAt = (plan: Plan, line: PreparedLine, basis: Basis) => Section;
+const walkAsDelivered: WalkAt = (plan, line, basis) => walkPrepared(line, surroundingsOf(plan, basis));
+
 /**
  * Figures of the section with the bands that the stated uncertainties of the inputs give them: the walk is repeated with
  * each input moved by its standard uncertainty up and down, once for all figures.
  *
+ * @param asks, walkAt what the jobs take, and how the line is walked then; left out, at what the compressor delivers
  * @param more further relative standard uncertainties that the walk does not know of, for instance of the hours run
  * @returns a band a figure; `undefined` for one that the walk does not reach
  */
@@ -85,17 +91,17 @@ export function propagateAll(
   picks: readonly Pick[],
   basis: Basis = 'real',
   more: readonly { readonly label: string; readonly rel: number }[] = [],
+  { asks, walkAt = walkAsDelivered }: { readonly asks?: Asks; readonly walkAt?: WalkAt } = {},
 ): (Band | undefined)[] {
-  const line = prepare(plan);
-  const around = surroundingsOf(plan, basis);
-  const here = walkPrepared(line, around);
+  const line = prepare(plan, asks);
+  const here = walkAt(plan, line, basis);
   const becomes = inputsOf(plan).map(({ label, plus, minus, stageId }) => {
     const ends = [plus, minus].map((changed) => {
       // A stage's own input changes neither the flow nor what surrounds it; one of the survey changes only the latter.
       const parameters = stageId === undefined ? undefined : stageById(changed, stageId)?.parameters;
       const section = parameters
-        ? walkPrepared(withParameters(line, stageId as string, parameters), around)
-        : walkPrepared(line, surroundingsOf(changed, basis));
+        ? walkAt(plan, withParameters(line, stageId as string, parameters), basis)
+        : walkAt(changed, line, basis);
       return picks.map((pick) => pick(section, changed));
     });
     return { label, ends };

@@ -1,7 +1,9 @@
+import { pressureAt, usualAsks, walkAsked } from '../flow/moments';
 import type { Plan } from '../line/plan';
 import { type Pick, propagateAll } from '../line/propagate';
-import { pathTo, stageById } from '../line/runs';
+import { pathTo, stageById, standing } from '../line/runs';
 import { humidityAt } from '../line/section';
+import type { Band } from '../quantity/derivation';
 import type { ReadingName } from '../routine/task';
 import { type ExpectedReading, INSTRUMENTS, type LogEntry } from './log-entry';
 
@@ -44,6 +46,29 @@ type ReadConditions = {
   readonly [K in 'stageId' | 'readings' | 'instrument' | 'intakeTemperatureC' | 'intakeRelativeHumidity']: LogEntry[K];
 };
 
+/** Read at the usual flow of the place: not the compressor’s whole flow through one hose. */
+const BY_FLOW: readonly ReadingName[] = ['pressure-flowing', 'pressure-drop'];
+
+/** A pressure at rest or in flow goes with the band of the compressor, and in flow down to that of the peak. */
+function ofMoment(
+  plan: Plan,
+  stageId: string,
+  name: ReadingName,
+  own: Band | undefined,
+): Omit<Band, 'drivers'> | undefined {
+  if (name === 'pressure-static') {
+    const rest = pressureAt(plan, stageId, 'rest');
+    return rest && { value: rest.pressurePa, low: rest.lowPa, high: rest.highPa };
+  }
+  if (name !== 'pressure-flowing' || !own) return own;
+  const usual = pressureAt(plan, stageId, 'usual');
+  return {
+    value: own.value,
+    low: Math.min(own.low, usual?.lowPa ?? own.low),
+    high: Math.max(own.high, usual?.highPa ?? own.high),
+  };
+}
+
 const IN_KELVIN: readonly ReadingName[] = ['temperature', 'dew-point'];
 
 /**
@@ -63,16 +88,30 @@ export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedRead
       : p,
   );
   const then: Plan = { ...plan, survey: { ...survey, places } };
-  const picks = entry.readings.map((r) => pickOf(then, entry.stageId, r.of));
-  const known = picks.filter((p) => p !== undefined);
-  if (known.length === 0) return entry.readings.map(() => null);
-  const bands = propagateAll(then, known);
+  const bandsOf = (of: readonly ReadingName[], at: Parameters<typeof propagateAll>[4]): (Band | undefined)[] => {
+    const picks = of.map((r) => pickOf(then, entry.stageId, r));
+    const known = picks.filter((p) => p !== undefined);
+    const found = known.length > 0 ? propagateAll(then, known, 'real', [], at) : [];
+    let k = 0;
+    return picks.map((p) => p && found[k++]);
+  };
+  const names = entry.readings.map((r) => r.of);
+  // What the flow decides is read at the usual flow; the rest does not care for it.
+  const asks = usualAsks(standing(then));
+  const flowing = bandsOf(
+    names.filter((n) => BY_FLOW.includes(n)),
+    { asks, walkAt: (p, line, basis) => walkAsked(p, line, asks, basis) },
+  );
+  const others = bandsOf(
+    names.filter((n) => !BY_FLOW.includes(n)),
+    {},
+  );
   const { rel, absK } = INSTRUMENTS[entry.instrument] ?? (INSTRUMENTS.hand as (typeof INSTRUMENTS)[string]);
-  let k = 0;
-  return picks.map((p, i) => {
-    const band = p && bands[k++];
+  return names.map((name) => {
+    const own = (BY_FLOW.includes(name) ? flowing : others).shift();
+    const band = ofMoment(then, entry.stageId, name, own);
     if (!band) return null;
-    const off = 2 * (IN_KELVIN.includes(entry.readings[i]?.of as ReadingName) ? absK : rel * Math.abs(band.value));
+    const off = 2 * (IN_KELVIN.includes(name) ? absK : rel * Math.abs(band.value));
     return {
       value: band.value,
       low: band.value - Math.hypot(band.value - band.low, off),

@@ -151,7 +151,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         </span>
       )}
       <span className="text-quiet">
-        at{' '}
+        at its worst moment{' '}
         <Why
           figure={() => explainPeak(plan, stage.id, judged.pressure.getsPa)}
           className="relative z-10 font-semibold text-ink"

@@ -44,7 +44,15 @@ function Staircase({ row }: { row: Row }) {
   const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 18);
   const path = cells.map((c, i) => `${i === 0 ? 'M' : 'L'}${c.left},${y(c.value)} H${c.left + c.width}`).join(' ');
   return (
-    <Lane title="Pressure" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
+    <Lane
+      title="Pressure"
+      note={<p className="text-[0.7rem] leading-tight text-quiet">all delivery flowing</p>}
+      unit={u.symbol}
+      height={HEIGHT}
+      row={row}
+      ticks={ticks}
+      y={y}
+    >
       <path d={path} fill="none" className="stroke-ink" strokeWidth={1.8} />
       <g className="text-[11.500px] font-semibold">
         {cells.map(({ stage, name, station, centre, value }, i) => {
