@@ -11,6 +11,7 @@ import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } f
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
 import { type PlanFigure, planReason } from './explain-plan';
+import { dryMarginK } from './judge-outlet';
 import type { Plan, Stage } from './plan';
 import { prepare } from './prepare';
 import { propagate } from './propagate';
@@ -47,7 +48,8 @@ const READ: Record<
   margin: {
     title: 'Dry margin',
     quantity: 'temperatureDifference',
-    read: (st) => Math.max(0, st.temperatureC - st.pressureDewPointC),
+    read: (st, _basis, around) =>
+      Math.max(0, st.kind === 'outlet' ? dryMarginK(st, around) : st.temperatureC - st.pressureDewPointC),
   },
   pressure: { title: 'Pressure', quantity: 'pressure', read: (st) => st.pressurePa },
   vapour: { title: 'Vapour in the air', quantity: 'waterFlow', read: (st) => st.vapourKgPerS },
@@ -156,8 +158,15 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
       } as Reason;
     case 'margin':
       return {
-        formula: 'air temperature − pressure dew point',
-        inputs: [t, input('pressure dew point', 'temperature', station.pressureDewPointC, 'this stage')],
+        formula:
+          stage.kind === 'outlet'
+            ? 'the colder of air and room − pressure dew point'
+            : 'air temperature − pressure dew point',
+        inputs: [
+          t,
+          ...(stage.kind === 'outlet' ? [input('room', 'temperature', around.roomTemperatureC, 'Survey')] : []),
+          input('pressure dew point', 'temperature', station.pressureDewPointC, 'this stage'),
+        ],
         source: 'definition; where it is zero, water falls out',
       };
     case 'humidity':

@@ -71,6 +71,16 @@ export interface OutletCriterion {
   readonly read: (station: Station, around: Surroundings) => number;
 }
 
+/** By how much the air of an outlet is above its dew point once hose and tool have brought it to the room, K; below 0 it drops water. */
+export function dryMarginK(station: Station, { roomTemperatureC }: { readonly roomTemperatureC: number }): number {
+  return Math.min(station.temperatureC, roomTemperatureC) - station.pressureDewPointC;
+}
+
+/** Whether drops arrive, or form in the hose or the tool because the dew point is above the room. */
+export function isWet(station: Station, around: { readonly roomTemperatureC: number }): boolean {
+  return station.liquidKgPerS > 0 || dryMarginK(station, around) < -CLOSED_K;
+}
+
 /** What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis. */
 export function outletCriteria(stage: OutletStage): [OutletCriterion, OutletCriterion?] {
   const p = stage.parameters;
@@ -92,7 +102,7 @@ export function outletCriteria(stage: OutletStage): [OutletCriterion, OutletCrit
   switch (p.need) {
     case 'no-liquid':
       // Judged on the dry margin, turned round.
-      return [{ quantity: 'temperatureDifference', limit: 0, read: (st) => st.pressureDewPointC - st.temperatureC }];
+      return [{ quantity: 'temperatureDifference', limit: 0, read: (st, around) => -dryMarginK(st, around) }];
     case 'humidity-in-line':
       return [inLine];
     case 'humidity-expanded':
@@ -121,7 +131,7 @@ function criteriaOf(stage: OutletStage, basis: Basis): Criterion[] {
 
 function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: Band, limit: number): Verdict {
   if (wet) return 'fails';
-  if (need === 'no-liquid') return band.high <= -CLOSED_K ? 'meets' : 'open';
+  if (need === 'no-liquid') return band.high <= -CLOSED_K ? 'meets' : band.low > CLOSED_K ? 'fails' : 'open';
   if (band.low > limit) return 'fails';
   return band.high <= limit ? 'meets' : 'open';
 }
@@ -164,6 +174,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
                 asked,
                 otherBand,
                 atWorst(line, stage, station, moments.get(stage.id), cutInPa),
+                surroundingsAt(plan, stage, basis),
               ),
             ] as const,
           ]
@@ -202,22 +213,27 @@ function judged(
   { quantity, limit }: Criterion,
   otherBand: Band | undefined,
   pressure: OutletJudgement['pressure'],
+  around: Surroundings,
 ): OutletJudgement {
-  const wet = station.liquidKgPerS > 0;
   const { need, particleClass, oilClass } = stage.parameters;
+  const drops = station.liquidKgPerS > 0;
+  // Of a job that asks for no water the band decides; any other is spoiled by water in its hose besides.
+  const wet = need === 'no-liquid' ? drops : isWet(station, around);
   const first = verdictOf(need, wet, band, limit);
   const second = otherBand && verdictOf(need, wet, otherBand, limit);
   const verdict = second === undefined || second === first ? first : 'open';
   const largest = band.drivers[0]?.label;
-  const note = wet
+  const note = drops
     ? 'drops arrive with the air.'
-    : second !== undefined && second !== first
-      ? 'it depends on where the humidity is meant: ask who asks for it.'
-      : verdict === 'open'
-        ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
-          ? 'saturated, the first degree of cooling drops water.'
-          : `check ${largest ?? 'the inputs'}.`
-        : undefined;
+    : isWet(station, around)
+      ? 'its dew point is above the room: drops form in hose and tool.'
+      : second !== undefined && second !== first
+        ? 'it depends on where the humidity is meant: ask who asks for it.'
+        : verdict === 'open'
+          ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
+            ? 'saturated, the first degree of cooling drops water.'
+            : `check ${largest ?? 'the inputs'}.`
+          : undefined;
   return {
     stageId: stage.id,
     verdict,

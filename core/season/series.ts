@@ -1,5 +1,5 @@
 import { CHILLED, COOLERS, is } from '../equipment/groups';
-import { type OutletStage, outletCriteria } from '../line/judge-outlet';
+import { isWet, type OutletStage, outletCriteria } from '../line/judge-outlet';
 import type { Plan } from '../line/plan';
 import { allStages, stageById, standing } from '../line/runs';
 import { DEW_POINT, KEPT, type Station } from '../line/section';
@@ -69,7 +69,6 @@ export function outletExcess(plan: Plan, run: WeatherRun, outlet: OutletStage): 
     const [temperatureC, pressurePa, pressureDewPointC, vapourKgPerS, liquidKgPerS, caughtKgPerS, dryAirKgPerS] =
       run.figures.subarray(at, at + KEPT) as unknown as number[];
     if (i < 0 || Number.isNaN(temperatureC)) return Number.NaN;
-    if ((liquidKgPerS as number) > 0) return Number.POSITIVE_INFINITY;
     const station = {
       temperatureC,
       pressurePa,
@@ -79,7 +78,8 @@ export function outletExcess(plan: Plan, run: WeatherRun, outlet: OutletStage): 
       caughtKgPerS,
       dryAirKgPerS,
     } as Station;
-    return read(station, { ...around, roomTemperatureC: run.roomC[h * n + i] as number }) - limit;
+    const here = { ...around, roomTemperatureC: run.roomC[h * n + i] as number };
+    return isWet(station, here) ? Number.POSITIVE_INFINITY : read(station, here) - limit;
   });
 }
 
