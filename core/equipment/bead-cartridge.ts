@@ -16,6 +16,7 @@ import type { AirStream } from '../stream/air-stream';
 import { builtField, plateFlow, ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { mediaLife } from './media-life';
 
 const SPENT_RH = 0.95;
 /** Of vapour that comes saturated at 35 °C, what passes in the contact that leaves −40 °C. */
@@ -45,7 +46,7 @@ export function bedLeaves(air: AirStream, bed: Bed, around: Surroundings): numbe
 }
 
 /** Relative humidity of a stream where it is, 0…1. */
-const humidityOf = (air: AirStream): number =>
+export const humidityOf = (air: AirStream): number =>
   Math.min(
     1,
     air.vapourKgPerS / air.dryAirKgPerS / saturatedHumidityRatio(air.temperatureC, air.pressurePa, air.basis),
@@ -134,9 +135,7 @@ export const beadCartridge = defineKind({
       Math.max(0, Math.min(usableWater(p.medium, humidityOf(inlet)), heldWater(p.medium, 1) - kept) - kept) * p.massKg;
     return [
       { label: 'Takes up', quantity: 'waterFlow', value: Math.max(0, takes) },
-      ...(takes > 0
-        ? [{ label: 'Spent after, loaded', quantity: 'time' as const, value: (usable * (1 - p.spentShare)) / takes }]
-        : []),
+      ...mediaLife('Spent after, loaded', usable * (1 - p.spentShare), takes),
       ...(p.charge === 'oven'
         ? [{ label: 'Water that the oven left', quantity: 'share' as const, value: kept, warns: kept > 0.02 }]
         : []),

@@ -60,7 +60,7 @@ export const blowerPurgeTower = defineKind({
   },
   ventsM3PerS: (p) => (p.cooling === 'swept' ? p.sweepShare * p.ratedFlowM3PerS : 0),
   shows: (inlet, p, around) => [
-    ...towerShows(inlet, p, around),
+    ...towerShows(inlet, p, around, true),
     {
       label: 'Blower and heater, on average',
       quantity: 'power',

@@ -7,15 +7,16 @@ const B = 0.3; // critical pressure ratio, typical of valves and regulators, ISO
 const TO_SI = 1e-8; // dm³/(s·bar), as makers print it
 
 export interface Passes {
-  readonly passes: 'not-said' | 'sheet';
+  readonly passes: 'not-said' | 'typical' | 'sheet';
   readonly conductance: number;
 }
 
 /** What a valve or a regulator passes, where its sheet says so. */
-export const conductanceFields = (usual: number, source: string) => ({
+export const conductanceFields = (usual: number, source: string, fallback: Passes['passes'] = 'not-said') => ({
   passes: choiceField({
     label: 'What it passes',
-    options: { 'not-said': 'not said: enough', sheet: 'by its sheet' },
+    options: { 'not-said': 'not said: enough', typical: 'typical of its size', sheet: 'by its sheet' },
+    default: fallback,
   }),
   conductance: z
     .number()
@@ -27,7 +28,7 @@ export const conductanceFields = (usual: number, source: string) => ({
       least: 0.05,
       most: 1000,
       source,
-      when: { field: 'passes', is: ['sheet'] },
+      when: { field: 'passes', is: ['typical', 'sheet'] },
     }),
 });
 
@@ -39,7 +40,7 @@ export const valveOf = (conductance: number): Conductance => ({ c: conductance *
  * @source ISO 6358-1 (recalled)
  */
 export function behindValvePa(inlet: AirStream, p: Passes, what: string, around: Surroundings): number {
-  if (p.passes !== 'sheet') return inlet.pressurePa;
+  if (p.passes === 'not-said') return inlet.pressurePa;
   const out = pressureBehindValvePa(valveOf(p.conductance), inlet.dryAirKgPerS, inlet.pressurePa, inlet.temperatureC);
   if (out === undefined) throw chokes(what);
   return aboveAtmosphere(out, what, around);
@@ -47,6 +48,6 @@ export function behindValvePa(inlet: AirStream, p: Passes, what: string, around:
 
 /** One that passes twice as much: about the next size. */
 export const passesMore = <P extends Passes>(p: P, what: string) =>
-  p.passes === 'sheet'
+  p.passes !== 'not-said'
     ? { parameters: { ...p, conductance: p.conductance * 2 }, says: `${what} that passes twice as much` }
     : undefined;

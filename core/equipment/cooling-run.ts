@@ -76,7 +76,7 @@ export const coolingRun = defineKind({
   alsoCalled: ['copper zig-zag', 'pig tail', 'cooling coil', 'radiator pipe', 'looped hose', 'drop leg manifold'],
   equation: 'dT/dL = −U·π·D·(T − room)/(m·(cp + r·dw/dT))',
   ids: ['coolrun', 'coolhose'],
-  service: ['M02', 'M03', 'M04'],
+  service: ['M02', 'M03', 'M04', 'M41'],
   cautions: ['C09', 'C38', 'C36'],
   parameters: z.strictObject({
     method: choiceField({

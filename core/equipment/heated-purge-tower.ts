@@ -65,7 +65,7 @@ export const heatedPurgeTower = defineKind({
   shows(inlet, p, around) {
     const works = p.control === 'timer' ? 1 : Math.min(1, towerLoad(inlet, p, around));
     return [
-      ...towerShows(inlet, p, around),
+      ...towerShows(inlet, p, around, true),
       { label: 'Heater, on average', quantity: 'power', value: HEATER_W_PER_M3_PER_S * p.ratedFlowM3PerS * works },
       ...bumpShows(p.cooled === 'yes', p.ratedDewPointC),
     ];

@@ -1,8 +1,13 @@
 import { z } from 'zod';
-import { BEADS_RH } from '../media/isotherm';
-import { bedLeaves } from './bead-cartridge';
+import { BEADS_RH, usableWater } from '../media/isotherm';
+import { bedLeaves, humidityOf } from './bead-cartridge';
 import { choiceField, defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { mediaLife } from './media-life';
+
+/** Its gel as a bed. */
+const gelOf = (p: { massKg: number; spentShare: number }) =>
+  ({ massKg: p.massKg, spentShare: p.spentShare, medium: 'silica', balanceRh: BEADS_RH.silica }) as const;
 
 /** A housing made for water filters, filled with gel or clay. Not made for air; clay is credited with nothing. */
 export const homeMadeHousing = defineKind({
@@ -50,11 +55,17 @@ export const homeMadeHousing = defineKind({
       throw new Refusal('markedPa', 'The line runs above what is marked on the housing. Do not use it here.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     inlet.expandTo(pressurePa);
-    if (p.filling === 'gel')
-      inlet.adsorbTo(bedLeaves(inlet, { ...p, medium: 'silica', balanceRh: BEADS_RH.silica }, around));
+    if (p.filling === 'gel') inlet.adsorbTo(bedLeaves(inlet, gelOf(p), around));
   },
   cleans: (dirt) => dirt.shed(6, 'loose filling in a home-made housing'),
-  shows: (inlet, p) => [
+  shows: (inlet, p, around) => [
+    ...(p.filling === 'gel'
+      ? mediaLife(
+          'Spent after, loaded',
+          p.massKg * usableWater('silica', humidityOf(inlet)) * (1 - p.spentShare),
+          inlet.vapourKgPerS + inlet.liquidKgPerS - bedLeaves(inlet, gelOf(p), around) * inlet.dryAirKgPerS,
+        )
+      : []),
     {
       label: 'Marked, above the line',
       quantity: 'pressureDifference',

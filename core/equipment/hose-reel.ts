@@ -12,7 +12,7 @@ export const hoseReel = defineKind({
   does: 'A coiled hose at the end of the line: a dead leg that holds water in its turns and costs pressure.',
   equation: 'p₂ as a hose; T by heat exchange through its wall; drops settle in the turns until they are full',
   alsoCalled: ['retractable hose', 'reel'],
-  service: ['M35'],
+  service: ['M35', 'M41'],
   cautions: ['C19', 'C35'],
   parameters: z.strictObject({
     ...hoseFields(15.24, 100),

@@ -13,7 +13,7 @@ export const hose = defineKind({
   equation: 'p₂ by Darcy–Weisbach and its inserts; T by heat exchange through its wall, as a cooling run of hose',
   alsoCalled: ['whip', 'jumper hose', 'lead hose', 'flexible joint', 'pig tail'],
   ids: ['hose/coupler'],
-  service: ['M35'],
+  service: ['M35', 'M41'],
   cautions: ['C19', 'C06'],
   parameters: z.strictObject({
     use: choiceField({
@@ -29,6 +29,7 @@ export const hose = defineKind({
       default: 0.016,
       source: 'typical of 3/8 in hose',
     }),
+    hangs: askedField('It runs', { falls: 'falling to its end', loops: 'in low loops, where water stands' }),
     ratedPa: numberField({
       label: 'Rated working pressure',
       help: 'Printed on the hose. No print, no rating: do not use it.',
@@ -68,6 +69,9 @@ export const hose = defineKind({
       value: p.ratedPa - inlet.pressurePa,
       warns: inlet.pressurePa > p.ratedPa,
     },
+    ...(p.hangs === 'loops'
+      ? [{ label: 'Low loops', text: 'hold water: blow them out, or let the hose fall to its end', warns: true }]
+      : []),
     ...(inlet.temperatureC > p.ratedC
       ? [{ label: 'Air too hot for it', quantity: 'temperature' as const, value: inlet.temperatureC, warns: true }]
       : []),

@@ -1,13 +1,32 @@
 import { z } from 'zod';
 import { saturationPressurePa } from '../air/saturation';
+import { SALT_PER_WATER } from '../media/salt';
 import { actualFlowM3PerS, leavingRatio, passingShare } from '../media/uptake';
+import type { AirStream } from '../stream/air-stream';
 import { askedField, ratingFields } from './build-fields';
 import { drainFields } from './drains';
-import { defineKind, numberField, Refusal } from './kind';
+import { defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
+import { mediaLife } from './media-life';
 
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
+
+/** Topped up when half of their height is gone (handbook of practice: at 50–75 %). */
+const TOP_UP_AT = 0.5;
+
+/** Humidity ratio of the air that leaves the pellets. */
+function pelletsLeave(
+  inlet: AirStream,
+  p: { suppressionK: number; ratedFlowM3PerS: number },
+  around: Surroundings,
+): number {
+  // Brine on the pellets is in balance with air of one relative humidity.
+  const balance = saturationPressurePa(RATED_AT_C - p.suppressionK) / saturationPressurePa(RATED_AT_C);
+  const salt = inlet.temperatureC + 0.2 * (around.roomTemperatureC - inlet.temperatureC); // the tower's wall (estimate)
+  const passing = passingShare(PASSES_AT_RATED, actualFlowM3PerS(inlet) / p.ratedFlowM3PerS);
+  return leavingRatio(inlet, balance, salt, passing);
+}
 
 /** Salt pellets that dissolve in the vapour they take up: the dew point follows the inlet temperature. */
 export const pelletTower = defineKind({
@@ -41,6 +60,14 @@ export const pelletTower = defineKind({
       source: 'estimate for a small tower',
       uncertainty: { rel: 0.2 },
     }),
+    pelletsKg: numberField({
+      label: 'Pellets, when full',
+      quantity: 'mass',
+      least: 1,
+      most: 5000,
+      default: 25,
+      source: 'estimate for a small tower: one bag',
+    }),
     ...drainFields('manual', 5e-3),
     ...lossFields(1e4),
     ...ratingFields(49),
@@ -51,11 +78,15 @@ export const pelletTower = defineKind({
     if (inlet.temperatureC > 49)
       throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
     inlet.expandTo(pressurePa);
-    // Brine on the pellets is in balance with air of one relative humidity.
-    const balance = saturationPressurePa(RATED_AT_C - p.suppressionK) / saturationPressurePa(RATED_AT_C);
-    const salt = inlet.temperatureC + 0.2 * (around.roomTemperatureC - inlet.temperatureC); // the tower's wall (estimate)
-    const passing = passingShare(PASSES_AT_RATED, actualFlowM3PerS(inlet) / p.ratedFlowM3PerS);
     // What it takes up runs down as brine, to the drain if there is one; else it stays below the pellets.
-    inlet.adsorbTo(leavingRatio(inlet, balance, salt, passing), p.drain === 'none' ? 'kept' : 'drained');
+    inlet.adsorbTo(pelletsLeave(inlet, p, around), p.drain === 'none' ? 'kept' : 'drained');
   },
+  shows: (inlet, p, around) =>
+    mediaLife(
+      'Topped up after, loaded',
+      (TOP_UP_AT * p.pelletsKg) / SALT_PER_WATER,
+      inlet.vapourKgPerS -
+        Math.min(inlet.vapourKgPerS, pelletsLeave(inlet, p, around) * inlet.dryAirKgPerS) +
+        inlet.liquidKgPerS,
+    ),
 });

@@ -101,6 +101,7 @@ export const pipe = defineKind({
   alsoCalled: ['header', 'main', 'ring main', 'drop pipe', 'tubing', 'black iron', 'copper'],
   equation: 'p₁² − p₂² = (m/A)²·R·T·(f·L/D + Σ n·f_T + 2·ln(p₁/p₂)), f by Colebrook–White; T as a cooling run',
   ids: ['Pipework'],
+  service: ['M02', 'M03', 'M04'],
   cautions: ['C07', 'C38', 'C35'],
   moreCautions: (p) => cautionOf(p.material) ?? [],
   parameters: z.strictObject({
@@ -126,10 +127,13 @@ export const pipe = defineKind({
       uncertainty: { rel: 0.05 },
     }),
     elbows: count('elbows'),
+    longElbows: count('longElbows'),
     halfElbows: count('halfElbows'),
     branchTees: count('branchTees'),
     throughTees: count('throughTees'),
     gateValves: count('gateValves'),
+    ballValves: count('ballValves'),
+    globeValves: count('globeValves'),
     fall: numberField({
       label: 'Fall towards its low points',
       help: '1 % is 1 cm in a metre, ⅛ in per foot; ¼ in per foot is 2.1 %.',

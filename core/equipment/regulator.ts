@@ -47,8 +47,8 @@ export const regulator = defineKind({
       quantity: 'pressureDifference',
       least: 0,
       most: 5e5,
-      default: 0,
-      source: 'not measured: taken as none',
+      default: 69e3, // 10 psi
+      source: 'typical, 5–15 psi at full flow; common practice',
     }),
     droopAtM3PerS: numberField({
       label: '… while this much flows',
@@ -56,10 +56,10 @@ export const regulator = defineKind({
       quantity: 'volumeFlow',
       least: 0,
       most: 2,
-      default: 0,
-      source: 'not said: the same at any flow',
+      default: 15 * 4.719474e-4,
+      source: 'typical of a ⅜ in regulator (estimate)',
     }),
-    ...conductanceFields(10, 'typical of ⅜ in (estimate)'),
+    ...conductanceFields(10, 'typical of ⅜ in (estimate)', 'typical'),
     lock: choiceField({ label: 'Its setting', options: { free: 'can be turned by anybody', locked: 'is locked' } }),
   }),
   pass(inlet, p, around) {

@@ -28,7 +28,7 @@ export const splitFlowTower = defineKind({
   shows(inlet, p, around) {
     const load = towerLoad(inlet, p, around);
     return [
-      ...towerShows(inlet, p, around),
+      ...towerShows(inlet, p, around, true),
       {
         label: 'Heater, on average',
         quantity: 'power',

@@ -94,8 +94,12 @@ export function purge(inlet: AirStream, kgPerS: number, field: string): void {
 }
 
 /** What is told of every pair of towers where it stands. */
-export function towerShows(inlet: AirStream, p: Rated, around: Surroundings): Shown[] {
+export function towerShows(inlet: AirStream, p: Rated, around: Surroundings, heated = false): Shown[] {
   return [
+    {
+      label: 'Desiccant lasts',
+      text: `${heated ? '2–4' : '3–5'} years; half of that where drops or oil reach it (common practice)`,
+    },
     ...overloadShows(towerLoad(inlet, p, around)),
     ...(inlet.temperatureC > BETTER_BELOW_C
       ? [{ label: 'Air too warm for it', quantity: 'temperature' as const, value: inlet.temperatureC, warns: true }]

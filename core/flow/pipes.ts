@@ -176,10 +176,13 @@ export function nextSize(material: PipeMaterial, size: Nominal): Nominal | undef
 /** Equivalent lengths of fittings in diameters, n of K = n·f_T (texts on flow through fittings, recalled; reference group 9). */
 export const FITTINGS = {
   elbows: { label: '90° elbows', perBore: 30 },
+  longElbows: { label: '90° elbows, long radius', perBore: 14 },
   halfElbows: { label: '45° elbows', perBore: 16 },
   branchTees: { label: 'tees into the branch', perBore: 60 },
   throughTees: { label: 'tees straight through', perBore: 20 },
-  gateValves: { label: 'ball or gate valves, open', perBore: 8 },
+  gateValves: { label: 'gate valves, open', perBore: 8 },
+  ballValves: { label: 'ball valves, open, full bore', perBore: 3 },
+  globeValves: { label: 'globe valves, open', perBore: 340 },
 } as const;
 export type Fitting = keyof typeof FITTINGS;
 

@@ -7,7 +7,15 @@ import type { Task } from './task';
 const drainIs =
   (...drains: Drain[]) =>
   (s: Stage): boolean =>
-    'drain' in s.parameters && drains.includes(s.parameters.drain);
+    'drain' in s.parameters &&
+    drains.includes(s.parameters.drain) &&
+    !('legs' in s.parameters && s.parameters.legs === 0);
+
+/** Whether water stands in low loops that nothing drains. */
+const hasLowLoops = (s: Stage): boolean =>
+  (s.kind === 'hose' && s.parameters.hangs === 'loops') ||
+  (s.kind === 'hose-reel' && s.parameters.drain === 'none') ||
+  (s.kind === 'cooling-run' && s.parameters.drain === 'none' && s.parameters.legs > 0);
 
 /** Chores of whatever collects water. */
 export const DRAIN_TASKS: readonly Task[] = [
@@ -78,6 +86,23 @@ export const DRAIN_TASKS: readonly Task[] = [
     minutes: 20,
     source: 'common practice',
     when: drainIs('float', 'timer', 'unloader', 'unloader-start', 'spitter'),
+  },
+  {
+    id: 'M41',
+    does: 'Blow out its low loops',
+    every: { days: 7, after: ['wet'] },
+    cautions: ['C19', 'C20'],
+    tools: 'Glasses, gloves, a rag',
+    steps: [
+      'Hold the free end down and away from people.',
+      'Open slowly until dry air comes; lift the loops one by one.',
+    ],
+    records: [],
+    accept: 'Dry air after a few seconds.',
+    abnormal: 'Much water: the air cools in it below its dew point. Drain it, or dry the air before.',
+    minutes: 2,
+    source: 'common practice, no source',
+    when: hasLowLoops,
   },
   {
     id: 'M24',

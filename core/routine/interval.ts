@@ -27,6 +27,8 @@ const LEAST_DAYS = 1 / 24;
 /** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
 const DROPS_LEAVE = 0.5;
 const OIL_LEAVES = 0.25;
+/** Heated desiccant lasts two to four years where heatless lasts three to five (handbook of practice): the middle of each. */
+const HEATED_LASTS = 0.75;
 /** Of the way to its mark a sump may be when somebody comes (estimate). */
 const COME_AT = 0.8;
 const DRY_WEEKLY_KG = 0.05; // a day: “daily unless predicted load < 50 mL/day; then weekly” (handbook of practice)
@@ -55,6 +57,14 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
   const why: Sentence[] = [];
   const usual = every.days;
   let scale = 1;
+  if (task.id === 'M20') {
+    const { drops, oil } = neglectBefore(facts, stage);
+    if (stage.kind !== 'twin-tower') scale *= HEATED_LASTS;
+    if (drops || oil) {
+      scale *= DROPS_LEAVE;
+      why.push(drops ? 'Drops reach it: half of its usual life.' : 'Oil reaches it: half of its usual life.');
+    }
+  }
   if (every.dropPa !== undefined || task.id === 'M14') {
     const { drops, oil } = neglectBefore(facts, stage);
     if (drops && task.id !== 'M11') {
@@ -95,13 +105,21 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       why.push((say) => `Only ${say(kg / 1000, 'drained')} a day come here now.`);
     }
   }
-  if (every.spentShare !== undefined && stage.kind === 'bead-cartridge') {
+  if (every.spentShare !== undefined && (stage.kind === 'bead-cartridge' || stage.kind === 'home-made-housing')) {
     const lasts = facts.line.shown(stage, 'Spent after, loaded');
     const whole = lasts === undefined ? undefined : lasts / Math.max(0.02, 1 - stage.parameters.spentShare);
     if (whole !== undefined && facts.loadedHPerDay > 0) {
       const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
       triggers.push({ by: 'beads', days });
       why.push((say) => `A charge lasts ${say(whole, 'time')} of air here.`);
+    }
+  }
+  if (task.id === 'M23') {
+    const lasts = facts.line.shown(stage, 'Topped up after, loaded');
+    if (lasts !== undefined && facts.loadedHPerDay > 0) {
+      const days = Math.max(1, lasts / 3600 / facts.loadedHPerDay);
+      triggers.push({ by: 'beads', days });
+      why.push((say) => `Half of the pellets are gone after ${say(lasts, 'time')} of air here.`);
     }
   }
   if (triggers.length === 0) triggers.push({ by: 'days', days: 365 });

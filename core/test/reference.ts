@@ -40,12 +40,19 @@ export function expectCheck(got: number, check: Check, key: string): void {
 
 type Parameters<K extends Stage['kind']> = Partial<Extract<Stage, { kind: K }>['parameters']>;
 
+/** Flows of jobs in free air, and regulators that hold their setting: so that a line can be followed by hand. */
+const BY_HAND = {
+  outlet: { flowBasis: 'inlet' },
+  regulator: { droopPa: 0, droopAtM3PerS: 0, passes: 'not-said' },
+};
+
 /** A stage with some parameters set, its id its kind unless given. */
 export function stageOf<K extends Stage['kind']>(kind: K, parameters: Parameters<K> = {}, id: string = kind): Stage {
   const fresh = newStage(kind, id);
-  // Flows of jobs in free air, so that they can be followed by hand.
-  const free = kind === 'outlet' && { flowBasis: 'inlet' };
-  return { ...fresh, parameters: { ...fresh.parameters, ...free, ...parameters } } as Stage;
+  return {
+    ...fresh,
+    parameters: { ...fresh.parameters, ...(BY_HAND as Record<string, object>)[kind], ...parameters },
+  } as Stage;
 }
 
 interface PlanOf {
