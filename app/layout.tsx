@@ -3,6 +3,7 @@ import type { Metadata, Viewport } from 'next';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
+import { FocusFirstError } from '@/ui/forms/focus-first-error';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
 import { UnitsProvider } from '@/ui/units/units';
@@ -20,6 +21,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <Theme>
           <UnitsProvider initial={await readUnits()}>
             <NuqsAdapter>{children}</NuqsAdapter>
+            <FocusFirstError />
           </UnitsProvider>
           <Toaster position="bottom-center" />
         </Theme>

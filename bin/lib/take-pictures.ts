@@ -36,7 +36,7 @@ const PICTURES = [
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 for (const picture of PICTURES) {
-  const page = await browser.newPage({ viewport: picture.size, colorScheme: picture.theme });
+  const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
   for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast', 'reckoning…'])

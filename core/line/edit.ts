@@ -1,7 +1,7 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from './plan';
 import { allStages, hangingOn, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
-import { type Survey, surveyAtmosphericPa } from './survey';
+import { type Survey, surveyAtmosphericPa, workingSchema } from './survey';
 
 /** A stage of a kind with every parameter at its default. */
 export function newStage<K extends KindName>(kind: K, id: string, name?: string): Extract<Stage, { kind: K }> {
@@ -235,7 +235,17 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
   stages.push({ ...tank, parameters: { ...tank.parameters, volumeM3: start.receiverVolumeM3 } });
   stages.push(newStage('bowl-filter', newId()));
   if (start.has.refrigeratedDryer) stages.push(newStage('refrigerated-dryer', newId()));
-  stages.push(newStage('regulator', newId()), newStage('outlet', newId(), 'Tools'));
+  const { freeAirDeliveryM3PerS: all } = start.compressor;
+  const regulator = newStage('regulator', newId());
+  // Of a size for all that the compressor gives, which the tools use for the usual share of the time.
+  const larger = Math.max(1, all / regulator.parameters.droopAtM3PerS);
+  const { droopAtM3PerS, conductance } = regulator.parameters;
+  const sized = { droopAtM3PerS: droopAtM3PerS * larger, conductance: Math.min(1000, conductance * larger) };
+  stages.push({ ...regulator, parameters: { ...regulator.parameters, ...sized } });
+  const working = workingSchema.parse({});
+  const tools = newStage('outlet', newId(), 'Tools');
+  const used = { flowM3PerS: all, flowBasis: 'inlet', usedShare: working.loadedShare } as const;
+  stages.push({ ...tools, parameters: { ...tools.parameters, ...used } });
   return planSchema.parse({
     format: PLAN_FORMAT,
     version: PLAN_VERSION,
@@ -252,7 +262,7 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
       ],
       intakePlaceId: place,
       roomPlaceId: place,
-      working: {},
+      working,
     },
     stages,
   });
