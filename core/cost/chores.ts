@@ -1,5 +1,8 @@
-import type { LineFacts } from '../advice/line-facts';
 import type { Plan } from '../line/plan';
+import type { Section } from '../line/section';
+import { choresOfLine, hoursPerMonth } from '../routine/due';
+import { routineFacts } from '../routine/facts';
+import { intervalOf, sayInterval } from '../routine/interval';
 
 /** Work that a line asks of somebody. */
 export interface Chore {
@@ -8,56 +11,18 @@ export interface Chore {
   readonly minutesPerYear: number;
 }
 
-// Minutes each time and times a year: common practice, estimates.
-const WEEKS = 50;
-const AUTOMATIC = ['float', 'timer', 'unloader', 'unloader-start', 'pressure-loss', 'level'] as const;
+const MONTHS = 12;
 
-/** What has to be done by hand on a line, and how long it takes in a year. Common practice, estimates. */
-export function choresOf(plan: Plan, line: LineFacts): Chore[] {
-  const days = plan.survey.working.days.length * WEEKS;
-  const drains = (of: (drain: string) => boolean): number =>
-    line.stages.filter((s) => 'drain' in s.parameters && of(s.parameters.drain)).length;
-  const chore = (says: string, points: number, minutes: number, times: number): Chore[] =>
-    points === 0 ? [] : [{ says, points, minutesPerYear: points * minutes * times }];
-  return [
-    ...chore(
-      'Open a drain by hand, each day',
-      drains((d) => d === 'manual'),
-      1,
-      days,
-    ),
-    ...chore(
-      'Try an automatic drain, each week',
-      drains((d) => (AUTOMATIC as readonly string[]).includes(d)),
-      1,
-      WEEKS,
-    ),
-    ...chore(
-      'Change a filter element, twice a year',
-      line.of('coalescing-filter', 'particulate-filter', 'carbon-filter').length,
-      20,
-      2,
-    ),
-    ...chore(
-      'Wash a bowl and its element, four times a year',
-      line.of('bowl-filter', 'tool-filter', 'droplet-separator').length,
-      10,
-      4,
-    ),
-    ...chore('Change or dry a charge of beads, each week', line.of('bead-cartridge').length, 15, WEEKS),
-    ...chore('Look after pellets, each week', line.of('pellet-tower').length, 10, WEEKS),
-    ...chore(
-      'Clean the fins of a cooler or dryer, each month',
-      line.of('aftercooler', 'fluid-cooler', 'refrigerated-dryer', 'cycling-dryer', 'high-inlet-dryer').length,
-      10,
-      12,
-    ),
-    ...chore(
-      'See to a twin tower, each quarter',
-      line.of('twin-tower', 'heated-purge-tower', 'blower-purge-tower', 'split-flow-tower', 'heat-of-compression-tower')
-        .length,
-      60,
-      4,
-    ),
-  ];
+/** What has to be done by hand on a line, and how long it takes in a year: the tasks of its routine, as Today has them. */
+export function choresOf(plan: Plan, section: Section): Chore[] {
+  const facts = routineFacts(plan, section);
+  const alike = new Map<string, Chore>();
+  for (const { stage, task } of choresOfLine(plan)) {
+    const interval = intervalOf(facts, stage, task);
+    const says = `${task.does}, ${sayInterval(interval.days)}`;
+    const minutes = hoursPerMonth([{ task, interval }]) * 60 * MONTHS;
+    const { points, minutesPerYear } = alike.get(says) ?? { points: 0, minutesPerYear: 0 };
+    alike.set(says, { says, points: points + 1, minutesPerYear: minutesPerYear + minutes });
+  }
+  return [...alike.values()].sort((a, b) => b.minutesPerYear - a.minutesPerYear);
 }

@@ -89,7 +89,7 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
   const prices = line.stages
     .map((s) => ({ kind: s.kind, ...priceOf(money, s.kind) }))
     .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
-  const minutes = choresOf(plan, line).reduce((sum, c) => sum + c.minutesPerYear, 0);
+  const minutes = choresOf(plan, line.section).reduce((sum, c) => sum + c.minutesPerYear, 0);
   const first = prices.reduce((sum, p) => sum + p.price.first, 0);
   const upkeep = (of: (kind: KindName) => boolean): number =>
     prices.filter((p) => of(p.kind)).reduce((sum, p) => sum + p.price.yearly, 0);

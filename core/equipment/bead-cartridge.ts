@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { saturatedHumidityRatio } from '../air/humidity';
+import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import {
   BEADS_RH,
   BULK_KG_PER_M3,
@@ -49,7 +49,12 @@ export function bedLeaves(air: AirStream, bed: Bed, around: Surroundings): numbe
 export const humidityOf = (air: AirStream): number =>
   Math.min(
     1,
-    air.vapourKgPerS / air.dryAirKgPerS / saturatedHumidityRatio(air.temperatureC, air.pressurePa, air.basis),
+    relativeHumidity(
+      vapourFractionFromRatio(air.vapourKgPerS / air.dryAirKgPerS),
+      air.temperatureC,
+      air.pressurePa,
+      air.basis,
+    ),
   );
 
 /** What a charge is in balance with: as the maker sealed it, or as far as an oven could dry it. */
@@ -128,11 +133,12 @@ export const beadCartridge = defineKind({
   },
   cleans: (dirt) => dirt.shed(3, 'dust of the beads: a dust filter belongs behind it'),
   shows(inlet, p, around) {
-    const leaves = bedLeaves(inlet, bedOf(p), around);
-    const takes = inlet.vapourKgPerS + inlet.liquidKgPerS - leaves * inlet.dryAirKgPerS;
+    const air = inlet.copy().expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    const takes = air.vapourKgPerS + air.liquidKgPerS - bedLeaves(air, bedOf(p), around) * air.dryAirKgPerS;
     const kept = heldWater(p.medium, chargeHumidity(p));
-    const usable =
-      Math.max(0, Math.min(usableWater(p.medium, humidityOf(inlet)), heldWater(p.medium, 1) - kept) - kept) * p.massKg;
+    // What an oven left in it over a new charge is not taken up again.
+    const left = Math.max(0, kept - heldWater(p.medium, BEADS_RH[p.medium]));
+    const usable = Math.max(0, usableWater(p.medium, humidityOf(inlet)) - left) * p.massKg;
     return [
       { label: 'Takes up', quantity: 'waterFlow', value: Math.max(0, takes) },
       ...mediaLife('Spent after, loaded', usable * (1 - p.spentShare), takes),

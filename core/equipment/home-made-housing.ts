@@ -58,20 +58,19 @@ export const homeMadeHousing = defineKind({
     if (p.filling === 'gel') inlet.adsorbTo(bedLeaves(inlet, gelOf(p), around));
   },
   cleans: (dirt) => dirt.shed(6, 'loose filling in a home-made housing'),
-  shows: (inlet, p, around) => [
-    ...(p.filling === 'gel'
-      ? mediaLife(
-          'Spent after, loaded',
-          p.massKg * usableWater('silica', humidityOf(inlet)) * (1 - p.spentShare),
-          inlet.vapourKgPerS + inlet.liquidKgPerS - bedLeaves(inlet, gelOf(p), around) * inlet.dryAirKgPerS,
-        )
-      : []),
-    {
-      label: 'Marked, above the line',
-      quantity: 'pressureDifference',
-      value: p.markedPa - inlet.pressurePa,
-      warns: true,
-    },
-    ...(p.filling === 'clay' ? [{ label: 'Clay', text: 'no data exist: credited with nothing', warns: true }] : []),
-  ],
+  shows(inlet, p, around) {
+    const air = inlet.copy().expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
+    const takes = air.vapourKgPerS + air.liquidKgPerS - bedLeaves(air, gelOf(p), around) * air.dryAirKgPerS;
+    const usable = p.massKg * usableWater('silica', humidityOf(inlet));
+    return [
+      ...(p.filling === 'gel' ? mediaLife('Spent after, loaded', usable * (1 - p.spentShare), takes) : []),
+      {
+        label: 'Marked, above the line',
+        quantity: 'pressureDifference',
+        value: p.markedPa - inlet.pressurePa,
+        warns: true,
+      },
+      ...(p.filling === 'clay' ? [{ label: 'Clay', text: 'no data exist: credited with nothing', warns: true }] : []),
+    ];
+  },
 });

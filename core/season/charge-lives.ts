@@ -1,7 +1,6 @@
 import { setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
-import { allStages, pathTo, standing } from '../line/runs';
-import { humidityAt } from '../line/section';
+import { allStages, standing } from '../line/runs';
 import { unitById } from '../line/units';
 import { walk } from '../line/walk';
 import {
@@ -19,7 +18,7 @@ import { leftAfter } from '../media/judge-charge';
 import { type Charge, type Stint, stintsOf } from '../record/charge';
 import type { LoggedEntry } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
-import { chargeLoad } from './charge-load';
+import { chargeLoad, inletHumidity } from './charge-load';
 import { loadedClock } from './loaded-clock';
 import { type Neglect, neglectOfDrains } from './neglect';
 import { runWeather } from './run-weather';
@@ -42,6 +41,10 @@ export const beadPlaces = (plan: Plan): BeadPlace[] =>
     (s): s is BeadPlace =>
       s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel'),
   );
+
+/** What a place is filled with, where no charge says otherwise. */
+export const mediumOf = (place: BeadPlace): Medium =>
+  place.kind === 'bead-cartridge' ? place.parameters.medium : 'silica';
 
 /** A stay that is over, and what it taught. */
 export interface PastStay {
@@ -144,10 +147,8 @@ export function livesOf(
   const lives: PlaceLife[] = [];
   for (const [i, place] of places.entries()) {
     const load = chargeLoad(line, run, place.id, clock, airUntil(plan, place, now));
-    const before = pathTo(standing(line), place.id).at(-2);
-    const air = before && section.at(before.id);
-    const humidity = air ? Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa)) : 1;
-    const own = place.kind === 'bead-cartridge' ? place.parameters.medium : ('silica' as const);
+    const humidity = inletHumidity(line, section, place.id);
+    const own = mediumOf(place);
     const bookKg = (s: Stint): number => {
       const medium: Medium = s.charge?.medium ?? own;
       return (s.charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, s.times);

@@ -1,5 +1,6 @@
 import type { Plan } from '../line/plan';
-import { standing } from '../line/runs';
+import { pathTo, standing } from '../line/runs';
+import { humidityAt, type Section } from '../line/section';
 import { walk } from '../line/walk';
 import { type ShopTime, shopTimeMs } from '../record/shop-clock';
 import { hourOf } from './calendar';
@@ -16,6 +17,12 @@ export interface ChargeLoad {
   kgBetween(from: ShopTime, to: ShopTime): number;
   /** Water of each day from a time on, kg. */
   daily(from: ShopTime, days: number): Float64Array;
+}
+
+/** Relative humidity of the air that comes to a stage, 0…1: what a charge takes up goes by it. */
+export function inletHumidity(plan: Plan, section: Section, stageId: string): number {
+  const before = section.at(pathTo(standing(plan), stageId).at(-2)?.id);
+  return before ? Math.min(1, humidityAt(before, before.temperatureC, before.pressurePa)) : 1;
 }
 
 /**

@@ -1,7 +1,10 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
-import { USABLE } from '../media/isotherm';
+import { walk } from '../line/walk';
+import { usableWater } from '../media/isotherm';
 import { SALT_PER_WATER } from '../media/salt';
+import { type BeadPlace, beadPlaces, mediumOf } from './charge-lives';
+import { inletHumidity } from './charge-load';
 import type { WeatherRun } from './run-weather';
 import { caughtAt, seriesOf } from './series';
 import { totalKg } from './sums';
@@ -19,11 +22,14 @@ export interface MediaUse {
 
 /** Beads and pellets that a year of weather uses, at the loads of the working hours. */
 export function mediaUse(plan: Plan, run: WeatherRun): MediaUse[] {
+  const section = walk(plan);
+  const beads = new Map<string, BeadPlace>(beadPlaces(standing(plan)).map((s) => [s.id, s]));
   return allStages(standing(plan)).flatMap((s): MediaUse[] => {
-    if (s.kind === 'bead-cartridge') {
+    const place = beads.get(s.id);
+    if (place) {
       const waterKg = totalKg(seriesOf(plan, run, { of: 'adsorbed', stageId: s.id })?.values ?? [], run.load);
-      const { massKg, medium } = s.parameters;
-      return [{ stageId: s.id, name: s.name, waterKg, charges: waterKg / (massKg * USABLE[medium]) }];
+      const takesKg = place.parameters.massKg * usableWater(mediumOf(place), inletHumidity(plan, section, s.id));
+      return [{ stageId: s.id, name: s.name, waterKg, charges: waterKg / takesKg }];
     }
     if (s.kind === 'pellet-tower') {
       const waterKg = totalKg(caughtAt(run, s.id), run.load);

@@ -30,7 +30,7 @@ function workOut(plan: Plan) {
       m3PerDay: ((section.at(s.id)?.caughtKgPerS ?? 0) * perDay) / 1000,
     })),
     advice: adviceOf(plan).advice.filter((a) => a.setAside === undefined),
-    chores: choresOf(plan, line),
+    chores: choresOf(plan, line.section),
     balance: line.balance,
   };
 }

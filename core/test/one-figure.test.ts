@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { dairyPlan } from '../../db/dairy';
+import { demoPlan } from '../../db/demo';
+import { choresOf } from '../cost/chores';
+import { handRoutine } from '../drain/by-hand';
+import { collectingStages, dutyOf, kgPerDay } from '../drain/duty';
+import { kindOf } from '../equipment/index';
+import { airBalance } from '../flow/balance';
+import { pressureAt } from '../flow/moments';
+import { loadedHoursPerDay, waterInPerDayKg } from '../line/day';
+import { startPlan } from '../line/edit';
+import { readFigure, shownBy } from '../line/explain';
+import { judgeOutlets } from '../line/judge-outlet';
+import type { Plan, Stage } from '../line/plan';
+import { allStages, standing } from '../line/runs';
+import { walk } from '../line/walk';
+import { expectDrain } from '../record/expect-drain';
+import { expectReadings } from '../record/expect-reading';
+import type { LoggedEntry } from '../record/log-entry';
+import { choresOfLine, dueTasks, hoursPerMonth } from '../routine/due';
+import { fillDays, routineFacts } from '../routine/facts';
+import { beadPlaces, livesOf } from '../season/charge-lives';
+import { stageOf } from './reference';
+
+// Pairs of screens that show one quantity: each pair from one function, or by the same rule. What differs by its nature
+// (an average day and this weekday, a year of weather and today) is not paired.
+
+const start = (aftercooler: boolean, refrigeratedDryer: boolean): Plan =>
+  startPlan(
+    {
+      shop: 'Shop',
+      lineName: 'Line',
+      intakeTemperatureC: 27,
+      intakeRelativeHumidity: 0.6,
+      compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0075, cutInPa: 751325, cutOutPa: 951325 },
+      receiverVolumeM3: 0.23,
+      has: { aftercooler, refrigeratedDryer },
+    },
+    () => crypto.randomUUID(),
+  );
+/** The stages of a workshop in a wrong order. */
+const shuffled = (order: readonly number[]): Plan => {
+  const plan = start(true, true);
+  const more = [stageOf('bead-cartridge', {}, 'beads'), stageOf('hose', { lengthM: 10 }, 'hose')];
+  const [intake, compressor, ...rest] = plan.stages;
+  const outlet = rest.pop() as Stage;
+  const middle = [...rest, ...more];
+  const mixed = order.map((i) => middle[i % middle.length] as Stage);
+  const unique = [...new Set([...mixed, ...middle])];
+  return { ...plan, stages: [intake as Stage, compressor as Stage, ...unique, outlet] };
+};
+
+const LINES: readonly [string, Plan][] = [
+  ['the workshop', demoPlan()],
+  ['the dairy', dairyPlan()],
+  ...[true, false].flatMap((a) =>
+    [true, false].map((d): [string, Plan] => [`a line of the start page, cooler ${a}, dryer ${d}`, start(a, d)]),
+  ),
+  ...fc
+    .sample(fc.array(fc.nat({ max: 9 }), { minLength: 10, maxLength: 10 }), { numRuns: 10, seed: 16 })
+    .map((order, i): [string, Plan] => [`a wrong order, ${i + 1}`, shuffled(order)]),
+];
+
+/** The whole of the newest working Monday, for a log entry. */
+const MONDAY = { sinceAt: '2026-11-23T00:00', drainedAt: '2026-11-24T00:00' };
+const near = (a: number, b: number, rel = 1e-9): void =>
+  expect(Math.abs(a - b)).toBeLessThanOrEqual(rel * Math.max(Math.abs(a), Math.abs(b)) + 1e-12);
+
+describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
+  const section = walk(plan);
+  const facts = routineFacts(plan, section);
+  const line = standing(plan);
+  const reached = allStages(line).filter((s) => section.at(s.id));
+  const drains = collectingStages(plan).filter((s) => section.at(s.id));
+
+  test('condensate: Line, Water, Logbook, Compare', () => {
+    for (const stage of drains) {
+      const duty = dutyOf(plan, section, stage);
+      const caught = section.at(stage.id)?.caughtKgPerS as number;
+      near(duty?.nowKgPerS as number, caught); // Water: today
+      near(kgPerDay(duty as never), caught * loadedHoursPerDay(plan) * 3600); // Compare, and Water: a day
+      const { survey } = plan;
+      const place = survey.places.find((p) => p.id === survey.intakePlaceId);
+      const log = expectDrain(plan, {
+        stageId: stage.id,
+        ...MONDAY,
+        loadedHours: loadedHoursPerDay(plan),
+        intakeTemperatureC: place?.temperatureC as number,
+        intakeRelativeHumidity: place?.relativeHumidity as number,
+      });
+      near(log?.expectedKg as number, caught * loadedHoursPerDay(plan) * 3600, 1e-6); // Logbook, the same hours
+    }
+    const all = drains.reduce((sum, s) => sum + (section.at(s.id)?.caughtKgPerS as number), 0);
+    near(all / section.ledger.waterInKgPerS, (all * loadedHoursPerDay(plan) * 3600) / waterInPerDayKg(section, plan)); // head of Line
+  });
+
+  test('time to full: Water and Today', () => {
+    for (const stage of drains) {
+      const duty = dutyOf(plan, section, stage);
+      const days = fillDays(facts, stage.id);
+      if (!duty || days === undefined) continue;
+      const { perDay } = handRoutine(duty.nowKgPerS, stage.parameters.sumpM3, duty.loadedShare, duty.workedHoursPerDay);
+      near(days, 1 / perDay);
+    }
+  });
+
+  test('dew point and dry margin: Line, outlet card, Logbook', () => {
+    const judged = judgeOutlets(plan, section);
+    for (const stage of reached) {
+      const shown = readFigure(plan, section, stage.id, 'dewPoint') as number;
+      near(shown, section.at(stage.id)?.pressureDewPointC as number);
+      if (stage.kind === 'intake') continue;
+      const [read] = expectReadings(plan, {
+        stageId: stage.id,
+        readings: [{ of: 'dew-point', value: 0 }],
+        instrument: 'good',
+        intakeTemperatureC: null,
+        intakeRelativeHumidity: null,
+      });
+      near(read?.value as number, shown, 1e-9);
+      const card = judged.get(stage.id);
+      if (stage.kind !== 'outlet' || !card) continue;
+      if (stage.parameters.need === 'dew-point' || stage.parameters.need === 'iso-class') near(card.gets, shown);
+      if (stage.parameters.need === 'no-liquid')
+        near(Math.max(0, -card.gets), readFigure(plan, section, stage.id, 'margin') as number);
+    }
+  }, 60_000);
+
+  test('pressure at an outlet at its worst moment: outlet card and moments', () => {
+    const judged = judgeOutlets(plan, section);
+    for (const { id } of allStages(line)
+      .filter((s) => s.kind === 'outlet')
+      .slice(0, 3)) {
+      const peak = pressureAt(plan, id, 'peak')?.pressurePa;
+      const card = judged.get(id)?.pressure;
+      if (peak !== undefined && card && airBalance(plan, section).usedM3PerS > 0) near(card.getsPa, peak);
+    }
+  }, 60_000);
+
+  test('minutes of tasks: Today and Compare', () => {
+    const today = hoursPerMonth(dueTasks(facts, [], [], '2026-11-25T09:00'));
+    const compared = choresOf(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
+    near(compared / 60 / 12, today, 1e-9);
+    expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(choresOfLine(plan).length);
+  });
+
+  test('life of a charge: the editor, the routine and Charges, of a new one', () => {
+    const fresh: Plan = {
+      ...plan,
+      stages: plan.stages.map((s) =>
+        'spentShare' in s.parameters ? ({ ...s, parameters: { ...s.parameters, spentShare: 0 } } as Stage) : s,
+      ),
+    };
+    const own = walk(fresh);
+    for (const place of beadPlaces(standing(fresh)).filter(
+      (p) => own.at(p.id) && fresh.stages.some((s) => s.id === p.id),
+    )) {
+      const spentS = shownBy(fresh, own, place).find((s) => s.label === 'Spent after, loaded')?.value;
+      const rate = own.at(place.id)?.adsorbedKgPerS as number;
+      if (spentS === undefined || rate <= 0) continue;
+      const entry: LoggedEntry = {
+        id: crypto.randomUUID(),
+        kind: 'change',
+        stageId: place.id,
+        task: null,
+        measuredAt: '2026-11-20T08:00',
+        who: 'Ida',
+        result: null,
+        chargeId: null,
+        what: '',
+        readings: [],
+        instrument: 'hand',
+        intakeTemperatureC: null,
+        intakeRelativeHumidity: null,
+        until: null,
+        symptom: null,
+        amends: null,
+        photoId: null,
+        stageName: place.name,
+        enteredAt: '',
+        expected: [],
+      };
+      const [life] = (livesOf(fresh, undefined, [], [entry], '2026-11-25T09:00') ?? []).filter(
+        (l) => l.stageId === place.id,
+      );
+      near((life?.bookKg as number) / rate, spentS, 1e-6);
+    }
+  });
+});
+
+test('every kind that drains says so in one place only: its sump', () => {
+  for (const [, plan] of LINES.slice(0, 2))
+    for (const s of collectingStages(plan)) expect(kindOf(s.kind).parameters.shape).toHaveProperty('sumpM3');
+});
