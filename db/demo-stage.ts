@@ -7,6 +7,12 @@ export const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n
 
 type Parameters<K extends Stage['kind']> = Extract<Stage, { kind: K }>['parameters'];
 
+/** What the jobs of a demo take was measured as free air, and its regulators hold their setting. */
+const MEASURED = {
+  outlet: { flowBasis: 'inlet' },
+  regulator: { droopPa: 0, droopAtM3PerS: 0, passes: 'not-said' },
+};
+
 /** A stage of a demo: usual values but for those that are given, some of them known by measuring or from a nameplate. */
 export function stage<K extends Stage['kind']>(
   kind: K,
@@ -16,9 +22,8 @@ export function stage<K extends Stage['kind']>(
   known?: Partial<Record<keyof Parameters<K>, Known>>,
 ): Stage {
   const fresh = newStage(kind, id, name);
-  // What the jobs of a demo take was measured as free air.
-  const free = kind === 'outlet' && { flowBasis: 'inlet' };
-  return { ...fresh, parameters: { ...fresh.parameters, ...free, ...parameters }, ...(known && { known }) } as Stage;
+  const usual = (MEASURED as Record<string, object>)[kind];
+  return { ...fresh, parameters: { ...fresh.parameters, ...usual, ...parameters }, ...(known && { known }) } as Stage;
 }
 
 /** How a place of a demo goes through the year. */

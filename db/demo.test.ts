@@ -9,6 +9,7 @@ import { judgeDay } from '../core/pump/judge-day';
 import { drainEntrySchema } from '../core/record/drain-entry';
 import { expectDrain } from '../core/record/expect-drain';
 import { judgeLogged, type LoggedDrain } from '../core/record/judge-log';
+import { expectWorkedTable } from '../core/test/worked-table';
 import { DEMO_STAGES, demoDrains, demoPlan } from './demo';
 
 const NOW = Date.UTC(2026, 10, 23, 18);
@@ -40,7 +41,6 @@ describe('the demo', () => {
   });
 
   test('the worked example of the pump’s day says what the day says, and what its formulas say', () => {
-    const page = readFileSync(path.join(__dirname, '../docs/worked-examples.md'), 'utf8');
     const day = simulateDay(plan);
     const [pump] = day?.pumps ?? [];
     if (!day || !pump?.blowOff) throw new Error('no day');
@@ -76,15 +76,7 @@ describe('the demo', () => {
       'Tank air at the end of work, °C': [31, day.temperatureC[end] as number],
       'In the receiver at the end of work, mL': [loadedH * grams('receiver'), (day.heelKg[end - 1] as number) * 1000],
     };
-    const rows = [...page.matchAll(/^\| ([^|]+) \| ([\d.]+) \| ([\d.]+) \|$/gm)];
-    expect(rows.map((r) => r[1])).toEqual(Object.keys(computed));
-    for (const [, name = '', ...printed] of rows) {
-      const decimals = (printed[0] as string).split('.')[1]?.length ?? 0;
-      expect([name, ...printed]).toEqual([
-        name,
-        ...(computed[name] ?? []).map((v, k) => v.toFixed(printed[k]?.includes('.') ? decimals : 0)),
-      ]);
-    }
+    expectWorkedTable('worked-examples.md', computed);
   });
 
   test('the worked example says what the walk says', () => {

@@ -16,11 +16,11 @@ import { livesOf } from '../core/season/charge-lives';
 import { CFM } from '../core/sizing/dryer-duty';
 import { sizeRefrigerated } from '../core/sizing/size-refrigerated';
 import { sizeTowers } from '../core/sizing/size-towers';
+import { expectWorkedTable } from '../core/test/worked-table';
 import { demoPlan } from './demo';
 import { BEADS, demoCharges } from './demo-charges';
 import { SYNTHETIC, syntheticYear } from './demo-weather';
 
-const page = readFileSync(path.join(__dirname, '../docs/worked-example-media.md'), 'utf8');
 const NOW = Date.UTC(2026, 10, 23, 18);
 
 test('the worked example of beads and dryers says what the program says, and what its formulas say', () => {
@@ -124,17 +124,5 @@ test('the worked example of beads and dryers says what the program says, and wha
       (film?.at[halfC] ?? 0) / 3600,
     ],
   };
-  if (process.env.PRINT)
-    console.log(
-      Object.entries(computed)
-        .map(([k, [a, b]]) => `| ${k} | ${a.toPrecision(4)} | ${b.toPrecision(4)} |`)
-        .join('\n'),
-    );
-  const rows = [...page.matchAll(/^\| ([^|]+) \| ([\d.]+) \| ([\d.]+) \|$/gm)];
-  expect(rows.map((r) => r[1])).toEqual(Object.keys(computed));
-  for (const [, figure = '', ...printed] of rows)
-    for (const [k, text] of printed.entries()) {
-      const decimals = text.split('.')[1]?.length ?? 0;
-      expect(`${figure} ${(computed[figure]?.[k] ?? 0).toFixed(decimals)}`).toBe(`${figure} ${text}`);
-    }
+  expectWorkedTable('worked-example-media.md', computed);
 });
