@@ -10,7 +10,7 @@ export const test = base.extend({
     await use(context);
   },
 });
-export { expect, type Page } from '@playwright/test';
+export { expect, type Locator, type Page } from '@playwright/test';
 
 /** Waits until a page has fetched what it shows and works nothing out any more. */
 export async function settled(page: Page): Promise<void> {

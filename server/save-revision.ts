@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Plan, planSchema, type RevisionSummary } from '../core/line/plan';
+import { type Plan, planSchema, type RevisionSummary, revisionNameSchema } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';
@@ -9,7 +9,7 @@ import { checkedId, idSchema, noSuchPlan } from './plan-id';
 
 const revisionSchema = z.strictObject({
   id: idSchema,
-  name: z.string().trim().min(1, 'A name is needed.').max(80, 'At most 80 characters.'),
+  name: revisionNameSchema,
   plan: planSchema,
 });
 const MOST = 200;

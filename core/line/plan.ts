@@ -239,6 +239,9 @@ export interface PlanSummary {
   readonly updatedAt: string;
 }
 
+/** What a revision may be called. */
+export const revisionNameSchema = z.string().trim().min(1, 'A name is needed.').max(80, 'At most 80 characters.');
+
 /** What a list of revisions shows of each. */
 export interface RevisionSummary {
   readonly id: string;

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Plan, RevisionSummary } from '@/core/line/plan';
+import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/line/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { copyName } from './copy-name';
@@ -31,6 +31,8 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
   const [error, setError] = useState<string>();
   const [told, tell] = useState<string>();
   const keep = async (): Promise<void> => {
+    const checked = revisionNameSchema.safeParse(name);
+    if (!checked.success) return setError(checked.error.issues[0]?.message);
     const refused = await send(`/api/plans/${planId}/revisions`, { id: crypto.randomUUID(), name, plan });
     setError(refused);
     if (refused) return;
