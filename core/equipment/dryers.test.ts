@@ -277,7 +277,7 @@ describe('a membrane', () => {
       { dischargeC: 38, flowM3PerS },
       stageOf('membrane', { ratedFlowM3PerS: 10 * CFM, pressureLossPa: 0, ...more }),
     );
-  test('never dries below −40 °C however little flows (handbook of practice), and never stops a line', () => {
+  test('never dries below −40 °C however little flows (trade handbook), and never stops a line', () => {
     for (const flow of [1e-4, 1e-3, 5e-3]) expect(walk(fitted(flow)).problems).toEqual([]);
     expect(walk(fitted(1.2e-3)).at('membrane')?.pressureDewPointC).toBeCloseTo(-40, 3);
     const unused = planOf({}, stageOf('aftercooler'), stageOf('outlet', { flowM3PerS: 0.005, usedShare: 0.5 }));

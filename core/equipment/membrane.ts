@@ -9,10 +9,10 @@ const RATED_INLET_C = 38; // 100 °F saturated, 100 psig (usual rating, common p
 const RATED_PRESSURE_PA = 790801;
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
 const HOTTEST_C = 66; // 150 °F (common practice)
-/** Lower end of what membranes are sold for, −40 °C, whatever little flows (handbook of practice: 35…−40 °F). */
+/** Lower end of what membranes are sold for, −40 °C, whatever little flows (trade handbook: 35…−40 °F). */
 const DRIEST_C = -40;
 const MOST_SWEPT = 0.9;
-const WASTES = 0.33; // under a third of its rating most of the sweep is wasted (handbook of practice)
+const WASTES = 0.33; // under a third of its rating most of the sweep is wasted (trade handbook)
 
 /** The sweep leaves through a nozzle that chokes: it grows with the absolute pressure of the line. */
 const sweepM3PerS = (p: { ratedFlowM3PerS: number; sweepShare: number }, linePa: number): number =>

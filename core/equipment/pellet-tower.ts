@@ -12,7 +12,7 @@ import { mediaLife } from './media-life';
 const RATED_AT_C = 35; // suppression is quoted for air that enters saturated near 100 °F
 const PASSES_AT_RATED = 0.03; // of what stands above the balance of the salt (estimate)
 
-/** Topped up when half of their height is gone (handbook of practice: at 50–75 %). */
+/** Topped up when half of their height is gone (trade handbook: at 50–75 %). */
 const TOP_UP_AT = 0.5;
 
 /** Humidity ratio of the air that leaves the pellets. */

@@ -122,7 +122,7 @@ describe('what holds water or wears out brings its task', () => {
     expect(kgPerH).toBeGreaterThan(0.1);
     expect(days(plan, 'home-made-housing', 'M22')).toBeLessThan(2);
   });
-  test('pellets by the salt that the water dissolves, 0.65 kg a kilogram (handbook of practice); less water, longer', () => {
+  test('pellets by the salt that the water dissolves, 0.65 kg a kilogram (trade handbook); less water, longer', () => {
     const plan = (kg: number) =>
       planOf(
         wet,

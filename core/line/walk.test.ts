@@ -1,10 +1,12 @@
 import fc from 'fast-check';
+import { iceEnthalpy, moistEnthalpy, waterEnthalpy } from '../air/enthalpy';
+import { receiverWallWPerK } from '../equipment/receiver';
 import { planOfCheck } from '../test/condensate-check';
 import { type Check, checksOf, expectCheck, planOf, stageOf } from '../test/reference';
 import { waterInPerDayKg } from './day';
 import { shownBy } from './explain';
 import type { Plan, Stage } from './plan';
-import { humidityAt, imbalance } from './section';
+import { humidityAt, imbalance, type Station } from './section';
 import { walk } from './walk';
 
 describe('condensate along a line', () => {
@@ -136,6 +138,38 @@ describe('laws of every line', () => {
         }
       }),
       { numRuns: 800 },
+    );
+  });
+
+  // What is left to the wall is held to very many small steps in core/stream/wall.test.ts.
+  test('energy balances to 1e-9: what only loses pressure keeps it, and a vessel gives its wall what it loses', () => {
+    const KEEP = ['separator', 'bowl-filter', 'coalescing-filter', 'regulator', 'outlet', 'check-valve'];
+    fc.assert(
+      fc.property(line, number(0.05, 1), ({ stages, weather, basis }, loadedShare) => {
+        const plan = planOf(weather, stageOf('aftercooler', { approachK: 8 }, 'cooler'), ...stages);
+        plan.survey.working.loadedShare = loadedShare;
+        const { stations, problem } = walk(plan, basis);
+        if (problem) return;
+        stations.slice(1).forEach((out, i) => {
+          const [comes, stage] = [stations[i] as Station, plan.stages[i + 1] as Stage];
+          const heat = (s: Station): number =>
+            moistEnthalpy(s.dryAirKgPerS, s.vapourKgPerS, s.liquidKgPerS, s.temperatureC);
+          const share = out.dryAirKgPerS / comes.dryAirKgPerS; // a job between them takes its air along
+          if (share < 1e-3) return; // what is left behind the last job is rounding
+          const left =
+            share * heat(comes) -
+            heat(out) -
+            out.caughtKgPerS * waterEnthalpy(out.temperatureC) -
+            out.frozenKgPerS * iceEnthalpy(out.temperatureC);
+          const scale = share * heat(comes) + 1e5 * out.dryAirKgPerS;
+          if (KEEP.includes(stage.kind)) expect(Math.abs(left) / scale).toBeLessThan(1e-9);
+          if (stage.kind === 'receiver' && stage.parameters.method === 'estimated') {
+            const wall = (receiverWallWPerK(stage.parameters) / loadedShare) * (out.temperatureC - weather.roomC);
+            expect(Math.abs(left - wall) / scale).toBeLessThan(1e-9);
+          }
+        });
+      }),
+      { numRuns: 400 },
     );
   });
 

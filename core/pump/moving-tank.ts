@@ -100,7 +100,7 @@ export class MovingTank {
 
   /**
    * Vapour and drops brought into balance again, once a second. A drop has one chance to settle, as in the walk: what did
-   * not, and was taken up and let fall again as the tank warms and cools between two loads, hangs on until it leaves.
+   * not, and was taken up and let fall again as the tank warms and cools between two loads, stays in the air until it leaves.
    * @returns what sinks to the bottom, kg
    */
   settle(): number {

@@ -27,7 +27,7 @@ const LEAST_DAYS = 1 / 24;
 /** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
 const DROPS_LEAVE = 0.5;
 const OIL_LEAVES = 0.25;
-/** Heated desiccant lasts two to four years where heatless lasts three to five (handbook of practice): the middle of each. */
+/** Heated desiccant lasts two to four years where heatless lasts three to five (trade handbook): the middle of each. */
 const HEATED_LASTS = 0.75;
 /** Of the way to its mark a sump may be when somebody comes (estimate). */
 const COME_AT = 0.8;

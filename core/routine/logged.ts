@@ -10,7 +10,7 @@ export interface LastDone {
 export interface PutOff {
   readonly stageId: string;
   readonly task: string;
-  /** When it was put off: done later than that, it counts anew. */
+  /** When it was postponed: a task done later than that counts anew. */
   readonly at: ShopTime;
   /** Shop time until which it is not asked for. */
   readonly until: ShopTime;

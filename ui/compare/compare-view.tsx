@@ -251,7 +251,7 @@ function Table({ sides }: { sides: readonly Titled[] }) {
               );
             })}
           </tr>
-          {heading('Chores', 'minutes a year, as in Today')}
+          {heading('Tasks', 'minutes a year, as in Today')}
           {chores.map((what) => (
             <tr key={what} className="border-t border-hairline">
               <th scope="row" className="py-1 pr-3 font-normal">

@@ -26,8 +26,8 @@ export function GaugeStretches({ outletId }: { outletId: string }) {
           return (
             <li key={s.toId}>
               {s.from} → {s.to}: lost <strong>{say(s.measuredPa, 'pressureDifference')}</strong> ±{' '}
-              {say(s.offPa, 'pressureDifference')} by the gauges, {say(s.computedPa, 'pressureDifference')} by the
-              numbers{' '}
+              {say(s.offPa, 'pressureDifference')} by the gauges, {say(s.computedPa, 'pressureDifference')} calculated
+              with all in use{' '}
               <strong className={tone}>
                 <span aria-hidden>{mark} </span>
                 {says}
