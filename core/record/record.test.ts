@@ -202,6 +202,8 @@ describe('the judgement', () => {
     };
     expect(short(plan)).toEqual(['cooler-fouled', 'drain-stuck', 'drier-air', 'less-use']);
     expect(short(planOf({}, stageOf('separator')))).toEqual(['drain-stuck', 'drier-air', 'less-use']);
+    for (const cooler of ['water-cooler', 'cooling-run', 'fluid-cooler'] as const)
+      expect(short(planOf({}, stageOf(cooler), stageOf('separator')))).toContain('cooler-fouled');
   });
 
   test('short everywhere: less use or drier air, not a stuck drain', () => {

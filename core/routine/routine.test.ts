@@ -117,6 +117,20 @@ describe('how often', () => {
   });
 });
 
+test('starts a day go by the local barometer: in thin air a receiver holds as much pressure with less free air', () => {
+  const undrained = all(
+    goodShop(),
+    ...['separator', 'receiver', 'coalescing-filter', 'refrigerated-dryer', 'fine'].map((id) =>
+      but(id, { drain: 'none' }),
+    ),
+  );
+  const starts = (barometerPa: number): number => {
+    const plan = { ...undrained, survey: { ...undrained.survey, barometerPa } };
+    return routineFacts(plan, walk(plan)).startsPerDay;
+  };
+  expect(starts(80_000) / starts(101_325)).toBeCloseTo(80_000 / 101_325, 1); // s = V·Δp/p_a, by hand
+});
+
 describe('what is due', () => {
   const plan = begun(all(goodShop(), but('receiver', { drain: 'manual' })));
 

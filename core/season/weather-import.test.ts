@@ -194,6 +194,7 @@ test.each([
   ['2026-02-29 10:00', undefined],
   ['31.04.2026 10:00', undefined],
   ['2026-12-31 24:00', { year: 2027, month: 0, day: 1, hour: 0, minute: 0 }],
+  ['2026-12-31 24:30', undefined],
   ['20260714T15', { year: 2026, month: 6, day: 14, hour: 15, minute: 0 }],
   ['2026-07-14T15:00:00+02:00', { year: 2026, month: 6, day: 14, hour: 15, minute: 0 }],
   ['yesterday', undefined],
