@@ -177,6 +177,19 @@ describe('why?', () => {
   });
 });
 
+test('a dryer by rating of an older plan file had a separator of its own: it opens without', () => {
+  for (const kind of ['cycling-dryer', 'high-inlet-dryer'] as const) {
+    const dryer = stageOf(kind);
+    const older = {
+      ...dryer,
+      parameters: { ...dryer.parameters, separatorEfficiency: 0.95 },
+      known: { separatorEfficiency: 'nameplate', pressureDewPointC: 'nameplate' },
+    };
+    const [opened] = planSchema.parse({ ...planOf({}), stages: [...planOf({}).stages, older] }).stages.slice(2);
+    expect(opened).toEqual({ ...dryer, known: { pressureDewPointC: 'nameplate' } });
+  }
+});
+
 describe('what a job takes counts as its maker states it', () => {
   const tool = (flowBasis: 'anr' | 'inlet', atmosphericPa = 101325) =>
     planOf(

@@ -27,7 +27,9 @@ function withoutSeparator(stage: unknown): unknown {
   if (!isObject(stage) || !['cycling-dryer', 'high-inlet-dryer'].includes(String(stage.kind))) return stage;
   if (!isObject(stage.parameters)) return stage;
   const { separatorEfficiency: _, ...parameters } = stage.parameters;
-  return { ...stage, parameters };
+  if (!isObject(stage.known)) return { ...stage, parameters };
+  const { separatorEfficiency: __, ...known } = stage.known;
+  return { ...stage, parameters, known };
 }
 
 /** Flows of jobs were free air. */
