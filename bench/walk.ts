@@ -89,11 +89,11 @@ function line(i: number): Plan {
         dischargeTemperatureC: s(7, 100, 170),
       }),
       stage('aftercooler', 'aftercooler', { approachK: s(8, 5, 20) }),
-      stage('separator', 'separator', { efficiency: s(9, 0.8, 0.99) }),
+      stage('separator', 'separator', { efficiency: s(9, 0.8, 0.99), pressureLossPa: 0 }),
       stage('receiver', 'receiver', { method: 'measured', outletTemperatureC: s(2, 10, 38) + s(10, 0, 5) }),
-      stage('coalescing-filter', 'coalescer', { efficiency: s(11, 0.9, 0.999) }),
+      stage('coalescing-filter', 'coalescer', { efficiency: s(11, 0.9, 0.999), pressureLossPa: 0 }),
       stage('refrigerated-dryer', 'dryer', { pressureDewPointC: s(12, 2, 9) }),
-      stage('regulator', 'regulator', { setPressurePa: s(13, 4e5, 6e5) }),
+      stage('regulator', 'regulator', { setPressurePa: s(13, 4e5, 6e5), droopPa: 0, passes: 'not-said' }),
     ],
   });
 }
@@ -148,7 +148,7 @@ function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof 
     } else if (s.kind === 'refrigerated-dryer') {
       after = Math.max(s.parameters.pressureDewPointC, air.t - s.parameters.reheatApproachK);
       bring(air, s.parameters.pressureDewPointC, air.p - s.parameters.pressureLossPa);
-      efficiency = s.parameters.separatorEfficiency;
+      efficiency = 1; // included in the rated dew point
     } else if (s.kind === 'regulator') bring(air, air.t, Math.min(air.p, s.parameters.setPressurePa));
     const caught = efficiency * air.liquid;
     air.liquid -= caught;

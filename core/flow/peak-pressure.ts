@@ -34,6 +34,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
   const around = surroundingsOf(line, basis);
   const kgPerM3 = freeAirKgPerM3(around);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
+  const vented = ventedM3PerS(line);
   const walked = new Map<string, WorstMoment>();
   const found = new Map<string, WorstMoment>();
   for (const { id, kind } of allStages(line)) {
@@ -43,7 +44,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
     const key = [...peak.keys()].join(' ');
     let moment = walked.get(key);
     if (!moment) {
-      const askedKgPerS = kgPerM3 * ([...peak.values()].reduce((sum, flow) => sum + flow, 0) + ventedM3PerS(line));
+      const askedKgPerS = kgPerM3 * ([...peak.values()].reduce((sum, flow) => sum + flow, 0) + vented);
       const asks = (s: Stage): number => peak.get(s.id) ?? 0;
       const prepared = prepare(line, asks);
       const walkAt = (at: PreparedLine): Section =>

@@ -126,8 +126,17 @@ function withFreeFlows(plan: Plan): Plan {
  * ahead of one joins ahead of the next.
  */
 export function standing(plan: Plan): Plan {
-  return withFreeFlows(fitted(plan));
+  let line = STANDING.get(plan);
+  if (!line) {
+    line = withFreeFlows(fitted(plan));
+    STANDING.set(plan, line);
+    STANDING.set(line, line);
+  }
+  return line;
 }
+
+/** Plans are never changed: what was once worked out of one stays so. */
+const STANDING = new WeakMap<Plan, Plan>();
 
 function fitted(plan: Plan): Plan {
   const away = new Set(plan.units.filter((u) => u.form === 'portable' && u.is === 'away').map((u) => u.id));

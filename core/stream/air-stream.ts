@@ -14,6 +14,9 @@ import { LEAST_C, MOST_C, TRIPLE_POINT_C } from '../air/saturation';
 /** Steps within which an enthalpy is met, and how closely. */
 const MOST_STEPS = 30;
 const CLOSE_K = 1e-10;
+/** Of a stream that stays wet: a last step of this leaves the balance with the drops within 1e-5 K. */
+const MOST_WET_STEPS = 12;
+const CLOSE_WET_K = 1e-3;
 
 /** Ways other than a drain in which water leaves the stream. */
 export interface Losses {
@@ -107,7 +110,7 @@ export class AirStream {
    * @source constant enthalpy; ASHRAE Fundamentals ch. 1
    */
   expandTo(pressurePa: number): this {
-    if (this.liquidKgPerS !== 0 || pressurePa > this.pressurePa)
+    if (pressurePa !== this.pressurePa && (this.liquidKgPerS !== 0 || pressurePa > this.pressurePa))
       return this.bringToEnthalpy(this.enthalpyW, pressurePa);
     this.pressurePa = pressurePa;
     return this;
@@ -124,6 +127,7 @@ export class AirStream {
     const water = this.vapourKgPerS + this.liquidKgPerS;
     const heatW = enthalpyW + lossWPerK * roomC;
     this.pressurePa = pressurePa;
+    if (this.liquidKgPerS > 0 && this.temperatureC > TRIPLE_POINT_C && this.staysWet(heatW, lossWPerK)) return this;
     // With all its water as vapour, where the air can hold it.
     const dryC = (heatW - water * vapourEnthalpy(0)) / (sensibleCapacity(dry, water, 0) + lossWPerK);
     if (dryC > MOST_C || (dryC >= LEAST_C && water <= dry * saturatedHumidityRatio(dryC, pressurePa, basis))) {
@@ -169,6 +173,39 @@ export class AirStream {
     this.liquidKgPerS = water;
     this.vapourKgPerS = 0;
     return this.bringTo(t, pressurePa);
+  }
+
+  /**
+   * The usual case of the above: drops are there and stay, above freezing. The temperature comes close by two steps, and the
+   * vapour is what the enthalpy then leaves for it, so that enthalpy and water balance to the last digit.
+   * @returns whether it was that; else nothing is changed
+   */
+  private staysWet(heatW: number, lossWPerK: number): boolean {
+    const { dryAirKgPerS: dry, pressurePa, basis } = this;
+    const water = this.vapourKgPerS + this.liquidKgPerS;
+    let t = this.temperatureC;
+    let [lastC, lastW] = [Number.NaN, 0];
+    for (let step = 0; step < MOST_WET_STEPS; step++) {
+      const ratio = saturatedHumidityRatio(t, pressurePa, basis);
+      const vapour = dry * ratio;
+      if (vapour >= water) return false;
+      const tooMuchW = moistEnthalpy(dry, vapour, water - vapour, t) + lossWPerK * t - heatW;
+      const clapeyron =
+        sensibleCapacity(dry, vapour, water - vapour) + lossWPerK + dry * saturationSlope(ratio, t) * latentHeat(t);
+      const secant = (tooMuchW - lastW) / (t - lastC);
+      const next = t - tooMuchW / (secant > clapeyron / 2 && secant < clapeyron * 2 ? secant : clapeyron);
+      if (!(next > TRIPLE_POINT_C && next < MOST_C)) return false;
+      const close = Math.abs(next - t) < CLOSE_WET_K;
+      [lastC, lastW, t] = [t, tooMuchW, next];
+      if (!close) continue;
+      const left = (heatW - lossWPerK * t - moistEnthalpy(dry, 0, water, t)) / latentHeat(t);
+      if (!(left >= 0 && left < water)) return false;
+      this.temperatureC = t;
+      this.vapourKgPerS = left;
+      this.liquidKgPerS = water - left;
+      return true;
+    }
+    return false;
   }
 
   /** Takes a share of the drops, 0…1, out through the drain. */
