@@ -1,7 +1,9 @@
 import type { Sentence } from '../advice/rule';
 import type { Drain } from '../equipment/drains';
+import { kindOf } from '../equipment/index';
 import { spell } from '../quantity/spell';
 import { handRoutine, howOften } from './by-hand';
+import { DRAIN_WORK, type DrainWork, handDays, YEAR_DAYS } from './drain-work';
 import { type DrainDuty, gathersPerStopM3, isFreezing, kgPerDay, pressureHours, stopsPerDay } from './duty';
 import { liquidM3PerS } from './liquid-flow';
 import { CAPACITY_MARGIN } from './restart';
@@ -27,7 +29,6 @@ export interface Way {
 }
 
 const WATER_KG_PER_M3 = 1000;
-const WEEKS = 50;
 // Floats: orifice 0.06–0.1 in (handbook of practice); below some millilitres an hour the seat runs dry, leaks or sticks
 // (common practice, no source). Dirt and the travel of the float leave half of the free flow.
 const FLOAT_BORE_M = 2e-3;
@@ -35,8 +36,6 @@ export const FLOAT_LEAST_KG_PER_S = 5e-3 / 3600;
 // A drain without loss pays over some 100 cfm, or from 4,000 hours a year (handbook of practice).
 const PAYS_FROM_M3_PER_S = 100 * 4.719474e-4;
 const PAYS_FROM_H = 4000;
-/** A visit by hand, a test of an automatic drain; a strip and clean twice a year (estimates). */
-const MINUTES = { hand: 1.5, test: 1, strip: 20 } as const;
 /** A spitter hisses for a moment at each change of pressure (estimate). */
 const SPIT_S = 0.3;
 const SPIT_BORE_M = 1e-3;
@@ -67,7 +66,20 @@ export const floatCapacity = (d: DrainDuty): number =>
   0.5 * liquidM3PerS(FLOAT_BORE_M, d.station.pressurePa - d.atmosphericPa) * WATER_KG_PER_M3;
 
 const yearly = (d: DrainDuty, kgPerDay: number): number => kgPerDay * d.workedDaysPerYear * d.kWhPerKg;
-const tests = MINUTES.test * WEEKS + 2 * MINUTES.strip;
+
+/** Minutes a year that a drain asks for here: the tasks of the routine that it would bring to this stage. */
+function minutesOf(d: DrainDuty, drain: Drain): number {
+  const tasks = kindOf(d.stage.kind).service ?? [];
+  const { perDay } = handRoutine(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
+  const fillDays = perDay > 0 ? 1 / perDay : undefined;
+  return Object.entries<DrainWork>(DRAIN_WORK)
+    .filter(([id, work]) => tasks.includes(id) && work.drains.includes(drain))
+    .reduce((sum, [, { minutes, days }]) => {
+      const every =
+        drain === 'manual' ? handDays(days, fillDays, kgPerDay(d), d.stage.kind === 'pellet-tower').days : days;
+      return sum + (minutes * YEAR_DAYS) / every;
+    }, 0);
+}
 
 const every = (set: TimerSetting): string => `open ${spell(set.openS)} every ${spell(set.everyS)}`;
 
@@ -97,7 +109,7 @@ function byHand(d: DrainDuty): Way {
     parameters: { drain: 'manual' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: MINUTES.hand * Math.min(8, Math.max(0.2, Math.ceil(routine.perDay))) * d.workedDaysPerYear,
+    choreMinutes: minutesOf(d, 'manual'),
   };
 }
 
@@ -128,7 +140,7 @@ function float(d: DrainDuty): Way {
     parameters: { drain: 'float' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: tests,
+    choreMinutes: minutesOf(d, 'float'),
   };
 }
 
@@ -158,7 +170,7 @@ function timer(d: DrainDuty): Way {
     parameters: set ? { drain: 'timer', drainEveryS: set.everyS, drainOpenS: set.openS } : { drain: 'timer' },
     lostKgPerDay: lost,
     kWhPerYear: yearly(d, lost),
-    choreMinutes: tests,
+    choreMinutes: minutesOf(d, 'timer'),
   };
 }
 
@@ -204,7 +216,7 @@ function perCycle(d: DrainDuty, drain: 'unloader' | 'unloader-start' | 'spitter'
     parameters: { drain },
     lostKgPerDay: lost,
     kWhPerYear: yearly(d, lost),
-    choreMinutes: tests,
+    choreMinutes: minutesOf(d, drain),
   };
 }
 
@@ -224,7 +236,7 @@ function onLossOfPressure(d: DrainDuty): Way {
     parameters: { drain: 'pressure-loss' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: tests,
+    choreMinutes: minutesOf(d, 'pressure-loss'),
   };
 }
 
@@ -246,7 +258,7 @@ function level(d: DrainDuty): Way {
     parameters: { drain: 'level' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: MINUTES.test * WEEKS,
+    choreMinutes: minutesOf(d, 'level'),
   };
 }
 

@@ -1,3 +1,4 @@
+import { DRAIN_WORK } from '../drain/drain-work';
 import type { Drain } from '../equipment/drains';
 import type { Stage } from '../line/plan';
 import type { Task } from './task';
@@ -22,7 +23,7 @@ export const DRAIN_TASKS: readonly Task[] = [
   {
     id: 'M01',
     does: 'Drain the receiver',
-    every: { days: 1, fillings: 1 },
+    every: { days: DRAIN_WORK.M01.days, fillings: 1 },
     cautions: ['C36', 'C20', 'C27'],
     tools: 'Glasses, gloves, a measuring jug',
     steps: [
@@ -35,15 +36,15 @@ export const DRAIN_TASKS: readonly Task[] = [
     accept: 'Within the band that the plan expects.',
     abnormal:
       'Little: it went elsewhere, or the drain is partly blocked. Much: something before it lets its water through. Black: burnt oil. Red: the tank rusts.',
-    minutes: 3,
+    minutes: DRAIN_WORK.M01.minutes,
     source:
       '29 CFR 1910.169 wants a drain at the lowest point, used often (recalled); interval by the water of this line',
-    when: drainIs('manual'),
+    when: drainIs(...DRAIN_WORK.M01.drains),
   },
   {
     id: 'M02',
     does: 'Drain it',
-    every: { days: 1, fillings: 1 },
+    every: { days: DRAIN_WORK.M02.days, fillings: 1 },
     cautions: ['C36', 'C20'],
     tools: 'A measuring jug',
     steps: [
@@ -54,28 +55,28 @@ export const DRAIN_TASKS: readonly Task[] = [
     records: ['amount'],
     accept: 'Within the band that the plan expects.',
     abnormal: 'All of it in the last bowl: the separator before it is dead.',
-    minutes: 2,
+    minutes: DRAIN_WORK.M02.minutes,
     source: 'common practice',
-    when: drainIs('manual'),
+    when: drainIs(...DRAIN_WORK.M02.drains),
   },
   {
     id: 'M03',
     does: 'Try its drain',
-    every: { days: 7 },
+    every: { days: DRAIN_WORK.M03.days },
     cautions: ['C20'],
     tools: 'A bucket',
     steps: ['Press its test button, or lift its pin.', 'See water, then hear it close.', 'Listen whether it leaks by.'],
     records: ['seconds'],
     accept: 'It closes within 2 s of the first air, and does not hiss.',
     abnormal: 'Nothing comes though water is due: blocked. A constant hiss: stuck open.',
-    minutes: 2,
+    minutes: DRAIN_WORK.M03.minutes,
     source: 'common practice',
-    when: drainIs('float', 'timer', 'unloader', 'unloader-start', 'pressure-loss', 'spitter', 'level'),
+    when: drainIs(...DRAIN_WORK.M03.drains),
   },
   {
     id: 'M04',
     does: 'Strip and clean its drain',
-    every: { days: 150 },
+    every: { days: DRAIN_WORK.M04.days },
     isolates: true,
     cautions: ['C07', 'C36'],
     tools: 'Spanner, brush, seal kit',
@@ -83,9 +84,9 @@ export const DRAIN_TASKS: readonly Task[] = [
     records: [],
     accept: 'It passes its weekly try.',
     abnormal: 'Rust: pipe or tank before it. Varnish: oil that was too hot.',
-    minutes: 20,
+    minutes: DRAIN_WORK.M04.minutes,
     source: 'common practice',
-    when: drainIs('float', 'timer', 'unloader', 'unloader-start', 'spitter'),
+    when: drainIs(...DRAIN_WORK.M04.drains),
   },
   {
     id: 'M41',
@@ -107,15 +108,15 @@ export const DRAIN_TASKS: readonly Task[] = [
   {
     id: 'M24',
     does: 'Drain the brine',
-    every: { days: 0.5, fillings: 1 },
+    every: { days: DRAIN_WORK.M24.days, fillings: 1 },
     cautions: ['C25', 'C36'],
     tools: 'Goggles, gloves, a jug',
     steps: ['Open until brine, then air comes.'],
     records: ['amount'],
     accept: 'Heavy brine, some crystals near the end of a charge.',
     abnormal: 'As light as water: drops come with the air.',
-    minutes: 2,
+    minutes: DRAIN_WORK.M24.minutes,
     source: 'common practice',
-    when: drainIs('manual'),
+    when: drainIs(...DRAIN_WORK.M24.drains),
   },
 ];

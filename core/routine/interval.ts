@@ -1,6 +1,7 @@
 import type { Sentence } from '../advice/rule';
 import { dewPointFromVapourPressureC } from '../air/dew-point';
 import { saturationPressurePa } from '../air/saturation';
+import { handDays } from '../drain/drain-work';
 import type { Stage } from '../line/plan';
 import { placeOf } from '../line/survey';
 import { spell } from '../quantity/spell';
@@ -29,9 +30,6 @@ const DROPS_LEAVE = 0.5;
 const OIL_LEAVES = 0.25;
 /** Heated desiccant lasts two to four years where heatless lasts three to five (trade handbook): the middle of each. */
 const HEATED_LASTS = 0.75;
-/** Of the way to its mark a sump may be when somebody comes (estimate). */
-const COME_AT = 0.8;
-const DRY_WEEKLY_KG = 0.05; // a day: “daily unless predicted load < 50 mL/day; then weekly” (handbook of practice)
 const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
 
 /** Dew point of the air that the pump breathes, for the reasons given. */
@@ -91,16 +89,15 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
     const fill = fillDays(facts, stage.id);
     const kg =
       (facts.duties.get(stage.id)?.nowKgPerS ?? 0) * (facts.duties.get(stage.id)?.loadedHoursPerDay ?? 0) * 3600;
-    if (fill !== undefined && fill * COME_AT < (usual ?? Number.POSITIVE_INFINITY)) {
-      const days = Math.max(LEAST_DAYS, fill * every.fillings * COME_AT);
+    const { days, water } = handDays(usual ?? Number.POSITIVE_INFINITY, fill, kg, stage.kind === 'pellet-tower');
+    if (water === 'sooner') {
       triggers.push({ by: 'water', days });
       const dewPointC = intakeDewPointC(facts);
       why.push(
         (say) =>
           `${inWords(days)}, not ${usual === undefined ? 'less' : usual >= 1 ? 'daily' : 'each shift'}: ${dewPointC >= DAMP_C ? `dew point of the intake air ${say(dewPointC, 'temperature')}, ` : ''}its sump holds ${say(facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0, 'drained')}.`,
       );
-    } else if (kg < DRY_WEEKLY_KG && stage.kind !== 'pellet-tower') {
-      const days = Math.min(7, fill === undefined ? 7 : fill * COME_AT);
+    } else if (water === 'rarely') {
       triggers.splice(0, triggers.length, { by: 'water', days });
       why.push((say) => `Only ${say(kg / 1000, 'drained')} a day come here now.`);
     }

@@ -3,7 +3,9 @@ import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { choresOf } from '../cost/chores';
 import { handRoutine } from '../drain/by-hand';
+import { DRAIN_WORK } from '../drain/drain-work';
 import { collectingStages, dutyOf, kgPerDay } from '../drain/duty';
+import { waysToDrain } from '../drain/ways';
 import { kindOf } from '../equipment/index';
 import { airBalance } from '../flow/balance';
 import { pressureAt } from '../flow/moments';
@@ -142,6 +144,19 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
     const compared = choresOf(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
     near(compared / 60 / 12, today, 1e-9);
     expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(choresOfLine(plan).length);
+  });
+
+  test('minutes of a drain in a year: the ways to drain on Water, and the tasks that it brings to Today', () => {
+    const tasks = dueTasks(facts, [], [], '2026-11-25T09:00').filter((t) => t.task.id in DRAIN_WORK);
+    for (const stage of drains) {
+      const duty = dutyOf(plan, section, stage);
+      const own = tasks.filter((t) => t.stage.id === stage.id);
+      const fitted =
+        duty && waysToDrain(duty).find((w) => 'drain' in stage.parameters && w.drain === stage.parameters.drain);
+      const legless = 'legs' in stage.parameters && stage.parameters.legs === 0; // no drain is there yet
+      if (!fitted || legless || own.some((t) => t.interval.pinned)) continue; // a pin is the shop’s own choice
+      near(fitted.choreMinutes, hoursPerMonth(own) * 60 * 12);
+    }
   });
 
   test('life of a charge: the editor, the routine and Charges, of a new one', () => {

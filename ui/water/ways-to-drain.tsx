@@ -113,7 +113,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
         {way.lostKgPerDay > 0
           ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')}, ${say(way.lostKgPerDay * row.duty.m3PerKg, 'volume')} a day · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
           : 'no air lost'}{' '}
-        · {Math.round(way.choreMinutes / 6) / 10} h of chores a year
+        · {Math.round(way.choreMinutes / 6) / 10} h of tasks a year
       </p>
       {!same && way.suits > 0 && (
         <button
