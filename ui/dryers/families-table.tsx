@@ -93,8 +93,9 @@ export function FamiliesTable({
       </div>
       <p className="mt-2 text-[0.85rem] text-quiet">
         Air lost: of what passes on average. A year: energy of dryer and lost air, upkeep, labour and a tenth of the
-        price, in invented money of the right order; ask for prices. Powers and purges are those of practice; a maker’s
-        plate wins. ● fits, ▲ does not.
+        price, in invented money of the right order; ask for prices. Chores: service of the dryer alone; Today adds its
+        daily look and what the line asks for. Powers and purges are those of practice; a maker’s plate wins. ● fits, ▲
+        does not.
       </p>
     </div>
   );
