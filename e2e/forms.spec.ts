@@ -38,6 +38,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
   const writes = writesOf(page);
 
   await page.goto('/');
+  await settled(page);
   const start = page.getByRole('form', { name: 'A line of your own' });
   await fillNonsense(start);
   await expectRefused(start);
@@ -109,6 +110,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
 
 test('the start page: cut-in and cut-out are judged together, and what is refused builds nothing', async ({ page }) => {
   await page.goto('/');
+  await settled(page);
   const writes = writesOf(page);
   await page.getByLabel('Cuts in at').fill('9');
   await expect(page.getByText('Are the two exchanged?')).toHaveCount(2);
