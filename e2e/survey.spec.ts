@@ -31,7 +31,7 @@ test('a survey is typed, kept by itself, and answers live', async ({ page }) => 
   await page.getByLabel('Job', { exact: true }).last().fill('Varnish booth');
   await page.getByLabel('Start from a usual job').last().selectOption('Spray gun, solvent-borne');
   await expect(page.getByLabel('Flow while in use', { exact: true }).last()).toHaveValue('0.3964'); // 14 cfm
-  await expect(page.getByText(/^Together the jobs use/)).toContainText('0.212 m³/min'); // 0.45 · 0.3964 + 0.3 · 0.1133
+  await expect(page.getByText(/^Together the jobs use/)).toContainText('0.381 m³/min'); // 0.45 · 0.3964 · 98.5/82.8 · 278/293 (ISO 8778, to air at 835 hPa and 5 °C) + 0.4 · 0.45
   await expectSaved(page);
   await page.reload();
   await expect(page.getByLabel('Job', { exact: true }).last()).toHaveValue('Varnish booth');
