@@ -127,6 +127,22 @@ test('the start page: cut-in and cut-out are judged together, and what is refuse
   expect(compressor.parameters.cutOutPa).toBeCloseTo(1101325, 0); // what was typed, not what stood there before
 });
 
+test('the start page takes no input before it can keep it', async ({ page }) => {
+  let load = (): void => {};
+  const loads = new Promise<void>((resolve) => {
+    load = resolve;
+  });
+  await page.route('**/*.js*', async (route) => {
+    await loads;
+    await route.continue();
+  });
+  await page.goto('/', { waitUntil: 'commit' });
+  await expect(page.getByLabel('Cuts in at')).toBeDisabled();
+  load();
+  await page.getByLabel('Cuts in at').fill('9');
+  await expect(page.getByText('Are the two exchanged?')).toHaveCount(2);
+});
+
 test.describe('in the United States', () => {
   test.use({ locale: 'en-US' });
   test('the first units are °F, psi, cfm and gal; another set is beside the first field, and typed numbers go along', async ({

@@ -12,6 +12,7 @@ import { verdictOf } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
 import { Field, tied } from '@/ui/forms/field';
+import { Fields } from '@/ui/forms/fields';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { rememberedWho, rememberWho } from '@/ui/keep/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -111,130 +112,137 @@ export function DrainForm({
     <form
       onSubmit={submit}
       noValidate
-      className="grid gap-3 rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16"
+      className="rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16"
       aria-label="Log a drain"
     >
-      <h2>Log a drain</h2>
-      <DrainPointList points={points} entries={entries} pointId={pointId} onPoint={onPoint} />
-      {errors.stageId && (
-        <p role="alert" className="text-brick">
-          {errors.stageId.message}
-        </p>
-      )}
-      <Cautions ids={['C36', 'C20']} />
-      <AmountInput
-        key={`${pointId}.${round}`}
-        error={errors.amountM3 && 'Type how much came out, for example 160.'}
-        onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
-      />
-      <p className="rounded-md bg-water-wash px-3 py-2" aria-live="polite">
-        {expected ? (
-          expected.highKg < 0.0005 ? (
-            'No water is expected here in that time.'
-          ) : (
-            <>
-              Expected{' '}
-              <Why figure={() => explainDrain(plan, v)} className="font-semibold">
-                {drained(expected.lowKg)} to {drained(expected.highKg)}
-              </Why>{' '}
-              in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
-            </>
-          )
-        ) : (
-          'What to expect shows here once the times are in order.'
+      <Fields className="grid gap-3">
+        <h2>Log a drain</h2>
+        <DrainPointList points={points} entries={entries} pointId={pointId} onPoint={onPoint} />
+        {errors.stageId && (
+          <p role="alert" className="text-brick">
+            {errors.stageId.message}
+          </p>
         )}
-      </p>
-      <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
-      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1">
-        <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
-          <input
-            {...tied('drainedAt', errors.drainedAt?.message)}
-            type="datetime-local"
-            className="control"
-            {...form.register('drainedAt')}
-          />
-        </Field>
-        <Field id="sinceAt" label="The time before" error={errors.sinceAt?.message}>
-          <input
-            {...tied('sinceAt', errors.sinceAt?.message)}
-            type="datetime-local"
-            className="control"
-            {...form.register('sinceAt')}
-          />
-        </Field>
-      </div>
-      <Field id="who" label="Who" error={errors.who?.message}>
-        <input
-          {...tied('who', errors.who?.message)}
-          className="control"
-          autoComplete="name"
-          {...form.register('who')}
+        <Cautions ids={['C36', 'C20']} />
+        <AmountInput
+          key={`${pointId}.${round}`}
+          error={errors.amountM3 && 'Type how much came out, for example 160.'}
+          onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
         />
-      </Field>
-      <details>
-        <summary className="cursor-pointer text-quiet">Hours, intake air, note</summary>
-        <div className="mt-2 grid gap-3">
-          <Field
-            id="loadedHours"
-            label="Loaded hours since then, by the meter"
-            error={errors.loadedHours?.message}
-            help="Left empty, the working pattern of the survey counts."
-          >
+        <p className="rounded-md bg-water-wash px-3 py-2" aria-live="polite">
+          {expected ? (
+            expected.highKg < 0.0005 ? (
+              'No water is expected here in that time.'
+            ) : (
+              <>
+                Expected{' '}
+                <Why figure={() => explainDrain(plan, v)} className="font-semibold">
+                  {drained(expected.lowKg)} to {drained(expected.highKg)}
+                </Why>{' '}
+                in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
+              </>
+            )
+          ) : (
+            'What to expect shows here once the times are in order.'
+          )}
+        </p>
+        <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
+        <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1">
+          <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
             <input
-              {...tied('loadedHours', errors.loadedHours?.message)}
+              {...tied('drainedAt', errors.drainedAt?.message)}
+              type="datetime-local"
               className="control"
-              inputMode="decimal"
-              {...form.register('loadedHours', {
-                setValueAs: (t: string | number | null) =>
-                  t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.')),
-              })}
+              {...form.register('drainedAt')}
             />
           </Field>
-          <div className="grid grid-cols-2 items-start gap-3">
-            <Controller
-              control={form.control}
-              name="intakeTemperatureC"
-              render={({ field }) => (
-                <QuantityInput
-                  id="entry-temperature"
-                  label="Intake air"
-                  quantity="temperature"
-                  value={field.value}
-                  min={-45}
-                  max={60}
-                  onCommit={(x) => void field.onChange(x) as undefined}
-                />
-              )}
+          <Field id="sinceAt" label="The time before" error={errors.sinceAt?.message}>
+            <input
+              {...tied('sinceAt', errors.sinceAt?.message)}
+              type="datetime-local"
+              className="control"
+              {...form.register('sinceAt')}
             />
-            <Controller
-              control={form.control}
-              name="intakeRelativeHumidity"
-              render={({ field }) => (
-                <QuantityInput
-                  id="entry-humidity"
-                  label="its humidity"
-                  quantity="share"
-                  value={field.value}
-                  min={0.01}
-                  max={1}
-                  onCommit={(x) => void field.onChange(x) as undefined}
-                />
-              )}
-            />
-          </div>
-          <Field id="note" label="Note" error={errors.note?.message}>
-            <textarea {...tied('note', errors.note?.message)} rows={2} className="control" {...form.register('note')} />
           </Field>
         </div>
-      </details>
-      {sender.message && (
-        <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">
-          {sender.message}
-        </p>
-      )}
-      <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.sending}>
-        {sender.sending ? 'Saving…' : 'Log it'}
-      </button>
+        <Field id="who" label="Who" error={errors.who?.message}>
+          <input
+            {...tied('who', errors.who?.message)}
+            className="control"
+            autoComplete="name"
+            {...form.register('who')}
+          />
+        </Field>
+        <details>
+          <summary className="cursor-pointer text-quiet">Hours, intake air, note</summary>
+          <div className="mt-2 grid gap-3">
+            <Field
+              id="loadedHours"
+              label="Loaded hours since then, by the meter"
+              error={errors.loadedHours?.message}
+              help="Left empty, the working pattern of the survey counts."
+            >
+              <input
+                {...tied('loadedHours', errors.loadedHours?.message)}
+                className="control"
+                inputMode="decimal"
+                {...form.register('loadedHours', {
+                  setValueAs: (t: string | number | null) =>
+                    t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.')),
+                })}
+              />
+            </Field>
+            <div className="grid grid-cols-2 items-start gap-3">
+              <Controller
+                control={form.control}
+                name="intakeTemperatureC"
+                render={({ field }) => (
+                  <QuantityInput
+                    id="entry-temperature"
+                    label="Intake air"
+                    quantity="temperature"
+                    value={field.value}
+                    min={-45}
+                    max={60}
+                    onCommit={(x) => void field.onChange(x) as undefined}
+                  />
+                )}
+              />
+              <Controller
+                control={form.control}
+                name="intakeRelativeHumidity"
+                render={({ field }) => (
+                  <QuantityInput
+                    id="entry-humidity"
+                    label="its humidity"
+                    quantity="share"
+                    value={field.value}
+                    min={0.01}
+                    max={1}
+                    onCommit={(x) => void field.onChange(x) as undefined}
+                  />
+                )}
+              />
+            </div>
+            <Field id="note" label="Note" error={errors.note?.message}>
+              <textarea
+                {...tied('note', errors.note?.message)}
+                rows={2}
+                className="control"
+                {...form.register('note')}
+              />
+            </Field>
+          </div>
+        </details>
+        {sender.message && (
+          <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">
+            {sender.message}
+          </p>
+        )}
+        <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.sending}>
+          {sender.sending ? 'Saving…' : 'Log it'}
+        </button>
+      </Fields>
     </form>
   );
 }

@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form';
 import { type PlanStart, startPlan } from '@/core/line/edit';
 import { METRIC, US_CUSTOMARY } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
+import { Fields } from '@/ui/forms/fields';
 import { QuantityField, TextField } from '@/ui/forms/registered-fields';
 import { useUnits } from '@/ui/units/units';
 import { create, type Refused } from './create-line';
@@ -59,56 +60,58 @@ export function OwnLine() {
   );
   return (
     <form
-      className="grid gap-4 rounded-md border border-hairline bg-card p-4"
+      className="rounded-md border border-hairline bg-card p-4"
       aria-label="A line of your own"
       onSubmit={submit}
       noValidate
     >
-      <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2">
-        <div>
-          <h2>A line of your own</h2>
-          <p className="text-quiet">
-            Change what you know, leave the rest: every number here is a typical one and can be changed later.
-          </p>
+      <Fields className="grid gap-4">
+        <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2">
+          <div>
+            <h2>A line of your own</h2>
+            <p className="text-quiet">
+              Change what you know, leave the rest: every number here is a typical one and can be changed later.
+            </p>
+          </div>
+          <UnitSets />
         </div>
-        <UnitSets />
-      </div>
-      <div className="grid items-start gap-x-4 gap-y-3 sm:grid-cols-2">
-        {text('shop', 'Shop')}
-        {text('lineName', 'Line')}
-        {number('intakeTemperatureC', 'Air at the intake', 'On a warm day: that is when water comes.')}
-        {number('intakeRelativeHumidity', 'its relative humidity')}
-        <Field id="type" label="Compressor">
-          <select {...tied('type', undefined)} className="control" {...form.register('type')}>
-            {Object.entries(COMPRESSOR_TYPES).map(([id, label]) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </Field>
-        {number(
-          'freeAirDeliveryM3PerS',
-          'Free air delivery',
-          'From the plate: what it delivers, not its displacement.',
-        )}
-        {number('cutInPa', 'Cuts in at', undefined, 'cutOutPa')}
-        {number('cutOutPa', 'Cuts out at', undefined, 'cutInPa')}
-        {number('receiverVolumeM3', 'Receiver')}
-      </div>
-      <div className="flex flex-wrap gap-x-6 gap-y-1">
-        {has('aftercooler', 'has an aftercooler and separator')}
-        {has('refrigeratedDryer', 'has a refrigerated dryer')}
-      </div>
-      {refused && <Refusals of={refused} />}
-      <div className="flex flex-wrap items-center gap-4">
-        <button type="submit" className="button button-strong min-h-11 px-5" disabled={isSubmitting}>
-          {isSubmitting ? 'Building…' : 'Build my line'}
-        </button>
-        <span className="text-[0.82rem] text-quiet">
-          Estimates only. Nameplate, manual and local law win. Not for air that anybody breathes.
-        </span>
-      </div>
+        <div className="grid items-start gap-x-4 gap-y-3 sm:grid-cols-2">
+          {text('shop', 'Shop')}
+          {text('lineName', 'Line')}
+          {number('intakeTemperatureC', 'Air at the intake', 'On a warm day: that is when water comes.')}
+          {number('intakeRelativeHumidity', 'its relative humidity')}
+          <Field id="type" label="Compressor">
+            <select {...tied('type', undefined)} className="control" {...form.register('type')}>
+              {Object.entries(COMPRESSOR_TYPES).map(([id, label]) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </Field>
+          {number(
+            'freeAirDeliveryM3PerS',
+            'Free air delivery',
+            'From the plate: what it delivers, not its displacement.',
+          )}
+          {number('cutInPa', 'Cuts in at', undefined, 'cutOutPa')}
+          {number('cutOutPa', 'Cuts out at', undefined, 'cutInPa')}
+          {number('receiverVolumeM3', 'Receiver')}
+        </div>
+        <div className="flex flex-wrap gap-x-6 gap-y-1">
+          {has('aftercooler', 'has an aftercooler and separator')}
+          {has('refrigeratedDryer', 'has a refrigerated dryer')}
+        </div>
+        {refused && <Refusals of={refused} />}
+        <div className="flex flex-wrap items-center gap-4">
+          <button type="submit" className="button button-strong min-h-11 px-5" disabled={isSubmitting}>
+            {isSubmitting ? 'Building…' : 'Build my line'}
+          </button>
+          <span className="text-[0.82rem] text-quiet">
+            Estimates only. Nameplate, manual and local law win. Not for air that anybody breathes.
+          </span>
+        </div>
+      </Fields>
     </form>
   );
 }
