@@ -4,6 +4,7 @@ import { expect, type Locator, type Page, settled, test } from './test';
 /** Fills every field of a form with what it cannot take: words for numbers, nothing for what is needed. */
 async function fillNonsense(form: Locator): Promise<void> {
   const fields = form.locator('input:visible:enabled, textarea:visible:enabled');
+  await fields.first().waitFor();
   for (let i = 0; i < (await fields.count()); i++) {
     const field = fields.nth(i);
     const [type, mode] = await field.evaluate((e: HTMLInputElement) => [e.type, e.inputMode]);

@@ -68,7 +68,7 @@ export class MovingLine {
       const half = (stage.parameters.cutOutPa - stage.parameters.cutInPa) / 2;
       const now = { ...stage.parameters };
       return (air, _, around) => {
-        const pa = Math.max(tank.pressurePa + lossPa, air.pressurePa + 1.5 * half);
+        const pa = Math.max(tank.balancePa + lossPa, air.pressurePa + 1.5 * half);
         now.cutInPa = pa - half;
         now.cutOutPa = pa + half;
         compressor.pass(air, now, around);

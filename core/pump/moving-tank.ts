@@ -53,10 +53,10 @@ export class MovingTank {
   }
 
   /**
-   * The pressure with which vapour and drops are in balance, in the tank and behind it: from cut-in up it is that of the
-   * walk, for wet walls and drops give back between two loads what falls in the next.
+   * The pressure at which vapour condenses, ahead of the tank, in it and behind it: from cut-in up it is that of the walk,
+   * the middle of the band, for wet walls and drops give back between two loads what falls in the next.
    */
-  private get balancePa(): number {
+  get balancePa(): number {
     return this.walkPa * Math.min(1, this.pressurePa / this.cutInPa);
   }
 
