@@ -1,4 +1,5 @@
 import { dailyWaterKg, type PointYear } from '../drain/point-year';
+import { newStage } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { calendarDayOf, spansOf } from '../line/working-time';
@@ -230,6 +231,24 @@ export function dueTasks(
 export const dueTime = (t: DueTask): ShopTime => shopTimeOf(t.dueMs);
 
 /** Hours a month that the routine costs. */
-export function hoursPerMonth(tasks: readonly Pick<DueTask, 'task' | 'interval'>[]): number {
+export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Interval, 'days'> }[]): number {
   return tasks.reduce((sum, { task, interval }) => sum + (task.minutes / 60) * (30.4 / interval.days), 0);
+}
+
+/** The looks of a daily round, which cost what the round costs, whatever dryer stands there. */
+const DAILY_LOOKS = ['M15', 'M21'];
+
+/**
+ * Minutes a month of the service that a kind of stage brings, by the usual days of its tasks: those of the routine, before
+ * a line’s hours, water and weather change them, and without the looks of a daily round.
+ * @example 'twin-tower': 25.5
+ */
+export function usualServiceMinutes(kind: Stage['kind']): number {
+  const stage = newStage(kind, kind);
+  const tasks = serviceOf(stage).flatMap((id) => {
+    const task = DAILY_LOOKS.includes(id) ? undefined : taskById(id);
+    const days = task?.every.days;
+    return task && days !== undefined && (task.when?.(stage) ?? true) ? [{ task, interval: { days } }] : [];
+  });
+  return hoursPerMonth(tasks) * 60;
 }

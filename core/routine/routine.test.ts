@@ -12,7 +12,7 @@ import { shopTimeMs } from '../record/shop-clock';
 import { runWeather, type WeatherRun } from '../season/run-weather';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey } from './due';
+import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey, usualServiceMinutes } from './due';
 import { routineFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
 import { lastDone, routineEvents, signalsOf } from './last-done';
@@ -433,5 +433,10 @@ describe('rounds', () => {
       { task: { minutes: 60 }, interval: { days: 30.4 } },
     ] as never;
     expect(hoursPerMonth(tasks)).toBeCloseTo((3 / 60) * 30.4 + 1, 9);
+  });
+
+  test('service of a twin tower, by hand: dew point yearly, a cycle timed, purge, silencer, beads every four years', () => {
+    const perDay = 60 / 365 + 30 / 90 + 15 / 180 + 25 / 270 + 240 / 1460;
+    expect(usualServiceMinutes('twin-tower')).toBeCloseTo(30.4 * perDay, 9);
   });
 });

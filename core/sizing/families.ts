@@ -1,5 +1,7 @@
 import { SALT_PER_WATER } from '../media/salt';
 import { sizeCartridge, waterLoadKgPerS } from '../media/size-cartridge';
+import { usualServiceMinutes } from '../routine/due';
+import { taskById } from '../routine/tasks';
 import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
 import { HEATED, type Heated, sizeHeated } from './size-heated';
 import { sizeRefrigerated } from './size-refrigerated';
@@ -62,20 +64,8 @@ const COSTS: Record<Family, { first: number; upkeep: number }> = {
   'heat-of-compression-tower': { first: 14_000, upkeep: 700 },
 };
 const YEARS = 10;
-/** Minutes a month at each: cleaning, looking, trying its drain (common practice, estimates). */
-const MINUTES: Record<Family, number> = {
-  'refrigerated-dryer': 14,
-  'cycling-dryer': 14,
-  'bead-cartridge': 0,
-  'pellet-tower': 65,
-  membrane: 3,
-  'twin-tower': 24,
-  'heated-purge-tower': 28,
-  'blower-purge-tower': 32,
-  'split-flow-tower': 28,
-  'heat-of-compression-tower': 28,
-};
-const CHARGE_MINUTES = 15;
+/** Changing or drying a charge of beads, by its task. */
+const CHARGE_MINUTES = taskById('M22')?.minutes ?? 0;
 /** Beads for the comparison: what outlasts four weeks, up to what two people lift. */
 const WEEKS = 4;
 const MOST_BEADS_KG = 20;
@@ -113,7 +103,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
     },
   ): FamilyAnswer => {
     const { more, ...rest } = a;
-    const minutesPerMonth = MINUTES[family] + (more?.minutes ?? 0);
+    const minutesPerMonth = usualServiceMinutes(family) + (more?.minutes ?? 0);
     const airKWh = a.airLost * duty.load * duty.dryAirKgPerS * duty.hoursPerYear * 3600 * KWH_PER_KG_AIR;
     const kWhPerYear = airKWh + (a.powerW / 1000) * duty.hoursPerYear;
     const size = flow / (100 * CFM);

@@ -19,9 +19,10 @@ import { walk } from '../line/walk';
 import { expectDrain } from '../record/expect-drain';
 import { expectReadings } from '../record/expect-reading';
 import type { LoggedEntry } from '../record/log-entry';
-import { choresOfLine, dueTasks, hoursPerMonth } from '../routine/due';
+import { choresOfLine, dueTasks, hoursPerMonth, usualServiceMinutes } from '../routine/due';
 import { fillDays, routineFacts } from '../routine/facts';
 import { beadPlaces, livesOf } from '../season/charge-lives';
+import { FAMILIES } from '../sizing/families';
 import { stageOf } from './reference';
 
 // Pairs of screens that show one quantity: each pair from one function, or by the same rule. What differs by its nature
@@ -144,6 +145,15 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
     const compared = choresOf(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
     near(compared / 60 / 12, today, 1e-9);
     expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(choresOfLine(plan).length);
+  });
+
+  test('minutes of a dryer’s service: Dryers, and Today without the daily look, where the usual days hold', () => {
+    const tasks = dueTasks(facts, [], [], '2026-11-25T09:00');
+    for (const stage of allStages(line).filter((s) => s.kind in FAMILIES)) {
+      const own = tasks.filter((t) => t.stage.id === stage.id && !['M15', 'M21'].includes(t.task.id));
+      if (own.some((t) => t.interval.days !== t.task.every.days)) continue;
+      near(usualServiceMinutes(stage.kind), hoursPerMonth(own) * 60);
+    }
   });
 
   test('minutes of a drain in a year: the ways to drain on Water, and the tasks that it brings to Today', () => {
