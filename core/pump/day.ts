@@ -80,6 +80,7 @@ function tankAtDawn(
     freeAirRatio,
   );
   tank.settle();
+  tank.dropsKg = 0; // they sank overnight
   return tank;
 }
 
@@ -88,8 +89,9 @@ function tankAtDawn(
  * in their turns, the receiver warms and cools, water gathers at the drains and leaves by whatever opens them. Every
  * second in which air moves is a walk of the line at the receiver’s pressure.
  *
- * Taken as simple: free air delivery does not fall with pressure; a cooler is at once as good as in steady running; the
- * heat of compression in the tank itself is left out; what goes which way at a tee is by average demand.
+ * Taken as simple: free air delivery does not fall with pressure; water falls at the middle of the band; a cooler is at
+ * once as good as in steady running; the heat of compression in the tank itself is left out; what goes which way at a tee
+ * is by average demand.
  *
  * @returns `undefined` where the line has no receiver, or its walk does not reach it
  * @source mass and heat balance of the receiver, ideal gas; the rest as in the walk

@@ -1,5 +1,5 @@
 import { compressor, workingPressurePa } from '../equipment/compressor';
-import type { Kind } from '../equipment/kind';
+import type { Kind, Surroundings } from '../equipment/kind';
 import type { Stage } from '../line/plan';
 import type { PreparedLine } from '../line/prepare';
 import type { DrainPoint } from './drain-point';
@@ -85,8 +85,14 @@ export class MovingLine {
         totals.airOutKg += air.dryAirKgPerS;
         totals.waterOutKg += air.vapourKgPerS + air.liquidKgPerS;
       };
+    // What flows out of the tank flows whether a pump is loaded or not.
+    let [given, always]: [Surroundings?, Surroundings?] = [];
     return (air, p, around) => {
-      pass(air, p, around);
+      if (behind && around !== given) {
+        given = around;
+        always = { ...around, loadedShare: 1 };
+      }
+      pass(air, p, always ?? around);
       if (point && air.caughtKgPerS > 0) {
         // What does not fit into the sump goes on with the air.
         const over = point.fill(air.caughtKgPerS, this.second);

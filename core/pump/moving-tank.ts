@@ -8,6 +8,7 @@ import { receiverSurfaceM2 } from '../equipment/receiver';
 import type { AirStream } from '../stream/air-stream';
 
 const CV_DRY_AIR = 719;
+const UNDERSHOOT = 0.95; // so far the pressure falls under cut-in before a pump delivers enough (estimate)
 const WALL_M = 0.004; // of a shop receiver (estimate)
 const STEEL = 7850 * 490; // J/(m³·K): density × specific heat, handbooks
 
@@ -53,11 +54,11 @@ export class MovingTank {
   }
 
   /**
-   * The pressure at which vapour condenses, ahead of the tank, in it and behind it: from cut-in up it is that of the walk,
-   * the middle of the band, for wet walls and drops give back between two loads what falls in the next.
+   * The pressure at which vapour condenses, ahead of the tank, in it and behind it: from about cut-in up that of the walk, the
+   * middle of the band, for wet walls and drops give back between two loads what falls in the next.
    */
   get balancePa(): number {
-    return this.walkPa * Math.min(1, this.pressurePa / this.cutInPa);
+    return this.walkPa * Math.min(1, this.pressurePa / (UNDERSHOOT * this.cutInPa));
   }
 
   /** Hanging in its air, as vapour and drops. */
