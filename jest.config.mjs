@@ -5,6 +5,9 @@ const transform = {
   ],
 };
 
+// A look at a global costs the sandbox some 600 ns; these are looked at millions of times.
+const sandboxInjectedGlobals = ['Math', 'Number', 'Array', 'Object', 'Map', 'Set', 'Float32Array', 'Float64Array'];
+
 /** @type {import('jest').Config} */
 export default {
   projects: [
@@ -12,6 +15,7 @@ export default {
       displayName: 'core',
       testMatch: ['<rootDir>/{core,ui,db}/**/*.test.ts'],
       transform,
+      sandboxInjectedGlobals,
       setupFiles: ['<rootDir>/bin/lib/shift-clock.cjs', '<rootDir>/jest.setup.ts'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
     },
@@ -19,6 +23,7 @@ export default {
       displayName: 'server',
       testMatch: ['<rootDir>/{server,bin}/**/*.test.ts'],
       transform,
+      sandboxInjectedGlobals,
       setupFiles: ['<rootDir>/bin/lib/shift-clock.cjs', '<rootDir>/jest.setup.ts'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
     },
