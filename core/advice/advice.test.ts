@@ -1,4 +1,5 @@
 import { removeStage } from '../line/edit';
+import { judgeOutlets } from '../line/judge-outlet';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { simulateDay } from '../pump/day';
@@ -24,7 +25,7 @@ import {
   working,
 } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { judgeLine, mend, RULES } from './judge-line';
+import { isReady, judgeLine, mend, RULES } from './judge-line';
 import { say } from './rule';
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines
@@ -323,6 +324,11 @@ const CASES: Readonly<Record<string, Case>> = {
     ),
     without('third-regulator'),
   ],
+  A28: [withLine(goodBench, place('cold', 20), standingIn('outlet', 'cold')), place('cold', -2)],
+  A29: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 12 })],
+  A30: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 6 })],
+  A32: [withLine(goodShop, but('outlet', { oilClass: '3' })), but('outlet', { oilClass: '1' })],
+  A33: [withLine(hose, but('hose', { insertBoreM: 0.006 })), but('outlet', { flowM3PerS: 0.08 })],
   A25: [goodShop, but('receiver', { drain: 'manual', sumpM3: 1e-4 })],
   A26: [goodShop, but('outlet', { leastPressurePa: bar(9) })],
   A27: [
@@ -356,6 +362,7 @@ const speaks = (plan: Plan, id: string) =>
     walk(plan),
     RULES.filter((r) => r.id === id),
     dayOf(plan, id),
+    id === 'A30' ? judgeOutlets(plan, walk(plan)) : undefined,
   ).advice;
 const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => inUnits(si, quantity);
 
@@ -402,7 +409,12 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
 });
 
 test.each(Object.entries(GOOD))('%s draws no must and no should', (_, line) => {
-  const { advice, broken } = judgeLine(line());
+  const plan = line();
+  const section = walk(plan);
+  const verdicts = judgeOutlets(plan, section);
+  const judgement = judgeLine(plan, section, RULES, [], verdicts);
+  const { advice, broken } = judgement;
+  expect(isReady(judgement, section, verdicts)).toBe(true);
   expect(broken).toEqual([]);
   expect(
     advice.filter((a) => a.rule.grade !== 'note').map((a) => `${a.rule.id} ${say(a.finding.what, units)}`),

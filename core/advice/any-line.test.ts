@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { KINDS, type KindName } from '../equipment/index';
 import { insertStage, newStage } from '../line/edit';
+import { inAll, judgeOutlets } from '../line/judge-outlet';
 import { type Plan, planSchema } from '../line/plan';
 import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
 import { all, branch, but, goodShop, place, site, standingIn, working } from '../test/good-lines';
 import { holdAgainst } from './hold-against';
-import { isReady, judgeLine, mend, mendAll } from './judge-line';
+import { isReady, judgeLine, mend, mendAll, RULES } from './judge-line';
 import { say } from './rule';
 import { disputesOf } from './schools';
 
@@ -86,9 +87,27 @@ test('doing all first remedies never makes a danger of a line that had none, and
         .map((a) => a.key);
       const mended = mendAll(plan, new Set(keys), () => `new-${n++}`).plan;
       if (dangers(plan) === 0) expect(dangers(mended)).toBe(0);
-      if (dangers(plan) > 0) expect(isReady(judgeLine(plan), walk(plan))).toBe(false);
+      if (dangers(plan) > 0) expect(isReady(judgeLine(plan), walk(plan), judgeOutlets(plan, walk(plan)))).toBe(false);
     }),
     { numRuns: 60 },
+  );
+});
+
+test('ready is a line on which every job is met and nothing is a must; of a job that is not met the advice speaks', () => {
+  fc.assert(
+    fc.property(anyLine, (plan) => {
+      const section = walk(plan);
+      const verdicts = judgeOutlets(plan, section);
+      const judgement = judgeLine(plan, section, RULES, [], verdicts);
+      const grave = judgement.advice.filter((a) => a.rule.grade !== 'note');
+      const unmet = [...verdicts.values()].filter((v) => inAll(v) !== 'meets');
+      for (const { stageId } of unmet)
+        if (!grave.some((a) => a.finding.stageIds.includes(stageId)))
+          throw new Error(`nothing is said of ${stageId}: ${JSON.stringify(verdicts.get(stageId))}`);
+      const sound = unmet.length === 0 && section.problems.length === 0 && judgement.broken.length === 0;
+      expect(isReady(judgement, section, verdicts)).toBe(sound && !grave.some((a) => a.rule.grade === 'must'));
+    }),
+    { numRuns: 200 },
   );
 });
 

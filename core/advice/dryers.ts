@@ -1,9 +1,12 @@
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import { CHILLED, DRYERS, INERT, is } from '../equipment/groups';
+import { refrigeratedCapacity } from '../equipment/refrigerated-capacity';
 import type { Stage } from '../line/plan';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { LineFacts, StageOf } from './line-facts';
+import { put } from './mend';
+import type { Remedy } from './rule';
 
 const WORKING_PA = 8e5;
 
@@ -29,6 +32,14 @@ export function neededDewPointC(line: LineFacts, s: StageOf<'outlet'>): number |
   }
 }
 
+export const CHILLED_LEAST_C = 1.7; // 35 °F (common practice)
+
+/** The driest that a kind of dryer makes air. */
+export function abilityC(s: Pick<Stage, 'kind'>): number {
+  if (is(CHILLED, s.kind) || s.kind === 'high-inlet-dryer') return CHILLED_LEAST_C;
+  return s.kind === 'pellet-tower' ? Infinity : -70;
+}
+
 export const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
   line.downstream(s).filter((d): d is StageOf<'outlet'> => d.kind === 'outlet');
 
@@ -43,6 +54,23 @@ const PURGE = 0.15; // of the rated flow, heatless (handbook of practice)
 const RATED_AT_PA = 801_325;
 
 const ROOM_FOR_MORE = 1.25;
+
+const USUAL_DEW_POINT_C = 10 / 3; // 38 °F
+
+/** A refrigerated dryer by its rating for what passes a stage, before the regulator that serves it. */
+export function chilled(line: LineFacts, s: Stage, needsC: number): Remedy {
+  const regulator = line.upstream(s).find((u) => u.kind === 'regulator' && line.runOf(u) === line.runOf(s));
+  const before = regulator ?? s;
+  const comes = line.inlet(before);
+  const gaugePa = (comes?.pressurePa ?? RATED_AT_PA) - line.around.atmosphericPa;
+  const can = refrigeratedCapacity(comes?.temperatureC ?? line.roomC(before), gaugePa, line.roomC(before));
+  const ratedFlowM3PerS = Math.min(1, Math.max(1e-4, (ROOM_FOR_MORE * (comes ? line.flow(comes) : 0)) / can));
+  const pressureDewPointC = Math.max(CHILLED_LEAST_C, Math.min(USUAL_DEW_POINT_C, needsC - 1));
+  return put('Put a refrigerated dryer before it', 'before', before, [
+    'refrigerated-dryer',
+    { method: 'rated', ratedFlowM3PerS, pressureDewPointC },
+  ]);
+}
 
 /** A twin tower for what passes a stage, with its filters, set for the pressure that arrives there. */
 export function tower(line: LineFacts, s: Stage) {

@@ -2,25 +2,17 @@ import { CHILLED, DRYERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { setPlace } from '../line/edit';
 import type { Stage } from '../line/plan';
-import { both, dryersBefore, neededDewPointC, tower } from './dryers';
+import { abilityC, both, CHILLED_LEAST_C, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
 import type { LineFacts } from './line-facts';
 import { at, put, refit } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade unless a standard is named.
-const CHILLED_LEAST_C = 1.7; // 35 °F
-
 const ROOM_LEAST_C = 4.4; // 40 °F
 
 const ROOM_MOST_C = 43.3; // 110 °F
 
 const SPARE_K = 10; // 18 °F below the coldest pipe (ISA-7.0.01 for instrument air, recalled)
-
-/** The driest that a kind of dryer makes air. */
-function abilityC(s: Stage): number {
-  if (is(CHILLED, s.kind) || s.kind === 'high-inlet-dryer') return CHILLED_LEAST_C;
-  return s.kind === 'pellet-tower' ? Infinity : -70;
-}
 
 const TOWER = 'a −40 °C twin tower with its filters';
 
@@ -95,10 +87,7 @@ export const DRYING_NEED: readonly Rule[] = [
             (say) => `Nothing dries the air for ${s.name}: it needs ${say(needs, 'temperature')} pressure dew point.`,
             (say) => `It gets ${say(gets, 'temperature')}. Cooling and filters take out drops, not vapour.`,
             needs >= CHILLED_LEAST_C
-              ? put('Put a refrigerated dryer before it', 'before', s, [
-                  'refrigerated-dryer',
-                  { pressureDewPointC: Math.min(3, needs - 1) },
-                ])
+              ? chilled(line, s, needs)
               : put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
           ),
         ];

@@ -1,4 +1,5 @@
 import { removeStage } from '../line/edit';
+import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import { all, but, goodPlant, goodShop, site, without } from '../test/good-lines';
 import { type Advice, isReady, judgeLine, mend, mendAll, RULES, setAside, withoutAside } from './judge-line';
@@ -11,6 +12,9 @@ const find = (plan: ReturnType<typeof goodShop>, id: string): Advice => {
   if (!found) throw new Error(`${id} is silent`);
   return found;
 };
+
+const ready = (plan: ReturnType<typeof goodShop>): boolean =>
+  isReady(judgeLine(plan), walk(plan), judgeOutlets(plan, walk(plan)));
 
 describe('setting advice aside', () => {
   const noisy = all(goodShop(), but('coalescing-filter', { pressureLossPa: 7e4, cleanLossPa: 8e3 }));
@@ -25,12 +29,12 @@ describe('setting advice aside', () => {
 
   test('a must that was set aside does not keep a line from being ready; a danger cannot be set aside', () => {
     const faulty = all(goodShop(), but('coalescing-filter', { drain: 'none' }));
-    expect(isReady(judgeLine(faulty), walk(faulty))).toBe(false);
+    expect(ready(faulty)).toBe(false);
     const told = setAside(faulty, find(faulty, 'O04'), 'emptied by hand each hour');
-    expect(isReady(judgeLine(told), walk(told))).toBe(true);
+    expect(ready(told)).toBe(true);
     const danger = site({ breathed: 'yes' })(goodShop());
     expect(setAside(danger, find(danger, 'S07'), 'it is fine')).toBe(danger);
-    expect(isReady(judgeLine(danger), walk(danger))).toBe(false);
+    expect(ready(danger)).toBe(false);
     // Nor by a plan file that says so.
     const forged = { ...danger, setAside: [{ rule: 'S07', stageIds: [], reason: 'forged', restsOn: '' }] };
     expect(find(forged, 'S07').setAside).toBeUndefined();
@@ -49,7 +53,7 @@ test('a rule that breaks is named, the others speak, and the line is not ready',
   const judgement = judgeLine(plan, walk(plan), [breaks, ...RULES]);
   expect(judgement.broken).toEqual([{ ruleId: 'X', message: 'on purpose' }]);
   expect(judgement.advice.map((a) => a.rule.id)).toContain('A17');
-  expect(isReady(judgement, walk(plan))).toBe(false);
+  expect(isReady(judgement, walk(plan), judgeOutlets(plan, walk(plan)))).toBe(false);
 });
 
 describe('a remedy on a line that has changed meanwhile', () => {

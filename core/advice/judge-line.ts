@@ -1,9 +1,11 @@
+import { inAll, type OutletJudgement } from '../line/judge-outlet';
 import type { Plan, SetAside } from '../line/plan';
 import { stageById } from '../line/runs';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
 import { say as inUnits } from '../quantity/format';
+import { AT_THE_JOB } from './at-the-job';
 import { CATCHING } from './catching';
 import { CONDENSATE } from './condensate';
 import { COOLING } from './cooling';
@@ -37,6 +39,7 @@ export const RULES: readonly Rule[] = [
   ...OIL_AND_CARE,
   ...DRYING_DUTY,
   ...DRYING_NEED,
+  ...AT_THE_JOB,
   ...DRAINS,
   ...CONDENSATE,
   ...PIPEWORK,
@@ -82,6 +85,7 @@ const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
  * @param rules left out, all of them
  * @param day what was seen in the pump’s day; left out, the rules on it are silent; those on starts and load reckon with the
  *   pump’s cycle at its average demand in either case, so that what is set aside stays so on every screen
+ * @param verdicts on the outlets, with their uncertainty; left out, what is open there is not spoken of
  * @source each rule’s own
  */
 export function judgeLine(
@@ -89,8 +93,9 @@ export function judgeLine(
   section: Section = walk(plan),
   rules: readonly Rule[] = RULES,
   day: readonly DayRemark[] = [],
+  verdicts?: ReadonlyMap<string, OutletJudgement>,
 ): LineJudgement {
-  const line = new LineFacts(plan, section, day);
+  const line = new LineFacts(plan, section, day, verdicts);
   const advice: Advice[] = [];
   const broken: Broken[] = [];
   for (const rule of rules) {
@@ -113,11 +118,19 @@ export function judgeLine(
   return { advice: advice.toSorted((a, b) => rank(a) - rank(b)), broken };
 }
 
-/** Whether a line may be called ready: no danger stands on it, nothing that it must have is missing, and the walk goes through. */
-export function isReady({ advice, broken }: LineJudgement, section: Section): boolean {
+/**
+ * Whether a line may be called ready: no danger stands on it, nothing that it must have is missing, the walk goes through, and
+ * every job gets what it asks for even at the worse edge of the uncertainty.
+ */
+export function isReady(
+  { advice, broken }: LineJudgement,
+  section: Section,
+  verdicts: ReadonlyMap<string, OutletJudgement>,
+): boolean {
   return (
     broken.length === 0 &&
     section.problems.length === 0 &&
+    [...verdicts.values()].every((v) => inAll(v) === 'meets') &&
     !advice.some((a) => a.rule.grade === 'must' && a.setAside === undefined)
   );
 }

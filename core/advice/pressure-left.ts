@@ -1,5 +1,6 @@
 import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
+import { GAUGE_TELLS_PA } from '../line/judge-outlet';
 import type { Stage } from '../line/plan';
 import type { LineFacts, StageOf } from './line-facts';
 import { at, carry, put, refit, set } from './mend';
@@ -79,7 +80,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
       line.of('outlet').flatMap((o) => {
         const gets = arrives(line, o);
         const needs = o.parameters.leastPressurePa;
-        if (gets === undefined || gets >= needs) return [];
+        if (gets === undefined || gets >= needs - GAUGE_TELLS_PA) return [];
         const moment = line.moments.get(o.id);
         const losses = line.losses(o);
         const regulator = line.upstream(o).find((s) => s.kind === 'regulator') as StageOf<'regulator'> | undefined;

@@ -44,7 +44,7 @@ const shop = (s: Shop, stages: Stage[], ...edits: Edit[]): Plan =>
 const measured = (kind: 'aftercooler' | 'receiver', f: number, more: object = {}): Stage =>
   stageOf(kind, { method: 'measured', outletTemperatureC: c(f), ...more });
 const said = (plan: Plan): string[] => judgeLine(plan).advice.map((a) => a.rule.id);
-const ready = (plan: Plan): boolean => isReady(judgeLine(plan), walk(plan));
+const ready = (plan: Plan): boolean => isReady(judgeLine(plan), walk(plan), judgeOutlets(plan, walk(plan)));
 const cyclone = stageOf('separator', { drain: 'float' });
 
 test('a cabinet shop that asks for “<3 %” and does not say where: not ready until it is asked', () => {

@@ -4,7 +4,7 @@ import { choiceField, defineKind } from './kind';
 import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
 
 // Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
-const CLASS = { '1': 2, '5': 3 } as const;
+const CLASS = { '1': 2, '5': 3, '0.01': 1 } as const;
 
 /** Holds back dust from beads, towers and pipe. Wet, it only lets the water creep through. */
 export const particulateFilter = defineKind({
@@ -18,7 +18,7 @@ export const particulateFilter = defineKind({
   service: ['M13'],
   cautions: ['C07', 'C24'],
   parameters: z.strictObject({
-    element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm' } }),
+    element: choiceField({ label: 'Element', options: { '1': '1 µm', '5': '5 µm', '0.01': '0.01 µm' } }),
     ...elementFields(5e3, 5e3), // 0.5–1 psi new
     ...ratingFields(66),
     ...plateFlow(),

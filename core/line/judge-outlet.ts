@@ -58,6 +58,9 @@ export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
 /** A dry margin that no thermometer could tell from none, K. */
 export const CLOSED_K = 0.05;
 
+/** What a shop gauge cannot tell apart, 1 psi (common practice): a pressure missed by less is not missed. */
+export const GAUGE_TELLS_PA = 6895;
+
 interface Criterion {
   readonly quantity: QuantityName;
   readonly limit: number;
@@ -198,7 +201,7 @@ function atWorst(
   return {
     needsPa,
     getsPa,
-    enough: getsPa >= needsPa,
+    enough: getsPa >= needsPa - GAUGE_TELLS_PA,
     losses: moment ? lossesTo(line, stage.id, moment) : [],
     ...(stopped && { stopped }),
     ...(needsPa > cutInPa && { beyondPump: true as const }),

@@ -4,7 +4,8 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { isReady } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
-import { adviceOf } from '@/ui/plan/advice-of';
+import type { OutletJudgement } from '@/core/line/judge-outlet';
+import { adviceOf, openAdviceOf } from '@/ui/plan/advice-of';
 import { useLivePlan, usePlan } from '@/ui/plan/plan-provider';
 import { useAfterPaint } from '@/ui/plan/use-after-paint';
 import { useUnits } from '@/ui/units/units';
@@ -14,19 +15,27 @@ import { gradeOf, MARKS } from './grade-mark';
 const MOST_SHOWN = 5;
 
 /** Beside the line: the gravest of what is to be said, each at its stage. */
-export const AdviceBeside = memo(function AdviceBeside({ onSelect }: { onSelect: (stageId: string) => void }) {
+export const AdviceBeside = memo(function AdviceBeside({
+  verdicts,
+  onSelect,
+}: {
+  verdicts: ReadonlyMap<string, OutletJudgement>;
+  onSelect: (stageId: string) => void;
+}) {
   const { planId } = usePlan();
   // In the same picture as the lanes, unless judging takes so long here that they would wait for it.
   const { plan, section } = useAfterPaint(useLivePlan());
   const { say } = useUnits();
   const judgement = adviceOf(plan);
-  const standing = judgement.advice.filter((a) => a.setAside === undefined);
+  const standing = [...judgement.advice, ...openAdviceOf(plan, verdicts)].filter((a) => a.setAside === undefined);
   const grave = standing.filter((a) => a.rule.grade !== 'note');
   const rest = standing.length - Math.min(grave.length, MOST_SHOWN);
   return (
     <section aria-label="Advice" className="mb-4">
       <h2 className="eyebrow mb-1.5">Advice</h2>
-      {isReady(judgement, section) && grave.length === 0 && <p className="text-water">● Nothing stands against it.</p>}
+      {isReady(judgement, section, verdicts) && grave.length === 0 && (
+        <p className="text-water">● Nothing stands against it.</p>
+      )}
       <ul>
         {grave.slice(0, MOST_SHOWN).map((a) => {
           const { sign, word, tone } = MARKS[gradeOf(a)];

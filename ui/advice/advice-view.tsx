@@ -4,8 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { type Advice, isReady, judgeLine, mendAll, RULES } from '@/core/advice/judge-line';
-import { adviceOf } from '@/ui/plan/advice-of';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useJudgements } from '@/ui/plan/use-judgements';
 import { usePumpDay } from '@/ui/pump-day/use-pump-day';
 import { AdviceItem } from './advice-item';
 import { type Grade, gradeOf } from './grade-mark';
@@ -25,10 +25,11 @@ export function AdviceView() {
   const [told, tell] = useState<string>();
   // The played day follows a moment behind.
   const day = usePumpDay(plan).answer?.remarks;
-  const judgement = useMemo(() => (day ? judgeLine(plan, section, RULES, day) : adviceOf(plan)), [plan, section, day]);
+  const verdicts = useJudgements();
+  const judgement = useMemo(() => judgeLine(plan, section, RULES, day, verdicts), [plan, section, day, verdicts]);
   const standing = judgement.advice.filter((a) => a.setAside === undefined);
   const aside = judgement.advice.filter((a) => a.setAside !== undefined);
-  const ready = isReady(judgement, section);
+  const ready = isReady(judgement, section, verdicts);
   const mendable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0);
   const show = (stageId: string): void => router.push(`/lines/${planId}/line?stage=${stageId}`);
   const doAll = (): void => {

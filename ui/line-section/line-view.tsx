@@ -14,6 +14,7 @@ import { settleHours } from '@/core/record/unit-hours';
 import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { AfterPaint, useIsToday, usePlan } from '@/ui/plan/plan-provider';
+import { useJudgements } from '@/ui/plan/use-judgements';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
@@ -29,7 +30,6 @@ import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
 import { UnitEditor } from './unit-editor';
-import { useJudgements } from './use-judgements';
 import { useLineKeys } from './use-line-keys';
 
 /** The long section of the line and of its branches, the outlets, and the selected stage or branch below. */
@@ -211,7 +211,7 @@ const View = memo(function View() {
           {!editsInPlace && editor}
         </div>
         <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
-          <AdviceBeside onSelect={select} />
+          <AdviceBeside verdicts={judgements} onSelect={select} />
           <h2 className="eyebrow mb-2">Air delivered</h2>
           <OutletList judgements={judgements} selected={selected?.id} onSelect={select} />
         </div>

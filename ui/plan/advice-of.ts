@@ -1,4 +1,6 @@
-import { judgeLine, type LineJudgement } from '@/core/advice/judge-line';
+import { OPEN } from '@/core/advice/at-the-job';
+import { type Advice, judgeLine, type LineJudgement } from '@/core/advice/judge-line';
+import type { OutletJudgement } from '@/core/line/judge-outlet';
 import type { Plan } from '@/core/line/plan';
 import { sectionOf } from './section-of';
 
@@ -14,6 +16,10 @@ export function adviceOf(plan: Plan): LineJudgement {
   for (const fault of judgement.broken) tell(fault);
   return judgement;
 }
+
+/** What stays open at the jobs, by verdicts that may be a moment behind the plan. */
+export const openAdviceOf = (plan: Plan, verdicts: ReadonlyMap<string, OutletJudgement>): readonly Advice[] =>
+  judgeLine(plan, sectionOf(plan), [OPEN], [], verdicts).advice;
 
 function tell(fault: LineJudgement['broken'][number]): void {
   const text = JSON.stringify(fault);

@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { judgeOutlets, type OutletJudgement } from '@/core/line/judge-outlet';
-import { usePlan } from '@/ui/plan/plan-provider';
-import { useWorker } from '@/ui/plan/use-worker';
 import type { JudgeAnswer } from '@/workers/judge.worker';
+import { usePlan } from './plan-provider';
+import { useWorker } from './use-worker';
 
 const start = (): Worker => new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), { type: 'module' });
 

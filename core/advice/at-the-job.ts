@@ -1,0 +1,240 @@
+import { DESICCANT, DRYERS, is } from '../equipment/groups';
+import { CLOSED_K, inAll, isWet, outletCriteria } from '../line/judge-outlet';
+import { walk } from '../line/walk';
+import { isAsClean } from '../purity/grade-line';
+import { coolAtPump } from './cool-first';
+import { abilityC, both, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
+import { LineFacts, type StageOf } from './line-facts';
+import { at, put, refit, set, type Values } from './mend';
+import type { Remedy, Rule } from './rule';
+
+type Outlet = StageOf<'outlet'>;
+type Fails = (line: LineFacts, outlet: Outlet) => boolean;
+
+/** Whether drops arrive, or the air is wetter than a job asks for: at the value, whatever its uncertainty. */
+export const isTooWet: Fails = (line, s) => {
+  const station = line.at(s);
+  if (!station) return false;
+  const around = { ...line.around, roomTemperatureC: line.roomC(s) };
+  if (s.parameters.need !== 'no-liquid' && isWet(station, around)) return true;
+  const [asked, other] = outletCriteria(s);
+  const spare = s.parameters.need === 'no-liquid' ? CLOSED_K : 0;
+  const over = (c: typeof asked): boolean => c.read(station, around) > c.limit + spare;
+  return station.liquidKgPerS > 0 || (over(asked) && (!other || over(other)));
+};
+
+const isDirty: Fails = (line, s) => {
+  const grade = line.grades.get(s.id);
+  const { particleClass, oilClass } = s.parameters;
+  return !!grade && !(isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass));
+};
+
+/** Of some remedies those after which a job gets what it failed on, tried on the line. */
+function curing(line: LineFacts, s: Outlet, fails: Fails, remedies: readonly (Remedy | undefined)[]): Remedy[] {
+  let made = 0;
+  return remedies.filter((r): r is Remedy => {
+    if (!r) return false;
+    const plan = r.edit(line.entered, () => `tried-${made++}`);
+    const after = new LineFacts(plan, walk(plan));
+    const there = after.stage(s.id);
+    return there?.kind === 'outlet' && after.at(there) !== undefined && !fails(after, there);
+  });
+}
+
+const NO_FIX =
+  ' Nothing that this program can try here cures it: ask the maker of what the job needs, and of the dryer.';
+
+/** What the dryers before a job can be set or made to do, the least change first. */
+function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Remedy | undefined)[] {
+  return [...dryersBefore(line, s), ...line.upstream(s).filter((u) => u.kind === 'home-made-housing')].flatMap((d) => {
+    const load = line.load(d) ?? 1;
+    const p = d.parameters as { ratedFlowM3PerS?: number };
+    const larger = Math.min(2, (p.ratedFlowM3PerS ?? 0) * Math.max(1.1 * load, 1.5));
+    if (d.kind === 'refrigerated-dryer' || d.kind === 'cycling-dryer' || d.kind === 'high-inlet-dryer') {
+      const pressureDewPointC = Math.min(d.parameters.pressureDewPointC, Math.max(abilityC(d), needsC - 4));
+      const values: Values = d.kind === 'refrigerated-dryer' ? { method: 'rated' } : {};
+      return [
+        set(`Take a larger one for ${d.name}`, d, { ...values, ratedFlowM3PerS: larger }),
+        set(`Take one of a lower dew point for ${d.name}`, d, {
+          ...values,
+          ratedFlowM3PerS: larger,
+          pressureDewPointC,
+        }),
+      ];
+    }
+    if (d.kind === 'bead-cartridge')
+      return [
+        set(`Put a new charge into ${d.name}`, d, { spentShare: 0, charge: 'new' }),
+        set(`Take a larger one for ${d.name}, newly charged`, d, {
+          spentShare: 0,
+          charge: 'new',
+          massKg: Math.min(500, 3 * d.parameters.massKg),
+          ratedFlowM3PerS: larger,
+        }),
+      ];
+    if (d.kind === 'home-made-housing') return [];
+    return p.ratedFlowM3PerS === undefined
+      ? []
+      : [
+          refit(`Take a larger one for ${d.name}`, d, {
+            ...d.parameters,
+            ratedFlowM3PerS: larger,
+            ...('purgeM3PerS' in d.parameters && {
+              purgeM3PerS: (d.parameters.purgeM3PerS * larger) / p.ratedFlowM3PerS,
+            }),
+          }),
+        ];
+  });
+}
+
+/** A verdict that the uncertainty of the inputs leaves open; the only rule here that needs the verdicts. */
+export const OPEN: Rule = {
+  id: 'A30',
+  grade: 'should',
+  when: 'a job of which the uncertain inputs leave open whether it gets what it asks for',
+  mend: 'Take the reading that it hangs on, and enter it as measured.',
+  source: 'computed: the figure over the range of its inputs',
+  finds: (line) =>
+    line.of('outlet').flatMap((s) => {
+      const verdict = line.verdicts.get(s.id);
+      if (!verdict || inAll(verdict) !== 'open' || isTooWet(line, s) || isDirty(line, s)) return [];
+      const { low, high, limit, quantity, note } = verdict;
+      return [
+        at(
+          s,
+          `Whether ${s.name} gets what it needs is open: ${note ?? 'read its dew point.'}`,
+          (say) =>
+            `It gets ${say(low, quantity)} to ${say(high, quantity)}, and may get ${say(limit, quantity)} at most.`,
+        ),
+      ];
+    }),
+};
+
+/** That every job gets what it asks for, whatever the other rules say of the way to it. */
+export const AT_THE_JOB: readonly Rule[] = [
+  {
+    id: 'A28',
+    grade: 'must',
+    when: 'drops at a job, or a dew point above the room where its hose and tool are',
+    mend: 'Cool and drain first; then a dryer, or a last trap at the tool.',
+    source: 'computed from this line',
+    finds: (line) =>
+      line.of('outlet').flatMap((s) => {
+        const station = line.at(s);
+        const needs = neededDewPointC(line, s);
+        // A dew point that is missed is told by the rules on dryers.
+        if (!station || !isTooWet(line, s) || (needs !== undefined && station.pressureDewPointC > needs)) return [];
+        const drops = station.liquidKgPerS > 0;
+        const roomC = line.roomC(s);
+        const cures = curing(line, s, isTooWet, [
+          put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
+          line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
+            ? coolAtPump(line, s)
+            : undefined,
+          ...betterDryers(line, s, roomC - 1),
+          chilled(line, s, roomC - 4),
+          put('Put a −40 °C twin tower with its filters before it', 'before', s, ...tower(line, s)),
+        ]);
+        return [
+          at(
+            s,
+            drops
+              ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
+              : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
+            (say) =>
+              `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${cures.length === 0 ? NO_FIX : ''}`,
+            ...cures,
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A29',
+    grade: 'must',
+    when: 'a dew point that the dryers on the way could make, and do not',
+    mend: 'A dryer that is large enough, a new charge, or a lower setting.',
+    source: 'computed from this line',
+    finds: (line) =>
+      line.of('outlet').flatMap((s) => {
+        const needs = neededDewPointC(line, s);
+        const gets = line.at(s)?.pressureDewPointC;
+        if (needs === undefined || gets === undefined || gets <= needs || !isTooWet(line, s)) return [];
+        const dryers = line
+          .upstream(s)
+          .filter((u) => is(DRYERS, u.kind) || u.kind === 'home-made-housing' || u.kind === 'measured-stage');
+        const [best] = dryers.toSorted((a, b) => abilityC(a) - abilityC(b));
+        if (!best || abilityC(best) > needs) return [];
+        const load = line.load(best);
+        const cures = curing(line, s, isTooWet, [
+          ...betterDryers(line, s, needs),
+          needs >= abilityC({ kind: 'refrigerated-dryer' }) ? chilled(line, s, needs) : undefined,
+          put('Put a −40 °C twin tower with its filters before it', 'before', s, ...tower(line, s)),
+        ]);
+        return [
+          at(
+            [s, best],
+            (say) =>
+              `${s.name} gets ${say(gets, 'temperature')} and needs ${say(needs, 'temperature')}: ${best.name} could make that, and does not.`,
+            (say) =>
+              `${load !== undefined && load > 1 ? `It is asked for ${say(load, 'share')} of what it can do here.` : is(DESICCANT, best.kind) ? 'It is spent, too small, or what comes is too warm or too wet.' : 'It is too small for this air, or set too high.'}${cures.length === 0 ? NO_FIX : ''}`,
+            ...cures,
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A32',
+    grade: 'must',
+    when: 'oil or particles above the class that a job asks for',
+    mend: 'Coalescers of 1 µm and 0.01 µm; carbon for oil vapour; a dust filter behind carbon and beads.',
+    source: 'ISO 8573-1 classes, recalled; what filters pass is typical of makers’ sheets',
+    finds: (line) =>
+      line.of('outlet').flatMap((s) => {
+        const grade = line.grades.get(s.id);
+        if (!grade || !isDirty(line, s)) return [];
+        const { particleClass, oilClass } = s.parameters;
+        const oil = !isAsClean(grade.oil, oilClass);
+        const dust = ['particulate-filter', { element: '0.01' }] as const;
+        const last = ['carbon-filter', 'particulate-filter', 'coalescing-filter'].includes(line.before(s)?.kind ?? '');
+        const cures = curing(line, s, isDirty, [
+          put('Put a dust filter before it', 'before', s, ['particulate-filter']),
+          put('Put a 0.01 µm dust filter before it', 'before', s, dust),
+          last
+            ? undefined
+            : put('Put a 0.01 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'fine' }]),
+          put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+          put('Put carbon and a dust filter before it', 'before', s, ['carbon-filter'], dust),
+          put('Put coalescers, carbon and a dust filter before it', 'before', s, ...both, ['carbon-filter'], dust),
+        ]);
+        return [
+          at(
+            s,
+            oil
+              ? `${s.name} asks for oil class ${oilClass}, and gets ${grade.oil}.`
+              : `${s.name} asks for particle class ${particleClass}, and gets ${grade.particle}.`,
+            `${oil ? grade.dirt.oilWhy : grade.dirt.particleWhy}.${cures.length === 0 ? NO_FIX : ''}`.replace(
+              /^./,
+              (first) => first.toUpperCase(),
+            ),
+            ...cures.slice(0, 2),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A33',
+    grade: 'must',
+    when: 'a job that no air reaches while all blow that can',
+    mend: 'A wider part where the air chokes, or less at once.',
+    source: 'computed from this line at its worst moment',
+    finds: (line) =>
+      line.of('outlet').flatMap((s) => {
+        const moment = line.moments.get(s.id);
+        const problem = moment?.section.at(s.id) ? undefined : moment?.section.problem;
+        return line.at(s) && problem
+          ? [at(s, `No air is left for ${s.name} while all blow that can.`, problem.message)]
+          : [];
+      }),
+  },
+  OPEN,
+];
