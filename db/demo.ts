@@ -87,8 +87,16 @@ export function demoPlan(): Plan {
         'refrigerated-dryer',
         DEMO_STAGES.dryer,
         'Chilled dryer',
-        { pressureDewPointC: 3, drainEveryS: 5400, drainOpenS: 8, sumpM3: 1.2e-4, drainPower: 'yes' },
-        { pressureDewPointC: 'nameplate' },
+        {
+          method: 'rated',
+          ratedFlowM3PerS: 0.014,
+          pressureDewPointC: 3,
+          drainEveryS: 5400,
+          drainOpenS: 8,
+          sumpM3: 1.2e-4,
+          drainPower: 'yes',
+        },
+        { pressureDewPointC: 'nameplate', ratedFlowM3PerS: 'nameplate' },
       ),
       stage('regulator', 'regulator', 'Loft regulator', { setPressurePa: BAR_G(6.5) }),
       stage('outlet', 'pallets', 'Pallet-valve bench', {

@@ -328,6 +328,10 @@ const CASES: Readonly<Record<string, Case>> = {
   A29: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 12 })],
   A30: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 6 })],
   A32: [withLine(goodShop, but('outlet', { oilClass: '3' })), but('outlet', { oilClass: '1' })],
+  A34: [
+    withLine(goodShop, but('refrigerated-dryer', { method: 'dew-point', readAtM3PerS: 0.01, readInRoomC: 24 })),
+    but('refrigerated-dryer', { readAtM3PerS: 0.006 }),
+  ],
   A33: [withLine(hose, but('hose', { insertBoreM: 0.006 })), but('outlet', { flowM3PerS: 0.08 })],
   A25: [goodShop, but('receiver', { drain: 'manual', sumpM3: 1e-4 })],
   A26: [goodShop, but('outlet', { leastPressurePa: bar(9) })],

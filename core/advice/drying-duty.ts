@@ -17,6 +17,10 @@ const SWEEP_WASTED_BELOW = 0.3;
 
 const PEAK_OVER_AVERAGE = 2;
 
+/** A reading holds up to a tenth more air and a room some degrees warmer than it was read in (estimates). */
+const READ_FLOW_MOST = 1.1;
+const READ_ROOM_MOST_K = 3;
+
 const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
 
 const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
@@ -91,6 +95,36 @@ export const DRYING_DUTY: readonly Rule[] = [
             (say) =>
               `The rating on its plate is for other conditions: here the air comes at ${say(inlet, 'temperature')} into a room of ${say(line.roomC(s), 'temperature')}.`,
             set('Take a dryer that is large enough', s, { ratedFlowM3PerS: ratedOf(s) * load * 1.1 }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A34',
+    grade: 'should',
+    when: 'a measured dew point of a refrigerated dryer, of which nobody noted the flow, or that was read at less flow or in a cooler room',
+    mend: 'Read it again in this duty, or enter the dryer by its rating.',
+    source: 'computed from this line',
+    finds: (line) =>
+      line.of('refrigerated-dryer').flatMap((s) => {
+        const { method, readAtM3PerS, readInRoomC } = s.parameters;
+        const comes = line.inlet(s);
+        if (method !== 'dew-point' || !comes) return [];
+        const flow = line.flow(comes);
+        const roomC = line.roomC(s);
+        const [more, warmer] = [flow > READ_FLOW_MOST * readAtM3PerS, roomC > readInRoomC + READ_ROOM_MOST_K];
+        if (readAtM3PerS > 0 && !more && !warmer) return [];
+        return [
+          at(
+            s,
+            readAtM3PerS === 0
+              ? `The dew point of ${s.name} holds only as far as it was measured, and its flow was not noted.`
+              : `The dew point of ${s.name} was measured in an easier duty.`,
+            (say) =>
+              readAtM3PerS === 0
+                ? `Here ${say(flow, 'volumeFlow')} passes in a room of ${say(roomC, 'temperature')}: a dryer that is too small does not show.`
+                : `It was read at ${say(readAtM3PerS, 'volumeFlow')} in a room of ${say(readInRoomC, 'temperature')}; here it is ${say(flow, 'volumeFlow')} and ${say(roomC, 'temperature')}.`,
+            set('Enter it by the rating on its plate', s, { method: 'rated' }),
           ),
         ];
       }),

@@ -2,15 +2,17 @@ import type { KindName } from '../equipment/index';
 import { insertStage, moveStage, newStage, removeStage, setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { runOfStage, withStage } from '../line/runs';
+import { sized } from '../line/size-stage';
 import type { Finding, Remedy, Sentence } from './rule';
 
 export type Values = Readonly<Record<string, number | string>>;
 
-/** A new stage with some values; a coalescer is named by its grade, for they mostly come in pairs. */
-export function made(id: string, kind: KindName, values: Values = {}): Stage {
+/** A new stage with some values, a dryer by a rating that is enough for a plan’s pumps; a coalescer is named by its grade, for they mostly come in pairs. */
+export function made(id: string, kind: KindName, values: Values = {}, plan?: Plan): Stage {
   const name =
     kind !== 'coalescing-filter' ? undefined : values.grade === 'fine' ? 'Coalescer 0.01 µm' : 'Coalescer 1 µm';
-  const fresh = newStage(kind, id, name);
+  const plain = newStage(kind, id, name);
+  const fresh = plan ? sized(plan, plain) : plain;
   return { ...fresh, parameters: { ...fresh.parameters, ...values } } as Stage;
 }
 
@@ -60,7 +62,7 @@ export function put(
       if (!here) return plan;
       const at = here.index + (side === 'behind' ? 1 : 0);
       return kinds.reduce(
-        (p, [kind, values], i) => insertStage(p, made(newId(), kind, values), at + i, here.runId),
+        (p, [kind, values], i) => insertStage(p, made(newId(), kind, values, p), at + i, here.runId),
         plan,
       );
     },

@@ -48,7 +48,7 @@ export const refrigeratedDryer = defineKind({
     method: choiceField({
       label: 'Coldest air',
       options: {
-        'dew-point': 'the plate’s pressure dew point',
+        'dew-point': 'a dew point that was measured',
         rated: 'by rating, corrected for this duty',
         evaporator: 'evaporator + approach',
       },
@@ -62,6 +62,25 @@ export const refrigeratedDryer = defineKind({
       source: 'usual rating, common practice',
       uncertainty: { abs: 2.8 }, // ±5 °F for a dew point from the plate
       when: { field: 'method', is: ['dew-point', 'rated'] },
+    }),
+    readAtM3PerS: numberField({
+      label: 'It was measured at a flow of',
+      help: 'Free air that passed while it was read. 0: not noted.',
+      quantity: 'volumeFlow',
+      least: 0,
+      most: 1,
+      default: 0,
+      source: 'not noted',
+      when: { field: 'method', is: ['dew-point'] },
+    }),
+    readInRoomC: numberField({
+      label: 'in a room of',
+      quantity: 'temperature',
+      least: -20,
+      most: 60,
+      default: 25,
+      source: 'typical of a shop',
+      when: { field: 'method', is: ['dew-point'] },
     }),
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',

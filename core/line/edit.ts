@@ -1,6 +1,7 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from './plan';
 import { allStages, hangingOn, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
+import { sized } from './size-stage';
 import { type Survey, surveyAtmosphericPa, workingSchema } from './survey';
 
 /** A stage of a kind with every parameter at its default. */
@@ -240,13 +241,13 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
   // Of a size for all that the compressor gives, which the tools use for the usual share of the time.
   const larger = Math.max(1, all / regulator.parameters.droopAtM3PerS);
   const { droopAtM3PerS, conductance } = regulator.parameters;
-  const sized = { droopAtM3PerS: droopAtM3PerS * larger, conductance: Math.min(1000, conductance * larger) };
-  stages.push({ ...regulator, parameters: { ...regulator.parameters, ...sized } });
+  const wider = { droopAtM3PerS: droopAtM3PerS * larger, conductance: Math.min(1000, conductance * larger) };
+  stages.push({ ...regulator, parameters: { ...regulator.parameters, ...wider } });
   const working = workingSchema.parse({});
   const tools = newStage('outlet', newId(), 'Tools');
   const used = { flowM3PerS: all, flowBasis: 'inlet', usedShare: working.loadedShare } as const;
   stages.push({ ...tools, parameters: { ...tools.parameters, ...used } });
-  return planSchema.parse({
+  const plan = planSchema.parse({
     format: PLAN_FORMAT,
     version: PLAN_VERSION,
     name: start.lineName,
@@ -266,6 +267,7 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
     },
     stages,
   });
+  return { ...plan, stages: plan.stages.map((s) => sized(plan, s)) };
 }
 
 /** Drain points of a line: the stages with a drain, in the order of flow. */

@@ -74,7 +74,12 @@ export function goodShop(): Plan {
     stageOf('receiver', TANK),
     stageOf('isolating-valve'),
     stageOf('coalescing-filter', { indicator: 'fitted', pressureLossPa: 8e3 }),
-    stageOf('refrigerated-dryer', { pressureDewPointC: 3, ratedFlowM3PerS: 0.02, pressureLossPa: 1e4 }),
+    stageOf('refrigerated-dryer', {
+      method: 'rated',
+      pressureDewPointC: 3,
+      ratedFlowM3PerS: 0.02,
+      pressureLossPa: 1e4,
+    }),
     stageOf('coalescing-filter', { grade: 'fine', indicator: 'fitted', pressureLossPa: 8e3 }, 'fine'),
     stageOf('regulator', { setPressurePa: bar(6.5) }),
     stageOf('outlet', { need: 'dew-point', dewPointC: 7, leastPressurePa: bar(6), flowM3PerS: 0.006, usedShare: 0.6 }),

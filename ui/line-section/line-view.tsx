@@ -8,6 +8,7 @@ import { airBalance, explainFall } from '@/core/flow/balance';
 import { insertStage, moveStage, newStage } from '@/core/line/edit';
 import { allStages, MAIN, runOfStage, runsOf, stageById } from '@/core/line/runs';
 import { imbalance } from '@/core/line/section';
+import { sized } from '@/core/line/size-stage';
 import { addWallUnit, moveUnit, stagesOfUnit, unitById } from '@/core/line/units';
 import { gradeLine } from '@/core/purity/grade-line';
 import { settleHours } from '@/core/record/unit-hours';
@@ -92,7 +93,7 @@ const View = memo(function View() {
   const insert = useCallback(
     (kind: KindName): void => {
       const same = allStages(store.getState().plan).filter((s) => s.kind === kind).length;
-      const fresh = newStage(kind, crypto.randomUUID());
+      const fresh = sized(store.getState().plan, newStage(kind, crypto.randomUUID()));
       const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
       edit((p) => insertStage(p, named, position, runId));
       select(fresh.id);
