@@ -25,7 +25,8 @@ import {
   working,
 } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { isReady, judgeLine, mend, RULES } from './judge-line';
+import { mend } from './apply-remedies';
+import { isReady, judgeLine, RULES } from './judge-line';
 import { say } from './rule';
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines

@@ -5,9 +5,22 @@ import { inAll, judgeOutlets } from '../line/judge-outlet';
 import { type Plan, planSchema } from '../line/plan';
 import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
-import { all, branch, but, goodShop, place, site, standingIn, working } from '../test/good-lines';
+import {
+  all,
+  branch,
+  but,
+  goodBench,
+  goodDry,
+  goodShop,
+  goodSpray,
+  place,
+  site,
+  standingIn,
+  working,
+} from '../test/good-lines';
+import { mend, mendAll } from './apply-remedies';
 import { holdAgainst } from './hold-against';
-import { isReady, judgeLine, mend, mendAll, RULES } from './judge-line';
+import { isReady, judgeLine, RULES } from './judge-line';
 import { say } from './rule';
 import { disputesOf } from './schools';
 
@@ -77,18 +90,43 @@ test('whatever remedy is chosen on any line, what it leaves is a plan that can b
   );
 });
 
-test('doing all first remedies never makes a danger of a line that had none, and a danger is never ready', () => {
+test('doing all remedies never makes a danger of a line that had none, and a danger is never ready', () => {
   let n = 0;
   const dangers = (plan: Plan): number => judgeLine(plan).advice.filter((a) => a.rule.stop).length;
   fc.assert(
     fc.property(anyLine, (plan) => {
-      const keys = judgeLine(plan)
-        .advice.filter((a) => a.rule.grade === 'must')
-        .map((a) => a.key);
-      const mended = mendAll(plan, new Set(keys), () => `new-${n++}`).plan;
+      const mended = mendAll(plan, () => `new-${n++}`).plan;
+      expect(planSchema.parse(mended)).toEqual(mended);
       if (dangers(plan) === 0) expect(dangers(mended)).toBe(0);
       if (dangers(plan) > 0) expect(isReady(judgeLine(plan), walk(plan), judgeOutlets(plan, walk(plan)))).toBe(false);
     }),
+    { numRuns: 40 },
+  );
+});
+
+test('whatever the order of its stages, remedies sort them: each function once, and no must is left', () => {
+  let n = 0;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(goodShop, goodDry, goodSpray, goodBench),
+      fc.infiniteStream(fc.nat()),
+      (line, order) => {
+        const good = line();
+        const [intake, compressor, ...rest] = good.stages;
+        const outlet = rest.pop();
+        const keys = new Map(rest.map((s) => [s.id, order.next().value as number]));
+        const middle = rest.toSorted((a, b) => (keys.get(a.id) ?? 0) - (keys.get(b.id) ?? 0));
+        const { plan, left } = mendAll(
+          { ...good, stages: [intake, compressor, ...middle, outlet] } as Plan,
+          () => `new-${n++}`,
+        );
+        const functions = plan.stages.map((s) => [s.kind, (s.parameters as { grade?: string }).grade].join(' '));
+        expect(functions.filter((f, i) => functions.indexOf(f) !== i)).toEqual([]);
+        expect(
+          left.filter((a) => a.rule.grade === 'must').map((a) => `${a.rule.id} ${say(a.finding.what, units)}`),
+        ).toEqual([]);
+      },
+    ),
     { numRuns: 60 },
   );
 });

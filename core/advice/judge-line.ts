@@ -1,6 +1,5 @@
 import { inAll, type OutletJudgement } from '../line/judge-outlet';
 import type { Plan, SetAside } from '../line/plan';
-import { stageById } from '../line/runs';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
@@ -148,51 +147,4 @@ export function withoutAside(plan: Plan, { rule, finding }: Pick<Advice, 'rule' 
     ...plan,
     setAside: plan.setAside.filter((a) => a.rule !== rule.id || !sameStages(a.stageIds, finding.stageIds)),
   };
-}
-
-/** What came of a remedy: the plan mended, or why not. */
-export type Mended = { readonly plan: Plan } | { readonly refused: string };
-
-/**
- * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read.
- * @param which of the remedies of the finding, from 0
- */
-export function mend(
-  plan: Plan,
-  key: string,
-  which: number,
-  newId: () => string,
-  day: readonly DayRemark[] = [],
-): Mended {
-  const [ruleId = '', ...ids] = key.split(' ');
-  const rule = RULES.filter((r) => r.id === ruleId);
-  const gone = ids.find((id) => !stageById(plan, id));
-  if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
-  const now = judgeLine(plan, walk(plan), rule, day).advice.find((a) => a.key === key);
-  const remedy = now?.finding.remedies?.[which];
-  if (!remedy)
-    return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
-  return { plan: remedy.edit(plan, newId) };
-}
-
-/**
- * Applies the first remedy of some findings, one after another, each to the line as the ones before have left it. One whose
- * fault another has mended is left out.
- * @param keys of the findings, in the order in which they are to be mended
- * @returns the mended plan, and the keys of what was done
- */
-export function mendAll(
-  plan: Plan,
-  keys: ReadonlySet<string>,
-  newId: () => string,
-): { plan: Plan; done: readonly string[] } {
-  let mended = plan;
-  const done: string[] = [];
-  for (const key of keys) {
-    const result = mend(mended, key, 0, newId);
-    if ('refused' in result) continue;
-    mended = result.plan;
-    done.push(key);
-  }
-  return { plan: mended, done };
 }

@@ -48,23 +48,50 @@ export const inTurn = (does: string, ...remedies: readonly Remedy[]): Remedy => 
   edit: (plan, newId) => remedies.reduce((p, r) => r.edit(p, newId), plan),
 });
 
+type Wanted = readonly [KindName, Values?];
+
+/** Whether a stage is what is wanted; of coalescers and dust filters the grade counts. */
+const isWanted = (s: Stage, [kind, values]: Wanted): boolean =>
+  s.kind === kind &&
+  (['grade', 'element'] as const).every(
+    (field) => values?.[field] === undefined || (s.parameters as Values)[field] === values[field],
+  );
+
 /** New stages of some kinds, in a row, beside another. */
-export function put(
-  does: string,
-  side: 'before' | 'behind',
-  stage: Stage,
-  ...kinds: readonly (readonly [KindName, Values?])[]
-): Remedy {
+export function put(does: string, side: 'before' | 'behind', stage: Stage, ...kinds: readonly Wanted[]): Remedy {
+  /** With the stages of the line that may be moved there, each once; what none is left for is new. */
+  const placed = (plan: Plan, newId: () => string, mayMove: (w: Wanted) => boolean): Plan => {
+    const used = new Set<string>([stage.id]);
+    let now = plan;
+    let beside = stage.id;
+    let towards = side;
+    for (const wanted of kinds) {
+      const here = place(now, beside);
+      if (!here) return plan;
+      const run = runOfStage(now, stage.id);
+      const found = mayMove(wanted) ? run?.stages.find((s) => !used.has(s.id) && isWanted(s, wanted)) : undefined;
+      if (found) {
+        now = carry('', found, towards, { ...stage, id: beside }).edit(now, newId);
+        beside = found.id;
+      } else {
+        const fresh = made(newId(), wanted[0], wanted[1], now);
+        now = insertStage(now, fresh, here.index + (towards === 'behind' ? 1 : 0), here.runId);
+        beside = fresh.id;
+      }
+      used.add(beside);
+      towards = 'behind';
+    }
+    return now;
+  };
   return {
     does,
-    edit: (plan, newId) => {
-      const here = place(plan, stage.id);
-      if (!here) return plan;
-      const at = here.index + (side === 'behind' ? 1 : 0);
-      return kinds.reduce(
-        (p, [kind, values], i) => insertStage(p, made(newId(), kind, values, p), at + i, here.runId),
-        plan,
-      );
+    edit: (plan, newId) => placed(plan, newId, () => false),
+    moves: (plan, newId) => {
+      const there = runOfStage(plan, stage.id)?.stages ?? [];
+      const movable = kinds.filter((w) => there.some((s) => s.id !== stage.id && isWanted(s, w)));
+      const choices: ((w: Wanted) => boolean)[] = [() => true];
+      if (movable.length > 1) for (const only of movable) choices.push((w) => w === only);
+      return movable.length === 0 ? [] : choices.map((may) => placed(plan, newId, may));
     },
   };
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { type Advice, mend, setAside, withoutAside } from '@/core/advice/judge-line';
+import { mend } from '@/core/advice/apply-remedies';
+import { type Advice, setAside, withoutAside } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import type { DayRemark } from '@/core/pump/judge-day';
 import { Field, tied } from '@/ui/forms/field';

@@ -3,12 +3,15 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { type Advice, isReady, judgeLine, mendAll, RULES } from '@/core/advice/judge-line';
+import { mendAll } from '@/core/advice/apply-remedies';
+import { type Advice, isReady, judgeLine, RULES } from '@/core/advice/judge-line';
+import type { Plan } from '@/core/line/plan';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
 import { usePumpDay } from '@/ui/pump-day/use-pump-day';
 import { AdviceItem } from './advice-item';
 import { type Grade, gradeOf } from './grade-mark';
+import { RemediesPreview } from './remedies-preview';
 import { Schools } from './schools';
 
 const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
@@ -18,11 +21,15 @@ const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly
   { grade: 'note', title: 'Note', says: 'Worth knowing.' },
 ];
 
+type Preview = { readonly before: Plan } & ReturnType<typeof mendAll>;
+
 /** What an experienced colleague would say on seeing this line. */
 export function AdviceView() {
   const { plan, planId, section, edit } = usePlan();
   const router = useRouter();
   const [told, tell] = useState<string>();
+  const [looked, look] = useState<Preview>();
+  const shown = looked?.before === plan ? looked : undefined; // of another plan it says nothing
   // The played day follows a moment behind.
   const day = usePumpDay(plan).answer?.remarks;
   const verdicts = useJudgements();
@@ -32,13 +39,14 @@ export function AdviceView() {
   const ready = isReady(judgement, section, verdicts);
   const mendable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0);
   const show = (stageId: string): void => router.push(`/lines/${planId}/line?stage=${stageId}`);
-  const doAll = (): void => {
-    const { plan: mended, done } = mendAll(plan, new Set(mendable.map((a) => a.key)), () => crypto.randomUUID());
+  const preview = (): void => {
+    tell(undefined);
+    look({ before: plan, ...mendAll(plan, () => crypto.randomUUID()) });
+  };
+  const doAll = ({ plan: mended }: Preview): void => {
     edit(() => mended);
-    const spared = mendable.length - done.length;
-    tell(
-      `${done.length} done as one step: undo takes them back together.${spared > 0 ? ` ${spared === 1 ? 'One was' : `${spared} were`} not needed any more once the others were done.` : ''}`,
-    );
+    look(undefined);
+    tell('Done as one step: undo takes it back.');
   };
   return (
     <div className="mx-auto grid max-w-[1080px] gap-5 p-4">
@@ -46,11 +54,20 @@ export function AdviceView() {
         <h1>Advice</h1>
         <Readiness ready={ready} standing={standing} stopped={section.problems.length > 0} />
         {mendable.length > 1 && (
-          <button type="button" className="button ml-auto" onClick={doAll}>
-            Do the first remedy of all {mendable.length}
+          <button type="button" className="button ml-auto" onClick={preview}>
+            Preview all remedies
           </button>
         )}
       </div>
+      {shown && (
+        <RemediesPreview
+          before={shown.before}
+          after={shown.plan}
+          left={shown.left}
+          onDo={() => doAll(shown)}
+          onLeave={() => look(undefined)}
+        />
+      )}
       {told && (
         <p role="status" className="rounded-md bg-water-wash px-3 py-2 text-water">
           {told}

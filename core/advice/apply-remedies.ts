@@ -1,0 +1,96 @@
+import type { Plan } from '../line/plan';
+import { stageById } from '../line/runs';
+import { walk } from '../line/walk';
+import type { DayRemark } from '../pump/judge-day';
+import { type Advice, judgeLine, RULES } from './judge-line';
+
+/** What came of a remedy: the plan mended, or why not. */
+export type Mended = { readonly plan: Plan } | { readonly refused: string };
+
+/** How much stands against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
+function against(plan: Plan): readonly number[] {
+  const section = walk(plan);
+  const standing = judgeLine(plan, section).advice.filter((a) => a.setAside === undefined);
+  const of = (is: (a: Advice) => boolean): number => standing.filter(is).length;
+  return [
+    section.problems.length,
+    of((a) => a.rule.stop === true),
+    of((a) => a.rule.grade === 'must' && !a.rule.stop),
+    of((a) => a.rule.grade === 'should'),
+  ];
+}
+
+/** Below 0 where less, or less grave, stands against the first. */
+function compare(a: readonly number[], b: readonly number[]): number {
+  const i = a.findIndex((n, k) => n !== b[k]);
+  return i < 0 ? 0 : (a[i] as number) - (b[i] as number);
+}
+
+/**
+ * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read. A stage that stands in the
+ * wrong place is moved rather than a second one put in, where that leaves no more against the line.
+ * @param which of the remedies of the finding, from 0
+ */
+export function mend(
+  plan: Plan,
+  key: string,
+  which: number,
+  newId: () => string,
+  day: readonly DayRemark[] = [],
+): Mended {
+  const [ruleId = '', ...ids] = key.split(' ');
+  const rule = RULES.filter((r) => r.id === ruleId);
+  const gone = ids.find((id) => !stageById(plan, id));
+  if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
+  const speaks = (of: Plan): Advice | undefined => judgeLine(of, walk(of), rule, day).advice.find((a) => a.key === key);
+  const remedy = speaks(plan)?.finding.remedies?.[which];
+  if (!remedy)
+    return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
+  const added = remedy.edit(plan, newId);
+  const moved = remedy.moves?.(plan, newId) ?? [];
+  if (moved.length === 0) return { plan: added };
+  const most = against(added);
+  return { plan: moved.find((m) => compare(against(m), most) <= 0 && !speaks(m)) ?? added };
+}
+
+/** Notes on stages that do nothing: after all remedies they may go, where nothing else asks for them. */
+const IDLE = ['O64', 'A07'];
+
+/**
+ * Applies remedies one after another, each to the line as the ones before have left it, until none leaves less against the
+ * line than before; then takes out what has nothing to do any more.
+ * @returns the mended plan, and what remains that no remedy here solves
+ */
+export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
+  let now = plan;
+  let most = against(now);
+  const grave = (a: Advice): boolean => a.setAside === undefined && a.rule.grade !== 'note';
+  /** The first plan against which less stands, by one remedy, or by a second one for what the first brings up. */
+  const improve = (from: Plan, known: ReadonlySet<string>, more: number): Plan | undefined => {
+    const advice = judgeLine(from).advice.filter(grave);
+    const keys = new Set([...known, ...advice.map((a) => a.key)]);
+    const results = advice
+      .filter((a) => !known.has(a.key))
+      .flatMap((a) =>
+        [...(a.finding.remedies ?? []).keys()].flatMap((which) => {
+          const result = mend(from, a.key, which, newId);
+          return 'plan' in result ? [result.plan] : [];
+        }),
+      );
+    return (
+      results.find((r) => compare(against(r), most) < 0) ??
+      (more > 0 ? results.map((r) => improve(r, keys, more - 1)).find((r) => r !== undefined) : undefined)
+    );
+  };
+  for (let better = improve(now, new Set(), 1); better; better = improve(now, new Set(), 1)) {
+    now = better;
+    most = against(now);
+  }
+  const idle = (a: Advice): boolean => IDLE.includes(a.rule.id) && a.setAside === undefined;
+  const was = new Set(judgeLine(plan).advice.map((a) => a.key));
+  for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
+    const result = mend(now, key, 0, newId);
+    if ('plan' in result && compare(against(result.plan), most) <= 0) now = result.plan;
+  }
+  return { plan: now, left: judgeLine(now).advice.filter(grave) };
+}
