@@ -1,4 +1,4 @@
-import { CHILLED, COOLERS, is } from '../equipment/groups';
+import { CHILLED, COOLERS, FILTERS, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { coolAtPump } from './cool-first';
@@ -10,6 +10,8 @@ import type { Rule } from './rule';
 const DUTY_WANTS_COOLER = 0.3;
 const HOT_OVER_ROOM_K = 15;
 const WARM_OVER_ROOM_K = 8;
+export const APPROACH_MOST_K = 15;
+const USUAL_APPROACH_K = 8; // 10–20 °F (common practice)
 const DRYER_INLET_C = 49; // 120 °F
 const PLACES_APART_K = 8.3; // 15 °F
 const WITHIN = 2; // elements behind a cooler
@@ -116,6 +118,39 @@ export const COOLING: readonly Rule[] = [
             cooled(line, s)
               ? put('Cool it further before the filter', 'before', s, ['cooling-run'])
               : coolAtPump(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A36',
+    grade: 'should',
+    when: 'air that leaves the last cooler before tank, filter or dryer more than 27 °F (15 K) above the room',
+    mend: 'A larger cooler, a cleaner one, or a second one behind it.',
+    source: 'common practice: 10 to 20 °F (5 to 11 K) above the cooling air is usual',
+    finds: (line) =>
+      line.of('aftercooler', 'fluid-cooler', 'cooling-run').flatMap((s) => {
+        const leaves = line.at(s);
+        const later = line.downstream(s);
+        const follows = later.find((d) => is([...COOLERS, ...CHILLED, ...FILTERS, 'separator', 'receiver'], d.kind));
+        if (!leaves || !follows || is(COOLERS, follows.kind)) return [];
+        const aboveK = leaves.temperatureC - line.roomC(s);
+        if (aboveK <= APPROACH_MOST_K) return [];
+        return [
+          at(
+            [s, follows],
+            (say) => `${s.name} is too small: air leaves it ${say(aboveK, 'temperatureDifference')} above its room.`,
+            (say) =>
+              `It goes on to ${follows.name} at ${say(leaves.temperatureC, 'temperature')}: its water falls out later than it should.`,
+            s.kind === 'aftercooler' && s.parameters.method !== 'measured'
+              ? set('Take a larger one', s, { method: 'approach', approachK: USUAL_APPROACH_K })
+              : put(
+                  'Put an aftercooler and a separator behind it',
+                  'behind',
+                  s,
+                  ['aftercooler'],
+                  ['separator', { drain: 'float' }],
+                ),
           ),
         ];
       }),

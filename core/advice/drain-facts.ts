@@ -8,6 +8,7 @@ interface Drained {
   drainPulseM3: number;
   drainEveryS: number;
   drainOpenS: number;
+  sumpM3: number;
 }
 
 export const own = (s: Stage): Drained => s.parameters as unknown as Drained;

@@ -20,19 +20,24 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'O35',
     grade: 'must',
-    when: 'more than half a litre a shift at a drain that somebody has to open',
+    when: 'more than half a litre a shift at a drain that somebody has to open; where that is never forgotten, more than its sump holds',
     mend: 'An automatic drain.',
     source: 'common practice',
     finds: (line) =>
       drained(line, 'manual').flatMap((s) => {
         const kg = caught(line, s) * loadedHoursPerDay(line.plan) * 3600;
-        return kg <= MANUAL_MOST_KG
+        // Opened daily by somebody who never forgets, it need only hold what comes in a day.
+        const daily = line.plan.survey.site.remembers === 'daily';
+        return kg <= (daily ? Math.max(MANUAL_MOST_KG, own(s).sumpM3 * WATER) : MANUAL_MOST_KG)
           ? []
           : [
               at(
                 s,
                 (say) => `${say(kg / WATER, 'drained')} a day at ${s.name} rely on somebody remembering.`,
-                'Forgotten once, the water goes on into the lines.',
+                daily
+                  ? (say) =>
+                      `Its sump holds ${say(own(s).sumpM3, 'drained')}: what comes besides goes on into the lines.`
+                  : 'Forgotten once, the water goes on into the lines.',
                 level(s),
                 set('Fit a float drain', s, { drain: 'float' }),
               ),

@@ -91,6 +91,18 @@ export const both = [
   ['coalescing-filter', { grade: 'fine' }],
 ] as const;
 
+/** Used so much of the time, a job draws all day: a tank behind the dryer cannot ride that (estimate). */
+export const CONTINUOUS_SHARE = 0.9;
+
+/** Of the peak through a dryer, what comes in bursts. */
+export function burstsThrough(line: LineFacts, s: Stage): number {
+  const behind = outletsBehind(line, s);
+  const worst = behind.map((o) => line.moments.get(o.id)?.peak).find((p) => p !== undefined);
+  return behind
+    .filter((o) => o.parameters.usedShare < CONTINUOUS_SHARE)
+    .reduce((sum, o) => sum + (worst?.get(o.id) ?? 0), 0);
+}
+
 /** What flows through a dryer while all behind it blow that can blow at once. */
 export function peakThrough(line: LineFacts, s: Stage): { peak: number; average: number } {
   const behind = outletsBehind(line, s);

@@ -1,8 +1,10 @@
 import { CHILLED, DRYERS, is, TOWERS } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
+import { suitsBatch } from '../media/dry-batch';
+import { MEDIA } from '../media/isotherm';
 import { coolAtPump } from './cool-first';
-import { dryersBefore, peakThrough, rightBefore } from './dryers';
+import { burstsThrough, dryersBefore, peakThrough, rightBefore } from './dryers';
 import type { LineFacts } from './line-facts';
 import { at, ofLine, put, set } from './mend';
 import type { Rule } from './rule';
@@ -30,6 +32,15 @@ function coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtPump> {
   return warm ? coolAtPump(line, s) : undefined;
 }
 
+/** How much a line that runs out of air is short without each dryer that takes air itself. */
+function stillShort(line: LineFacts, shortM3PerS: number): { name: string; shortM3PerS: number }[] {
+  const perKg = line.balance.deliveredM3PerS / Math.max(line.section.dryAirKgPerS, 1e-12);
+  return line.of(...DRYERS).flatMap((s) => {
+    const takes = (line.at(s)?.ventedAirKgPerS ?? 0) * perKg;
+    return takes > 0 ? [{ name: s.name, shortM3PerS: shortM3PerS - takes }] : [];
+  });
+}
+
 /** Whether a dryer can do what passes it, and what it costs in air. */
 export const DRYING_DUTY: readonly Rule[] = [
   {
@@ -41,7 +52,8 @@ export const DRYING_DUTY: readonly Rule[] = [
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
         const { peak, average } = peakThrough(line, s);
-        if (average <= 0 || peak <= PEAK_OVER_AVERAGE * average || dryReceiver(line, s)) return [];
+        const steady = peak - burstsThrough(line, s);
+        if (average <= 0 || peak - steady <= PEAK_OVER_AVERAGE * (average - steady) || dryReceiver(line, s)) return [];
         return [
           at(
             s,
@@ -64,7 +76,8 @@ export const DRYING_DUTY: readonly Rule[] = [
         const comes = line.inlet(s);
         const can = load && comes ? line.flow(comes) / load : Infinity;
         const { peak } = peakThrough(line, s);
-        if (peak <= can || dryReceiver(line, s)) return [];
+        const bursts = burstsThrough(line, s);
+        if (peak <= can || bursts <= 0 || peak - bursts > can || dryReceiver(line, s)) return [];
         return [
           at(
             s,
@@ -210,7 +223,16 @@ export const DRYING_DUTY: readonly Rule[] = [
         ofLine(
           (say) => `You run out of air: ${say(-leftM3PerS, 'volumeFlow')} short.`,
           (say) =>
-            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.`,
+            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.${stillShort(
+              line,
+              -leftM3PerS,
+            )
+              .map(({ name, shortM3PerS }) =>
+                shortM3PerS > 0
+                  ? ` Without ${name} it is still ${say(shortM3PerS, 'volumeFlow')} short.`
+                  : ` Without ${name} it is enough.`,
+              )
+              .join('')}`,
           ...line
             .of('twin-tower')
             .filter((s) => s.parameters.control === 'fixed')
@@ -279,6 +301,27 @@ export const DRYING_DUTY: readonly Rule[] = [
                   ['refrigerated-dryer'],
                 ),
             coolIfWarm(line, s),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A39',
+    grade: 'should',
+    when: 'beads that were dried in an oven too cool for what they are',
+    mend: 'The heat that the medium needs, by its maker; or a new charge.',
+    source: 'handbook of practice: gel from 230 °F, alumina from 350 °F, sieve from 450 °F',
+    finds: (line) =>
+      line.of('bead-cartridge').flatMap((s) => {
+        const { medium, charge, ovenC } = s.parameters;
+        const { leastC } = suitsBatch({ medium, dyed: false });
+        if (charge !== 'oven' || ovenC >= leastC) return [];
+        return [
+          at(
+            s,
+            (say) => `The ${MEDIA[medium]} in ${s.name} was dried at ${say(ovenC, 'temperature')}: too cool for it.`,
+            (say) => `Below ${say(leastC, 'temperature')} it keeps much of its water, and takes up less.`,
+            set('Put in a new charge', s, { charge: 'new', spentShare: 0 }),
           ),
         ];
       }),

@@ -12,11 +12,20 @@ const ROOM_LEAST_C = 4.4; // 40 °F
 
 const ROOM_MOST_C = 43.3; // 110 °F
 
+const PELLETS_ROOM_MOST_C = 37.8; // 100 °F
+
 const SPARE_K = 10; // 18 °F below the coldest pipe (ISA-7.0.01 for instrument air, recalled)
 
 const TOWER = 'a −40 °C twin tower with its filters';
 
 const MEETS_COLD = ['pipe', 'hose', 'hose-reel', 'outlet'] as const;
+
+const roomMostC = (s: Stage): number => (s.kind === 'pellet-tower' ? PELLETS_ROOM_MOST_C : ROOM_MOST_C);
+
+/** Whether a dryer stands in a room in which its kind does not work: that comes first, before another dryer is thought of. */
+const standsWrong = (line: LineFacts, s: Stage): boolean =>
+  is([...CHILLED, 'high-inlet-dryer', 'pellet-tower'], s.kind) &&
+  (line.roomC(s) < ROOM_LEAST_C || line.roomC(s) > roomMostC(s));
 
 /** Where a stage and its air are too cold for the dew point of that air. */
 function coldSpots(line: LineFacts): { s: Stage; dewC: number; placeC: number }[] {
@@ -32,6 +41,36 @@ function coldSpots(line: LineFacts): { s: Stage; dewC: number; placeC: number }[
 
 /** Whether the dryers on the way can make what a job or a cold place asks for. */
 export const DRYING_NEED: readonly Rule[] = [
+  {
+    id: 'O18',
+    grade: 'must',
+    when: 'a refrigerated dryer in a room below 40 °F (4.4 °C) or above 110 °F (43.3 °C), a pellet tower below 40 °F or above 100 °F (37.8 °C)',
+    mend: 'Move it, ventilate or warm the room, or take another type.',
+    source: 'common practice',
+    finds: (line) =>
+      line
+        .of(...CHILLED, 'high-inlet-dryer', 'pellet-tower')
+        .filter((s) => standsWrong(line, s))
+        .map((s) => {
+          const cold = line.roomC(s) < ROOM_LEAST_C;
+          const elsewhere = line.plan.survey.places.find(
+            (p) => p.temperatureC >= ROOM_LEAST_C + 3 && p.temperatureC <= roomMostC(s) - 3,
+          );
+          return at(
+            s,
+            (say) => `${s.name} stands in ${say(line.roomC(s), 'temperature')}.`,
+            (say) =>
+              s.kind === 'pellet-tower'
+                ? cold
+                  ? `Below ${say(ROOM_LEAST_C, 'temperature')} its brine and drain freeze up.`
+                  : `Above ${say(roomMostC(s), 'temperature')} the pellets fuse.`
+                : cold
+                  ? `Below ${say(ROOM_LEAST_C, 'temperature')} it freezes up.`
+                  : `Above ${say(roomMostC(s), 'temperature')} it trips.`,
+            elsewhere && { does: `Move it to ${elsewhere.name}`, edit: (plan) => setPlace(plan, s.id, elsewhere.id) },
+          );
+        }),
+  },
   {
     id: 'O16',
     grade: 'must',
@@ -115,7 +154,9 @@ export const DRYING_NEED: readonly Rule[] = [
               : dewC >= placeC
                 ? 'Water falls out.'
                 : (say) => `Instrument air wants ${say(SPARE_K, 'temperatureDifference')} to spare.`,
-            put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
+            dryersBefore(line, s).some((d) => standsWrong(line, d))
+              ? undefined
+              : put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
           ),
         ),
   },
@@ -141,32 +182,6 @@ export const DRYING_NEED: readonly Rule[] = [
             (say) => `A cold morning takes that away: the air has ${say(dewC, 'temperature')} dew point.`,
           ),
         ),
-  },
-  {
-    id: 'O18',
-    grade: 'must',
-    when: 'a refrigerated dryer in a room below 40 °F (4.4 °C) or above 110 °F (43.3 °C)',
-    mend: 'Move it, ventilate or warm the room, or take another type.',
-    source: 'common practice',
-    finds: (line) =>
-      line
-        .of(...CHILLED, 'high-inlet-dryer')
-        .filter((s) => line.roomC(s) < ROOM_LEAST_C || line.roomC(s) > ROOM_MOST_C)
-        .map((s) => {
-          const cold = line.roomC(s) < ROOM_LEAST_C;
-          const elsewhere = line.plan.survey.places.find(
-            (p) => p.temperatureC >= ROOM_LEAST_C + 3 && p.temperatureC <= ROOM_MOST_C - 3,
-          );
-          return at(
-            s,
-            (say) => `${s.name} stands in ${say(line.roomC(s), 'temperature')}.`,
-            (say) =>
-              cold
-                ? `Below ${say(ROOM_LEAST_C, 'temperature')} it freezes up.`
-                : `Above ${say(ROOM_MOST_C, 'temperature')} it trips.`,
-            elsewhere && { does: `Move it to ${elsewhere.name}`, edit: (plan) => setPlace(plan, s.id, elsewhere.id) },
-          );
-        }),
   },
   {
     id: 'O21',

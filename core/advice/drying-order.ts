@@ -1,6 +1,7 @@
 import { CHILLED, DESICCANT, DRYERS, is, SENSITIVE, TOWERS } from '../equipment/groups';
+import type { Stage } from '../line/plan';
 import { both, outletsBehind, rightBefore } from './dryers';
-import { at, carry, inTurn, put, takeOut } from './mend';
+import { at, carry, inTurn, put, set, takeOut } from './mend';
 import type { Rule } from './rule';
 
 /** What has to stand before and behind a dryer. */
@@ -20,6 +21,9 @@ export const DRYING_ORDER: readonly Rule[] = [
                 ? line.upstream(s).find((u) => u.kind === 'coalescing-filter')
                 : rightBefore(line, s);
             if (before?.kind === 'coalescing-filter') return [];
+            // A membrane with its fine coalescer lets no oil through either.
+            const fine = (u: Stage): boolean => u.kind === 'coalescing-filter' && u.parameters.grade === 'fine';
+            if (before?.kind === 'membrane' && line.upstream(before).some(fine)) return [];
             const oil = line.grades.get(line.before(s)?.id ?? '')?.dirt.oilMg;
             return [
               at(
@@ -105,6 +109,31 @@ export const DRYING_ORDER: readonly Rule[] = [
             (say) =>
               `Carbon works on dry air without oil mist; here it gets ${say(comes ? line.humidity(comes) : 1, 'share')} humidity.`,
             carry(`Move it behind ${later.name}`, s, 'behind', later),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A38',
+    grade: 'should',
+    when: 'a pellet tower with no filter behind it, or one that does not stand upright',
+    mend: 'Stand it upright, and put a coalescer with a drain behind it.',
+    source: 'common practice: brine and salt carry over, and eat steel',
+    finds: (line) =>
+      line.of('pellet-tower').flatMap((s) => {
+        const guarded = line.downstream(s).some((d) => is(['coalescing-filter', 'bowl-filter', 'separator'], d.kind));
+        const leans = s.parameters.stands === 'leaning';
+        if (guarded && !leans) return [];
+        return [
+          at(
+            s,
+            leans ? `${s.name} does not stand upright.` : `Nothing behind ${s.name} keeps its brine out of the line.`,
+            leans
+              ? 'Its pellets settle to one side, and the air goes round them with the brine.'
+              : 'Salt and brine carry over with a surge: they eat steel pipe and tools.',
+            leans
+              ? set('Stand it upright', s, { stands: 'upright' })
+              : put('Put a coalescer behind it', 'behind', s, ['coalescing-filter', { drain: 'float' }]),
           ),
         ];
       }),

@@ -6,6 +6,7 @@ import type { DayRemark } from '../pump/judge-day';
 import { say as inUnits } from '../quantity/format';
 import { AT_THE_JOB } from './at-the-job';
 import { CATCHING } from './catching';
+import { COLD_PLACES } from './cold-places';
 import { CONDENSATE } from './condensate';
 import { COOLING } from './cooling';
 import { DRAINS } from './drains';
@@ -33,6 +34,7 @@ export const RULES: readonly Rule[] = [
   ...TOOL_PRESSURE,
   ...COOLING,
   ...CATCHING,
+  ...COLD_PLACES,
   ...FILTERING,
   ...DRYING_ORDER,
   ...OIL_AND_CARE,

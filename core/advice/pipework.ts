@@ -20,6 +20,9 @@ const wet = (line: LineFacts, s: Stage): boolean =>
 
 const dry = (line: LineFacts, s: Stage): boolean => (line.inlet(s)?.pressureDewPointC ?? 99) < line.roomC(s) - DRY_BY_K;
 
+const drains = (s: Stage | undefined): boolean =>
+  s !== undefined && 'drain' in s.parameters && s.parameters.drain !== 'none';
+
 /** Pipe, hose and fittings. */
 export const PIPEWORK: readonly Rule[] = [
   {
@@ -55,7 +58,8 @@ export const PIPEWORK: readonly Rule[] = [
           (s) =>
             s.parameters.lengthM > SHORT_M &&
             wet(line, s) &&
-            (s.parameters.legs === 0 || s.parameters.drain === 'none'),
+            (s.parameters.legs === 0 || s.parameters.drain === 'none') &&
+            !(line.next(s)?.kind === 'drip-leg' && drains(line.next(s))),
         )
         .map((s) =>
           at(

@@ -1,10 +1,11 @@
 import type { Plan } from '../line/plan';
 import { mostStartsPerHour, pumpCycle } from '../pump/cycle';
-import { at, inTurn, set } from './mend';
+import { at, inTurn, ofLine, set } from './mend';
 import type { Rule } from './rule';
 
 const ROOM_FOR_STARTS = 0.8;
 const ROOM_TO_REST = 1.1;
+export const SHARES_APART = 1.5;
 
 const withLoadedShare = (plan: Plan, loadedShare: number): Plan => ({
   ...plan,
@@ -41,6 +42,28 @@ export const PUMPING: readonly Rule[] = [
           ),
         ];
       }),
+  },
+  {
+    id: 'A37',
+    grade: 'should',
+    when: 'a share of the time loaded that differs by half and more from what the jobs ask for',
+    mend: 'Read the hour meter over a week, or measure what the jobs take; then enter both.',
+    source: 'balance of this line; half is an estimate of what flows of tools by their sheets are off',
+    finds: (line) => {
+      const { loadedShare } = line.plan.survey.working;
+      const { usedM3PerS, lostM3PerS, deliveredM3PerS } = line.balance;
+      const asked = (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9);
+      const factor = Math.max(asked, loadedShare) / Math.max(Math.min(asked, loadedShare), 1e-9);
+      if (usedM3PerS <= 0 || asked > 1 || factor <= SHARES_APART) return [];
+      return [
+        ofLine(
+          (say) =>
+            `The jobs and their losses keep the pump loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
+          'Water, wear and cost of a day go by it: one of the two is wrong.',
+          { does: 'Go by the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) },
+        ),
+      ];
+    },
   },
   {
     id: 'O47',

@@ -71,6 +71,7 @@ export const pelletTower = defineKind({
     ...drainFields('manual', 5e-3),
     ...lossFields(1e4),
     ...ratingFields(49),
+    stands: askedField('It stands', { upright: 'upright', leaning: 'leaning, or lying' }),
     brine: askedField('Its brine goes', { permitted: 'where it may', ground: 'to a sewer or the ground, unasked' }),
   }),
   pass(inlet, p, around) {
