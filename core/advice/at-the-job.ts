@@ -133,7 +133,7 @@ export const AT_THE_JOB: readonly Rule[] = [
             : undefined,
           ...betterDryers(line, s, roomC - 1),
           chilled(line, s, roomC - 4),
-          put('Put a −40 °C twin tower with its filters before it', 'before', s, ...tower(line, s)),
+          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
         ]);
         return [
           at(
@@ -168,7 +168,7 @@ export const AT_THE_JOB: readonly Rule[] = [
         const cures = curing(line, s, isTooWet, [
           ...betterDryers(line, s, needs),
           needs >= abilityC({ kind: 'refrigerated-dryer' }) ? chilled(line, s, needs) : undefined,
-          put('Put a −40 °C twin tower with its filters before it', 'before', s, ...tower(line, s)),
+          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
         ]);
         return [
           at(

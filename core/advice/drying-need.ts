@@ -16,7 +16,7 @@ const PELLETS_ROOM_MOST_C = 37.8; // 100 °F
 
 const SPARE_K = 10; // 18 °F below the coldest pipe (ISA-7.0.01 for instrument air, recalled)
 
-const TOWER = 'a −40 °C twin tower with its filters';
+const TOWER = 'a twin tower with its filters';
 
 const MEETS_COLD = ['pipe', 'hose', 'hose-reel', 'outlet'] as const;
 

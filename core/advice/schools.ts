@@ -163,13 +163,13 @@ export const DISPUTES: readonly Dispute[] = [
     concerns: (line) => line.of('bead-cartridge').some((s) => s.parameters.medium === 'silica'),
     measures: ['left'],
     schools: [
-      { says: '135 °F for an hour and a half', gives: oven(135), remark: 'dries in part only, again and again' },
-      { says: '250 °F until the weight stands', gives: oven(250), remark: 'as much as a dye bears' },
-      { says: '300 °F for two hours', gives: oven(300), remark: 'plain gel only: a dye does not bear it' },
-      { says: '400 °F for half an hour', gives: oven(400), remark: 'never: it spoils the gel' },
+      { says: '{57.2 °C} for an hour and a half', gives: oven(135), remark: 'dries in part only, again and again' },
+      { says: '{121.1 °C} until the weight stands', gives: oven(250), remark: 'as much as a dye bears' },
+      { says: '{148.9 °C} for two hours', gives: oven(300), remark: 'plain gel only: a dye does not bear it' },
+      { says: '{204.4 °C} for half an hour', gives: oven(400), remark: 'never: it spoils the gel' },
     ],
     right:
-      'Dyed gel at most 250 °F, plain gel 300 °F, to constant weight. Only clean beads, never in an oven for food, never unattended.',
+      'Dyed gel at most {121.1 °C}, plain gel {148.9 °C}, to constant weight. Only clean beads, never in an oven for food, never unattended.',
   },
   {
     id: 'drains',
@@ -242,7 +242,7 @@ export const DISPUTES: readonly Dispute[] = [
         },
       },
       {
-        says: '−40 °C for everything',
+        says: '{−40 °C} for everything',
         edit: (plan, newId) => {
           const bare = undried(plan);
           const flow = new LineFacts(bare, walk(bare)).balance.deliveredM3PerS;
@@ -257,7 +257,7 @@ export const DISPUTES: readonly Dispute[] = [
       },
     ],
     right:
-      '−40 °C only for powder, moisture-cure coatings, and lines that freeze. Else 10 K below the coldest pipe, or what the job’s maker asks for.',
+      '{−40 °C} only for powder, moisture-cure coatings, and lines that freeze. Else {10 K} below the coldest pipe, or what the job’s maker asks for.',
   },
 ];
 

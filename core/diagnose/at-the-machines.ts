@@ -75,7 +75,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
       { title: 'Dirt on its fins', check: 'Clean a part of it: better.' },
       { title: 'Fan or belt', check: 'It stands, or draws other current.' },
       { title: 'More air than before', check: 'The hour meter, the jobs.' },
-      { title: 'Hot air goes round in a circle', check: 'Air at its fins more than 5 K over the room.' },
+      { title: 'Hot air goes round in a circle', check: 'Air at its fins more than {5 K} over the room.' },
       { title: 'Dirt inside', check: 'Its drop has grown.' },
     ],
   },
@@ -117,7 +117,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'drying',
     causes: [
       { title: 'Hot air, or more than it is made for', check: 'Inlet temperature, flow.' },
-      { title: 'The silencer is plugged', check: 'Over 0.2 bar in the tower that regenerates.' },
+      { title: 'The silencer is plugged', check: 'Over {0.2 bar} in the tower that regenerates.' },
       { title: 'Too little purge', check: 'Under 90 % of what is set.' },
       { title: 'A valve leaks', check: 'One tower only is bad.' },
       { title: 'Oil on the beads', check: 'Brown beads.' },
@@ -129,7 +129,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'A heated dryer: a bump at each switch',
     at: 'drying',
     causes: [
-      { title: 'It is not cooled long enough', check: 'More than 17 K for more than 20 min.' },
+      { title: 'It is not cooled long enough', check: 'More than {17 K} for more than 20 min.' },
       { title: 'A small bump is usual', check: 'Less than that.' },
     ],
   },
@@ -150,7 +150,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'Pellets go fast',
     at: 'media',
     causes: [
-      { title: 'Hot air', check: 'Over 38 °C into it.' },
+      { title: 'Hot air', check: 'Over {38 °C} into it.' },
       { title: 'Slugs of water', check: 'The brine is almost water.' },
       { title: 'Too much air', check: 'Flow over its rating.' },
       { title: 'Its drain', check: 'Brine stands in it.' },
@@ -163,6 +163,34 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     causes: [
       { title: 'An emulsion: oil, heat, a timer’s blast', check: 'A jar, left for a day: still milky.' },
       { title: 'Short runs of the pump', check: 'It clears in the jar.' },
+    ],
+  },
+  {
+    id: 'D37',
+    says: 'The motor trips',
+    at: 'compressor',
+    causes: [
+      {
+        title: 'It starts against pressure',
+        check: 'Listen for the unloader’s hiss as it stops; does the check valve leak back?',
+      },
+      { title: 'It starts too often', check: 'Count the starts in an hour against what its motor bears.' },
+      { title: 'It is too hot', check: 'Air at its fins; dust on motor and pump.' },
+      { title: 'The supply is weak, or a long lead', check: 'An electrician reads the voltage as it starts.' },
+    ],
+  },
+  {
+    id: 'D38',
+    says: 'A joint weeps',
+    at: 'receiver',
+    causes: [
+      { title: 'The joint is loose or its sealant is old', check: 'Soapy water; vent the line before you touch it.' },
+      { title: 'The pipe shakes', check: 'A hand on it while the pump runs: a flexible joint is missing.' },
+      { title: 'Soft solder or plastic too near the pump', check: 'How hot it is there.' },
+      {
+        title: 'The vessel itself is rusted through',
+        check: 'Wet at a seam or the bottom: take it out of use, and have it inspected.',
+      },
     ],
   },
 ];

@@ -15,11 +15,11 @@ export const AT_THE_TOOL: readonly Symptom[] = [
       },
       {
         title: 'Nothing cools the air enough before the outlet',
-        check: 'Air at the outlet more than 8 K over the room, with water in it.',
+        check: 'Air at the outlet more than {8 K} over the room, with water in it.',
       },
       {
         title: 'The refrigerated dryer does not cool, or has too much to do',
-        check: 'Its dew point reads over 10 °C.',
+        check: 'Its dew point reads over {10 °C}.',
       },
       {
         title: 'The bypass of the dryer is open',
@@ -33,7 +33,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Water only after a quarter of an hour of heavy use',
     at: 'outlet',
     causes: [
-      { title: 'Pump and tank warm up', check: 'Log the air behind the tank: it rises by more than 10 K.' },
+      { title: 'Pump and tank warm up', check: 'Log the air behind the tank: it rises by more than {10 K}.' },
       { title: 'The cartridge is spent', check: 'Weigh it: more than 60 % of what it can hold.' },
       { title: 'The dryer has more air than it is made for', check: 'Flow over its rating.' },
       { title: 'The separator has too much air', check: 'Flow over its rating.' },
@@ -55,7 +55,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       { title: 'The dryer has more water than it can take', check: 'Its load here, in that air: over 100 %.' },
-      { title: 'The condenser is hot', check: 'Air into it over 40 °C, or dirt on it.' },
+      { title: 'The condenser is hot', check: 'Air into it over {40 °C}, or dirt on it.' },
       { title: 'A drain cannot keep up', check: 'It still runs liquid as it shuts.' },
       { title: 'The intake is hot and damp', check: 'Read it; see what another place would bring.' },
     ],
@@ -66,7 +66,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'drying',
     causes: [
       { title: 'The dryer’s own drain is stuck', check: 'Open it by hand: liquid bursts out.' },
-      { title: 'The display shows the evaporator, not the dew point', check: 'A portable meter reads 5 K more.' },
+      { title: 'The display shows the evaporator, not the dew point', check: 'A portable meter reads {5 K} more.' },
       { title: 'Its bypass leaks', check: 'Warm pipe, or a hiss, along it.' },
       { title: 'Wet pipe is still drying out', check: 'Something wet in the last week or two.' },
     ],
@@ -79,7 +79,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
       { title: 'Overfilled, or the wrong oil', check: 'Level stopped: over its mark.' },
       { title: 'Rings or valves are worn', check: 'More than 20 mL for 100 h and horsepower.' },
       { title: 'The coalescer is spent or burst', check: 'No drop over it at all.' },
-      { title: 'Hot air carries oil past the coalescer as vapour', check: 'Air at it over 38 °C.' },
+      { title: 'Hot air carries oil past the coalescer as vapour', check: 'Air at it over {38 °C}.' },
       { title: 'Lubricator before it, or an oiled hose', check: 'Change the hose.' },
     ],
   },
@@ -90,10 +90,10 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       {
         title: 'Its separator element, or the scavenge line',
-        check: 'Over 0.6 bar over it, or nothing moves in the glass.',
+        check: 'Over {0.6 bar} over it, or nothing moves in the glass.',
       },
       { title: 'Overfilled', check: 'Level stopped: over its mark.' },
-      { title: 'The minimum-pressure valve', check: 'Pressure stays under 5 bar.' },
+      { title: 'The minimum-pressure valve', check: 'Pressure stays under {5 bar}.' },
       { title: 'It runs at low pressure', check: 'The same.' },
       { title: 'The coalescer behind it', check: 'No drop over it at all.' },
     ],
@@ -127,7 +127,10 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Lacquer goes milky',
     at: 'outlet',
     causes: [
-      { title: 'The room is damp, not the line', check: 'The panel is less than 3 K over the dew point of the room.' },
+      {
+        title: 'The room is damp, not the line',
+        check: 'The panel is less than {3 K} over the dew point of the room.',
+      },
       { title: 'The air is wet', check: 'White cloth and dew point.' },
     ],
   },
@@ -171,14 +174,14 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     id: 'D28',
     says: 'The line freezes outdoors',
     at: 'outlet',
-    causes: [{ title: 'The dew point is too near the coldest pipe', check: 'Less than 10 K below it.' }],
+    causes: [{ title: 'The dew point is too near the coldest pipe', check: 'Less than {10 K} below it.' }],
   },
   {
     id: 'D29',
     says: 'The regulator frosts',
     at: 'outlet',
     causes: [
-      { title: 'A large fall of pressure in wet air', check: 'Over 7 bar of fall, dew point over freezing.' },
+      { title: 'A large fall of pressure in wet air', check: 'Over {7 bar} of fall, dew point over freezing.' },
       { title: 'The dew point is high', check: 'Measure it.' },
       { title: 'Much air', check: 'The tool.' },
     ],
@@ -203,6 +206,56 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       { title: 'Oil that its seals do not bear', check: 'Which oil; what the maker allows.' },
       { title: 'Water washed its grease out', check: 'White cloth, drops at the tool.' },
+    ],
+  },
+  {
+    id: 'D33',
+    says: 'Blasting media clump',
+    at: 'outlet',
+    causes: [
+      { title: 'Drops come with the air', check: 'Blow on a dry cloth at the pot for a minute.' },
+      {
+        title: 'The pot cools below the dew point',
+        check: 'Its wall against the dew point of the air and of the room.',
+      },
+      { title: 'The media were damp as they went in', check: 'Dry a cup of them and weigh it again.' },
+    ],
+  },
+  {
+    id: 'D34',
+    says: 'Nozzles and electrodes of the cutter do not last',
+    at: 'outlet',
+    causes: [
+      { title: 'Water in the air', check: 'White cloth at the torch lead, in flow.' },
+      { title: 'Oil in the air', check: 'The same cloth: a spot that stays.' },
+      { title: 'Too little pressure or flow in the cut', check: 'Read at the machine’s inlet while it cuts.' },
+      { title: 'Cut too high or pierced too low', check: 'The makers’ sheet of the torch.' },
+    ],
+  },
+  {
+    id: 'D35',
+    says: 'A film of oil on finished parts',
+    at: 'outlet',
+    causes: [
+      {
+        title: 'A lubricator stands before it, or stood there',
+        check: 'Follow the pipe back; cut a length of hose open.',
+      },
+      { title: 'The coalescer is spent, flooded or too warm', check: 'White cloth before it and behind it.' },
+      { title: 'The pump passes oil', check: 'Oil topped up per hour, against its book.' },
+    ],
+  },
+  {
+    id: 'D36',
+    says: 'Rust or blisters under the primer',
+    at: 'outlet',
+    causes: [
+      { title: 'Drops in the air that blew the part off', check: 'Blow on a cold, clean plate for a minute.' },
+      {
+        title: 'The steel was below the dew point of the room',
+        check: 'Surface at least {3 K} above the room’s dew point.',
+      },
+      { title: 'Salt or hand sweat was left on it', check: 'A test of the surface, by the maker of the paint.' },
     ],
   },
 ];

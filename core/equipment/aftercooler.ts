@@ -71,6 +71,7 @@ export const aftercooler = defineKind({
       default: 10, // 15–20 °F
       source: 'typical of a finned cooler with fan, common practice',
       uncertainty: { abs: 1.7 }, // two thermometers: ±3 °F
+      reads: 'the temperature of the air that leaves it',
       when: { field: 'method', is: ['approach'] },
     }),
     outletTemperatureC: numberField({

@@ -127,6 +127,7 @@ export function catchField(field: {
     most: 1,
     ...rest,
     uncertainty: { abs: uncertainty },
+    reads: 'what its drain brings in an hour',
     ...(when && { when }),
   });
 }

@@ -10,7 +10,7 @@ export const dripLeg = defineKind({
   family: 'catching',
   label: 'Drip leg',
   does: 'A capped stub at a low point: water and grit run into it while the air leaves above.',
-  alsoCalled: ['sediment trap', 'drop leg', 'dirt leg', 'water leg'],
+  alsoCalled: ['sediment trap', 'drop leg', 'dirt leg', 'water leg', 'petcock'],
   service: ['M02', 'M03', 'M04'],
   cautions: ['C36', 'C35'],
   parameters: z.strictObject({

@@ -16,7 +16,7 @@ export const homeMadeHousing = defineKind({
   label: 'Home-made housing',
   does: 'A water-filter housing filled with gel or clay. It is not made for air. Clay is credited with no class and no dew point.',
   equation: 'gel: as a bead cartridge; clay: air unchanged but for the pressure loss',
-  alsoCalled: ['water-filter housing', 'home-made dryer', 'clay filter', 'cat-litter filter'],
+  alsoCalled: ['water-filter housing', 'home-made dryer', 'clay filter', 'cat-litter filter', 'filter housing'],
   service: ['M22'],
   cautions: ['C06', 'C21', 'C24', 'C04'],
   parameters: z.strictObject({

@@ -64,7 +64,7 @@ const WIDER = 1.25; // about one step in the usual row of hoses: ¼, 5/16, ⅜, 
 /** The hose one size up, with ends to match. */
 export const widerHose = <P extends HoseFlow>(p: P) => ({
   parameters: { ...p, boreM: p.boreM * WIDER, insertBoreM: Math.min(p.boreM, p.insertBoreM * WIDER) },
-  says: `a hose of ${(p.boreM * WIDER * 1e3).toFixed(1)} mm bore`,
+  says: 'a hose one size wider',
   costs: `some ${(WIDER ** 2).toFixed(1)} × the price of this hose (estimate)`,
 });
 

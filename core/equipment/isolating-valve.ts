@@ -11,7 +11,7 @@ export const isolatingValve = defineKind({
   label: 'Isolating valve',
   does: 'Shuts off what is behind it, so that one thing can be served without emptying the shop’s air.',
   equation: 'p₂ = p₁ − loss, or by ISO 6358; shut, nothing passes',
-  alsoCalled: ['ball valve', 'shut-off', 'tank valve', 'quarter-turn valve'],
+  alsoCalled: ['ball valve', 'shut-off', 'tank valve', 'quarter-turn valve', 'bypass', 'petcock'],
   ids: ['iso'],
   cautions: ['C07', 'C20'],
   parameters: z.strictObject({

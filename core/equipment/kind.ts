@@ -63,6 +63,8 @@ export interface FieldMeta {
   readonly options?: Readonly<Record<string, string>>;
   /** Shown and used only while another parameter has one of these values. */
   readonly when?: { readonly field: string; readonly is: readonly string[] };
+  /** What somebody can read where the parameter itself cannot be read. */
+  readonly reads?: string;
   /** How it is made and fitted: only the advice reads it. */
   readonly about?: 'build';
 }

@@ -98,7 +98,7 @@ export const pipe = defineKind({
   family: 'serving',
   label: 'Pipe',
   does: 'A run of pipe with its fittings: it costs pressure, and where it crosses a colder room it drops water.',
-  alsoCalled: ['header', 'main', 'ring main', 'drop pipe', 'tubing', 'black iron', 'copper'],
+  alsoCalled: ['header', 'main', 'ring main', 'drop pipe', 'tubing', 'black iron', 'copper', 'elbow', 'tee', 'fitting'],
   equation: 'p₁² − p₂² = (m/A)²·R·T·(f·L/D + Σ n·f_T + 2·ln(p₁/p₂)), f by Colebrook–White; T as a cooling run',
   ids: ['Pipework'],
   service: ['M02', 'M03', 'M04'],

@@ -72,7 +72,7 @@ export const receiver = defineKind({
   family: 'source',
   label: 'Receiver',
   does: 'Stores the air, cools it through its wall and lets drops settle to its drain.',
-  alsoCalled: ['tank', 'air receiver', 'reservoir'],
+  alsoCalled: ['tank', 'air tank', 'air receiver', 'reservoir', 'petcock'],
   equation: 'φ·(H₁ − H₂) = U·A·(T₂ − room), φ the share loaded, or measured; drops settle by a share',
   ids: ['rcv_wet', 'rcv_dry'],
   service: ['M01', 'M03', 'M04', 'M26', 'M28', 'M29'],
@@ -103,6 +103,7 @@ export const receiver = defineKind({
         most: 50,
         uncertainty: { rel: 0.4 },
         source: 'estimate, still air',
+        reads: 'the temperature of the air that leaves it',
         when: { field: 'method', is: ['estimated'] },
       }),
     outletTemperatureC: numberField({

@@ -34,7 +34,7 @@ export const twinTower = defineKind({
   family: 'drying',
   label: 'Twin tower, heatless',
   does: 'Two towers in turn: one dries, the other is blown dry with a fixed flow of dried air, whatever the load.',
-  alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer'],
+  alsoCalled: ['heatless dryer', 'regenerative dryer', 'pressure swing', 'two-tower dryer', 'silencer', 'muffler'],
   equation: 'w₂ by transfer units of the bed at its duty; purge = nozzle · p/p_set, leaves with the water',
   ids: ['heatless'],
   service: ['M16', 'M17', 'M18', 'M19', 'M20'],

@@ -21,7 +21,7 @@ export const WALL_UNITS = {
   'wall-three': {
     label: 'Wall unit, three stages',
     does: 'Swirl filter, regulator and a 0.01 µm coalescer in one frame. It takes drops and dirt; the dew point stays.',
-    alsoCalled: ['FRL', 'filter panel', 'wall panel', 'combination unit'],
+    alsoCalled: ['FRL', 'filter panel', 'wall panel', 'combination unit', 'portable unit', 'trolley'],
     stages: [swirl, regulator, fine],
   },
   'wall-four': {

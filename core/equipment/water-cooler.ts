@@ -51,6 +51,7 @@ export const waterCooler = defineKind({
       default: 5.6, // 10 °F, 5–20
       source: 'typical, common practice',
       uncertainty: { abs: 2 },
+      reads: 'the temperature of the air that leaves it',
     }),
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',

@@ -1,4 +1,5 @@
 import type { Basis } from '../air/enhancement-factor';
+import { fieldsOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/kind';
 import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
 import { type Loss, lossesTo } from '../flow/waterfall';
@@ -170,6 +171,7 @@ export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'
             [
               stage.id,
               judged(
+                line,
                 stage,
                 station,
                 grade,
@@ -208,7 +210,19 @@ function atWorst(
   };
 }
 
+/** The reading that would narrow the largest uncertainty, in words. */
+function readingFor(line: Plan, input: string | undefined): string {
+  if (input === undefined) return 'measure the inputs';
+  const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1);
+  for (const stage of allStages(line))
+    for (const [, { label, reads }] of fieldsOf(stage.kind))
+      if (input.startsWith(`${label}, ${stage.name} (`))
+        return `read ${reads ?? `its ${lower(label)}`} at ${stage.name} (${input.slice(input.lastIndexOf('(') + 1, -1)} so far)`;
+  return `read ${lower(input)}`;
+}
+
 function judged(
+  line: Plan,
   stage: OutletStage,
   station: Station,
   grade: Grade,
@@ -235,7 +249,7 @@ function judged(
         : verdict === 'open'
           ? stage.parameters.need === 'no-liquid' && band.value > -CLOSED_K
             ? 'saturated, the first degree of cooling drops water.'
-            : `check ${largest ?? 'the inputs'}.`
+            : `${readingFor(line, largest)}.`
           : undefined;
   return {
     stageId: stage.id,

@@ -33,9 +33,9 @@ test('a field that only a measuring can fill is measured without being told', ()
 
 test('a close verdict names the number to check, and how it is known', () => {
   const note = (p: typeof plan) => judgeOutlets(p, walk(p)).get('outlet')?.note;
-  expect(note(plan)).toMatch(/check .*\(typical\)/);
+  expect(note(plan)).toMatch(/read .*\(typical so far\)/);
   expect(note(setKnown(plan, 'refrigerated-dryer', 'pressureDewPointC', 'nameplate'))).toMatch(
-    /check Pressure dew point, Refrigerated dryer \(nameplate\)/,
+    /read its pressure dew point at Refrigerated dryer \(nameplate so far\)/,
   );
 });
 

@@ -132,7 +132,7 @@ function causesOfLess(c: DrainContext): Scored[] {
           ? 'More than expected comes out further down.'
           : 'Warmer air after the cooler drops less here and more further on.'
         : 'There is no cooler ahead of this point.',
-      check: 'Measure the air after the cooler on tape or in a well: 5 K over its usual approach calls for cleaning.',
+      check: 'Measure the air after the cooler on tape or in a well: {5 K} over its usual approach calls for cleaning.',
       score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > 0.35 ? 0.5 : 0),
     },
   ];

@@ -10,14 +10,13 @@ export type Grade = keyof typeof MARKS;
 
 export const gradeOf = ({ rule }: Pick<Advice, 'rule'>): Grade => (rule.stop ? 'stop' : rule.grade);
 
-/** Sign and grade, with the rule’s id for whoever looks it up. */
+/** Sign and word of a grade; the rule’s id is in docs/advice.md, and stays in the page for whoever looks it up. */
 export function GradeMark({ grade, id }: { grade: Grade; id: string }) {
   const { sign, word, tone } = MARKS[grade];
   return (
-    <span className={`font-semibold whitespace-nowrap ${tone}`}>
+    <span data-rule={id} className={`font-semibold whitespace-nowrap ${tone}`}>
       <span aria-hidden>{sign} </span>
-      <span className="sr-only">{word}, </span>
-      <span className="font-normal text-quiet">{id}</span>
+      {word}
     </span>
   );
 }

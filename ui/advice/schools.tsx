@@ -5,6 +5,7 @@ import { holdAgainst } from '@/core/advice/hold-against';
 import { measureOf } from '@/core/advice/measures';
 import { type Dispute, disputesOf } from '@/core/advice/schools';
 import { formatNumber } from '@/core/quantity/format';
+import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
@@ -68,7 +69,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
             {rows.map(({ school, plan: theirs, gives }) => (
               <tr key={school.says} className="border-t border-hairline">
                 <th scope="row" className="py-1.5 pr-4 font-normal">
-                  {school.says}
+                  {sayText(school.says, say)}
                   {school.remark && <span className="text-quiet"> · {school.remark}</span>}
                 </th>
                 {dispute.measures.map((m) => (
@@ -88,7 +89,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
           </tbody>
         </table>
       </div>
-      <p className="mt-2 max-w-prose">{dispute.right}</p>
+      <p className="mt-2 max-w-prose">{sayText(dispute.right, say)}</p>
       <p className="text-[0.85rem] text-quiet">Common practice, no source; the figures are computed for this line.</p>
     </div>
   );

@@ -4,10 +4,12 @@ import { addDays, format } from 'date-fns';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { findingsOf } from '@/core/diagnose/findings';
+import { sayText } from '@/core/quantity/say-text';
 import { standingEntries } from '@/core/record/log-entry';
 import type { Round } from '@/core/routine/rounds';
 import type { PlaceLife } from '@/core/season/charge-lives';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
 import { driftsOf } from './drifts';
 import type { Log } from './use-due';
 
@@ -81,6 +83,7 @@ export function Drifting({ log }: { log: Log }) {
         .slice(0, 6),
     [plan, log],
   );
+  const { say } = useUnits();
   if (drifts.length === 0 && findings.length === 0) return null;
   return (
     <section aria-label="Drifting">
@@ -103,7 +106,7 @@ export function Drifting({ log }: { log: Log }) {
             {f.symptom?.causes[0] && (
               <p className="text-[0.9rem]">
                 First: {f.symptom.causes[0].title.toLowerCase()}?{' '}
-                <span className="text-quiet">{f.symptom.causes[0].check}</span>
+                <span className="text-quiet">{sayText(f.symptom.causes[0].check, say)}</span>
               </p>
             )}
           </li>

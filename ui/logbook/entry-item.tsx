@@ -1,6 +1,7 @@
 'use client';
 
 import { findingsOf } from '@/core/diagnose/findings';
+import { sayText } from '@/core/quantity/say-text';
 import { verdictOfReading } from '@/core/record/expect-reading';
 import { implied } from '@/core/record/implied';
 import { ENTRY_KINDS, type LoggedEntry, RESULTS } from '@/core/record/log-entry';
@@ -85,11 +86,11 @@ export function Entry({
               <ol className="mt-1 list-decimal pl-5">
                 {f.symptom.causes.map((c) => (
                   <li key={c.title}>
-                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {c.check}</span>{' '}
+                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {sayText(c.check, say)}</span>{' '}
                     <button
                       type="button"
                       className="min-h-6 text-water underline underline-offset-4"
-                      onClick={() => onCheck(`${c.title}? ${c.check} `)}
+                      onClick={() => onCheck(`${c.title}? ${sayText(c.check, say)} `)}
                     >
                       Check it<span className="sr-only">: {c.title}</span>
                     </button>

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayText } from '@/core/quantity/say-text';
 import type { DrainJudgement } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { Cautions } from '@/ui/primitives/cautions';
@@ -45,7 +46,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
               <span className="font-semibold text-quiet">{i + 1}</span>
               <span>
                 <strong>{cause.title}.</strong> {cause.because}
-                <span className="block text-quiet">To tell: {cause.check}</span>
+                <span className="block text-quiet">To tell: {sayText(cause.check, say)}</span>
               </span>
             </li>
           ))}
