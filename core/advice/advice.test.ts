@@ -341,6 +341,16 @@ const CASES: Readonly<Record<string, Case>> = {
     withLine(goodSpray, but('bead-cartridge', { medium: 'alumina', charge: 'oven', ovenC: 200 })),
     but('bead-cartridge', { ovenC: 120 }),
   ],
+  A40: [withLine(goodShop, but('outlet', { particleClass: '1' })), but('outlet', { particleClass: 'any' })],
+  A41: [withLine(goodSpray, but('outlet', { oilClass: 'any' })), site({ oiledOnce: 'yes' })],
+  A42: [
+    withLine(
+      goodShop,
+      but('compressor', { dischargeTemperatureFrom: 'estimated' }),
+      behind('separator', stageOf('bowl-filter')),
+    ),
+    without('aftercooler'),
+  ],
   A33: [withLine(hose, but('hose', { insertBoreM: 0.006 })), but('outlet', { flowM3PerS: 0.08 })],
   A25: [goodShop, but('receiver', { drain: 'manual', sumpM3: 1e-4 })],
   A26: [goodShop, but('outlet', { leastPressurePa: bar(9) })],

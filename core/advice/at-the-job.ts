@@ -11,19 +11,20 @@ import type { Remedy, Rule } from './rule';
 type Outlet = StageOf<'outlet'>;
 type Fails = (line: LineFacts, outlet: Outlet) => boolean;
 
-/** Whether drops arrive, or the air is wetter than a job asks for: at the value, whatever its uncertainty. */
-export const isTooWet: Fails = (line, s) => {
+/** Whether drops arrive, or the air is wetter than a job asks for: at the value, whatever its uncertainty, with some kelvin to spare. */
+export function isTooWet(line: LineFacts, s: Outlet, spareK = 0): boolean {
   const station = line.at(s);
   if (!station) return false;
   const around = { ...line.around, roomTemperatureC: line.roomC(s) };
   if (s.parameters.need !== 'no-liquid' && isWet(station, around)) return true;
   const [asked, other] = outletCriteria(s);
-  const spare = s.parameters.need === 'no-liquid' ? CLOSED_K : 0;
-  const over = (c: typeof asked): boolean => c.read(station, around) > c.limit + spare;
+  const closed = s.parameters.need === 'no-liquid' && spareK === 0 ? CLOSED_K : 0;
+  const wetter = { ...station, pressureDewPointC: station.pressureDewPointC + spareK };
+  const over = (c: typeof asked): boolean => c.read(spareK > 0 ? wetter : station, around) > c.limit + closed;
   return station.liquidKgPerS > 0 || (over(asked) && (!other || over(other)));
-};
+}
 
-const isDirty: Fails = (line, s) => {
+export const isDirty: Fails = (line, s) => {
   const grade = line.grades.get(s.id);
   const { particleClass, oilClass } = s.parameters;
   return !!grade && !(isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass));

@@ -1,7 +1,9 @@
-import { DESICCANT, FILTERS, is } from '../equipment/groups';
-import { setWitness } from '../line/edit';
+import { DESICCANT, DRYERS, FILTERS, is } from '../equipment/groups';
+import { removeStage, setWitness } from '../line/edit';
 import type { Stage } from '../line/plan';
-import { type LineFacts, WORTH_KG_PER_S } from './line-facts';
+import { walk } from '../line/walk';
+import { isDirty, isTooWet } from './at-the-job';
+import { LineFacts, WORTH_KG_PER_S } from './line-facts';
 import { at, set, takeOut } from './mend';
 import type { Rule } from './rule';
 
@@ -9,6 +11,10 @@ import type { Rule } from './rule';
 const RATED_PA = 801_325; // absolute, 7 bar: where the flow on the plate is meant
 
 const CYCLONE_LEAST = 0.2;
+
+const SMALL_M3_PER_S = 0.02; // some 40 cfm: where each stage’s pressure is missed at the tool (estimate)
+
+const SPARE_K = 3;
 
 /** Of its rating, corrected for the pressure: air that is less compressed goes through faster. */
 const loadOf = (line: LineFacts, s: Stage, flowM3PerS: number): number => {
@@ -20,6 +26,10 @@ const loadOf = (line: LineFacts, s: Stage, flowM3PerS: number): number => {
 /** A dust filter behind beads stands there for the day when they crumble. */
 const guardsDust = (line: LineFacts, s: Stage): boolean =>
   s.kind === 'particulate-filter' && line.upstream(s).some((u) => is(DESICCANT, u.kind));
+
+/** What stands behind it is spoilt by oil. */
+const guardsMedia = (line: LineFacts, s: Stage): boolean =>
+  line.downstream(s).some((d) => is([...DESICCANT, 'membrane', 'carbon-filter'], d.kind));
 
 /** Takes nothing out of the air that it gets. */
 const idle = (line: LineFacts, s: Stage): boolean => {
@@ -174,5 +184,38 @@ export const FILTERING: readonly Rule[] = [
             set('Hang it higher', s, { roomBelow: 'enough' }),
           ),
         ),
+  },
+  {
+    id: 'A40',
+    grade: 'note',
+    when: 'a dryer, fine coalescer or carbon on a small compressor, without which every job still gets what it asks for',
+    mend: 'It may go, if no other job is to come: what it costs in pressure comes back.',
+    source: 'computed from this line, with 5 °F (3 K) to spare',
+    finds: (line) => {
+      if (line.pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0) > SMALL_M3_PER_S) return [];
+      const outlets = line.of('outlet');
+      if (outlets.length === 0 || outlets.some((o) => !line.at(o) || isTooWet(line, o) || isDirty(line, o))) return [];
+      return line
+        .of(...DRYERS, 'carbon-filter', 'coalescing-filter')
+        .filter((s) => s.kind !== 'coalescing-filter' || (s.parameters.grade === 'fine' && !guardsMedia(line, s)))
+        .flatMap((s) => {
+          const plan = removeStage(line.entered, s.id);
+          const after = new LineFacts(plan, walk(plan));
+          const met = after
+            .of('outlet')
+            .every((o) => after.at(o) && !isTooWet(after, o, SPARE_K) && !isDirty(after, o));
+          if (!met) return [];
+          const lossPa = (line.inlet(s)?.pressurePa ?? 0) - (line.at(s)?.pressurePa ?? 0);
+          return [
+            at(
+              s,
+              `No job here needs ${s.name}.`,
+              (say) =>
+                `Without it each still gets what it asks for, and ${say(lossPa, 'pressureDifference')} comes back.`,
+              takeOut('Take it out', s),
+            ),
+          ];
+        });
+    },
   },
 ];

@@ -1,3 +1,4 @@
+import type { Stage } from '../line/plan';
 import { provenanceOf } from '../line/provenance';
 import { coolAtPump } from './cool-first';
 import type { LineFacts, StageOf } from './line-facts';
@@ -35,11 +36,34 @@ const SUFFERS = [
   'pellet-tower',
 ] as const;
 
-const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS, why: string): Finding[] =>
+const isLight = (s: StageOf<'pipe' | 'cooling-run'>): boolean =>
+  s.kind === 'pipe' && (s.parameters.material === 'aluminium' || s.parameters.material === 'rated-plastic');
+
+/** What pipe and its joints bear. */
+const pipeBearsC = (s: StageOf<'pipe' | 'cooling-run'>): number =>
+  isLight(s) ? LIGHT_PIPE_C : s.parameters.joints === 'soft' ? SOFT_SOLDER_C : Infinity;
+
+/** Whether the temperature that reaches a stage hangs on an estimate of what leaves the pump: nobody has read it. */
+function isEstimated(line: LineFacts, s: Stage): boolean {
+  for (const u of line.upstream(s)) {
+    const p = u.parameters as { method?: string; temperature?: string };
+    if (p.method === 'measured' || p.temperature === 'measured') return false;
+    if (u.kind === 'compressor') return u.parameters.dischargeTemperatureFrom !== 'measured';
+  }
+  return false;
+}
+
+const tooHot = (
+  line: LineFacts,
+  kinds: typeof BURSTS | typeof SUFFERS,
+  why: string,
+  asks: 'read' | 'estimated' | 'either' = 'either',
+): Finding[] =>
   line.of(...kinds).flatMap((s) => {
     const arrives = line.inlet(s)?.temperatureC;
     const limit = s.parameters.ratedC;
     if (arrives === undefined || arrives <= limit) return [];
+    if (asks !== 'either' && isEstimated(line, s) !== (asks === 'estimated')) return [];
     const typical = provenanceOf(s, 'ratedC') === 'typical';
     return [
       at(
@@ -52,13 +76,16 @@ const tooHot = (line: LineFacts, kinds: typeof BURSTS | typeof SUFFERS, why: str
     ];
   });
 
+/** Pumps whose air leaves in a range; where it is only estimated, the range has no upper end, and no danger rests on it. */
 function hotPumps(line: LineFacts, from: number, to: number): [StageOf<'compressor'>, number][] {
   return line.pumps.flatMap((s): [StageOf<'compressor'>, number][] => {
     const { dischargeTemperatureFrom, dischargeTemperatureC } = s.parameters;
+    const read = dischargeTemperatureFrom === 'measured';
+    if (!read && to === Infinity) return [];
     // Beyond what the equations reach the walk stops; a reading counts all the same.
     const c = dischargeTemperatureFrom === 'measured' ? dischargeTemperatureC : (line.at(s)?.temperatureC ?? 0);
     const oiled = s.parameters.type === 'piston1' || s.parameters.type === 'piston2';
-    return oiled && c >= from && c < to ? [[s, c]] : [];
+    return oiled && c >= from && (c < to || !read) ? [[s, c]] : [];
   });
 }
 
@@ -71,7 +98,36 @@ export const HEAT: readonly Rule[] = [
     when: 'a bowl, hose or vessel that hotter air reaches than it bears',
     mend: 'Cool the air before it.',
     source: 'limits on the parts; typical ones are common practice',
-    finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.'),
+    finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.', 'read'),
+  },
+  {
+    id: 'A42',
+    grade: 'must',
+    when: 'the same by an estimate of what leaves the pump, which nobody has read',
+    mend: 'Read the temperature of the air that leaves the pump, warm and loaded, and enter it; cool the air first if in doubt.',
+    source: 'the estimate is good to some 25 K for pistons',
+    finds: (line) => [
+      ...tooHot(
+        line,
+        BURSTS,
+        'By an estimate only: read it before you rely on it. Heat softens and cracks it, and it may burst.',
+        'estimated',
+      ),
+      ...line.of('pipe', 'cooling-run').flatMap((s) => {
+        const arrives = line.inlet(s)?.temperatureC ?? 0;
+        return arrives > pipeBearsC(s) && isEstimated(line, s)
+          ? [
+              at(
+                s,
+                (say) =>
+                  `Air may reach ${s.name} at ${say(arrives, 'temperature')}; it bears ${say(pipeBearsC(s), 'temperature')}.`,
+                'By an estimate only: read it before you rely on it.',
+                coolAtPump(line, s),
+              ),
+            ]
+          : [];
+      }),
+    ],
   },
   {
     id: 'S06b',
@@ -107,7 +163,10 @@ export const HEAT: readonly Rule[] = [
       hotPumps(line, HOT_C, FIRE_C).map(([s, c]) =>
         at(
           s,
-          (say) => `Air leaves ${s.name} at ${say(c, 'temperature')}.`,
+          (say) =>
+            s.parameters.dischargeTemperatureFrom === 'measured'
+              ? `Air leaves ${s.name} at ${say(c, 'temperature')}.`
+              : `Air leaves ${s.name} at ${say(c, 'temperature')} by an estimate: read it.`,
           (say) => `Carbon grows there, and from ${say(FIRE_C, 'temperature')} on it can burn.`,
         ),
       ),
@@ -141,12 +200,10 @@ export const HEAT: readonly Rule[] = [
     source: 'common practice',
     finds: (line) =>
       line.of('pipe', 'cooling-run').flatMap((s) => {
-        const soft = s.parameters.joints === 'soft';
-        const light =
-          s.kind === 'pipe' && (s.parameters.material === 'aluminium' || s.parameters.material === 'rated-plastic');
-        const limit = light ? LIGHT_PIPE_C : soft ? SOFT_SOLDER_C : Infinity;
+        const light = isLight(s);
+        const limit = pipeBearsC(s);
         const arrives = line.inlet(s)?.temperatureC ?? 0;
-        if (arrives <= limit) return [];
+        if (arrives <= limit || isEstimated(line, s)) return [];
         return [
           at(
             s,

@@ -1,7 +1,8 @@
 import { removeStage } from '../line/edit';
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { all, but, goodPlant, goodShop, site, without } from '../test/good-lines';
+import { all, behind, branch, but, goodPlant, goodShop, site, without } from '../test/good-lines';
+import { stageOf } from '../test/reference';
 import { mend, mendAll } from './apply-remedies';
 import { type Advice, isReady, judgeLine, RULES, setAside, withoutAside } from './judge-line';
 import type { Rule } from './rule';
@@ -80,6 +81,23 @@ test('of two remedies for one fault the second is left out: nothing is put in tw
   const { plan, left } = mendAll(faulty, newId);
   expect(plan.stages.filter((s) => s.kind === 'aftercooler')).toHaveLength(1);
   expect(left).toEqual([]);
+});
+
+test('a lubricator ahead of tools and a spray gun: the gun gets a dry branch, the tools keep their oil; taken out, it is remembered', () => {
+  const faulty = all(
+    goodShop(),
+    behind('regulator', stageOf('lubricator')),
+    branch('gun', 'lubricator', [stageOf('outlet', { use: 'spray' }, 'gun-outlet')]),
+  );
+  const { key } = find(faulty, 'O11');
+  const dry = mend(faulty, key, 0, newId);
+  if ('refused' in dry) throw new Error(dry.refused);
+  expect(dry.plan.branches.find((b) => b.id === 'gun')?.from).toBe('regulator');
+  expect(dry.plan.stages.map((s) => s.kind)).toContain('lubricator');
+  expect(judgeLine(dry.plan).advice.map((a) => a.rule.id)).not.toContain('A41');
+  const out = mend(faulty, key, 1, newId);
+  if ('refused' in out) throw new Error(out.refused);
+  expect(judgeLine(out.plan).advice.map((a) => a.rule.id)).toContain('A41');
 });
 
 test('dangers come first, then must, should, note', () => {

@@ -1,9 +1,40 @@
 import { DRYERS, is, SENSITIVE } from '../equipment/groups';
+import { removeStage } from '../line/edit';
+import type { Stage } from '../line/plan';
 import { both } from './dryers';
-import { at, put, set, takeOut } from './mend';
-import type { Rule } from './rule';
+import type { LineFacts } from './line-facts';
+import { answer, at, inTurn, put, set, takeOut } from './mend';
+import type { Remedy, Rule } from './rule';
 
 const SPOILT_BY_OIL = [...SENSITIVE, 'blasting', 'breathing'] as const;
+
+const isSpoilt = (s: Stage): boolean =>
+  s.kind === 'outlet' && (SPOILT_BY_OIL as readonly string[]).includes(s.parameters.use);
+
+/** Takes every use that oil spoils off ahead of a lubricator, each on a branch of its own; the tools stay behind it. */
+function dryBranch(line: LineFacts, lubricator: Stage): Remedy | undefined {
+  const from = line.before(lubricator);
+  if (!from || line.downstream(lubricator).some((d) => is(DRYERS, d.kind))) return undefined;
+  return {
+    does: 'Take a dry branch off before the lubricator',
+    edit: (plan, newId) => {
+      let now = plan;
+      for (const outlet of line.downstream(lubricator).filter(isSpoilt)) {
+        const own = now.branches.find((b) => b.stages.some((s) => s.id === outlet.id));
+        const alone = own?.stages.every((s) => s.kind !== 'outlet' || isSpoilt(s));
+        if (own && alone && own.id !== line.runOf(lubricator).id) {
+          now = { ...now, branches: now.branches.map((b) => (b.id === own.id ? { ...b, from: from.id } : b)) };
+          continue;
+        }
+        const rest = removeStage(now, outlet.id);
+        const name = `Dry branch to ${outlet.name}`.slice(0, 60);
+        const dry = { id: newId(), name, from: from.id, into: null, split: 'pressure' as const, share: 0.5 };
+        now = { ...rest, branches: [...rest.branches, { ...dry, stages: [outlet] }] };
+      }
+      return now;
+    },
+  };
+}
 
 /** Where oil goes, and what shows that carbon and valves still work. */
 export const OIL_AND_CARE: readonly Rule[] = [
@@ -15,24 +46,42 @@ export const OIL_AND_CARE: readonly Rule[] = [
     source: 'common practice: it oils everything behind it for good',
     finds: (line) =>
       line.of('lubricator').flatMap((s) => {
-        const hit = line
-          .downstream(s)
-          .find(
-            (d) =>
-              is(DRYERS, d.kind) ||
-              (d.kind === 'outlet' && (SPOILT_BY_OIL as readonly string[]).includes(d.parameters.use)),
-          );
-        return hit
-          ? [
-              at(
-                [s, hit],
-                `${s.name} sends oil to ${hit.name}.`,
-                'It never comes out of hose and pipe again.',
-                takeOut('Take the lubricator out', s),
-              ),
-            ]
-          : [];
+        const later = line.downstream(s);
+        const hit = later.find((d) => is(DRYERS, d.kind) || isSpoilt(d));
+        if (!hit) return [];
+        const oiled = later.some((d) => d.kind === 'outlet' && !isSpoilt(d));
+        return [
+          at(
+            [s, hit],
+            `${s.name} sends oil to ${hit.name}.`,
+            'It never comes out of hose and pipe again.',
+            oiled && hit.kind === 'outlet' ? dryBranch(line, s) : undefined,
+            inTurn('Take the lubricator out', takeOut('', s), answer('', { oiledOnce: 'yes' })),
+          ),
+        ];
       }),
+  },
+  {
+    id: 'A41',
+    grade: 'should',
+    when: 'a line that was oiled once, before a use that oil spoils',
+    mend: 'Replace the hose, clean or replace the pipe; a coalescer at the tool until then.',
+    source: 'common practice: oil creeps on for months',
+    finds: (line) =>
+      line.plan.survey.site.oiledOnce === 'no' || line.of('lubricator').length > 0
+        ? []
+        : line
+            .of('outlet')
+            .filter(isSpoilt)
+            .slice(0, 1)
+            .map((s) =>
+              at(
+                s,
+                `This line was oiled once: ${s.name} still gets some of it.`,
+                'What a lubricator left in hose and pipe creeps on to the tool.',
+                answer('Hose and pipe were replaced or cleaned', { oiledOnce: 'no' }),
+              ),
+            ),
   },
   {
     id: 'O56',

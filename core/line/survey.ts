@@ -150,6 +150,10 @@ export const siteSchema = z.strictObject({
       forgotten: 'when somebody thinks of it',
     },
   }),
+  oiledOnce: choiceField({
+    label: 'A lubricator once oiled this line',
+    options: { no: 'no, or all of it was replaced', yes: 'yes' },
+  }),
   drainLines: choiceField({
     label: 'Drains of different pressure run',
     options: { apart: 'each its own way', vented: 'into a vented line', shared: 'into one unvented line' },

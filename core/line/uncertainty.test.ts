@@ -65,7 +65,9 @@ describe('outlets judged', () => {
   });
 
   test('an open verdict says which reading would decide', () => {
-    expect(judge({ need: 'dew-point', dewPointC: 4 }, 3)?.note).toMatch(/read its pressure dew point at Refrigerated dryer/);
+    expect(judge({ need: 'dew-point', dewPointC: 4 }, 3)?.note).toMatch(
+      /read its pressure dew point at Refrigerated dryer/,
+    );
   });
 
   // Table 0.3 of the handbook of practice, computed: 38 °F at 90 psig is 31 % in the line at 70 °F, 4.4 % expanded.

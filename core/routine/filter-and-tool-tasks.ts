@@ -216,6 +216,7 @@ export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
     abnormal: 'Slows down: dry, or water has washed it.',
     minutes: 1,
     source: 'common practice',
-    when: outletIs('tools'),
+    when: (s) =>
+      outletIs('tools')(s) && !['1', '2', '3'].includes((s.parameters as { oilClass?: string }).oilClass ?? ''),
   },
 ];
