@@ -8,7 +8,7 @@ import { at, put, refit } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade unless a standard is named.
-const ROOM_LEAST_C = 4.4; // 40 °F
+const ROOM_LEAST_C = 4.44; // 40 °F
 
 const ROOM_MOST_C = 43.3; // 110 °F
 

@@ -1,0 +1,404 @@
+import { drainAirKgPerS } from '../flow/drain-air';
+import { judgeOutlets } from '../line/judge-outlet';
+import type { Plan } from '../line/plan';
+import { walk } from '../line/walk';
+import {
+  all,
+  bar,
+  behind,
+  but,
+  goodBench,
+  goodDry,
+  goodPlant,
+  goodShop,
+  goodSpray,
+  place,
+  site,
+  standingIn,
+  without,
+  working,
+} from '../test/good-lines';
+import { stageOf } from '../test/reference';
+import { judgeLine, RULES } from './judge-line';
+import { LineFacts } from './line-facts';
+
+// Every limit of a rule, from both sides: the input at which the rule begins to speak is found by halving, and what the limit
+// is on is measured there. The limits are those of the handbook of practice, in the units that it gives them in.
+const F = (f: number): number => (f - 32) / 1.8;
+const psi = 6894.757;
+
+interface Limit {
+  readonly rule: string;
+  readonly line: (x: number) => Plan;
+  /** An input at which the rule is silent, and one at which it speaks. */
+  readonly from: number;
+  readonly to: number;
+  /** What the limit is on; left out, the input itself. */
+  readonly measure?: (line: LineFacts) => number;
+  readonly limit: number;
+}
+const on = (line: () => Plan, edit: (x: number) => (plan: Plan) => Plan) => (x: number) => all(line(), edit(x));
+const stage = (line: LineFacts, id: string) => line.stage(id) as never;
+const at = (line: LineFacts, id: string) => line.at(stage(line, id)) as NonNullable<ReturnType<LineFacts['at']>>;
+const inlet = (line: LineFacts, id: string) =>
+  line.inlet(stage(line, id)) as NonNullable<ReturnType<LineFacts['inlet']>>;
+
+const pellets = () =>
+  all(
+    goodShop(),
+    without('refrigerated-dryer'),
+    behind('isolating-valve', stageOf('pellet-tower', { brine: 'permitted' })),
+    but('receiver', { method: 'measured', outletTemperatureC: 30 }),
+  );
+const wetPipe = () =>
+  all(goodShop(), behind('separator', stageOf('pipe', { material: 'copper', legs: 1, lengthM: 10 })));
+const inCold = () => all(goodShop(), place('cold', 10), standingIn('refrigerated-dryer', 'cold'));
+
+const LIMITS: readonly Limit[] = [
+  {
+    rule: 'S11',
+    line: on(goodShop, (x) => but('compressor', { dischargeTemperatureC: x })),
+    from: 190,
+    to: 220,
+    limit: F(400),
+  },
+  {
+    rule: 'S11b',
+    line: on(goodShop, (x) => but('compressor', { dischargeTemperatureC: x })),
+    from: 160,
+    to: 190,
+    limit: F(350),
+  },
+  {
+    rule: 'S14',
+    line: on(goodShop, (x) => but('compressor', { cutOutPa: x })),
+    from: bar(11),
+    to: bar(16),
+    measure: (l) => l.gauge(l.pumps[0]?.parameters.cutOutPa ?? 0),
+    limit: 200 * psi,
+  },
+  { rule: 'O41', line: on(goodShop, (x) => site({ drainLiftM: x })), from: 0.1, to: 4, limit: 6 * 0.3048 },
+  { rule: 'O41', line: on(goodShop, (x) => site({ drainLineBoreM: x })), from: 0.01, to: 0.002, limit: 0.25 * 0.0254 },
+  { rule: 'O18', line: on(inCold, (x) => place('cold', x)), from: 10, to: -5, limit: F(40) },
+  { rule: 'O18', line: on(inCold, (x) => place('cold', x)), from: 30, to: 55, limit: F(110) },
+  {
+    rule: 'O18',
+    line: on(pellets, (x) => (p) => all(p, place('cold', x), standingIn('pellet-tower', 'cold'))),
+    from: 20,
+    to: 50,
+    limit: F(100),
+  },
+  {
+    rule: 'A35',
+    line: on(goodShop, (x) => (p) => all(p, place('cold', x), standingIn('receiver', 'cold'))),
+    from: 10,
+    to: -5,
+    limit: 2,
+  },
+  {
+    rule: 'O48',
+    line: on(goodShop, (x) => place('in', x)),
+    from: 26,
+    to: 45,
+    measure: (l) => l.around.intakeTemperatureC - l.around.roomTemperatureC,
+    limit: 15 / 1.8,
+  },
+  {
+    rule: 'O59',
+    line: on(goodShop, (x) => place('room', x)),
+    from: 26,
+    to: 45,
+    measure: (l) => l.around.roomTemperatureC - l.around.intakeTemperatureC,
+    limit: 15 / 1.8,
+  },
+  {
+    rule: 'O01',
+    line: on(
+      () => all(goodShop(), without('separator', 'aftercooler')),
+      (x) => working({ loadedShare: x }),
+    ),
+    from: 0.1,
+    to: 0.6,
+    limit: 0.3,
+  },
+  {
+    rule: 'O12',
+    line: on(goodShop, (x) => but('receiver', { method: 'measured', outletTemperatureC: x })),
+    from: 30,
+    to: 70,
+    measure: (l) => inlet(l, 'refrigerated-dryer').temperatureC,
+    limit: F(120),
+  },
+  {
+    rule: 'O19',
+    line: on(pellets, (x) => but('receiver', { outletTemperatureC: x })),
+    from: 25,
+    to: 48,
+    measure: (l) => inlet(l, 'pellet-tower').temperatureC,
+    limit: F(100),
+  },
+  { rule: 'A36', line: on(goodShop, (x) => but('aftercooler', { approachK: x })), from: 5, to: 40, limit: 27 / 1.8 },
+  {
+    rule: 'A37',
+    line: on(goodShop, (x) => working({ loadedShare: x })),
+    from: 0.4,
+    to: 0.1,
+    measure: (l) =>
+      (l.balance.usedM3PerS + l.balance.lostM3PerS) / l.balance.deliveredM3PerS / l.plan.survey.working.loadedShare,
+    limit: 1.5,
+  },
+  { rule: 'O46', line: on(goodShop, (x) => working({ loadedShare: x })), from: 0.5, to: 0.99, limit: 0.75 },
+  {
+    rule: 'O55',
+    line: on(goodPlant, (x) => but('oil-water-separator', { carbonUsedS: x })),
+    from: 1e7,
+    to: 6e7,
+    limit: 365 * 86_400,
+  },
+  { rule: 'O34', line: on(wetPipe, (x) => but('pipe', { fall: x })), from: 0.02, to: 0.001, limit: 0.01 },
+  {
+    rule: 'O33',
+    line: on(
+      () => all(wetPipe(), but('pipe', { legs: 0 })),
+      (x) => but('pipe', { lengthM: x }),
+    ),
+    from: 1,
+    to: 20,
+    limit: 6,
+  },
+  {
+    rule: 'A21',
+    line: on(
+      () => all(goodShop(), behind('regulator', stageOf('pipe', { material: 'copper', size: '1', use: 'branch' }))),
+      (x) => but('pipe', { lengthM: x }),
+    ),
+    from: 2,
+    to: 40,
+    limit: 15,
+  },
+  {
+    rule: 'A20',
+    line: on(goodBench, (x) => but('gauge', { rangePa: x })),
+    from: 18e5,
+    to: 8e5,
+    measure: (l) =>
+      l.gauge(at(l, 'gauge').pressurePa) /
+      (stage(l, 'gauge') as { parameters: { rangePa: number } }).parameters.rangePa,
+    limit: 0.75,
+  },
+  {
+    rule: 'A20',
+    line: on(goodBench, (x) => but('gauge', { rangePa: x })),
+    from: 18e5,
+    to: 60e5,
+    measure: (l) =>
+      l.gauge(at(l, 'gauge').pressurePa) /
+      (stage(l, 'gauge') as { parameters: { rangePa: number } }).parameters.rangePa,
+    limit: 0.25,
+  },
+  {
+    rule: 'O25',
+    line: on(goodDry, (x) => but('twin-tower', { purgeSetPa: x })),
+    from: bar(9.1),
+    to: bar(7),
+    measure: (l) =>
+      inlet(l, 'twin-tower').pressurePa -
+      (stage(l, 'twin-tower') as { parameters: { purgeSetPa: number } }).parameters.purgeSetPa,
+    limit: 10 * psi,
+  },
+  {
+    rule: 'O28',
+    line: on(goodShop, (x) => but('coalescing-filter', { ratedFlowM3PerS: x })),
+    from: 0.03,
+    to: 0.002,
+    measure: (l) =>
+      l.flow(inlet(l, 'coalescing-filter')) /
+      ((stage(l, 'coalescing-filter') as { parameters: { ratedFlowM3PerS: number } }).parameters.ratedFlowM3PerS *
+        (inlet(l, 'coalescing-filter').pressurePa / bar(7))),
+    limit: 1,
+  },
+  {
+    rule: 'O29',
+    line: on(
+      () => all(goodShop(), but('separator', { flowRating: 'rated' })),
+      (x) => but('separator', { ratedFlowM3PerS: x }),
+    ),
+    from: 0.02,
+    to: 0.2,
+    measure: (l) =>
+      l.flow(inlet(l, 'separator')) /
+      ((stage(l, 'separator') as { parameters: { ratedFlowM3PerS: number } }).parameters.ratedFlowM3PerS *
+        (inlet(l, 'separator').pressurePa / bar(7))),
+    limit: 0.2,
+  },
+  {
+    rule: 'O15',
+    line: on(goodShop, (x) => but('refrigerated-dryer', { ratedFlowM3PerS: x })),
+    from: 0.02,
+    to: 0.002,
+    measure: (l) => l.load(stage(l, 'refrigerated-dryer')) ?? 0,
+    limit: 1,
+  },
+  {
+    rule: 'O30',
+    line: on(goodShop, (x) => but('coalescing-filter', { pressureLossPa: x, cleanLossPa: 8e3 })),
+    from: 8e3,
+    to: 2e5,
+    measure: (l) =>
+      l
+        .losses(stage(l, 'outlet'))
+        .filter((s) => !['regulator', 'isolating-valve', 'receiver', 'intake'].includes(s.stageId))
+        .reduce((sum, s) => sum + s.lossPa, 0),
+    limit: 10 * psi,
+  },
+  {
+    rule: 'O31',
+    line: on(goodShop, (x) => but('outlet', { leastPressurePa: x })),
+    from: bar(5),
+    to: bar(7),
+    measure: (l) =>
+      (stage(l, 'outlet') as { parameters: { leastPressurePa: number } }).parameters.leastPressurePa -
+      (l.moments.get('outlet')?.section.at('outlet')?.pressurePa ?? 0),
+    limit: psi,
+  },
+  {
+    rule: 'O35',
+    line: on(
+      () => all(goodShop(), but('receiver', { drain: 'manual' })),
+      (x) => but('separator', { efficiency: x }),
+    ),
+    from: 1,
+    to: 0.1,
+    measure: (l) => at(l, 'receiver').caughtKgPerS * 9 * 3600 * 0.4,
+    limit: 0.5,
+  },
+  {
+    rule: 'O36',
+    line: on(
+      () => all(goodShop(), but('receiver', { drain: 'timer', drainOpenS: 1 })),
+      (x) => but('receiver', { drainEveryS: x }),
+    ),
+    from: 3600,
+    to: 20,
+    measure: (l) =>
+      drainAirKgPerS(stage(l, 'receiver'), at(l, 'receiver'), l.around.atmosphericPa) / l.section.dryAirKgPerS,
+    limit: 0.01,
+  },
+  {
+    rule: 'A24',
+    line: on(
+      () => all(goodSpray(), but('bead-cartridge', { charge: 'oven' })),
+      (x) => but('bead-cartridge', { ovenC: x }),
+    ),
+    from: 115,
+    to: 150,
+    limit: F(250),
+  },
+  {
+    rule: 'A39',
+    line: on(
+      () => all(goodSpray(), but('bead-cartridge', { medium: 'alumina', charge: 'oven' })),
+      (x) => but('bead-cartridge', { ovenC: x }),
+    ),
+    from: 200,
+    to: 120,
+    limit: F(350),
+  },
+  {
+    rule: 'A34',
+    line: on(
+      () => all(goodShop(), but('refrigerated-dryer', { method: 'dew-point', readInRoomC: 24 })),
+      (x) => but('refrigerated-dryer', { readAtM3PerS: x }),
+    ),
+    from: 0.02,
+    to: 0.005,
+    measure: (l) =>
+      0.01 / (stage(l, 'refrigerated-dryer') as { parameters: { readAtM3PerS: number } }).parameters.readAtM3PerS,
+    limit: 1.1,
+  },
+  {
+    rule: 'A34',
+    line: on(
+      () => all(goodShop(), but('refrigerated-dryer', { method: 'dew-point', readAtM3PerS: 0.01 })),
+      (x) => but('refrigerated-dryer', { readInRoomC: x }),
+    ),
+    from: 24,
+    to: 15,
+    measure: (l) =>
+      l.around.roomTemperatureC -
+      (stage(l, 'refrigerated-dryer') as { parameters: { readInRoomC: number } }).parameters.readInRoomC,
+    limit: 3,
+  },
+  {
+    rule: 'A19',
+    line: on(
+      () =>
+        all(
+          goodShop(),
+          behind('regulator', stageOf('hose', { jacket: 'pvc', lengthM: 3, boreM: 0.0127, insertBoreM: 0.011 })),
+          place('cold', 5),
+          standingIn('hose', 'cold'),
+        ),
+      (x) => place('cold', x),
+    ),
+    from: 5,
+    to: -20,
+    limit: -10,
+  },
+  {
+    rule: 'O17b',
+    line: on(
+      () => all(goodPlant(), place('cold', 20), standingIn('drop-pipe', 'cold')),
+      (x) => place('cold', x),
+    ),
+    from: 25,
+    to: 8,
+    measure: (l) => l.roomC(stage(l, 'drop-pipe')) - inlet(l, 'drop-pipe').pressureDewPointC,
+    limit: 10,
+  },
+  {
+    rule: 'O23',
+    line: on(
+      () => all(goodShop(), behind('fine', stageOf('membrane', { sweepOff: 'no', sweepShare: 0.1 }))),
+      (x) => but('membrane', { ratedFlowM3PerS: x }),
+    ),
+    from: 0.01,
+    to: 0.05,
+    measure: (l) =>
+      0.0036 / (stage(l, 'membrane') as { parameters: { ratedFlowM3PerS: number } }).parameters.ratedFlowM3PerS,
+    limit: 0.3,
+  },
+  {
+    rule: 'A40',
+    line: on(goodShop, (x) => but('compressor', { freeAirDeliveryM3PerS: x })),
+    from: 0.03,
+    to: 0.012,
+    limit: 0.02,
+  },
+];
+
+test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure, limit }) => {
+  const rules = RULES.filter((r) => r.id === rule);
+  const speaks = (x: number): boolean => judgeLine(line(x), undefined, rules).advice.length > 0;
+  expect([speaks(from), speaks(to)]).toEqual([false, true]);
+  let [silent, loud] = [from, to];
+  for (let i = 0; i < 40; i++) {
+    const middle = (silent + loud) / 2;
+    if (speaks(middle)) loud = middle;
+    else silent = middle;
+  }
+  const plan = line(loud);
+  const is = measure ? measure(new LineFacts(plan, walk(plan))) : loud;
+  expect(Math.abs(is / limit - 1)).toBeLessThan(0.003);
+});
+
+test('a pressure missed by less than a gauge tells is met, by more it is not', () => {
+  const needs = (pa: number): boolean | undefined => {
+    const plan = all(goodShop(), but('outlet', { leastPressurePa: pa }));
+    return judgeOutlets(plan, walk(plan)).get('outlet')?.pressure.enough;
+  };
+  const shop = goodShop();
+  const gets = judgeOutlets(shop, walk(shop)).get('outlet')?.pressure.getsPa ?? 0;
+  expect(needs(gets + 0.95 * psi)).toBe(true);
+  expect(needs(gets + 1.05 * psi)).toBe(false);
+});
