@@ -43,7 +43,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
   const start = page.getByRole('form', { name: 'A line of your own' });
   await fillNonsense(start);
   await expectRefused(start);
-  await expect(start.locator('[aria-invalid=true]')).toHaveCount(8); // all of its fields at once
+  await expect(start.locator('[aria-invalid=true]')).toHaveCount(9); // all of its fields at once
   await expect(page).toHaveURL('/');
 
   await page.goto(`${own}/logbook`);

@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { type WeatherSummary, type WeatherYear, weatherYearSchema } from '../core/season/weather';
+import { nearestYear } from '../core/season/nearest-year';
+import { WEATHER_RANGE, type WeatherSummary, type WeatherYear, weatherYearSchema } from '../core/season/weather';
 import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
 import { checked, RequestRefused } from './errors';
@@ -47,6 +48,19 @@ export async function readWeather(id: string): Promise<WeatherYear> {
   if (!row) throw noSuchYear();
   const { id: _id, at: _at, ...year } = row;
   return year;
+}
+
+const warmDaySchema = z.strictObject({
+  temperatureC: z.coerce.number().min(WEATHER_RANGE.leastC).max(WEATHER_RANGE.mostC),
+  relativeHumidity: z.coerce.number().min(WEATHER_RANGE.leastRh).max(1),
+});
+
+/** Of the stored years the one whose warm hours are nearest to a warm day. */
+export async function nearestWeather(input: unknown): Promise<{ id: string; name: string }> {
+  const warm = checked(warmDaySchema, input);
+  const found = nearestYear(await database().select().from(weatherYears), warm);
+  if (!found) throw noSuchYear();
+  return { id: found.id, name: found.name };
 }
 
 /** Removes a year that no line uses. */

@@ -3,7 +3,7 @@ import type { Plan } from '../core/line/plan';
 import type { WeatherYear } from '../core/season/weather';
 import { goodShop } from '../core/test/good-lines';
 import { createPlan, savePlan } from './save-plan';
-import { listWeather, readWeather, removeWeather, saveWeather } from './save-weather';
+import { listWeather, nearestWeather, readWeather, removeWeather, saveWeather } from './save-weather';
 import { closeDatabase, freshDatabase } from './test/database';
 
 const uuid = (): string => crypto.randomUUID();
@@ -46,6 +46,18 @@ test.each<[string, object, RegExp]>([
   const error = await refused(saveWeather({ id: uuid(), year: { ...year('x'), ...change } }));
   expect(error).toMatchObject({ status: 422 });
   expect(String((error as Error).message)).toMatch(message);
+});
+
+test('of the stored years the nearest to a warm day is found; what is no warm day is refused at its field', async () => {
+  const hot = uuid();
+  await saveWeather({ id: hot, year: year('Hot', 35) });
+  expect(await nearestWeather({ temperatureC: '36', relativeHumidity: '0.6' })).toEqual({ id: hot, name: 'Hot' });
+  for (const bad of [
+    {},
+    { temperatureC: 'warm', relativeHumidity: '0.6' },
+    { temperatureC: '20', relativeHumidity: '7' },
+  ])
+    expect(await refused(nearestWeather(bad))).toMatchObject({ status: 422 });
 });
 
 test('a year that a line uses stays; once no line does it can go', async () => {

@@ -189,6 +189,35 @@ test('a line of usual shape from a few answers is walked without a word, whateve
     }
 });
 
+test('a line for a job at a distance: what it asks for, how long the pump is loaded for it, the pipe to it', () => {
+  const plan = startPlan(
+    {
+      shop: 'Bindery',
+      lineName: 'Press line',
+      intakeTemperatureC: 20,
+      intakeRelativeHumidity: 0.5,
+      compressor: { type: 'piston2', freeAirDeliveryM3PerS: 0.01, cutInPa: 8e5, cutOutPa: 10e5 },
+      receiverVolumeM3: 0.3,
+      has: { aftercooler: true, refrigeratedDryer: true },
+      job: 'solvent-spray',
+      distanceM: 12,
+      yearId: 'd0000000-0000-4000-8000-000000000009',
+    },
+    fresh,
+  );
+  expect(walk(plan).problems).toEqual([]);
+  expect(plan.stages.find((s) => s.kind === 'pipe')?.parameters).toMatchObject({ lengthM: 12 });
+  expect(plan.stages.at(-1)).toMatchObject({
+    name: 'Spray gun, solvent-borne',
+    parameters: { need: 'humidity-expanded', relativeHumidity: 0.1, flowBasis: 'anr' },
+  });
+  // 14 cfm (ISO 8778) for 0.45 of the time of 0.01 m³/s: about 0.3 (standard and intake air differ by a few per cent).
+  expect(Math.abs(plan.survey.working.loadedShare / ((14 * 4.719474e-4 * 0.45) / 0.01) - 1)).toBeLessThan(0.03);
+  expect(plan.survey.climate).toMatchObject({ from: 'file', yearId: 'd0000000-0000-4000-8000-000000000009' });
+  const regulator = plan.stages.find((s) => s.kind === 'regulator')?.parameters;
+  expect(regulator?.setPressurePa).toBeCloseTo(101325 + 40 * 6894.757 + 2e4, 0);
+});
+
 test('another barometer: what the gauges read stays, the absolute pressures move', () => {
   const gauge = (plan: Plan, id: string, field: string): number =>
     ((stageById(plan, id) as unknown as { parameters: Record<string, number> }).parameters[field] as number) -

@@ -1,4 +1,5 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
+import { JOBS, type JobId, setJob } from './jobs';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from './plan';
 import { allStages, hangingOn, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
 import { sized } from './size-stage';
@@ -224,6 +225,30 @@ export interface PlanStart {
   };
   readonly receiverVolumeM3: number;
   readonly has: { readonly aftercooler: boolean; readonly refrigeratedDryer: boolean };
+  /** What the air is for; left out, tools in general for which all that is delivered is used. */
+  readonly job?: JobId | undefined;
+  /** Pipe from the receiver to the job; left out, or 0, none. */
+  readonly distanceM?: number | undefined;
+  /** A stored year of weather. */
+  readonly yearId?: string | undefined;
+}
+
+const REGULATOR_SPARE_PA = 2e4;
+
+/** A line of the start page whose one job is known: what it takes, when the pump is loaded for it, and what the regulator holds. */
+function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): Plan {
+  const named = renameStage(setJob(line, outletId, id), outletId, JOBS[id].label);
+  const set = named.stages.find((s) => s.id === outletId) as Extract<Stage, { kind: 'outlet' }>;
+  const pump = named.stages.find((s) => s.kind === 'compressor') as Extract<Stage, { kind: 'compressor' }>;
+  const free = standing(named).stages.find((s) => s.id === outletId) as typeof set;
+  const asked = (free.parameters.flowM3PerS * set.parameters.usedShare) / pump.parameters.freeAirDeliveryM3PerS;
+  const setPressurePa = Math.min(pump.parameters.cutInPa, set.parameters.leastPressurePa + REGULATOR_SPARE_PA);
+  const { working } = named.survey;
+  const loadedShare = Math.min(1, Math.max(0.01, asked));
+  return {
+    ...setParameter(named, regulatorId, 'setPressurePa', setPressurePa),
+    survey: { ...named.survey, working: { ...working, loadedShare } },
+  };
 }
 
 /** A line of usual shape from a few answers; every other number is its kind's default. */
@@ -236,6 +261,10 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
   stages.push({ ...tank, parameters: { ...tank.parameters, volumeM3: start.receiverVolumeM3 } });
   stages.push(newStage('bowl-filter', newId()));
   if (start.has.refrigeratedDryer) stages.push(newStage('refrigerated-dryer', newId()));
+  if (start.distanceM) {
+    const pipe = newStage('pipe', newId());
+    stages.push({ ...pipe, parameters: { ...pipe.parameters, lengthM: start.distanceM } });
+  }
   const { freeAirDeliveryM3PerS: all } = start.compressor;
   const regulator = newStage('regulator', newId());
   // Of a size for all that the compressor gives, which the tools use for the usual share of the time.
@@ -264,10 +293,12 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
       intakePlaceId: place,
       roomPlaceId: place,
       working,
+      ...(start.yearId && { climate: { from: 'file', yearId: start.yearId } }),
     },
     stages,
   });
-  return { ...plan, stages: plan.stages.map((s) => sized(plan, s)) };
+  const line = { ...plan, stages: plan.stages.map((s) => sized(plan, s)) };
+  return start.job ? forJob(line, tools.id, regulator.id, start.job) : line;
 }
 
 /** Drain points of a line: the stages with a drain, in the order of flow. */

@@ -18,3 +18,18 @@ export async function create(plan: unknown): Promise<{ id: string } | Refused> {
     body?.error ?? { message: 'The server does not answer. Nothing was changed; try again in a moment.', issues: [] }
   );
 }
+
+/** The stored year of weather whose warm hours are nearest to the air at the intake. */
+export async function nearestYear({
+  intakeTemperatureC,
+  intakeRelativeHumidity,
+}: {
+  readonly intakeTemperatureC: number;
+  readonly intakeRelativeHumidity: number;
+}): Promise<{ id: string } | Refused> {
+  const asked = `temperatureC=${intakeTemperatureC}&relativeHumidity=${intakeRelativeHumidity}`;
+  const answer = await fetch(`/api/weather/nearest?${asked}`).catch(() => undefined);
+  const body = await answer?.json().catch(() => undefined);
+  if (answer?.ok) return body;
+  return { message: 'No year of weather was found. Build the line without it, and choose one on Water.', issues: [] };
+}

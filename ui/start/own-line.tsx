@@ -4,19 +4,21 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { type PlanStart, startPlan } from '@/core/line/edit';
+import { startPlan } from '@/core/line/edit';
+import { JOBS } from '@/core/line/jobs';
 import { METRIC, US_CUSTOMARY } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityField, TextField } from '@/ui/forms/registered-fields';
 import { useUnits } from '@/ui/units/units';
-import { create, type Refused } from './create-line';
+import { create, nearestYear, type Refused } from './create-line';
 import { Refusals } from './refusals';
 import {
   COMPRESSOR_TYPES,
   inOtherUnits,
   QUANTITY_FIELDS,
   type QuantityField as QuantityName,
+  type StartAnswers,
   type StartForm,
   startSchema,
   typicalStart,
@@ -27,16 +29,18 @@ export function OwnLine() {
   const router = useRouter();
   const [refused, setRefused] = useState<Refused>();
   const { choice } = useUnits();
-  const form = useForm<StartForm, unknown, PlanStart>({
+  const form = useForm<StartForm, unknown, StartAnswers>({
     resolver: zodResolver(startSchema(choice)) as never, // its input is what the form holds, its output a PlanStart
     defaultValues: typicalStart(choice),
     mode: 'onChange',
   });
   const { errors, isSubmitting } = form.formState;
   useTextsInUnits(form);
-  const submit = form.handleSubmit(async (start) => {
+  const submit = form.handleSubmit(async ({ weather, ...start }) => {
     setRefused(undefined);
-    const answer = await create(startPlan(start, () => crypto.randomUUID()));
+    const year = weather ? await nearestYear(start) : undefined;
+    if (year && 'message' in year) return setRefused(year);
+    const answer = await create(startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID()));
     if ('id' in answer) router.push(`/lines/${answer.id}/line`);
     else setRefused(answer);
   });
@@ -53,7 +57,7 @@ export function OwnLine() {
   const text = (name: 'shop' | 'lineName', label: string) => (
     <TextField id={name} label={label} error={errors[name]?.message} registered={form.register(name)} />
   );
-  const has = (name: 'aftercooler' | 'refrigeratedDryer', label: string) => (
+  const has = (name: 'aftercooler' | 'refrigeratedDryer' | 'weather', label: string) => (
     <label className="flex min-h-9 items-center gap-2">
       <input type="checkbox" className="size-4 accent-(--water)" {...form.register(name)} /> {label}
     </label>
@@ -97,10 +101,22 @@ export function OwnLine() {
           {number('cutInPa', 'Cuts in at', undefined, 'cutOutPa')}
           {number('cutOutPa', 'Cuts out at', undefined, 'cutInPa')}
           {number('receiverVolumeM3', 'Receiver')}
+          <Field id="job" label="The air is for">
+            <select {...tied('job', undefined)} className="control" {...form.register('job')}>
+              <option value="general">tools in general</option>
+              {Object.entries(JOBS).map(([id, { label }]) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          </Field>
+          {number('distanceM', 'Pipe from the receiver to it', '0: it hangs on the receiver.')}
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-1">
           {has('aftercooler', 'has an aftercooler and separator')}
           {has('refrigeratedDryer', 'has a refrigerated dryer')}
+          {has('weather', 'with the stored year of weather nearest to this air')}
         </div>
         {refused && <Refusals of={refused} />}
         <div className="flex flex-wrap items-center gap-4">
@@ -117,7 +133,7 @@ export function OwnLine() {
 }
 
 /** What was typed goes along when the units change; what is still typical stays round. */
-function useTextsInUnits(form: ReturnType<typeof useForm<StartForm, unknown, PlanStart>>): void {
+function useTextsInUnits(form: ReturnType<typeof useForm<StartForm, unknown, StartAnswers>>): void {
   const { choice } = useUnits();
   const before = useRef(choice);
   useEffect(() => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import type { PlanStart } from '@/core/line/edit';
+import { JOBS, type JobId } from '@/core/line/jobs';
 import { editableNumber } from '@/core/quantity/format';
 import { parseQuantity } from '@/core/quantity/parse';
 import type { QuantityName, UnitChoice } from '@/core/quantity/units';
@@ -13,6 +14,7 @@ export const QUANTITY_FIELDS = {
   cutInPa: { quantity: 'pressure', min: 1.2e5, max: 41e5, metric: 101325 + 6.5e5, us: 101325 + 95 * 6894.757 },
   cutOutPa: { quantity: 'pressure', min: 1.3e5, max: 41e5, metric: 101325 + 8.5e5, us: 101325 + 125 * 6894.757 },
   receiverVolumeM3: { quantity: 'volume', min: 0.004, max: 20, metric: 0.23, us: 60 * 3.785412e-3 },
+  distanceM: { quantity: 'length', min: 0, max: 3000, metric: 10, us: 30 * 0.3048 },
 } as const satisfies Record<string, { quantity: QuantityName; min: number; max: number; metric: number; us: number }>;
 export type QuantityField = keyof typeof QUANTITY_FIELDS;
 
@@ -28,9 +30,14 @@ export type StartForm = Record<QuantityField, string> & {
   readonly shop: string;
   readonly lineName: string;
   readonly type: keyof typeof COMPRESSOR_TYPES;
+  readonly job: JobId | 'general';
+  readonly weather: boolean;
   readonly aftercooler: boolean;
   readonly refrigeratedDryer: boolean;
 };
+
+/** What a line is built from, and whether a year of weather is looked for. */
+export type StartAnswers = PlanStart & { readonly weather: boolean };
 
 /** What was typed, in other units; what cannot be read stays as it is. */
 export function inOtherUnits(text: string, field: QuantityField, from: UnitChoice, to: UnitChoice): string {
@@ -50,6 +57,8 @@ export function typicalStart(choice: UnitChoice): StartForm {
     shop: 'My shop',
     lineName: 'Main line',
     type: 'piston1',
+    job: 'general',
+    weather: false,
     aftercooler: true,
     refrigeratedDryer: false,
     ...(Object.fromEntries(typical) as Record<QuantityField, string>),
@@ -74,6 +83,8 @@ export function startSchema(choice: UnitChoice) {
       shop: nameField(80),
       lineName: nameField(80),
       type: z.enum(Object.keys(COMPRESSOR_TYPES) as [keyof typeof COMPRESSOR_TYPES]),
+      job: z.enum(['general', ...(Object.keys(JOBS) as JobId[])]),
+      weather: z.boolean(),
       aftercooler: z.boolean(),
       refrigeratedDryer: z.boolean(),
       intakeTemperatureC: number('intakeTemperatureC'),
@@ -82,6 +93,7 @@ export function startSchema(choice: UnitChoice) {
       cutInPa: number('cutInPa'),
       cutOutPa: number('cutOutPa'),
       receiverVolumeM3: number('receiverVolumeM3'),
+      distanceM: number('distanceM'),
     })
     .superRefine(({ cutInPa, cutOutPa }, ctx) => {
       if (cutInPa >= cutOutPa)
@@ -93,10 +105,20 @@ export function startSchema(choice: UnitChoice) {
           });
     })
     .transform(
-      ({ type, freeAirDeliveryM3PerS, cutInPa, cutOutPa, aftercooler, refrigeratedDryer, ...rest }): PlanStart => ({
+      ({
+        type,
+        freeAirDeliveryM3PerS,
+        cutInPa,
+        cutOutPa,
+        aftercooler,
+        refrigeratedDryer,
+        job,
+        ...rest
+      }): StartAnswers => ({
         ...rest,
         compressor: { type, freeAirDeliveryM3PerS, cutInPa, cutOutPa },
         has: { aftercooler, refrigeratedDryer },
+        ...(job !== 'general' && { job }),
       }),
     );
 }

@@ -1,0 +1,6 @@
+import { respond } from '@/server/respond';
+import { nearestWeather } from '@/server/save-weather';
+
+export function GET(request: Request): Promise<Response> {
+  return respond(() => nearestWeather(Object.fromEntries(new URL(request.url).searchParams)));
+}
