@@ -1,5 +1,5 @@
 import { isWeekend } from 'date-fns';
-import { buildOwnLine, DEMO, expectSaved } from './own-line';
+import { beginRoutine, buildOwnLine, DEMO, expectSaved } from './own-line';
 import { expect, nowMs, type Page, settled, test } from './test';
 
 const PHONE = { width: 390, height: 844 };
@@ -19,9 +19,7 @@ async function answer(page: Page, who: string): Promise<void> {
 test('a whole round on the phone: each point once, each entry in the log once, judged', async ({ page }) => {
   test.setTimeout(90_000);
   const own = await buildOwnLine(page);
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await expect(page.getByText('The routine has not begun')).toBeVisible();
-  await page.getByRole('button', { name: 'Begin it today' }).click();
+  await beginRoutine(page);
   await expect(page.getByRole('region', { name: 'Due today' })).toContainText('Drain the receiver');
   await expectSaved(page);
   await page.setViewportSize(PHONE);
@@ -72,8 +70,7 @@ test('@date a routine begun today asks for its daily tasks at once, on a weekend
   page,
 }) => {
   const own = await buildOwnLine(page);
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await page.getByRole('button', { name: 'Begin it today' }).click();
+  await beginRoutine(page);
   const off = isWeekend(nowMs());
   await expect(page.getByRole('region', { name: off ? 'Within a week' : 'Due today' })).toContainText(
     'Drain the receiver',
@@ -89,8 +86,7 @@ test('the database away during a round: what was logged is kept in the phone and
 }) => {
   const own = await buildOwnLine(page);
   const id = own.split('/')[2];
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await page.getByRole('button', { name: 'Begin it today' }).click();
+  await beginRoutine(page);
   await expectSaved(page);
   await page.goto(`${own}/rounds/go?at=receiver`);
   const receiver = await page.request.get(`/api/plans/${id}`);
@@ -117,8 +113,7 @@ test('the database away during a round: what was logged is kept in the phone and
 
 test('@date put off with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
   const own = await buildOwnLine(page);
-  await page.getByRole('link', { name: 'Today', exact: true }).click();
-  await page.getByRole('button', { name: 'Begin it today' }).click();
+  await beginRoutine(page);
   const row = page.getByRole('listitem').filter({ hasText: 'Drain the receiver' }).first();
   await row.getByRole('button', { name: 'Put off…' }).click();
   await row.getByRole('button', { name: 'Put off', exact: true }).click();

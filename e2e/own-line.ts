@@ -11,6 +11,13 @@ export async function buildOwnLine(page: Page, shop = 'Lute shop'): Promise<stri
   return new URL(page.url()).pathname.replace(/\/line$/, '');
 }
 
+/** Begins the routine of a line at Today, with all that handbooks have: so there is something to do at once. */
+export async function beginRoutine(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByLabel('Routine', { exact: true }).selectOption('thorough');
+  await page.getByRole('button', { name: 'Begin it today' }).click();
+}
+
 /** Waits until the newest edit is in the database. */
 export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 10_000 });

@@ -1,8 +1,8 @@
 import type { Plan } from '../line/plan';
 import type { Section } from '../line/section';
-import { choresOfLine, hoursPerMonth } from '../routine/due';
+import { hoursPerMonth, tasksOfLine } from '../routine/due';
 import { routineFacts } from '../routine/facts';
-import { intervalOf, sayInterval } from '../routine/interval';
+import { sayInterval } from '../routine/interval';
 
 /** Work that a line asks of somebody. */
 export interface Chore {
@@ -17,8 +17,7 @@ const MONTHS = 12;
 export function choresOf(plan: Plan, section: Section): Chore[] {
   const facts = routineFacts(plan, section);
   const alike = new Map<string, Chore>();
-  for (const { stage, task } of choresOfLine(plan)) {
-    const interval = intervalOf(facts, stage, task);
+  for (const { task, interval } of tasksOfLine(facts)) {
     const says = `${task.does}, ${sayInterval(interval.days)}`;
     const minutes = hoursPerMonth([{ task, interval }]) * 60 * MONTHS;
     const { points, minutesPerYear } = alike.get(says) ?? { points: 0, minutesPerYear: 0 };

@@ -297,7 +297,8 @@ export function startPlan(start: PlanStart, newId: () => string): Plan {
     },
     stages,
   });
-  const line = { ...plan, stages: plan.stages.map((s) => sized(plan, s)) };
+  const routine = { ...plan.routine, level: 'normal' as const };
+  const line = { ...plan, routine, stages: plan.stages.map((s) => sized(plan, s)) };
   return start.job ? forJob(line, tools.id, regulator.id, start.job) : line;
 }
 

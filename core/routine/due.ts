@@ -9,6 +9,7 @@ import type { RoutineFacts } from './facts';
 import { serviceOf } from './facts';
 import { dueByMeter } from './hour-meter';
 import { type Interval, intervalOf } from './interval';
+import { daysAt, type Level } from './levels';
 import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
 import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
@@ -43,9 +44,44 @@ export function choresOfLine(plan: Plan): { stage: Stage; task: Task }[] {
     serviceOf(stage).flatMap((id) => {
       const task = taskById(id);
       const out = plan.routine.leftOut.some((l) => l.stageId === stage.id && l.task === id);
-      return task && !out && (task.when?.(stage) ?? true) ? [{ stage, task }] : [];
+      const spared =
+        task &&
+        daysAt(task, plan.routine.level) === null &&
+        !plan.routine.pins.some((p) => p.stageId === stage.id && p.task === id);
+      return task && !out && !spared && (task.when?.(stage) ?? true) ? [{ stage, task }] : [];
     }),
   );
+}
+
+/** More often than once a day hardly anybody opens a drain by hand (estimate): it needs an automatic one. */
+export const HAND_LEAST_DAYS = 0.95;
+
+interface Timed {
+  readonly stage: Stage;
+  readonly task: Task;
+  readonly interval: Interval;
+}
+
+const needsAutomatic = ({ stage, task, interval }: Timed): boolean =>
+  task.every.fillings !== undefined &&
+  'drain' in stage.parameters &&
+  stage.kind !== 'pellet-tower' &&
+  !interval.pinned &&
+  interval.days < HAND_LEAST_DAYS;
+
+const timed = (facts: RoutineFacts): Timed[] =>
+  choresOfLine(facts.plan).map(({ stage, task }) => ({ stage, task, interval: intervalOf(facts, stage, task) }));
+
+/** The one list of tasks of a line, each with how often: for Today, rounds, calendar and Compare. */
+export const tasksOfLine = (facts: RoutineFacts): Timed[] => timed(facts).filter((t) => !needsAutomatic(t));
+
+/** Drains that would have to be opened so often by hand that they are no task: each needs an automatic one. */
+export const drainsToAutomate = (facts: RoutineFacts): Timed[] => timed(facts).filter(needsAutomatic);
+
+/** Minutes a week that the routine takes at a level. */
+export function minutesPerWeek(facts: RoutineFacts, level: Level): number {
+  const plan = { ...facts.plan, routine: { ...facts.plan.routine, level } };
+  return (hoursPerMonth(tasksOfLine({ ...facts, plan })) * 60 * 7) / 30.4;
 }
 
 /** A day on which somebody works, the given one or the next. */
@@ -147,10 +183,9 @@ export function dueTasks(
   const begun = plan.routine.startedOn === null ? nowMs : shopTimeMs(`${plan.routine.startedOn}T00:00`);
   const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
   const todayOfYear = dayOfYear(today);
-  return choresOfLine(plan)
-    .map(({ stage, task }): DueTask => {
+  return tasksOfLine(facts)
+    .map(({ stage, task, interval }): DueTask => {
       const key = taskKey(stage.id, task.id);
-      const interval = intervalOf(facts, stage, task);
       const last = lastOf.get(key);
       const base = last ? shopTimeMs(last) : begun;
       // What was never done is due one interval after the beginning; what is done daily, at once.
@@ -235,20 +270,17 @@ export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Inter
   return tasks.reduce((sum, { task, interval }) => sum + (task.minutes / 60) * (30.4 / interval.days), 0);
 }
 
-/** The looks of a daily round, which cost what the round costs, whatever dryer stands there. */
-const DAILY_LOOKS = ['M15', 'M21'];
-
 /**
- * Minutes a month of the service that a kind of stage brings, by the usual days of its tasks: those of the routine, before
- * a line’s hours, water and weather change them, and without the looks of a daily round.
- * @example 'twin-tower': 25.5
+ * Minutes a month of the service that a kind of stage brings at the normal level, by the usual days of its tasks: those of
+ * the routine, before a line’s hours, water and weather change them.
+ * @example 'twin-tower': 19.1
  */
 export function usualServiceMinutes(kind: Stage['kind']): number {
   const stage = newStage(kind, kind);
   const tasks = serviceOf(stage).flatMap((id) => {
-    const task = DAILY_LOOKS.includes(id) ? undefined : taskById(id);
-    const days = task?.every.days;
-    return task && days !== undefined && (task.when?.(stage) ?? true) ? [{ task, interval: { days } }] : [];
+    const task = taskById(id);
+    const days = task && daysAt(task, 'normal');
+    return task && days && (task.when?.(stage) ?? true) ? [{ task, interval: { days } }] : [];
   });
   return hoursPerMonth(tasks) * 60;
 }

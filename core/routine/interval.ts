@@ -6,6 +6,7 @@ import type { Stage } from '../line/plan';
 import { placeOf } from '../line/survey';
 import { spell } from '../quantity/spell';
 import { fillDays, neglectBefore, type RoutineFacts } from './facts';
+import { daysAt } from './levels';
 import type { Task } from './task';
 
 /** One of the triggers of a task, as days of this line’s use. */
@@ -25,6 +26,8 @@ export interface Interval {
 }
 
 const LEAST_DAYS = 1 / 24;
+/** What comes more often says what would make it rare (estimate: half a month). */
+const OFTEN_DAYS = 14;
 /** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
 const DROPS_LEAVE = 0.5;
 const OIL_LEAVES = 0.25;
@@ -53,8 +56,10 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
   const { every } = task;
   const triggers: Trigger[] = [];
   const why: Sentence[] = [];
-  const usual = every.days;
+  const usual = daysAt(task, facts.plan.routine.level) ?? undefined;
   let scale = 1;
+  /** By how much the level of this shop stretches what handbooks have. */
+  const stretch = usual !== undefined && every.days !== undefined ? usual / every.days : 1;
   if (task.id === 'M20') {
     const { drops, oil } = neglectBefore(facts, stage);
     if (stage.kind !== 'twin-tower') scale *= HEATED_LASTS;
@@ -76,7 +81,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
   }
   if (usual !== undefined) triggers.push({ by: 'days', days: usual * scale });
   if (every.loadedH !== undefined && facts.loadedHPerDay > 0) {
-    const days = (every.loadedH * scale) / facts.loadedHPerDay;
+    const days = (every.loadedH * scale * stretch) / facts.loadedHPerDay;
     triggers.push({ by: 'loaded hours', days });
     if (usual === undefined || days < usual * scale * 0.95)
       why.push(
@@ -95,8 +100,9 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       const dewPointC = intakeDewPointC(facts);
       why.push(
         (say) =>
-          `${inWords(days)}, not ${usual === undefined ? 'less' : usual >= 1 ? 'daily' : 'each shift'}: ${dewPointC >= DAMP_C ? `dew point of the intake air ${say(dewPointC, 'temperature')}, ` : ''}its sump holds ${say(facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0, 'drained')}.`,
+          `${inWords(days)}, not ${usual === undefined ? 'less' : usual > 1.5 ? inWords(usual) : usual >= 1 ? 'daily' : 'each shift'}: ${dewPointC >= DAMP_C ? `dew point of the intake air ${say(dewPointC, 'temperature')}, ` : ''}its sump holds ${say(facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0, 'drained')}.`,
       );
+      why.push('With a float or level-sensing drain it is a weekly try.');
     } else if (water === 'rarely') {
       triggers.splice(0, triggers.length, { by: 'water', days });
       why.push((say) => `Only ${say(kg / 1000, 'drained')} a day come here now.`);
@@ -109,6 +115,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
       triggers.push({ by: 'beads', days });
       why.push((say) => `A charge lasts ${say(whole, 'time')} of air here.`);
+      if (days < OFTEN_DAYS) why.push('A dryer ahead of it, or cooler air, makes it last: see Advice.');
     }
   }
   if (task.id === 'M23') {

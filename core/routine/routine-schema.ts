@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idField } from '../line/survey';
+import { LEVELS, type Level } from './levels';
 
 const taskId = z.string().regex(/^[A-Z]\d{2}[A-Z]?$/, 'Not a task.');
 const who = z.string().trim().max(60, 'At most 60 characters.');
@@ -12,6 +13,8 @@ export const routineSchema = z.strictObject({
     .regex(/^\d{4}-\d{2}-\d{2}$/, 'A day, YYYY-MM-DD.')
     .nullable()
     .default(null),
+  /** How much of it is done; older lines do all of it. */
+  level: z.enum(Object.keys(LEVELS) as [Level]).default('thorough'),
   /** Intervals that a person holds fast, days. */
   pins: z
     .array(

@@ -435,8 +435,8 @@ describe('rounds', () => {
     expect(hoursPerMonth(tasks)).toBeCloseTo((3 / 60) * 30.4 + 1, 9);
   });
 
-  test('service of a twin tower, by hand: dew point yearly, a cycle timed, purge, silencer, beads every four years', () => {
-    const perDay = 60 / 365 + 30 / 90 + 15 / 180 + 25 / 270 + 240 / 1460;
+  test('service of a twin tower at the normal level, by hand: dew point, a cycle timed, purge, silencer, beads', () => {
+    const perDay = 60 / 365 + 30 / 180 + 15 / 365 + 25 / 270 + 240 / 1460;
     expect(usualServiceMinutes('twin-tower')).toBeCloseTo(30.4 * perDay, 9);
   });
 });

@@ -19,8 +19,9 @@ import { walk } from '../line/walk';
 import { expectDrain } from '../record/expect-drain';
 import { expectReadings } from '../record/expect-reading';
 import type { LoggedEntry } from '../record/log-entry';
-import { choresOfLine, dueTasks, hoursPerMonth, usualServiceMinutes } from '../routine/due';
+import { drainsToAutomate, dueTasks, hoursPerMonth, tasksOfLine, usualServiceMinutes } from '../routine/due';
 import { fillDays, routineFacts } from '../routine/facts';
+import { daysAt } from '../routine/levels';
 import { beadPlaces, livesOf } from '../season/charge-lives';
 import { FAMILIES } from '../sizing/families';
 import { stageOf } from './reference';
@@ -144,27 +145,31 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
     const today = hoursPerMonth(dueTasks(facts, [], [], '2026-11-25T09:00'));
     const compared = choresOf(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
     near(compared / 60 / 12, today, 1e-9);
-    expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(choresOfLine(plan).length);
+    expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(tasksOfLine(facts).length);
   });
 
-  test('minutes of a dryer’s service: Dryers, and Today without the daily look, where the usual days hold', () => {
-    const tasks = dueTasks(facts, [], [], '2026-11-25T09:00');
+  test('minutes of a dryer’s service: Dryers, and Today at the normal level, where the usual days hold', () => {
+    const normal: Plan = { ...plan, routine: { ...plan.routine, level: 'normal', pins: [] } };
+    const tasks = dueTasks({ ...facts, plan: normal }, [], [], '2026-11-25T09:00');
     for (const stage of allStages(line).filter((s) => s.kind in FAMILIES)) {
-      const own = tasks.filter((t) => t.stage.id === stage.id && !['M15', 'M21'].includes(t.task.id));
-      if (own.some((t) => t.interval.days !== t.task.every.days)) continue;
+      const own = tasks.filter((t) => t.stage.id === stage.id);
+      if (own.some((t) => t.interval.days !== daysAt(t.task, 'normal'))) continue;
       near(usualServiceMinutes(stage.kind), hoursPerMonth(own) * 60);
     }
   });
 
   test('minutes of a drain in a year: the ways to drain on Water, and the tasks that it brings to Today', () => {
-    const tasks = dueTasks(facts, [], [], '2026-11-25T09:00').filter((t) => t.task.id in DRAIN_WORK);
+    const thorough = { ...facts, plan: { ...plan, routine: { ...plan.routine, level: 'thorough' as const } } };
+    const tasks = dueTasks(thorough, [], [], '2026-11-25T09:00').filter((t) => t.task.id in DRAIN_WORK);
     for (const stage of drains) {
       const duty = dutyOf(plan, section, stage);
       const own = tasks.filter((t) => t.stage.id === stage.id);
       const fitted =
         duty && waysToDrain(duty).find((w) => 'drain' in stage.parameters && w.drain === stage.parameters.drain);
       const legless = 'legs' in stage.parameters && stage.parameters.legs === 0; // no drain is there yet
-      if (!fitted || legless || own.some((t) => t.interval.pinned)) continue; // a pin is the shop’s own choice
+      // A pin is the shop’s own choice; the ways to drain count what handbooks have; too often by hand is no task.
+      if (!fitted || legless || own.some((t) => t.interval.pinned)) continue;
+      if (drainsToAutomate(thorough).some((t) => t.stage.id === stage.id)) continue;
       near(fitted.choreMinutes, hoursPerMonth(own) * 60 * 12);
     }
   });

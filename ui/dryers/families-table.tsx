@@ -93,9 +93,9 @@ export function FamiliesTable({
       </div>
       <p className="mt-2 text-[0.85rem] text-quiet">
         Air lost: of what passes on average. A year: energy of dryer and lost air, upkeep, labour and a tenth of the
-        price, in invented money of the right order; ask for prices. Tasks: service of the dryer by its usual intervals;
-        Today adds the look of the daily round and goes by the line’s hours and water. Powers and purges are those of
-        practice; a maker’s plate wins. ● fits, ▲ does not.
+        price, in invented money of the right order; ask for prices. Tasks: service of the dryer at the normal level of
+        the routine; Today goes by the line’s hours and water besides. Powers and purges are those of practice; a
+        maker’s plate wins. ● fits, ▲ does not.
       </p>
     </div>
   );

@@ -8,6 +8,7 @@ import { type DueState, hoursPerMonth } from '@/core/routine/due';
 import { roundsOf } from '@/core/routine/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { CalendarPart } from './calendar-part';
+import { DrainsToAutomate, RoutineLevel } from './routine-level';
 import { TaskRow } from './task-row';
 import { ChargesAside, Drifting, Rounds } from './today-aside';
 import { type Log, useDue } from './use-due';
@@ -19,13 +20,12 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
   { state: 'soon', title: 'Within a week', tone: 'text-ink' },
   { state: 'put off', title: 'Put off', tone: 'text-quiet' },
 ];
-const _DAY_MS = 86_400_000;
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
 export function TodayView({ log }: { log: Log }) {
   const { plan, planId, edit } = usePlan();
   const router = useRouter();
-  const { tasks, lives, now } = useDue(log);
+  const { facts, tasks, lives, now } = useDue(log);
   const sender = useSender(planId, () => router.refresh());
   const rounds = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)), [plan, tasks, now]);
   const begun = plan.routine.startedOn !== null;
@@ -35,9 +35,10 @@ export function TodayView({ log }: { log: Log }) {
       <div className="flex flex-wrap items-baseline gap-x-4 lg:col-span-2">
         <h1>Today</h1>
         <p className="text-quiet">
-          {format(new Date(now), 'EEEE d MMMM')} · {tasks.length} chores, {Math.round(hoursPerMonth(tasks) * 10) / 10} h
+          {format(new Date(now), 'EEEE d MMMM')} · {tasks.length} tasks, {Math.round(hoursPerMonth(tasks) * 10) / 10} h
           a month
         </p>
+        <RoutineLevel facts={facts} />
         {sender.left > 0 && (
           <p className="ml-auto text-amber">◌ {sender.left} kept here, sent when there is an answer</p>
         )}
@@ -52,8 +53,8 @@ export function TodayView({ log }: { log: Log }) {
           <section className="grid justify-items-start gap-2 rounded-md border border-hairline bg-card p-4">
             <h2>The routine has not begun</h2>
             <p className="max-w-prose">
-              From this line’s stages follow {tasks.length} chores, each with how often and why. Begin, and what was
-              never logged counts from today: daily chores at once, the others one interval from now.
+              From this line’s stages follow {tasks.length} tasks, each with how often and why. Begin, and what was
+              never logged counts from today: daily tasks at once, the others one interval from now.
             </p>
             <button
               type="button"
@@ -64,6 +65,7 @@ export function TodayView({ log }: { log: Log }) {
             </button>
           </section>
         )}
+        <DrainsToAutomate facts={facts} />
         {GROUPS.map(({ state, title, tone }) => {
           const own = tasks.filter((t) => t.state === state);
           return own.length === 0 ? null : (

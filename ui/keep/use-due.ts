@@ -7,7 +7,7 @@ import type { Charge } from '@/core/record/charge';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
-import { routineFacts } from '@/core/routine/facts';
+import { type RoutineFacts, routineFacts } from '@/core/routine/facts';
 import { lastDone, putOffs, routineEvents, signalsOf } from '@/core/routine/last-done';
 import { type PlaceLife, spentTimes } from '@/core/season/charge-lives';
 import { useLives } from '@/ui/charges/use-lives';
@@ -35,6 +35,7 @@ export function useNow(): string {
 
 /** What is due on the line, by its log, its use and the weather of its year. */
 export function useDue({ drains, entries, charges }: Log): {
+  facts: RoutineFacts;
   tasks: readonly DueTask[];
   lives: readonly PlaceLife[];
   now: string;
@@ -54,17 +55,13 @@ export function useDue({ drains, entries, charges }: Log): {
     }
     return all;
   }, [ran]);
-  const tasks = useMemo(
-    () =>
-      dueTasks(
-        routineFacts(plan, section, years, spentTimes(answer?.lives ?? [], now)),
-        lastDone(entries, drains),
-        putOffs(entries),
-        now,
-        routineEvents(entries),
-        signalsOf(entries),
-      ),
-    [plan, section, years, answer, entries, drains, now],
+  const facts = useMemo(
+    () => routineFacts(plan, section, years, spentTimes(answer?.lives ?? [], now)),
+    [plan, section, years, answer, now],
   );
-  return { tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
+  const tasks = useMemo(
+    () => dueTasks(facts, lastDone(entries, drains), putOffs(entries), now, routineEvents(entries), signalsOf(entries)),
+    [facts, entries, drains, now],
+  );
+  return { facts, tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
 }
