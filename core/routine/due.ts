@@ -53,8 +53,8 @@ export function choresOfLine(plan: Plan): { stage: Stage; task: Task }[] {
   );
 }
 
-/** More often than once a day hardly anybody opens a drain by hand (estimate): it needs an automatic one. */
-export const HAND_LEAST_DAYS = 0.95;
+/** Where water asks for it more often than that, hardly anybody opens a drain by hand (estimate): it needs an automatic one. */
+export const HAND_LEAST_DAYS = 2;
 
 interface Timed {
   readonly stage: Stage;
@@ -66,7 +66,7 @@ const needsAutomatic = ({ stage, task, interval }: Timed): boolean =>
   task.every.fillings !== undefined &&
   'drain' in stage.parameters &&
   stage.kind !== 'pellet-tower' &&
-  !interval.pinned &&
+  interval.by === 'water' &&
   interval.days < HAND_LEAST_DAYS;
 
 const timed = (facts: RoutineFacts): Timed[] =>
