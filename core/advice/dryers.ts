@@ -43,6 +43,28 @@ export function abilityC(s: Pick<Stage, 'kind'>): number {
 export const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
   line.downstream(s).filter((d): d is StageOf<'outlet'> => d.kind === 'outlet');
 
+/** Below the room at the tool, so that its hose stays dry (common practice: 5 °F and more). */
+const BELOW_ROOM_K = 3;
+
+/**
+ * What is asked of a dryer by all that is behind it: the lowest dew point that a job needs, the coldest place that the dried
+ * air comes to, and the room where the dryer stands.
+ * @returns °C; a job that asks for no water asks for a dew point below its room
+ */
+export function askedBehind(
+  line: LineFacts,
+  s: Stage,
+): { wantedC: number; coldestRoomC: number; coldestAfterC: number } {
+  const rooms = line.downstream(s).map((d) => line.roomC(d));
+  const needs = outletsBehind(line, s).map((o) => neededDewPointC(line, o) ?? line.roomC(o) - BELOW_ROOM_K);
+  const coldestRoomC = line.roomC(s);
+  return {
+    wantedC: Math.min(...needs, coldestRoomC),
+    coldestRoomC,
+    coldestAfterC: Math.min(...rooms, coldestRoomC),
+  };
+}
+
 /** What stands right before a medium, apart from what changes nothing and what only chills. */
 export const rightBefore = (line: LineFacts, s: Stage): Stage | undefined =>
   line.upstream(s).find((u) => !is(INERT, u.kind) && !is(CHILLED, u.kind));

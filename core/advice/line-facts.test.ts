@@ -2,8 +2,9 @@ import { averageDemandM3PerS } from '../flow/demand';
 import type { Plan, Stage } from '../line/plan';
 import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
-import { all, bar, behind, branch, but, goodPlant, goodShop, without } from '../test/good-lines';
+import { all, bar, behind, branch, but, goodPlant, goodShop, place, standingIn, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
+import { askedBehind } from './dryers';
 import { LineFacts } from './line-facts';
 
 const factsOf = (plan: Plan): LineFacts => new LineFacts(plan, walk(plan));
@@ -77,4 +78,17 @@ describe('the greatest pressure that a part can see', () => {
     expect(most(but('receiver', { relief: 'none' })(goodShop()), 'fine')).toBe(1050);
     expect(most(without('receiver')(goodShop()), 'fine')).toBe(1050);
   });
+});
+
+test('what is asked of a dryer: the driest job behind it, the coldest place on the way, its own room', () => {
+  const line = (edit: (plan: Plan) => Plan) => {
+    const plan = edit(goodShop());
+    return new LineFacts(plan, walk(plan));
+  };
+  const of = (l: LineFacts) => askedBehind(l, l.stage('refrigerated-dryer') as Stage);
+  expect(of(line((p) => p))).toEqual({ wantedC: 7, coldestRoomC: 24, coldestAfterC: 24 });
+  const cold = line((p) =>
+    all(p, place('cold', -5), standingIn('outlet', 'cold'), but('outlet', { need: 'no-liquid' })),
+  );
+  expect(of(cold)).toEqual({ wantedC: -8, coldestRoomC: 24, coldestAfterC: -5 });
 });

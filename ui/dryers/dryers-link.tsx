@@ -1,6 +1,8 @@
 'use client';
 
 import Link from 'next/link';
+import { askedBehind } from '@/core/advice/dryers';
+import { LineFacts } from '@/core/advice/line-facts';
 import type { Stage } from '@/core/line/plan';
 import { pathTo, standing } from '@/core/line/runs';
 import { humidityAt } from '@/core/line/section';
@@ -22,6 +24,7 @@ export function DryersLink({ stage }: { stage: Stage }) {
   if (!(stage.kind in FAMILIES) || !air) return null;
   const { working, money } = { working: plan.survey.working, money: plan.money };
   const room = surroundingsAt(plan, stage).roomTemperatureC;
+  const { wantedC, coldestRoomC, coldestAfterC } = askedBehind(new LineFacts(plan, section), stage);
   const question = new URLSearchParams({
     from: planId,
     atm: String(surveyAtmosphericPa(plan.survey)),
@@ -33,6 +36,9 @@ export function DryersLink({ stage }: { stage: Stage }) {
     rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
     room: String(room),
     hot: String(room + 10),
+    want: String(wantedC),
+    cold: String(coldestRoomC),
+    after: String(coldestAfterC),
     hours: String(hoursPerWeek(working) * WEEKS * 3600),
     kwh: String(money.perKWh),
     hour: String(money.perHour),
