@@ -93,7 +93,7 @@ export const OPEN: Rule = {
   id: 'A30',
   grade: 'should',
   when: 'a job of which the uncertain inputs leave open whether it gets what it asks for',
-  mend: 'Take the reading that it hangs on, and enter it as measured.',
+  mend: 'Take the reading that decides it, and enter it as measured.',
   source: 'computed: the figure over the range of its inputs',
   finds: (line) =>
     line.of('outlet').flatMap((s) => {

@@ -310,7 +310,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     grade: 'should',
     when: 'beads that were dried in an oven too cool for what they are',
     mend: 'The heat that the medium needs, by its maker; or a new charge.',
-    source: 'handbook of practice: gel from 230 °F, alumina from 350 °F, sieve from 450 °F',
+    source: 'trade handbook: gel from 230 °F, alumina from 350 °F, sieve from 450 °F',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
         const { medium, charge, ovenC } = s.parameters;

@@ -43,7 +43,7 @@ const isLight = (s: StageOf<'pipe' | 'cooling-run'>): boolean =>
 const pipeBearsC = (s: StageOf<'pipe' | 'cooling-run'>): number =>
   isLight(s) ? LIGHT_PIPE_C : s.parameters.joints === 'soft' ? SOFT_SOLDER_C : Infinity;
 
-/** Whether the temperature that reaches a stage hangs on an estimate of what leaves the pump: nobody has read it. */
+/** Whether the temperature that reaches a stage is calculated from an estimate of what leaves the compressor: nobody has read it. */
 function isEstimated(line: LineFacts, s: Stage): boolean {
   for (const u of line.upstream(s)) {
     const p = u.parameters as { method?: string; temperature?: string };

@@ -23,7 +23,7 @@ import { judgeLine, RULES } from './judge-line';
 import { LineFacts } from './line-facts';
 
 // Every limit of a rule, from both sides: the input at which the rule begins to speak is found by halving, and what the limit
-// is on is measured there. The limits are those of the handbook of practice, in the units that it gives them in.
+// is on is measured there. The limits are those of the trade handbook, in its units.
 const F = (f: number): number => (f - 32) / 1.8;
 const psi = 6894.757;
 

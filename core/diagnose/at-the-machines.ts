@@ -174,7 +174,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
         title: 'It starts against pressure',
         check: 'Listen for the unloader’s hiss as it stops; does the check valve leak back?',
       },
-      { title: 'It starts too often', check: 'Count the starts in an hour against what its motor bears.' },
+      { title: 'It starts too often', check: 'Count the starts in an hour against the limit of its motor.' },
       { title: 'It is too hot', check: 'Air at its fins; dust on motor and pump.' },
       { title: 'The supply is weak, or a long lead', check: 'An electrician reads the voltage as it starts.' },
     ],
