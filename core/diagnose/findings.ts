@@ -34,6 +34,7 @@ function symptomOf(plan: Plan, stageId: string, of: ReadingName, more: boolean):
   if (of === 'pressure-drop' && !more) return 'D08';
   if (of === 'pressure-drop' && more) return 'D13';
   if (of === 'spent' && more) return 'D25';
+  if (of === 'oil-content' && more) return 'D35';
   return undefined;
 }
 

@@ -240,6 +240,11 @@ export const QUANTITIES = {
       unit('lb/kft3', 'lb/1000 ft³', POUND / (1000 * CUBIC_FOOT), ['lb/1000ft3']),
     ],
   },
+  oilContent: {
+    name: 'an oil content',
+    typical: 1e-6,
+    units: [unit('mg/m3', 'mg/m³', 1e-6, ['mg/m3'])],
+  },
   fraction: {
     name: 'a fraction in parts per million',
     typical: 500e-6,

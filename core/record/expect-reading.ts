@@ -3,6 +3,8 @@ import type { Plan } from '../line/plan';
 import { type Pick, propagateAll } from '../line/propagate';
 import { pathTo, stageById, standing } from '../line/runs';
 import { humidityAt } from '../line/section';
+import { walk } from '../line/walk';
+import { gradeLine } from '../purity/grade-line';
 import type { Band } from '../quantity/derivation';
 import type { ReadingName } from '../routine/task';
 import { type ExpectedReading, INSTRUMENTS, type LogEntry } from './log-entry';
@@ -69,6 +71,17 @@ function ofMoment(
   };
 }
 
+/** What filters pass and oil evaporates is known to a factor of three at best (estimate). */
+const OIL_FACTOR = 3;
+
+/** Oil of the air behind a stage, kg/m³ at the reference conditions of ISO 8573-1. */
+function oilExpected(plan: Plan, stageId: string): Omit<Band, 'drivers'> | undefined {
+  const mg = gradeLine(plan, walk(plan)).get(stageId)?.dirt.oilMg;
+  return mg === undefined
+    ? undefined
+    : { value: mg * 1e-6, low: (mg * 1e-6) / OIL_FACTOR, high: mg * 1e-6 * OIL_FACTOR };
+}
+
 const IN_KELVIN: readonly ReadingName[] = ['temperature', 'dew-point'];
 
 /**
@@ -109,7 +122,7 @@ export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedRead
   const { rel, absK } = INSTRUMENTS[entry.instrument] ?? (INSTRUMENTS.hand as (typeof INSTRUMENTS)[string]);
   return names.map((name) => {
     const own = (BY_FLOW.includes(name) ? flowing : others).shift();
-    const band = ofMoment(then, entry.stageId, name, own);
+    const band = name === 'oil-content' ? oilExpected(then, entry.stageId) : ofMoment(then, entry.stageId, name, own);
     if (!band) return null;
     const off = 2 * (IN_KELVIN.includes(name) ? absK : rel * Math.abs(band.value));
     return {

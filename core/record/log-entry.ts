@@ -57,6 +57,7 @@ const RANGES: Record<ReadingName, readonly [least: number, most: number]> = {
   level: [0, 1],
   spent: [0, 1],
   oil: [0, 0.05],
+  'oil-content': [0, 1e-3],
 };
 
 const readingSchema = z

@@ -21,6 +21,7 @@ export const READINGS = {
   level: { label: 'Level, of full', quantity: 'share' },
   spent: { label: 'Spent, of its height', quantity: 'share' },
   oil: { label: 'Oil topped up', quantity: 'drained' },
+  'oil-content': { label: 'Oil in the air', quantity: 'oilContent' },
 } as const;
 export type ReadingName = keyof typeof READINGS;
 
