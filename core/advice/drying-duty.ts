@@ -47,7 +47,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O13',
     grade: 'note',
     when: 'use through a dryer in bursts of more than twice the average, and no dry receiver',
-    mend: 'A dry receiver of 1 to 3 gallons for each cfm.',
+    mend: 'A dry receiver behind it, sized by the bursts.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
@@ -330,7 +330,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'A24',
     grade: 'must',
     when: 'silica gel with a dye, dried hotter than 250 °F (121 °C)',
-    mend: 'Retire that charge and replace it; dry the next at most at 120 °C, until its weight stands.',
+    mend: 'Retire that charge and replace it; dry the next at most at {120 °C}, until its weight stands.',
     source: 'common practice; reference group 12',
     finds: (line) =>
       line

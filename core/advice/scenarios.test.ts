@@ -1,13 +1,29 @@
 import { atmosphericPressurePa } from '../air/atmosphere';
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromDewPoint } from '../air/moisture';
+import { setJob } from '../line/jobs';
 import { judgeOutlets } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { waterClassOf } from '../purity/iso-8573';
-import { all, branch, but, type Edit, place, site, standingIn, working } from '../test/good-lines';
+import {
+  all,
+  behind,
+  branch,
+  but,
+  type Edit,
+  goodDry,
+  goodShop,
+  place,
+  site,
+  standingIn,
+  without,
+  working,
+} from '../test/good-lines';
 import { bandAround, planOf, stageOf } from '../test/reference';
+import { mendAll } from './apply-remedies';
 import { isReady, judgeLine } from './judge-line';
+import { say } from './rule';
 
 // Invented shops of the handbook of practice, with the judgement that is written there beside each.
 const CFM = 4.719474e-4;
@@ -185,6 +201,61 @@ test('a boat club that would fill bottles: stop, and no filter makes it right', 
   );
   expect(judgeLine(plan).advice[0]?.rule).toMatchObject({ id: 'S07', stop: true });
   expect(judgeLine(plan).advice.find((a) => a.rule.id === 'S07')?.finding.remedies).toEqual([]);
+});
+
+test.each(['water-spray', 'laser', 'instruments', 'plasma'] as const)(
+  'the classes of a usual job can be met: %s',
+  (job) => {
+    const plan = all(goodDry(), but('outlet', { use: 'tools' }));
+    const { left } = mendAll(setJob(plan, 'outlet', job), () => crypto.randomUUID());
+    expect(left.filter((a) => a.rule.id === 'A32')).toEqual([]);
+  },
+);
+
+test('what was judged too hard: a leg right behind a pipe, a drain opened daily, beads behind a membrane', () => {
+  const wet = all(goodShop(), behind('separator', stageOf('pipe', { material: 'copper', legs: 0, lengthM: 10 })));
+  expect(said(wet)).toContain('O33');
+  expect(said(behind('pipe', stageOf('drip-leg', { drain: 'manual' }))(wet))).not.toContain('O33');
+
+  const byHand = all(
+    goodShop(),
+    but('separator', { efficiency: 0.3 }),
+    but('receiver', { drain: 'manual', sumpM3: 0.01 }),
+  );
+  expect(said(byHand)).toContain('O35');
+  expect(said(site({ remembers: 'daily' })(byHand))).not.toContain('O35');
+  expect(said(all(byHand, site({ remembers: 'daily' }), but('receiver', { sumpM3: 2e-4 })))).toContain('O35');
+
+  const beads = stageOf('bead-cartridge', { massKg: 20, spentShare: 0.1, ratedFlowM3PerS: 0.02 });
+  const membrane = all(goodShop(), behind('fine', stageOf('membrane', { ratedFlowM3PerS: 0.01 }), beads));
+  expect(said(membrane)).not.toContain('O07');
+  expect(said(without('fine')(membrane))).toContain('O07');
+});
+
+test('a short compressor says how much is still short without the dryer that takes air', () => {
+  const plan = all(
+    goodDry(),
+    but('outlet', { flowM3PerS: 0.012, usedShare: 1 }),
+    but('twin-tower', { control: 'fixed', ratedFlowM3PerS: 0.02, purgeM3PerS: 0.003 }),
+  );
+  const short = judgeLine(plan).advice.find((a) => a.rule.id === 'O24')?.finding;
+  expect(say(short?.why ?? '', (si) => `${(si * 1000).toFixed(1)} L/s`)).toMatch(
+    /Without Twin tower.* it is still 2\.\d L\/s short/,
+  );
+});
+
+test('a dryer in a room too cold comes first, and no other dryer is offered for it', () => {
+  const plan = all(
+    goodShop(),
+    place('cold', -8),
+    standingIn('refrigerated-dryer', 'cold'),
+    standingIn('outlet', 'cold'),
+  );
+  const { advice } = judgeLine(plan);
+  const at = (id: string): number => advice.findIndex((a) => a.rule.id === id);
+  expect(at('O18')).toBeGreaterThanOrEqual(0);
+  expect(at('O18')).toBeLessThan(at('O17'));
+  expect(advice[at('O17')]?.finding.remedies).toEqual([]);
 });
 
 test('beads cooked at 450 °F: retire and replace', () => {

@@ -128,7 +128,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'A refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer', {}, plan));
         },
       },
     ],
@@ -200,7 +200,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'One refrigerated dryer behind the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer', {}, plan));
         },
       },
       {
@@ -238,7 +238,7 @@ export const DISPUTES: readonly Dispute[] = [
         says: 'Refrigerated: a little above freezing',
         edit: (plan, newId) => {
           const bare = undried(plan);
-          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer'));
+          return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer', {}, plan));
         },
       },
       {

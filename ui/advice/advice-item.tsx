@@ -5,6 +5,7 @@ import { mend } from '@/core/advice/apply-remedies';
 import { type Advice, setAside, withoutAside } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import type { DayRemark } from '@/core/pump/judge-day';
+import { sayText } from '@/core/quantity/say-text';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -51,7 +52,7 @@ export function AdviceItem({
         </p>
         <p className="max-w-prose">{said(finding.why, say)}</p>
         {advice.setAside === undefined ? (
-          <p className="max-w-prose text-[0.88rem] text-quiet">{rule.mend}</p>
+          <p className="max-w-prose text-[0.88rem] text-quiet">{sayText(rule.mend, say)}</p>
         ) : (
           <p className="text-quiet">Set aside: “{advice.setAside}”</p>
         )}

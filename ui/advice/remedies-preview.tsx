@@ -7,6 +7,7 @@ import { say as said } from '@/core/advice/rule';
 import { costOfLine } from '@/core/cost/cost-of-line';
 import { changes } from '@/core/line/changes';
 import type { Plan } from '@/core/line/plan';
+import { sayText } from '@/core/quantity/say-text';
 import { useUnits } from '@/ui/units/units';
 
 /** What all remedies would change, what they cost in pressure and money, and what they leave: before anything is done. */
@@ -62,7 +63,7 @@ export function RemediesPreview({
           <ul className="list-disc pl-5">
             {left.map((a) => (
               <li key={a.key}>
-                {said(a.finding.what, say)} <span className="text-quiet">{a.rule.mend}</span>
+                {said(a.finding.what, say)} <span className="text-quiet">{sayText(a.rule.mend, say)}</span>
               </li>
             ))}
           </ul>
