@@ -19,9 +19,12 @@ export function RoutineLevel({ facts }: { facts: RoutineFacts }) {
     [facts],
   );
   return (
-    <label className="flex flex-wrap items-center gap-2">
-      <span className="text-quiet">Routine</span>
+    <div className="flex flex-wrap items-center gap-2">
+      <label htmlFor="routine-level" className="text-quiet">
+        Routine
+      </label>
       <select
+        id="routine-level"
         className="control w-auto"
         value={plan.routine.level}
         onChange={(e) => {
@@ -35,7 +38,7 @@ export function RoutineLevel({ facts }: { facts: RoutineFacts }) {
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }
 
