@@ -3,6 +3,7 @@ import { KINDS, type KindName } from '../equipment/index';
 import { insertStage, newStage } from '../line/edit';
 import { inAll, judgeOutlets } from '../line/judge-outlet';
 import { type Plan, planSchema } from '../line/plan';
+import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
 import {
@@ -73,6 +74,8 @@ test('on any line every rule speaks in whole sentences or is silent; none breaks
   );
 });
 
+const musts = (plan: Plan): number => judgeLine(plan).advice.filter((a) => a.rule.grade === 'must').length;
+
 test('whatever remedy is chosen on any line, what it leaves is a plan that can be stored and walked', () => {
   let n = 0;
   fc.assert(
@@ -82,7 +85,13 @@ test('whatever remedy is chosen on any line, what it leaves is a plan that can b
       const a = chosen[i % Math.max(1, chosen.length)];
       if (!a) return;
       const result = mend(plan, a.key, j % (a.finding.remedies?.length ?? 1), () => `new-${n++}`);
-      if ('refused' in result) throw new Error(result.refused);
+      if ('refused' in result) {
+        expect(result.refused).toMatch(/Something else on this line needs that stage/);
+        return;
+      }
+      // What another rule asks for is not taken out.
+      if (allStages(result.plan).length < allStages(plan).length)
+        expect(musts(result.plan)).toBeLessThanOrEqual(musts(plan));
       expect(planSchema.parse(result.plan)).toEqual(result.plan);
       expect(() => walk(result.plan)).not.toThrow();
     }),

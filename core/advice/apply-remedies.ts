@@ -1,5 +1,5 @@
 import type { Plan } from '../line/plan';
-import { stageById } from '../line/runs';
+import { allStages, stageById } from '../line/runs';
 import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
 import { type Advice, judgeLine, RULES } from './judge-line';
@@ -28,7 +28,8 @@ function compare(a: readonly number[], b: readonly number[]): number {
 
 /**
  * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read. A stage that stands in the
- * wrong place is moved rather than a second one put in, where that leaves no more against the line.
+ * wrong place is moved rather than a second one put in, where that leaves no more against the line; none is taken out that
+ * another rule asks for.
  * @param which of the remedies of the finding, from 0
  */
 export function mend(
@@ -47,6 +48,8 @@ export function mend(
   if (!remedy)
     return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
   const added = remedy.edit(plan, newId);
+  if (allStages(added).length < allStages(plan).length && compare(against(added), against(plan)) > 0)
+    return { refused: 'Something else on this line needs that stage: it stays. Nothing was changed.' };
   const moved = remedy.moves?.(plan, newId) ?? [];
   if (moved.length === 0) return { plan: added };
   const most = against(added);
