@@ -57,11 +57,11 @@ test('stages are dragged with the mouse, and lifted with the space bar', async (
   await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(3);
   await page.locator(cards, { hasText: 'Bowl filter' }).focus();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Bowl filter is over place 4 of 8.')).toBeAttached();
+  await expect(page.getByText('Bowl filter is over place 4 of 9.')).toBeAttached();
   // What is lifted listens for keys a moment after it says so.
   await expect(async () => {
     await page.keyboard.press('ArrowRight');
-    await expect(page.getByText('Bowl filter is over place 5 of 8.')).toBeAttached({ timeout: 300 });
+    await expect(page.getByText('Bowl filter is over place 5 of 9.')).toBeAttached({ timeout: 300 });
   }).toPass();
   await page.keyboard.press('Space');
   await expect.poll(async () => (await order()).indexOf('Bowl filter')).toBe(4);
