@@ -1,5 +1,7 @@
-import type { Plan } from '../line/plan';
-import { allStages, stageById } from '../line/runs';
+import { DRYERS, is } from '../equipment/groups';
+import { removeStage } from '../line/edit';
+import type { Plan, Stage } from '../line/plan';
+import { allStages, runOfStage, stageById } from '../line/runs';
 import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
 import { type Advice, judgeLine, RULES } from './judge-line';
@@ -56,12 +58,22 @@ export function mend(
   return { plan: moved.find((m) => compare(against(m), most) <= 0 && !speaks(m)) ?? added };
 }
 
+/** Whether another coalescer of its grade guards the same dryer or carbon in its run. */
+function hasTwin(plan: Plan, stage: Stage): boolean {
+  const run = runOfStage(plan, stage.id)?.stages ?? [];
+  const place = (s: Stage): string | undefined =>
+    s.kind === 'coalescing-filter'
+      ? `${s.parameters.grade} ${run.slice(run.indexOf(s)).find((d) => is([...DRYERS, 'carbon-filter'], d.kind))?.id}`
+      : undefined;
+  return place(stage) !== undefined && run.some((s) => s.id !== stage.id && place(s) === place(stage));
+}
+
 /** Notes on stages that do nothing: after all remedies they may go, where nothing else asks for them. */
 const IDLE = ['O64', 'A07'];
 
 /**
  * Applies remedies one after another, each to the line as the ones before have left it, until none leaves less against the
- * line than before; then takes out what has nothing to do any more.
+ * line than before; then takes out what has nothing to do any more. What only somebody who looked can say is left.
  * @returns the mended plan, and what remains that no remedy here solves
  */
 export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
@@ -75,7 +87,8 @@ export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: re
     const results = advice
       .filter((a) => !known.has(a.key))
       .flatMap((a) =>
-        [...(a.finding.remedies ?? []).keys()].flatMap((which) => {
+        [...(a.finding.remedies ?? []).entries()].flatMap(([which, remedy]) => {
+          if (remedy.states) return [];
           const result = mend(from, a.key, which, newId);
           return 'plan' in result ? [result.plan] : [];
         }),
@@ -94,6 +107,11 @@ export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: re
   for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
     const result = mend(now, key, 0, newId);
     if ('plan' in result && compare(against(result.plan), most) <= 0) now = result.plan;
+  }
+  for (const s of allStages(now)) {
+    if (!hasTwin(now, s)) continue;
+    const without = removeStage(now, s.id);
+    if (compare(against(without), most) <= 0) now = without;
   }
   return { plan: now, left: judgeLine(now).advice.filter(grave) };
 }

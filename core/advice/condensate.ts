@@ -2,7 +2,7 @@ import { is, TREATMENT } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import { drainPoints } from '../line/edit';
 import { caught, WATER } from './drain-facts';
-import { answer, at, ofLine, set } from './mend';
+import { answer, at, ofLine, set, stated } from './mend';
 import type { Rule } from './rule';
 
 const LIFT_MOST_M = 1.83; // 6 ft
@@ -170,7 +170,7 @@ export const CONDENSATE: readonly Rule[] = [
             s.parameters.carbonUsedS === 0
               ? 'There is no record of when its carbon was changed.'
               : `Its carbon is ${Math.round(s.parameters.carbonUsedS / MONTH_S)} months old.`,
-            set('It was changed this month', s, { carbonUsedS: 30 * 86_400 }),
+            stated(set('It was changed this month', s, { carbonUsedS: 30 * 86_400 })),
           ),
         ),
   },

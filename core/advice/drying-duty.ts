@@ -6,7 +6,7 @@ import { MEDIA } from '../media/isotherm';
 import { coolAtPump } from './cool-first';
 import { burstsThrough, dryersBefore, peakThrough, rightBefore } from './dryers';
 import type { LineFacts } from './line-facts';
-import { at, ofLine, put, set } from './mend';
+import { at, ofLine, put, set, stated } from './mend';
 import type { Rule } from './rule';
 
 const PELLETS_MOST_C = 37.8; // 100 °F
@@ -137,7 +137,7 @@ export const DRYING_DUTY: readonly Rule[] = [
               readAtM3PerS === 0
                 ? `Here ${say(flow, 'volumeFlow')} passes in a room of ${say(roomC, 'temperature')}: a dryer that is too small does not show.`
                 : `It was read at ${say(readAtM3PerS, 'volumeFlow')} in a room of ${say(readInRoomC, 'temperature')}; here it is ${say(flow, 'volumeFlow')} and ${say(roomC, 'temperature')}.`,
-            set('Enter it by the rating on its plate', s, { method: 'rated' }),
+            stated(set('Enter it by the rating on its plate', s, { method: 'rated' })),
           ),
         ];
       }),

@@ -1,3 +1,4 @@
+import { DRYERS, is } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
 import { insertStage, moveStage, newStage, removeStage, setParameter } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
@@ -57,11 +58,18 @@ const isWanted = (s: Stage, [kind, values]: Wanted): boolean =>
     (field) => values?.[field] === undefined || (s.parameters as Values)[field] === values[field],
   );
 
+/** Coalescers right before a dryer or carbon keep oil from it: they are not moved to serve another stage. */
+function guarding(run: readonly Stage[], other: Stage): ReadonlySet<string> {
+  const guarded = (next: Stage | undefined): boolean =>
+    next !== undefined && next.id !== other.id && (is(DRYERS, next.kind) || next.kind === 'carbon-filter');
+  return new Set(run.filter((s, i) => s.kind === 'coalescing-filter' && guarded(run[i + 1])).map((s) => s.id));
+}
+
 /** New stages of some kinds, in a row, beside another. */
 export function put(does: string, side: 'before' | 'behind', stage: Stage, ...kinds: readonly Wanted[]): Remedy {
   /** With the stages of the line that may be moved there, each once; what none is left for is new. */
   const placed = (plan: Plan, newId: () => string, mayMove: (w: Wanted) => boolean): Plan => {
-    const used = new Set<string>([stage.id]);
+    const used = new Set<string>([stage.id, ...guarding(runOfStage(plan, stage.id)?.stages ?? [], stage)]);
     let now = plan;
     let beside = stage.id;
     let towards = side;
@@ -88,7 +96,8 @@ export function put(does: string, side: 'before' | 'behind', stage: Stage, ...ki
     edit: (plan, newId) => placed(plan, newId, () => false),
     moves: (plan, newId) => {
       const there = runOfStage(plan, stage.id)?.stages ?? [];
-      const movable = kinds.filter((w) => there.some((s) => s.id !== stage.id && isWanted(s, w)));
+      const guards = guarding(there, stage);
+      const movable = kinds.filter((w) => there.some((s) => s.id !== stage.id && !guards.has(s.id) && isWanted(s, w)));
       const choices: ((w: Wanted) => boolean)[] = [() => true];
       if (movable.length > 1) for (const only of movable) choices.push((w) => w === only);
       return movable.length === 0 ? [] : choices.map((may) => placed(plan, newId, may));
@@ -101,6 +110,9 @@ export const set = (does: string, stage: Stage, values: Values): Remedy => ({
   does,
   edit: (plan) => Object.entries(values).reduce((p, [field, v]) => setParameter(p, stage.id, field, v), plan),
 });
+
+/** A remedy that states what is so: only who looked may press it. */
+export const stated = (remedy: Remedy): Remedy => ({ ...remedy, states: true });
 
 /** All parameters of a stage anew. */
 export const refit = (does: string, stage: Stage, parameters: object): Remedy => ({

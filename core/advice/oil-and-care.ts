@@ -3,7 +3,7 @@ import { removeStage } from '../line/edit';
 import type { Stage } from '../line/plan';
 import { both } from './dryers';
 import type { LineFacts } from './line-facts';
-import { answer, at, inTurn, put, set, takeOut } from './mend';
+import { answer, at, inTurn, put, set, stated, takeOut } from './mend';
 import type { Remedy, Rule } from './rule';
 
 const SPOILT_BY_OIL = [...SENSITIVE, 'blasting', 'breathing'] as const;
@@ -79,7 +79,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
                 s,
                 `This line was oiled once: ${s.name} still gets some of it.`,
                 'What a lubricator left in hose and pipe creeps on to the tool.',
-                answer('Hose and pipe were replaced or cleaned', { oiledOnce: 'no' }),
+                stated(answer('Hose and pipe were replaced or cleaned', { oiledOnce: 'no' })),
               ),
             ),
   },

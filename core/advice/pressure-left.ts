@@ -33,6 +33,19 @@ function wideEnough(stage: Stage, isEnough: (parameters: Stage['parameters']) =>
   return first && { ...first, says: `${first.says}: not enough alone` };
 }
 
+/** A regulator set up by what is missing behind it, where the pump makes that much and the tool bears it. */
+function setUp(line: LineFacts, o: StageOf<'outlet'>, regulator: StageOf<'regulator'>, missingPa: number) {
+  const setPressurePa = regulator.parameters.setPressurePa + missingPa + 2e4;
+  const { mostGaugePa } = o.parameters;
+  const most = Math.min(
+    line.pumpOf(o)?.parameters.cutInPa ?? 0,
+    mostGaugePa > 0 ? mostGaugePa + line.around.atmosphericPa : Infinity,
+  );
+  return setPressurePa <= most
+    ? set(`Set ${regulator.name} up by what it falls in flow`, regulator, { setPressurePa })
+    : undefined;
+}
+
 /** The pressure that is left at a job, and who sees it. */
 export const PRESSURE_LEFT: readonly Rule[] = [
   {
@@ -100,6 +113,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
                   : 'The pump itself does not reach it.',
             low && set(`Set ${low.name} up`, low, { setPressurePa: needs + 2e4 }),
             low || !worst || !wider ? undefined : refit(`Take ${wider.says}`, worst, wider.parameters),
+            !low && regulator ? setUp(line, o, regulator, needs - gets) : undefined,
           ),
         ];
       }),

@@ -1,6 +1,6 @@
 import type { Plan } from '../line/plan';
 import { mostStartsPerHour, pumpCycle } from '../pump/cycle';
-import { at, inTurn, ofLine, set } from './mend';
+import { at, inTurn, ofLine, set, stated } from './mend';
 import type { Rule } from './rule';
 
 const ROOM_FOR_STARTS = 0.8;
@@ -60,7 +60,7 @@ export const PUMPING: readonly Rule[] = [
           (say) =>
             `The jobs and their losses keep the pump loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
           'Water, wear and cost of a day go by it: one of the two is wrong.',
-          { does: 'Go by the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) },
+          stated({ does: 'Go by the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) }),
         ),
       ];
     },

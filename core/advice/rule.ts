@@ -16,6 +16,8 @@ export interface Remedy {
   readonly does: string;
   /** @param newId makes ids for stages that are new */
   readonly edit: (plan: Plan, newId: () => string) => Plan;
+  /** It says what somebody has looked at or will enter: nobody’s to do in passing. */
+  readonly states?: true;
   /** The same with stages of the line moved there instead of new ones put in, as far as it has any. */
   readonly moves?: (plan: Plan, newId: () => string) => readonly Plan[];
 }

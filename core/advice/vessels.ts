@@ -1,7 +1,7 @@
 import { orificeKgPerS } from '../flow/orifice';
 import type { Stage } from '../line/plan';
 import type { LineFacts } from './line-facts';
-import { at, put, set, takeOut } from './mend';
+import { at, put, set, stated, takeOut } from './mend';
 import type { Rule } from './rule';
 
 const RELIEF_OVER = 1.1; // a relief valve passes its stamped flow at 110 % of its setting
@@ -198,10 +198,12 @@ export const VESSELS: readonly Rule[] = [
             s,
             `Look at ${s.name}: ${[relief && 'has it a relief valve', plate && 'is its nameplate legible'].filter(Boolean).join(', and ')}?`,
             'A tank that bursts can kill. Its valve and its plate are what stands before that.',
-            set('It has both, I looked', s, {
-              ...(relief && { relief: 'own' }),
-              ...(plate && { nameplate: 'legible' }),
-            }),
+            stated(
+              set('It has both, I looked', s, {
+                ...(relief && { relief: 'own' }),
+                ...(plate && { nameplate: 'legible' }),
+              }),
+            ),
           ),
         ];
       }),

@@ -242,7 +242,10 @@ function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): P
   const pump = named.stages.find((s) => s.kind === 'compressor') as Extract<Stage, { kind: 'compressor' }>;
   const free = standing(named).stages.find((s) => s.id === outletId) as typeof set;
   const asked = (free.parameters.flowM3PerS * set.parameters.usedShare) / pump.parameters.freeAirDeliveryM3PerS;
-  const setPressurePa = Math.min(pump.parameters.cutInPa, set.parameters.leastPressurePa + REGULATOR_SPARE_PA);
+  const regulator = named.stages.find((s) => s.id === regulatorId) as Extract<Stage, { kind: 'regulator' }>;
+  const { droopPa, droopAtM3PerS } = regulator.parameters;
+  const droop = (droopPa * free.parameters.flowM3PerS) / Math.max(droopAtM3PerS, 1e-9);
+  const setPressurePa = Math.min(pump.parameters.cutInPa, set.parameters.leastPressurePa + droop + REGULATOR_SPARE_PA);
   const { working } = named.survey;
   const loadedShare = Math.min(1, Math.max(0.01, asked));
   return {

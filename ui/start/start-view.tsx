@@ -59,7 +59,7 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
             <Wind size={18} aria-hidden className="text-water" /> Which dryer
           </span>
           <span className="mt-1 block text-quiet">
-            Every family for the same air, side by side: dew point, air lost, power, cost, chores.
+            Every family for the same air, side by side: dew point, air lost, power, cost, tasks.
           </span>
         </Link>
         {own.length > 0 && (
