@@ -24,6 +24,12 @@ export function isTooWet(line: LineFacts, s: Outlet, spareK = 0): boolean {
   return station.liquidKgPerS > 0 || (over(asked) && (!other || over(other)));
 }
 
+/** Whether a job that needs a dew point gets a higher one. */
+function missesDewPoint(line: LineFacts, s: Outlet): boolean {
+  const needs = neededDewPointC(line, s);
+  return needs !== undefined && (line.at(s)?.pressureDewPointC ?? -Infinity) > needs;
+}
+
 export const isDirty: Fails = (line, s) => {
   const grade = line.grades.get(s.id);
   const { particleClass, oilClass } = s.parameters;
@@ -98,7 +104,7 @@ export const OPEN: Rule = {
   finds: (line) =>
     line.of('outlet').flatMap((s) => {
       const verdict = line.verdicts.get(s.id);
-      if (!verdict || inAll(verdict) !== 'open' || isTooWet(line, s) || isDirty(line, s)) return [];
+      if (!verdict || inAll(verdict) !== 'open' || missesDewPoint(line, s) || isDirty(line, s)) return [];
       const { low, high, limit, quantity, note } = verdict;
       return [
         at(
@@ -122,9 +128,9 @@ export const AT_THE_JOB: readonly Rule[] = [
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
         const station = line.at(s);
-        const needs = neededDewPointC(line, s);
-        // A dew point that is missed is told by the rules on dryers.
-        if (!station || !isTooWet(line, s) || (needs !== undefined && station.pressureDewPointC > needs)) return [];
+        // A dew point that is missed is told by the rules on dryers, and what the uncertainty leaves open by its own.
+        if (!station || !isTooWet(line, s) || missesDewPoint(line, s)) return [];
+        if (line.verdicts.get(s.id)?.verdict === 'open') return [];
         const drops = station.liquidKgPerS > 0;
         const roomC = line.roomC(s);
         const cures = curing(line, s, isTooWet, [

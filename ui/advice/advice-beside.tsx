@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { memo } from 'react';
-import { isReady } from '@/core/advice/judge-line';
+import { type Advice, isReady } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import type { OutletJudgement } from '@/core/line/judge-outlet';
 import { adviceOf, openAdviceOf } from '@/ui/plan/advice-of';
@@ -27,7 +27,10 @@ export const AdviceBeside = memo(function AdviceBeside({
   const { plan, section } = useAfterPaint(useLivePlan());
   const { say } = useUnits();
   const judgement = adviceOf(plan);
-  const standing = [...judgement.advice, ...openAdviceOf(plan, verdicts)].filter((a) => a.setAside === undefined);
+  const open = openAdviceOf(plan, verdicts);
+  const isOpen = (a: Advice): boolean =>
+    a.rule.id === 'A28' && open.some((o) => o.finding.stageIds[0] === a.finding.stageIds[0]);
+  const standing = [...judgement.advice.filter((a) => !isOpen(a)), ...open].filter((a) => a.setAside === undefined);
   const grave = standing.filter((a) => a.rule.grade !== 'note');
   const rest = standing.length - Math.min(grave.length, MOST_SHOWN);
   return (
