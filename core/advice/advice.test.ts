@@ -325,7 +325,7 @@ const CASES: Readonly<Record<string, Case>> = {
     ),
     without('third-regulator'),
   ],
-  A28: [withLine(goodBench, place('cold', 20), standingIn('outlet', 'cold')), place('cold', -2)],
+  A28: [withLine(goodBench, place('cold', 20), standingIn('outlet', 'cold')), place('cold', -9)],
   A29: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 12 })],
   A30: [goodShop, but('refrigerated-dryer', { pressureDewPointC: 6 })],
   A32: [withLine(goodShop, but('outlet', { oilClass: '3' })), but('outlet', { oilClass: '1' })],

@@ -16,11 +16,11 @@ export function isTooWet(line: LineFacts, s: Outlet, spareK = 0): boolean {
   const station = line.at(s);
   if (!station) return false;
   const around = { ...line.around, roomTemperatureC: line.roomC(s) };
-  if (s.parameters.need !== 'no-liquid' && isWet(station, around)) return true;
+  const wetter = { ...station, pressureDewPointC: station.pressureDewPointC + spareK };
+  if (s.parameters.need !== 'no-liquid' && isWet(wetter, around)) return true;
   const [asked, other] = outletCriteria(s);
   const closed = s.parameters.need === 'no-liquid' && spareK === 0 ? CLOSED_K : 0;
-  const wetter = { ...station, pressureDewPointC: station.pressureDewPointC + spareK };
-  const over = (c: typeof asked): boolean => c.read(spareK > 0 ? wetter : station, around) > c.limit + closed;
+  const over = (c: typeof asked): boolean => c.read(wetter, around) > c.limit + closed;
   return station.liquidKgPerS > 0 || (over(asked) && (!other || over(other)));
 }
 
@@ -47,6 +47,9 @@ function curing(line: LineFacts, s: Outlet, fails: Fails, remedies: readonly (Re
     return there?.kind === 'outlet' && after.at(there) !== undefined && !fails(after, there);
   });
 }
+
+/** Within the uncertainty of a dew point from a plate, 5 °F: the verdict decides, where it has been worked out. */
+const UNSURE_K = 2.8;
 
 const NO_FIX =
   ' Nothing that this program can try here cures it: ask the maker of what the job needs, and of the dryer.';
@@ -130,7 +133,8 @@ export const AT_THE_JOB: readonly Rule[] = [
         const station = line.at(s);
         // A dew point that is missed is told by the rules on dryers, and what the uncertainty leaves open by its own.
         if (!station || !isTooWet(line, s) || missesDewPoint(line, s)) return [];
-        if (line.verdicts.get(s.id)?.verdict === 'open') return [];
+        const verdict = line.verdicts.get(s.id)?.verdict;
+        if (verdict === undefined ? !isTooWet(line, s, -UNSURE_K) : verdict === 'open') return [];
         const drops = station.liquidKgPerS > 0;
         const roomC = line.roomC(s);
         const cures = curing(line, s, isTooWet, [

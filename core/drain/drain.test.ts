@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { receiverHeelM } from '../equipment/receiver';
 import { bowlMarkM3, handRoutine, howOften } from './by-hand';
+import { handDays } from './drain-work';
 import { liquidM3PerS } from './liquid-flow';
 import { isHumid, twoSeasons } from './seasons';
 import { LOSS, setTimer, type TimerDuty, timerAt } from './timer';
@@ -150,4 +151,9 @@ describe('two settings for a year', () => {
       { numRuns: 20 },
     );
   });
+});
+
+test('a drain to which less than 50 mL a day come is opened weekly, not daily (trade handbook)', () => {
+  expect(handDays(1, undefined, 0.0495, false)).toMatchObject({ days: 7, water: 'rarely' });
+  expect(handDays(1, undefined, 0.0505, false)).toEqual({ days: 1 });
 });

@@ -235,3 +235,15 @@ test('a long blast lasts as long as the receiver carries it', () => {
   expect(blast.recoversS).toBeCloseTo(receiverTimeS(VOLUME, 5e5, 10e5, 0.01, 101325), 6);
   expect(longBlast(BAND, VOLUME, 0.005, 5e5, 101325).holdsS).toBe(Number.POSITIVE_INFINITY);
 });
+
+test('an unloader may hiss for 20 s, as common practice has it: a fifth of a second decides', () => {
+  const hiss = (dischargeSpaceM3: number) => {
+    const plan = shop(0.5, { pump: { dischargeSpaceM3 } });
+    const seconds = dayOf(plan).pumps[0]?.blowOff?.seconds ?? 0;
+    return { seconds, said: names(plan).includes('compressor: long-hiss') };
+  };
+  // The time is in proportion to all the space ahead of the check valve.
+  const [a, b] = [hiss(0.01).seconds, hiss(0.05).seconds];
+  const spaceFor = (seconds: number): number => 0.01 + (0.04 * (seconds - a)) / (b - a);
+  expect([hiss(spaceFor(19.8)).said, hiss(spaceFor(20.2)).said]).toEqual([false, true]);
+});

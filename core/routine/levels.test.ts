@@ -2,11 +2,16 @@ import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { setParameter, startPlan } from '../line/edit';
 import type { JobId } from '../line/jobs';
-import type { Plan } from '../line/plan';
+import type { Plan, Stage } from '../line/plan';
+import { stageById } from '../line/runs';
 import { walk } from '../line/walk';
-import { drainsToAutomate, minutesPerWeek, tasksOfLine } from './due';
+import type { ShopTime } from '../record/shop-clock';
+import { drainsToAutomate, dueTasks, minutesPerWeek, tasksOfLine } from './due';
 import { routineFacts } from './facts';
+import { intervalOf } from './interval';
 import { LEVELS, type Level } from './levels';
+import type { Task } from './task';
+import { taskById } from './tasks';
 
 const shop = (cooled: boolean, job: JobId): Plan =>
   startPlan(
@@ -82,4 +87,35 @@ test('what makes a task frequent is named with what makes it rare', () => {
   expect(why(setParameter(demoPlan(), 'receiver', 'sumpM3', 3e-4), 'M01') + why(demoPlan(), 'M22')).toMatch(
     /float or level-sensing drain|makes it last/,
   );
+});
+
+test('a drain is no task from one opening in two days on: 1.9 days is not, 2.1 days is', () => {
+  const plan = shop(false, 'solvent-spray');
+  const id = drainsToAutomate(at(plan, 'essential'))[0]?.stage.id as string;
+  const days = (sumpM3: number): number =>
+    intervalOf(
+      at(setParameter(plan, id, 'sumpM3', sumpM3), 'essential'),
+      stageById(plan, id) as Stage,
+      taskById('M02') as Task,
+    ).days;
+  // The interval is in proportion to the sump.
+  const perM3 = days(1e-5) / 1e-5;
+  const offered = (d: number): number =>
+    drainsToAutomate(at(setParameter(plan, id, 'sumpM3', d / perM3), 'essential')).length;
+  expect([offered(1.9), offered(2.1)]).toEqual([1, 0]);
+});
+
+test('within a week is soon, more than a week ahead it is later', () => {
+  const plan = demoPlan();
+  const begun = {
+    ...plan,
+    routine: { ...plan.routine, startedOn: '2026-11-02', pins: [{ stageId: 'receiver', task: 'M28', days: 10 }] },
+  };
+  const state = (now: ShopTime) =>
+    dueTasks(routineFacts(begun, walk(begun)), [], [], now).find(
+      (t) => t.stage.id === 'receiver' && t.task.id === 'M28',
+    );
+  const due = state('2026-11-02T09:00')?.dueMs as number;
+  const before = (days: number): ShopTime => new Date(due - days * 86_400_000).toISOString().slice(0, 16) as ShopTime;
+  expect([state(before(8))?.state, state(before(6))?.state]).toEqual(['later', 'soon']);
 });

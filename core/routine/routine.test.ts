@@ -9,6 +9,7 @@ import { walk } from '../line/walk';
 import { say as inUnits } from '../quantity/format';
 import { type LoggedEntry, logEntrySchema } from '../record/log-entry';
 import { shopTimeMs } from '../record/shop-clock';
+import { dayOfYear } from '../season/calendar';
 import { runWeather, type WeatherRun } from '../season/run-weather';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
 import { stageOf } from '../test/reference';
@@ -156,6 +157,18 @@ describe('what is due', () => {
     expect(frost.length).toBeGreaterThan(0);
     for (const t of frost)
       expect(Math.abs(t.dueMs - Date.parse(`${now.slice(0, 10)}T12:00Z`)) / DAY_MS).toBeLessThan(4);
+  });
+
+  test('the winter list comes two weeks before the frost: on the day, and a day later', () => {
+    const frosty = all(plan, behind('receiver', stageOf('water-cooler', {}, 'cooler')));
+    const dueIn = (frostIn: number): number => {
+      const year = { frostDays: [dayOfYear(Date.parse('2026-11-25T00:00Z')) + frostIn] } as unknown as PointYear;
+      const facts = routineFacts(frosty, walk(frosty), new Map([['receiver', year]]));
+      const [t] = dueTasks(facts, [], [], '2026-11-25T09:00').filter((d) => d.task.every.frost);
+      return Math.floor(((t?.dueMs ?? 0) - Date.parse('2026-11-25T00:00Z')) / DAY_MS);
+    };
+    // A Wednesday, so that no weekend moves it.
+    expect([dueIn(14), dueIn(15)]).toEqual([0, 1]);
   });
 
   test('not begun, nothing is overdue', () => {
