@@ -6,6 +6,7 @@ import {
   all,
   bar,
   behind,
+  branch,
   but,
   goodBench,
   goodDry,
@@ -53,6 +54,11 @@ const pellets = () =>
 const wetPipe = () =>
   all(goodShop(), behind('separator', stageOf('pipe', { material: 'copper', legs: 1, lengthM: 10 })));
 const inCold = () => all(goodShop(), place('cold', 10), standingIn('refrigerated-dryer', 'cold'));
+
+const dryIntake = (plan: Plan): Plan => ({
+  ...plan,
+  survey: { ...plan.survey, places: plan.survey.places.map((p) => ({ ...p, relativeHumidity: 0.02 })) },
+});
 
 const LIMITS: readonly Limit[] = [
   {
@@ -375,6 +381,52 @@ const LIMITS: readonly Limit[] = [
     to: 0.012,
     limit: 0.02,
   },
+  {
+    // In dry air nothing falls out that would silence it.
+    rule: 'O03',
+    line: on(
+      goodShop,
+      (x) => (p) => all(dryIntake(p), but('aftercooler', { method: 'measured', outletTemperatureC: x })),
+    ),
+    from: 28,
+    to: 60,
+    measure: (l) => inlet(l, 'separator').temperatureC - l.around.roomTemperatureC,
+    limit: 27 / 1.8,
+  },
+  {
+    // Cooled to 30 °C and warmed again: saturated before, without drops behind.
+    rule: 'A05',
+    line: on(
+      () =>
+        all(
+          goodShop(),
+          but('aftercooler', { method: 'measured', outletTemperatureC: 30 }),
+          but('separator', { efficiency: 1 }),
+        ),
+      (x) => but('receiver', { method: 'measured', outletTemperatureC: x }),
+    ),
+    from: 31,
+    to: 40,
+    measure: (l) => inlet(l, 'coalescing-filter').temperatureC - l.around.roomTemperatureC,
+    limit: 8,
+  },
+  {
+    rule: 'A10',
+    line: on(
+      () =>
+        all(
+          goodShop(),
+          but('aftercooler', { method: 'measured', outletTemperatureC: 30 }),
+          branch('reel', 'receiver', [stageOf('hose-reel', { drain: 'none' }), stageOf('outlet', {}, 'reel-outlet')]),
+        ),
+      (x) => but('receiver', { method: 'measured', outletTemperatureC: x }),
+    ),
+    from: 35,
+    to: 30,
+    measure: (l) => l.humidity(inlet(l, 'hose-reel')),
+    limit: 0.99,
+  },
+  { rule: 'O13', line: on(goodShop, (x) => but('outlet', { usedShare: x })), from: 0.8, to: 0.2, limit: 1 / 2 },
 ];
 
 test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure, limit }) => {
