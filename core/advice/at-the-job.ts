@@ -1,12 +1,13 @@
 import { DESICCANT, DRYERS, is } from '../equipment/groups';
 import { CLOSED_K, inAll, isWet, outletCriteria } from '../line/judge-outlet';
+import type { Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { isAsClean } from '../purity/grade-line';
 import { coolAtPump } from './cool-first';
 import { abilityC, both, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
 import { LineFacts, type StageOf } from './line-facts';
 import { at, put, refit, set, type Values } from './mend';
-import type { Remedy, Rule } from './rule';
+import { type Finding, type Remedy, type Rule, type Sentence, say } from './rule';
 
 type Outlet = StageOf<'outlet'>;
 type Fails = (line: LineFacts, outlet: Outlet) => boolean;
@@ -53,6 +54,29 @@ const UNSURE_K = 2.8;
 
 const NO_FIX =
   ' Nothing that this program can try here cures it: ask the maker of what the job needs, and of the dryer.';
+
+/**
+ * A finding whose remedies are tried only when somebody looks at them: each takes a walk of the line.
+ * @param why with what is added where none cures
+ */
+function tried(
+  stages: Stage | readonly Stage[],
+  what: Sentence,
+  why: (noFix: string) => Sentence,
+  cures: () => readonly Remedy[],
+): Finding {
+  let known: readonly Remedy[] | undefined;
+  const remedies = (): readonly Remedy[] => {
+    known ??= cures();
+    return known;
+  };
+  return {
+    ...at(stages, what, (inUnits) => say(why(remedies().length === 0 ? NO_FIX : ''), inUnits)),
+    get remedies() {
+      return remedies();
+    },
+  };
+}
 
 /** What the dryers before a job can be set or made to do, the least change first. */
 function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Remedy | undefined)[] {
@@ -137,24 +161,25 @@ export const AT_THE_JOB: readonly Rule[] = [
         if (verdict === undefined ? !isTooWet(line, s, -UNSURE_K) : verdict === 'open') return [];
         const drops = station.liquidKgPerS > 0;
         const roomC = line.roomC(s);
-        const cures = curing(line, s, isTooWet, [
-          put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
-          line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
-            ? coolAtPump(line, s)
-            : undefined,
-          ...betterDryers(line, s, roomC - 1),
-          chilled(line, s, roomC - 4),
-          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
-        ]);
+        const cures = () =>
+          curing(line, s, isTooWet, [
+            put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
+            line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
+              ? coolAtPump(line, s)
+              : undefined,
+            ...betterDryers(line, s, roomC - 1),
+            chilled(line, s, roomC - 4),
+            put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
+          ]);
         return [
-          at(
+          tried(
             s,
             drops
               ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
               : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
-            (say) =>
-              `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${cures.length === 0 ? NO_FIX : ''}`,
-            ...cures,
+            (noFix) => (say) =>
+              `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
+            cures,
           ),
         ];
       }),
@@ -176,19 +201,20 @@ export const AT_THE_JOB: readonly Rule[] = [
         const [best] = dryers.toSorted((a, b) => abilityC(a) - abilityC(b));
         if (!best || abilityC(best) > needs) return [];
         const load = line.load(best);
-        const cures = curing(line, s, isTooWet, [
-          ...betterDryers(line, s, needs),
-          needs >= abilityC({ kind: 'refrigerated-dryer' }) ? chilled(line, s, needs) : undefined,
-          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
-        ]);
+        const cures = () =>
+          curing(line, s, isTooWet, [
+            ...betterDryers(line, s, needs),
+            needs >= abilityC({ kind: 'refrigerated-dryer' }) ? chilled(line, s, needs) : undefined,
+            put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
+          ]);
         return [
-          at(
+          tried(
             [s, best],
             (say) =>
               `${s.name} gets ${say(gets, 'temperature')} and needs ${say(needs, 'temperature')}: ${best.name} could make that, and does not.`,
-            (say) =>
-              `${load !== undefined && load > 1 ? `It is asked for ${say(load, 'share')} of what it can do here.` : is(DESICCANT, best.kind) ? 'It is spent, too small, or what comes is too warm or too wet.' : 'It is too small for this air, or set too high.'}${cures.length === 0 ? NO_FIX : ''}`,
-            ...cures,
+            (noFix) => (say) =>
+              `${load !== undefined && load > 1 ? `It is asked for ${say(load, 'share')} of what it can do here.` : is(DESICCANT, best.kind) ? 'It is spent, too small, or what comes is too warm or too wet.' : 'It is too small for this air, or set too high.'}${noFix}`,
+            cures,
           ),
         ];
       }),
@@ -207,27 +233,28 @@ export const AT_THE_JOB: readonly Rule[] = [
         const oil = !isAsClean(grade.oil, oilClass);
         const dust = ['particulate-filter', { element: '0.01' }] as const;
         const last = ['carbon-filter', 'particulate-filter', 'coalescing-filter'].includes(line.before(s)?.kind ?? '');
-        const cures = curing(line, s, isDirty, [
-          put('Put a dust filter before it', 'before', s, ['particulate-filter']),
-          put('Put a 0.01 µm dust filter before it', 'before', s, dust),
-          last
-            ? undefined
-            : put('Put a 0.01 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'fine' }]),
-          put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
-          put('Put carbon and a dust filter before it', 'before', s, ['carbon-filter'], dust),
-          put('Put coalescers, carbon and a dust filter before it', 'before', s, ...both, ['carbon-filter'], dust),
-        ]);
+        const cures = () =>
+          curing(line, s, isDirty, [
+            put('Put a dust filter before it', 'before', s, ['particulate-filter']),
+            put('Put a 0.01 µm dust filter before it', 'before', s, dust),
+            last
+              ? undefined
+              : put('Put a 0.01 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'fine' }]),
+            put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+            put('Put carbon and a dust filter before it', 'before', s, ['carbon-filter'], dust),
+            put('Put coalescers, carbon and a dust filter before it', 'before', s, ...both, ['carbon-filter'], dust),
+          ]).slice(0, 2);
         return [
-          at(
+          tried(
             s,
             oil
               ? `${s.name} asks for oil class ${oilClass}, and gets ${grade.oil}.`
               : `${s.name} asks for particle class ${particleClass}, and gets ${grade.particle}.`,
-            `${oil ? grade.dirt.oilWhy : grade.dirt.particleWhy}.${cures.length === 0 ? NO_FIX : ''}`.replace(
-              /^./,
-              (first) => first.toUpperCase(),
-            ),
-            ...cures.slice(0, 2),
+            (noFix) =>
+              `${oil ? grade.dirt.oilWhy : grade.dirt.particleWhy}.${noFix}`.replace(/^./, (first) =>
+                first.toUpperCase(),
+              ),
+            cures,
           ),
         ];
       }),
@@ -241,7 +268,8 @@ export const AT_THE_JOB: readonly Rule[] = [
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
         const moment = line.moments.get(s.id);
-        const problem = moment?.section.at(s.id) ? undefined : moment?.section.problem;
+        if (!moment || moment.section.problems.length === 0) return [];
+        const problem = moment.section.at(s.id) ? undefined : moment.section.problem;
         return line.at(s) && problem
           ? [at(s, `No air is left for ${s.name} while all blow that can.`, problem.message)]
           : [];

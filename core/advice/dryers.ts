@@ -10,8 +10,17 @@ import type { Remedy } from './rule';
 
 const WORKING_PA = 8e5;
 
+const needed = new WeakMap<LineFacts, Map<string, number | undefined>>();
+
 /** The pressure dew point that an outlet asks for; where nobody knows on which basis, the harder of the two. */
 export function neededDewPointC(line: LineFacts, s: StageOf<'outlet'>): number | undefined {
+  const known = needed.get(line) ?? new Map<string, number | undefined>();
+  needed.set(line, known);
+  if (!known.has(s.id)) known.set(s.id, workOutNeed(line, s));
+  return known.get(s.id);
+}
+
+function workOutNeed(line: LineFacts, s: StageOf<'outlet'>): number | undefined {
   const p = s.parameters;
   const here = line.at(s);
   const pressurePa = here?.pressurePa ?? WORKING_PA;
