@@ -427,6 +427,44 @@ const LIMITS: readonly Limit[] = [
     limit: 0.99,
   },
   { rule: 'O13', line: on(goodShop, (x) => but('outlet', { usedShare: x })), from: 0.8, to: 0.2, limit: 1 / 2 },
+  {
+    // Choked flow of air at 20 °C: 0.0404·p·A/√T (any text on gas dynamics), 0.61 of it through a sharp hole.
+    rule: 'S04',
+    line: on(
+      () => all(goodShop(), behind('separator', stageOf('relief-valve', { setPressurePa: bar(13) }))),
+      (x) => but('relief-valve', { boreM: x }),
+    ),
+    from: 0.01,
+    to: 0.001,
+    measure: (l) => {
+      const { boreM } = (stage(l, 'relief-valve') as { parameters: { boreM: number } }).parameters;
+      const opensAtPa =
+        (l.section.dryAirKgPerS * Math.sqrt(293.15)) / (0.61 * 0.040416 * (Math.PI / 4) * boreM ** 2) - bar(0);
+      return opensAtPa / (bar(13) - bar(0));
+    },
+    limit: 1.1,
+  },
+  {
+    rule: 'O14',
+    line: on(goodShop, (x) => but('refrigerated-dryer', { ratedFlowM3PerS: x })),
+    from: 0.02,
+    to: 0.003,
+    measure: (l) => {
+      const load = l.load(stage(l, 'refrigerated-dryer')) ?? 0;
+      return 0.006 / (l.flow(inlet(l, 'refrigerated-dryer')) / load);
+    },
+    limit: 1,
+  },
+  {
+    rule: 'O14',
+    line: on(
+      () => all(goodShop(), but('refrigerated-dryer', { ratedFlowM3PerS: 0.003 })),
+      (x) => but('outlet', { usedShare: x }),
+    ),
+    from: 0.99,
+    to: 0.7,
+    limit: 0.9,
+  },
 ];
 
 test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure, limit }) => {

@@ -26,7 +26,7 @@ const COOLER_ROOM_C = -6.7; // 20 °F
 const COOLER_OUT_C = 4.4; // 40 °F
 const WATER_LEAST_C = 1.7; // 35 °F
 const PIPE_MARGIN_K = 10; // 18 °F below the lowest temperature (ISA-7.0.01, recalled)
-const BRINE_C = -21; // sodium chloride, its eutectic (−6 °F, handbooks)
+const BRINE_C = -21.1; // sodium chloride, its eutectic (handbooks of chemistry)
 const HALF_YEAR_H = 4380;
 
 /** Hours of a run in which something holds, with the first and last of a winter: counted from July where it is of the north. */
