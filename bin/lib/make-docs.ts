@@ -112,7 +112,7 @@ function advice(): string {
     '| Id | Grade | Speaks of | What to do | Source |',
     '|---|---|---|---|---|',
     ...RULES.toSorted((a, b) => a.id.localeCompare(b.id)).map(
-      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend} | ${r.source} |`,
+      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend.replaceAll(/[{}]/g, '')} | ${r.source} |`,
     ),
     '',
     '## Refused at the field instead',
