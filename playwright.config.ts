@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: process.env.PLAYWRIGHT_OUTPUT ?? 'test-results',
   workers: 1,
-  timeout: 40_000,
+  timeout: 60_000,
+  expect: { timeout: 15_000 }, // a shared machine may stand still for seconds
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3000',

@@ -4,6 +4,7 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { FocusFirstError } from '@/ui/forms/focus-first-error';
+import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
 import { UnitsProvider } from '@/ui/units/units';
@@ -16,12 +17,13 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang="en" data-loading="" suppressHydrationWarning>
       <body>
         <Theme>
           <UnitsProvider initial={await readUnits()}>
             <NuqsAdapter>{children}</NuqsAdapter>
             <FocusFirstError />
+            <Loaded />
           </UnitsProvider>
           <Toaster position="bottom-center" />
         </Theme>

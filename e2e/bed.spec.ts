@@ -3,7 +3,7 @@ import { expect, test } from './test';
 test('a bed fills: when it is lost, played and scrubbed; what cannot be run is said', async ({ page }) => {
   await page.goto('/bed');
   const bed = page.getByRole('region', { name: 'The bed' });
-  await expect(bed).toContainText('of dry air', { timeout: 15_000 });
+  await expect(bed).toContainText('of dry air');
   await page.getByRole('slider', { name: 'Time' }).focus();
   await page.keyboard.press('End');
   await expect(bed).toContainText('Air has flowed8 h');
@@ -13,9 +13,9 @@ test('a bed fills: when it is lost, played and scrubbed; what cannot be run is s
   await expect(bed.getByRole('button', { name: 'Pause' })).toBeVisible();
   await page.getByLabel('The beads are').selectOption('oven');
   await page.getByLabel('Oven at').fill('135 F');
-  await expect(bed).toContainText('Never dry enough', { timeout: 15_000 });
+  await expect(bed).toContainText('Never dry enough');
   await page.getByLabel('Air', { exact: true }).fill('0');
-  await expect(page.getByText('No air passes')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('No air passes')).toBeVisible();
 });
 
 test('two towers repeat their cycle; too little purge loses them, in words', async ({ page }) => {

@@ -49,12 +49,12 @@ test('with the database down an edit is kept, said to be unsaved, and saved by i
   await page.goto(`${line}/survey`);
   database('SIGUSR1');
   await page.getByLabel('Shop').fill('Typed in the dark');
-  await expect(page.getByTestId('save-status')).toHaveText('Not saved yet', { timeout: 10_000 });
+  await expect(page.getByTestId('save-status')).toHaveText('Not saved yet');
   await expect(page.getByText('the database does not answer. Kept in this browser')).toBeVisible();
   await page.reload(); // the page itself cannot be read now
   await expect(page.getByText('The database does not answer', { exact: true })).toBeVisible();
   database('SIGUSR2');
-  await expect(page.getByLabel('Shop')).toHaveValue('Typed in the dark', { timeout: 15_000 });
+  await expect(page.getByLabel('Shop')).toHaveValue('Typed in the dark');
   await expectSaved(page);
   await page.evaluate(() => localStorage.clear());
   await page.reload();
@@ -72,7 +72,7 @@ test('a drain logged with the database down is one entry once it is back, across
   await page.getByLabel('Who').fill('Ida');
   database('SIGUSR1');
   await page.getByRole('button', { name: 'Log it' }).click();
-  await expect(page.getByText('Your entry is kept in this browser')).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('Your entry is kept in this browser')).toBeVisible();
   await page.reload();
   database('SIGUSR2');
   await expect(page.getByRole('region', { name: 'Judgement' })).toContainText('120 mL came out', { timeout: 20_000 });

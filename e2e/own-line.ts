@@ -20,7 +20,7 @@ export async function beginRoutine(page: Page): Promise<void> {
 
 /** Waits until the newest edit is in the database. */
 export async function expectSaved(page: Page): Promise<void> {
-  await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 10_000 });
+  await expect(page.getByTestId('save-status')).toHaveText('Saved');
 }
 
 /** The text of a figure that answers “why?”, by the start of what it is described as. */

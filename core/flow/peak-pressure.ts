@@ -7,7 +7,6 @@ import { freeAirKgPerM3, surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
 import { type Derivation, input } from '../quantity/derivation';
 import { coincidentPeak } from './demand';
-import { solveRings } from './ring';
 import { ventedM3PerS } from './shares';
 
 /** A line at the worst moment of one of its outlets. */
@@ -57,7 +56,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
         });
       moment = {
         peak,
-        drawn: solveRings(line, asks).plan,
+        drawn: prepared.drawn,
         section: walkAt(prepared),
         with: (stageId, parameters) => walkAt(withParameters(prepared, stageId, parameters)),
       };

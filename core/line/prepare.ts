@@ -39,6 +39,8 @@ export interface WalkProblem {
 
 /** A line made ready to be walked many times: the order of flow, the shares, and what each stage does are looked up once. */
 export interface PreparedLine {
+  /** The line with its rings drawn the way the air goes. */
+  readonly drawn: Plan;
   /** The stages that stand in the line now, in the order of their stations. */
   readonly stages: readonly Stage[];
   /** In the order of flow: what a stretch needs comes before it. */
@@ -159,7 +161,7 @@ export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLi
     };
   });
   const stages = pieces.length === 1 ? line.stages : pieces.flatMap((p) => p.stages);
-  return { stages, stretches, unreached: unreached.length > 0 ? unreached : NONE };
+  return { drawn: line, stages, stretches, unreached: unreached.length > 0 ? unreached : NONE };
 }
 
 /**

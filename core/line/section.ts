@@ -2,6 +2,7 @@ import type { Basis } from '../air/enhancement-factor';
 import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import type { KindName } from '../equipment/index';
 import type { Losses } from '../stream/air-stream';
+import type { Stage } from './plan';
 import type { PreparedLine, WalkProblem } from './prepare';
 
 /** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
@@ -29,20 +30,9 @@ export interface Ledger {
   readonly ventedKgPerS: number;
 }
 
-// Of each station, in this order, in Section.figures.
-const FIGURES = [
-  'temperatureC',
-  'pressurePa',
-  'pressureDewPointC',
-  'vapourKgPerS',
-  'liquidKgPerS',
-  'caughtKgPerS',
-  'dryAirKgPerS',
-] as const satisfies readonly (keyof Station)[];
-type OwnFigures = Record<(typeof FIGURES)[number], number>;
 const NOTHING_LOST: Losses = { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
 /** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
-export const KEPT = FIGURES.length;
+export const KEPT = 7;
 export const DEW_POINT = 2;
 
 /**
@@ -50,7 +40,8 @@ export const DEW_POINT = 2;
  * reads; stations and ledger as objects are made from it when somebody asks for them.
  */
 export class Section {
-  private made: ReadonlyMap<string, Station> | undefined;
+  private readonly made: Station[] = [];
+  private places: ReadonlyMap<string, number> | undefined;
 
   constructor(
     private readonly line: PreparedLine,
@@ -78,26 +69,40 @@ export class Section {
     return this.losses?.[index];
   }
 
-  private get byId(): ReadonlyMap<string, Station> {
-    this.made ??= new Map(
-      this.line.stages.flatMap(({ id, kind }, i) => {
-        const own = this.figures.slice(KEPT * i, KEPT * (i + 1));
-        if (Number.isNaN(own[0])) return [];
-        const figures = Object.fromEntries(FIGURES.map((name, k) => [name, own[k]])) as OwnFigures;
-        return [[id, { stageId: id, kind, ...NOTHING_LOST, ...this.losses?.[i], ...figures }] as const];
-      }),
-    );
-    return this.made;
+  /** A station is made when somebody asks for it: of most walks only a few are looked at. */
+  private stationAt(index: number): Station | undefined {
+    const known = this.made[index];
+    if (known) return known;
+    const { id, kind } = this.line.stages[index] as Stage;
+    const k = KEPT * index;
+    const own = this.figures;
+    if (Number.isNaN(own[k])) return undefined;
+    const station: Station = {
+      stageId: id,
+      kind,
+      ...(this.losses?.[index] ?? NOTHING_LOST),
+      temperatureC: own[k] as number,
+      pressurePa: own[k + 1] as number,
+      pressureDewPointC: own[k + DEW_POINT] as number,
+      vapourKgPerS: own[k + 3] as number,
+      liquidKgPerS: own[k + 4] as number,
+      caughtKgPerS: own[k + 5] as number,
+      dryAirKgPerS: own[k + 6] as number,
+    };
+    this.made[index] = station;
+    return station;
   }
 
   /** The stations that the walk reached: the main run's, then each branch's. */
   get stations(): readonly Station[] {
-    return [...this.byId.values()];
+    return this.line.stages.flatMap((_, i) => this.stationAt(i) ?? []);
   }
 
   /** The station of a stage; `undefined` where the walk did not come, or the stage is only provided for. */
   at(stageId: string | undefined): Station | undefined {
-    return stageId === undefined ? undefined : this.byId.get(stageId);
+    this.places ??= new Map(this.line.stages.map(({ id }, i) => [id, i]));
+    const index = stageId === undefined ? undefined : this.places.get(stageId);
+    return index === undefined ? undefined : this.stationAt(index);
   }
 
   get ledger(): Ledger {

@@ -59,12 +59,17 @@ export function gradeLine(plan: Plan, section: Section): Map<string, Grade> {
       }
       const station = section.at(stage.id);
       if (!station) break;
-      const relativeHumidity = humidityAt(station, station.temperatureC, station.pressurePa);
+      const air = {
+        temperatureC: station.temperatureC,
+        get relativeHumidity() {
+          return humidityAt(station, station.temperatureC, station.pressurePa);
+        },
+      };
       dirt = dirt.copy();
       const cleans = kindOf(stage.kind).cleans;
-      if (rusts && stage.kind !== 'intake' && stage.kind !== 'compressor' && relativeHumidity > RUST_OVER)
+      if (rusts && stage.kind !== 'intake' && stage.kind !== 'compressor' && air.relativeHumidity > RUST_OVER)
         dirt.shed(RUST_CLASS, 'scale of steel pipe in air that is not dry');
-      cleans?.(dirt, stage.parameters, { temperatureC: station.temperatureC, relativeHumidity });
+      cleans?.(dirt, stage.parameters, air);
       behind.set(stage.id, dirt);
       const liquid = liquidGPerM3(station.liquidKgPerS, station.dryAirKgPerS);
       grades.set(stage.id, {

@@ -41,7 +41,7 @@ test.each([
   ['refrigerated-dryer', 'move', 40, 'the least room of a refrigerated dryer'],
   ['water-cooler', 'drain down', 35, 'its water'],
   ['tower', 'trace', -5.98, 'brine of rock salt'],
-] as const)('%s: %s under %s °F (%s)', (id, does, limitF) => {
+])('%s: %s under %s °F (%s)', (id, does, limitF) => {
   const said = `${does}, ${HOURS} h`;
   expect(says(id, F(limitF) - 0.1)).toContain(said);
   expect(says(id, F(limitF) + 0.1)).not.toContain(said);
