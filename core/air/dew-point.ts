@@ -26,6 +26,8 @@ const LEAST_WATER_PA = saturationPressurePa(LEAST_SUPERCOOLED_C, 'water');
 const MOST_PA = saturationPressurePa(MOST_C, 'water');
 const SLACK = 1 + 1e-9;
 const MARGIN = 2.7; // room beyond the range: the real dew point starts from f = 1
+const MOST_STEPS = 6;
+const CLOSE = 1e-7; // of the pressure: one more division by f leaves a hundredth of it
 
 function triplePaAt(pressurePa: number): number {
   return TRIPLE_PA * Math.exp(lnEnhancement(TRIPLE_PA, TRIPLE_POINT_C, pressurePa, 'ice'));
@@ -99,20 +101,28 @@ function realDewPointC(vapourPressurePa: number, pressurePa: number, convention:
   requirePressure(pressurePa);
   // The phase is fixed beforehand from the real saturation at the triple point, so that the steps below cannot flicker
   // between ice and water (the two fits of f part by about 0.02 K there).
-  const phase: Phase = convention === 'frost' && vapourPressurePa < triplePaAt(pressurePa) ? 'ice' : 'water';
+  const isIce =
+    convention === 'frost' &&
+    (vapourPressurePa < TRIPLE_PA ||
+      (vapourPressurePa < MARGIN * TRIPLE_PA && vapourPressurePa < triplePaAt(pressurePa)));
+  const phase: Phase = isIce ? 'ice' : 'water';
   requireVapour(vapourPressurePa, phase, MARGIN);
-  const curve = phase === 'ice' ? ICE : WATER;
-  // f hardly depends on temperature: each step of dividing by it comes a hundred times closer.
-  let temperatureC = readOctaves(curve, vapourPressurePa);
+  const curve = isIce ? ICE : WATER;
+  // f hardly depends on temperature: dividing by it comes a hundred times closer, and from there the secant closer still.
   let purePa = vapourPressurePa;
-  for (let step = 0; step < 5; step++) {
+  let [lastPa, lastOff] = [Number.NaN, 0];
+  let temperatureC = readOctaves(curve, purePa);
+  for (let step = 0; step < MOST_STEPS; step++) {
     // Above the triple point, where a first guess at high pressure may lie, there is no ice.
-    const fitted = Math.min(temperatureC, phase === 'ice' ? TRIPLE_POINT_C : WARMEST_FIT_C);
-    const next =
+    const fitted = Math.min(temperatureC, isIce ? TRIPLE_POINT_C : WARMEST_FIT_C);
+    const divided =
       vapourPressurePa * Math.exp(-lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase));
-    temperatureC = readOctaves(curve, next);
-    if (Math.abs(next - purePa) < 1e-9 * next) break;
-    purePa = next;
+    const off = divided - purePa;
+    const isClose = Math.abs(off) < CLOSE * divided;
+    const next = isClose || step === 0 ? divided : purePa - (off * (purePa - lastPa)) / (off - lastOff);
+    [lastPa, lastOff, purePa] = [purePa, off, next];
+    temperatureC = readOctaves(curve, purePa);
+    if (isClose) break;
   }
   requireVapour(purePa, phase);
   return temperatureC;
