@@ -23,11 +23,12 @@ export const DRAINS: readonly Rule[] = [
     when: 'more than half a litre a shift at a drain that somebody has to open; where that is never forgotten, more than its sump holds',
     mend: 'An automatic drain.',
     source: 'common practice',
-    finds: (line) =>
-      drained(line, 'manual').flatMap((s) => {
-        const kg = caught(line, s) * loadedHoursPerDay(line.plan) * 3600;
-        // Opened daily by somebody who never forgets, it need only hold what comes in a day.
-        const daily = line.plan.survey.site.remembers === 'daily';
+    finds: (line) => {
+      const loadedS = loadedHoursPerDay(line.plan) * 3600;
+      // Opened daily by somebody who never forgets, it need only hold what comes in a day.
+      const daily = line.plan.survey.site.remembers === 'daily';
+      return drained(line, 'manual').flatMap((s) => {
+        const kg = caught(line, s) * loadedS;
         return kg <= (daily ? Math.max(MANUAL_MOST_KG, own(s).sumpM3 * WATER) : MANUAL_MOST_KG)
           ? []
           : [
@@ -42,7 +43,8 @@ export const DRAINS: readonly Rule[] = [
                 set('Fit a float drain', s, { drain: 'float' }),
               ),
             ];
-      }),
+      });
+    },
   },
   {
     id: 'O36',

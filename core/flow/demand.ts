@@ -22,13 +22,12 @@ function flowInUseM3PerS(stage: Stage): number {
  * What an outlet has to share the pipe with at the worst moment: every outlet blows, but of those that are never used
  * together only one: the outlet itself, or the thirstiest of its group.
  *
+ * @param all the stages of the line
  * @param forStageId the outlet whose worst moment it is
  * @returns flow by stage, m³/s of free air; outlets that are silent then are left out
  */
-export function coincidentPeak(plan: Plan, forStageId: string): Map<string, number> {
-  const outlets = runsOf(plan)
-    .flatMap((r) => r.stages)
-    .filter((s) => s.kind === 'outlet' && flowInUseM3PerS(s) > 0);
+export function coincidentPeak(all: readonly Stage[], forStageId: string): Map<string, number> {
+  const outlets = all.filter((s) => flowInUseM3PerS(s) > 0);
   const own = outlets.find((s) => s.id === forStageId);
   const speaks = new Map<string, Stage>();
   const blowing: Stage[] = [];

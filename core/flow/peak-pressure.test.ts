@@ -1,6 +1,7 @@
 import { addBranch, insertStage, setParameter } from '../line/edit';
 import { inAll, judgeOutlets, type OutletJudgement } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
+import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
 import { coincidentPeak, demandM3PerS } from './demand';
@@ -52,7 +53,7 @@ test('at its own worst moment an outlet blows itself; beside it the thirstiest o
     outlet('never', 50, { usedShare: 0 }),
     outlet('alone', 1),
   );
-  const blows = (id: string) => [...coincidentPeak(plan, id).keys()].sort();
+  const blows = (id: string) => [...coincidentPeak(allStages(plan), id).keys()].sort();
   expect(blows('small')).toEqual(['alone', 'b2', 'small']);
   expect(blows('alone')).toEqual(['alone', 'b2', 'large']);
   expect(peakPressures(plan).has('never')).toBe(false);

@@ -36,9 +36,10 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
   const vented = ventedM3PerS(line);
   const walked = new Map<string, WorstMoment>();
   const found = new Map<string, WorstMoment>();
-  for (const { id, kind } of allStages(line)) {
+  const stages = allStages(line);
+  for (const { id, kind } of stages) {
     if (kind !== 'outlet') continue;
-    const peak = coincidentPeak(line, id);
+    const peak = coincidentPeak(stages, id);
     if (!peak.has(id)) continue;
     const key = [...peak.keys()].join(' ');
     let moment = walked.get(key);
@@ -70,8 +71,9 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
 /** “Why?” for the pressure at an outlet at its worst moment. */
 export function explainPeak(plan: Plan, stageId: string, getsPa: number): Derivation {
   const line = standing(plan);
-  const peak = coincidentPeak(line, stageId);
-  const others = allStages(line).some((s) => s.kind === 'outlet' && s.parameters.usedShare > 0 && !peak.has(s.id));
+  const stages = allStages(line);
+  const peak = coincidentPeak(stages, stageId);
+  const others = stages.some((s) => s.kind === 'outlet' && s.parameters.usedShare > 0 && !peak.has(s.id));
   return {
     title: `Pressure at the worst moment · ${stageById(plan, stageId)?.name}`,
     quantity: 'pressure',

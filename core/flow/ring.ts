@@ -157,6 +157,9 @@ function turned(plan: Plan, arms: readonly Branch[], ends: Map<string, number>, 
 /** A place where air meets from both sides: it does nothing to it. */
 const NODE = { kind: 'sight-glass', name: 'where it meets', parameters: kindOf('sight-glass').parameters.parse({}) };
 
+/** Whether a stage is such a place, and nothing that anybody fitted. */
+export const isMeeting = (stage: Stage): boolean => stage.parameters === NODE.parameters;
+
 /** The stage behind which the air is that comes ahead of another. */
 function aheadOf(plan: Plan, stageId: string): string | null {
   const run = runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));

@@ -4,6 +4,7 @@ import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { hoursPerWeek } from '../line/working-time';
 import { type WorstMoment, worstMoments } from './peak-pressure';
+import { isMeeting } from './ring';
 
 /** What pressure is lost at one stage on the way to an outlet. */
 export interface Loss {
@@ -49,7 +50,6 @@ export function lossesTo(plan: Plan, outletId: string, { section, drawn }: Worst
   const band = bandOf(path, plan);
   if (!band || !section.at(outletId)) return [];
   const losses: Loss[] = [];
-  const names = new Map(allStages(plan).map((s) => [s.id, s.name]));
   let before = band.cutInPa;
   for (const stage of path) {
     const station = section.at(stage.id);
@@ -58,10 +58,8 @@ export function lossesTo(plan: Plan, outletId: string, { section, drawn }: Worst
     const set = setTo(stage);
     const setDownPa = set === undefined ? 0 : Math.max(0, Math.min(fell, before - set));
     before = station.pressurePa;
-    // Places where the air of a ring meets are of no interest to anybody.
-    const name = names.get(stage.id);
-    if (name !== undefined && fell > 0)
-      losses.push({ stageId: stage.id, name, lossPa: Math.max(0, fell - setDownPa), setDownPa });
+    if (fell > 0 && !isMeeting(stage))
+      losses.push({ stageId: stage.id, name: stage.name, lossPa: Math.max(0, fell - setDownPa), setDownPa });
   }
   return losses.sort((a, b) => b.lossPa - a.lossPa);
 }
