@@ -1,10 +1,10 @@
-import { judgeOutlets, type OutletJudgement } from '../core/line/judge-outlet';
+import { judgeOutlets, type Verdicts } from '../core/line/judge-outlet';
 import { walk } from '../core/line/walk';
 import { answers } from './plan-worker';
 
 export interface JudgeAnswer {
   readonly number: number;
-  readonly judgements: ReadonlyMap<string, OutletJudgement>;
+  readonly judgements: Verdicts;
 }
 
 // The bands take a walk for each uncertain number, up and down: too many for the thread that paints.

@@ -121,8 +121,47 @@ function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Remedy | und
   });
 }
 
-/** A verdict that the uncertainty of the inputs leaves open; the only rule here that needs the verdicts. */
-export const OPEN: Rule = {
+const WET: Rule = {
+  id: 'A28',
+  grade: 'must',
+  when: 'drops at a job, or a dew point above the room where its hose and tool are',
+  mend: 'Cool and drain first; then a dryer, or a last trap at the tool.',
+  source: 'computed from this line',
+  finds: (line) =>
+    line.of('outlet').flatMap((s) => {
+      const station = line.at(s);
+      // A dew point that is missed is told by the rules on dryers, and what the uncertainty leaves open by its own.
+      if (!station || !isTooWet(line, s) || missesDewPoint(line, s)) return [];
+      const verdict = line.verdicts.get(s.id)?.verdict;
+      if (verdict === undefined ? !isTooWet(line, s, -UNSURE_K) : verdict === 'open') return [];
+      const drops = station.liquidKgPerS > 0;
+      const roomC = line.roomC(s);
+      const cures = () =>
+        curing(line, s, isTooWet, [
+          put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
+          line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
+            ? coolAtPump(line, s)
+            : undefined,
+          ...betterDryers(line, s, roomC - 1),
+          chilled(line, s, roomC - 4),
+          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
+        ]);
+      return [
+        tried(
+          s,
+          drops
+            ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
+            : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
+          (noFix) => (say) =>
+            `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
+          cures,
+        ),
+      ];
+    }),
+};
+
+/** A verdict that the uncertainty of the inputs leaves open. */
+const OPEN: Rule = {
   id: 'A30',
   grade: 'should',
   when: 'a job of which the uncertain inputs leave open whether it gets what it asks for',
@@ -144,46 +183,12 @@ export const OPEN: Rule = {
     }),
 };
 
+/** The rules that the verdicts on the outlets change. */
+export const BY_VERDICT: readonly Rule[] = [WET, OPEN];
+
 /** That every job gets what it asks for, whatever the other rules say of the way to it. */
 export const AT_THE_JOB: readonly Rule[] = [
-  {
-    id: 'A28',
-    grade: 'must',
-    when: 'drops at a job, or a dew point above the room where its hose and tool are',
-    mend: 'Cool and drain first; then a dryer, or a last trap at the tool.',
-    source: 'computed from this line',
-    finds: (line) =>
-      line.of('outlet').flatMap((s) => {
-        const station = line.at(s);
-        // A dew point that is missed is told by the rules on dryers, and what the uncertainty leaves open by its own.
-        if (!station || !isTooWet(line, s) || missesDewPoint(line, s)) return [];
-        const verdict = line.verdicts.get(s.id)?.verdict;
-        if (verdict === undefined ? !isTooWet(line, s, -UNSURE_K) : verdict === 'open') return [];
-        const drops = station.liquidKgPerS > 0;
-        const roomC = line.roomC(s);
-        const cures = () =>
-          curing(line, s, isTooWet, [
-            put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
-            line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
-              ? coolAtPump(line, s)
-              : undefined,
-            ...betterDryers(line, s, roomC - 1),
-            chilled(line, s, roomC - 4),
-            put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
-          ]);
-        return [
-          tried(
-            s,
-            drops
-              ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
-              : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
-            (noFix) => (say) =>
-              `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
-            cures,
-          ),
-        ];
-      }),
-  },
+  WET,
   {
     id: 'A29',
     grade: 'must',

@@ -1,10 +1,10 @@
-import { inAll, type OutletJudgement } from '../line/judge-outlet';
+import { inAll, type Verdicts } from '../line/judge-outlet';
 import type { Plan, SetAside } from '../line/plan';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
 import { say as inUnits } from '../quantity/format';
-import { AT_THE_JOB } from './at-the-job';
+import { AT_THE_JOB, BY_VERDICT } from './at-the-job';
 import { CATCHING } from './catching';
 import { COLD_PLACES } from './cold-places';
 import { CONDENSATE } from './condensate';
@@ -74,6 +74,8 @@ export interface LineJudgement {
 const ORDER = { must: 1, should: 2, note: 3 } as const;
 const rank = ({ rule, setAside }: Advice): number => (setAside === undefined ? (rule.stop ? 0 : ORDER[rule.grade]) : 4);
 
+const placeOf = ({ rule }: Advice): number => RULES.indexOf(rule);
+
 const SI: Say = (si, quantity) => inUnits(si, quantity);
 /** What a finding rests on: its own words and figures, in units that nobody changes. */
 const restsOn = ({ what, why }: Finding): string => `${say(what, SI)} ${say(why, SI)}`.slice(0, 1000);
@@ -94,7 +96,7 @@ export function judgeLine(
   section: Section = walk(plan),
   rules: readonly Rule[] = RULES,
   day: readonly DayRemark[] = [],
-  verdicts?: ReadonlyMap<string, OutletJudgement>,
+  verdicts?: Verdicts,
 ): LineJudgement {
   const line = new LineFacts(plan, section, day, verdicts);
   const advice: Advice[] = [];
@@ -120,14 +122,28 @@ export function judgeLine(
 }
 
 /**
+ * A judgement with what the verdicts on the outlets change in it: only the rules that ask for them judge anew.
+ * @param judgement of the same line without verdicts
+ */
+export function withVerdicts(
+  { advice, broken }: LineJudgement,
+  plan: Plan,
+  section: Section,
+  verdicts: Verdicts,
+): LineJudgement {
+  const anew = judgeLine(plan, section, BY_VERDICT, [], verdicts);
+  const kept = advice.filter((a) => !BY_VERDICT.includes(a.rule));
+  return {
+    advice: [...kept, ...anew.advice].toSorted((a, b) => rank(a) - rank(b) || placeOf(a) - placeOf(b)),
+    broken: [...broken.filter((b) => !BY_VERDICT.some((r) => r.id === b.ruleId)), ...anew.broken],
+  };
+}
+
+/**
  * Whether a line may be called ready: no danger stands on it, nothing that it must have is missing, the walk goes through, and
  * every job gets what it asks for even at the worse edge of the uncertainty.
  */
-export function isReady(
-  { advice, broken }: LineJudgement,
-  section: Section,
-  verdicts: ReadonlyMap<string, OutletJudgement>,
-): boolean {
+export function isReady({ advice, broken }: LineJudgement, section: Section, verdicts: Verdicts): boolean {
   return (
     broken.length === 0 &&
     section.problems.length === 0 &&

@@ -3,7 +3,7 @@ import type { Surroundings } from '../equipment/kind';
 import { type AirBalance, airBalance } from '../flow/balance';
 import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
 import { type Loss, lossesTo } from '../flow/waterfall';
-import type { OutletJudgement } from '../line/judge-outlet';
+import type { Verdicts } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
 import { type Run, runsOf, standing } from '../line/runs';
 import { humidityAt, type Section, type Station } from '../line/section';
@@ -42,7 +42,7 @@ export class LineFacts {
     /** What was seen in the pump’s day, where it has been played: it takes its time. */
     private readonly day: readonly DayRemark[] = [],
     /** The verdicts on the outlets with their uncertainty, where they have been worked out: they take their time. */
-    readonly verdicts: ReadonlyMap<string, OutletJudgement> = new Map(),
+    readonly verdicts: Verdicts = new Map(),
   ) {
     this.plan = standing(entered);
     this.runs = runsOf(this.plan);

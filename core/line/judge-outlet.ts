@@ -49,6 +49,9 @@ export interface OutletJudgement {
   readonly note?: string;
 }
 
+/** Judgements of the outlets of a line, by stage id. */
+export type Verdicts = ReadonlyMap<string, OutletJudgement>;
+
 /** The verdict on all that a job asks for: of the water, and whether pressure, oil and particles are as asked. */
 export function inAll({ verdict, pressure, clean }: OutletJudgement): Verdict {
   return pressure.enough && clean?.enough !== false ? verdict : 'fails';

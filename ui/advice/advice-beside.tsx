@@ -2,10 +2,10 @@
 
 import Link from 'next/link';
 import { memo } from 'react';
-import { type Advice, isReady } from '@/core/advice/judge-line';
+import { isReady } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
-import type { OutletJudgement } from '@/core/line/judge-outlet';
-import { adviceOf, openAdviceOf } from '@/ui/plan/advice-of';
+import type { Verdicts } from '@/core/line/judge-outlet';
+import { adviceWith } from '@/ui/plan/advice-of';
 import { useLivePlan, usePlan } from '@/ui/plan/plan-provider';
 import { useAfterPaint } from '@/ui/plan/use-after-paint';
 import { useUnits } from '@/ui/units/units';
@@ -19,18 +19,15 @@ export const AdviceBeside = memo(function AdviceBeside({
   verdicts,
   onSelect,
 }: {
-  verdicts: ReadonlyMap<string, OutletJudgement>;
+  verdicts: Verdicts;
   onSelect: (stageId: string) => void;
 }) {
   const { planId } = usePlan();
   // In the same picture as the lanes, unless judging takes so long here that they would wait for it.
   const { plan, section } = useAfterPaint(useLivePlan());
   const { say } = useUnits();
-  const judgement = adviceOf(plan);
-  const open = openAdviceOf(plan, verdicts);
-  const isOpen = (a: Advice): boolean =>
-    a.rule.id === 'A28' && open.some((o) => o.finding.stageIds[0] === a.finding.stageIds[0]);
-  const standing = [...judgement.advice.filter((a) => !isOpen(a)), ...open].filter((a) => a.setAside === undefined);
+  const judgement = adviceWith(verdicts, plan);
+  const standing = judgement.advice.filter((a) => a.setAside === undefined);
   const grave = standing.filter((a) => a.rule.grade !== 'note');
   const rest = standing.length - Math.min(grave.length, MOST_SHOWN);
   return (
@@ -82,9 +79,11 @@ export const AdviceBeside = memo(function AdviceBeside({
 });
 
 /** What is to be said of one stage, where it is edited. */
-export function AdviceOfStage({ stageId }: { stageId: string }) {
+export function AdviceOfStage({ stageId, verdicts }: { stageId: string; verdicts: Verdicts }) {
   const { plan } = usePlan();
-  const own = adviceOf(plan).advice.filter((a) => a.setAside === undefined && a.finding.stageIds[0] === stageId);
+  const own = adviceWith(verdicts, plan).advice.filter(
+    (a) => a.setAside === undefined && a.finding.stageIds[0] === stageId,
+  );
   return own.length === 0 ? null : (
     <ul aria-label="Advice on it" className="border-b border-hairline">
       {own.map((a) => (

@@ -2,10 +2,10 @@ import { LineFacts } from '@/core/advice/line-facts';
 import { choresOf } from '@/core/cost/chores';
 import { loadedHoursPerDay } from '@/core/line/day';
 import { drainPoints } from '@/core/line/edit';
-import { judgeOutlets, type OutletJudgement } from '@/core/line/judge-outlet';
+import { judgeOutlets, type Verdicts } from '@/core/line/judge-outlet';
 import type { Plan } from '@/core/line/plan';
 import { allStages, standing } from '@/core/line/runs';
-import { adviceOf } from '@/ui/plan/advice-of';
+import { adviceWith } from '@/ui/plan/advice-of';
 import { sectionOf } from '@/ui/plan/section-of';
 
 export interface Titled {
@@ -19,17 +19,18 @@ const sides = new WeakMap<Plan, ReturnType<typeof workOut>>();
 function workOut(plan: Plan) {
   const section = sectionOf(plan);
   const line = new LineFacts(plan, section);
+  const judgements: Verdicts = judgeOutlets(plan, section);
   const perDay = loadedHoursPerDay(plan) * 3600;
   return {
     section,
     grades: line.grades,
     outlets: allStages(standing(plan)).filter((s) => s.kind === 'outlet'),
-    judgements: judgeOutlets(plan, section) as ReadonlyMap<string, OutletJudgement>,
+    judgements,
     drains: drainPoints(plan).map((s) => ({
       stage: s,
       m3PerDay: ((section.at(s.id)?.caughtKgPerS ?? 0) * perDay) / 1000,
     })),
-    advice: adviceOf(plan).advice.filter((a) => a.setAside === undefined),
+    advice: adviceWith(judgements, plan).advice.filter((a) => a.setAside === undefined),
     chores: choresOf(plan, line.section),
     balance: line.balance,
   };

@@ -118,7 +118,7 @@ const View = memo(function View() {
   const editsInPlace = rows.length > 5;
   const editor = (
     <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
-      {selected && <StageEditor key={selected.id} stageId={selected.id} onSelect={select} />}
+      {selected && <StageEditor key={selected.id} stageId={selected.id} verdicts={judgements} onSelect={select} />}
       {unit && (
         <UnitEditor
           key={unit.id}
@@ -195,6 +195,7 @@ const View = memo(function View() {
                       <StageRow
                         plan={plan}
                         section={section}
+                        verdicts={judgements}
                         row={row}
                         selected={(selected ?? unit ?? branch)?.id}
                         onSelect={select}

@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
-import { inAll, type OutletJudgement, type OutletStage } from '@/core/line/judge-outlet';
+import { inAll, type OutletJudgement, type OutletStage, type Verdicts } from '@/core/line/judge-outlet';
 import { allStages, stageById, standing } from '@/core/line/runs';
 import { explainGrade } from '@/core/purity/explain-grade';
 import { written } from '@/core/purity/grade-line';
@@ -35,7 +35,7 @@ export const OutletList = memo(function OutletList({
   selected,
   onSelect,
 }: {
-  judgements: ReadonlyMap<string, OutletJudgement>;
+  judgements: Verdicts;
   selected: string | undefined;
   onSelect: (stageId: string) => void;
 }) {

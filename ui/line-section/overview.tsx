@@ -1,7 +1,7 @@
 'use client';
 
 import { type RefObject, useEffect, useState } from 'react';
-import { inAll, type OutletJudgement } from '@/core/line/judge-outlet';
+import { inAll, type Verdicts } from '@/core/line/judge-outlet';
 import { MAIN } from '@/core/line/runs';
 import { LABELS } from './lane';
 import type { Row } from './rows';
@@ -27,7 +27,7 @@ export function Overview({
   rows: readonly Row[];
   room: number;
   box: RefObject<HTMLDivElement | null>;
-  judgements: ReadonlyMap<string, OutletJudgement>;
+  judgements: Verdicts;
   selected: string | undefined;
 }) {
   const total = rows[0]?.total ?? 0;

@@ -6,6 +6,7 @@ import { kindOf } from '@/core/equipment/index';
 import { firstFree, moveStage, removeStage, renameStage } from '@/core/line/edit';
 import type { StationFigure } from '@/core/line/explain';
 import { readFigure, shownBy } from '@/core/line/explain';
+import type { Verdicts } from '@/core/line/judge-outlet';
 import type { Stage } from '@/core/line/plan';
 import { type Run, runOfStage, stageById } from '@/core/line/runs';
 import { formatNumber } from '@/core/quantity/format';
@@ -41,24 +42,30 @@ const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
 /** The selected stage: what it is, its numbers, what it does to the air, and the cautions of working on it. */
 export const StageEditor = memo(function StageEditor({
   stageId,
+  verdicts,
   onSelect,
 }: {
   stageId: string;
+  verdicts: Verdicts;
   onSelect: (id: string | undefined) => void;
 }) {
   const { plan, section, edit } = usePlan();
   const stage = stageById(plan, stageId);
-  return stage && <Editor stage={stage} plan={plan} section={section} edit={edit} onSelect={onSelect} />;
+  return (
+    stage && <Editor stage={stage} plan={plan} section={section} verdicts={verdicts} edit={edit} onSelect={onSelect} />
+  );
 });
 
 function Editor({
   stage,
   plan,
   section,
+  verdicts,
   edit,
   onSelect,
 }: Pick<ReturnType<typeof usePlan>, 'plan' | 'section' | 'edit'> & {
   stage: Stage;
+  verdicts: Verdicts;
   onSelect: (id: string | undefined) => void;
 }) {
   const kind = kindOf(stage.kind);
@@ -119,7 +126,7 @@ function Editor({
             {problem}
           </p>
         )}
-        <AdviceOfStage stageId={stage.id} />
+        <AdviceOfStage stageId={stage.id} verdicts={verdicts} />
         {stage.kind === 'outlet' && <JobChoice stageId={stage.id} />}
         <StageForm key={stage.id} stage={stage} />
         {stage.kind === 'outlet' && <PressureFall stage={stage} onSelect={onSelect} />}

@@ -5,11 +5,12 @@ import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortabl
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { FIRST_FREE_POSITION } from '@/core/line/edit';
+import type { Verdicts } from '@/core/line/judge-outlet';
 import type { Plan, Unit } from '@/core/line/plan';
 import { MAIN, stageById } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
 import { type Grade, gradeOf } from '@/ui/advice/grade-mark';
-import { adviceOf } from '@/ui/plan/advice-of';
+import { adviceWith } from '@/ui/plan/advice-of';
 import { useUnits } from '@/ui/units/units';
 import { LABELS } from './lane';
 import type { Cell, Row } from './rows';
@@ -18,6 +19,7 @@ import { absenceOf, StageCard } from './stage-card';
 interface Props {
   plan: Plan;
   section: Section;
+  verdicts: Verdicts;
   row: Row;
   selected: string | undefined;
   onSelect: (id: string) => void;
@@ -27,7 +29,16 @@ interface Props {
 }
 
 /** The stages of a run in the order in which the air meets them, on one copper pipe. */
-export const StageRow = memo(function StageRow({ plan, section, row, selected, onSelect, open, onOpen }: Props) {
+export const StageRow = memo(function StageRow({
+  plan,
+  section,
+  verdicts,
+  row,
+  selected,
+  onSelect,
+  open,
+  onOpen,
+}: Props) {
   const { run, cells } = row;
   const isMain = run.id === MAIN;
   const { setNodeRef } = useDroppable({ id: run.id });
@@ -36,7 +47,7 @@ export const StageRow = memo(function StageRow({ plan, section, row, selected, o
   const fixed = run.from === null ? FIRST_FREE_POSITION : 0;
   // The gravest comes first.
   const marks = new Map<string, Grade>();
-  for (const a of adviceOf(plan).advice) {
+  for (const a of adviceWith(verdicts, plan).advice) {
     const [stageId] = a.finding.stageIds;
     if (stageId !== undefined && a.setAside === undefined && !marks.has(stageId)) marks.set(stageId, gradeOf(a));
   }
@@ -118,7 +129,7 @@ function holds(plan: Plan, unit: Unit | undefined, stageId: string | null | unde
 }
 
 /** A bracket over the stages of each unit that is open, with its name; click it for the unit’s own settings. */
-function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section'>) {
+function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section' | 'verdicts'>) {
   return plan.units.map((unit) => {
     const own = row.cells.filter((c) => c.stage.unit === unit.id && !c.unit);
     const [first, last] = [own[0], own.at(-1)];
@@ -143,7 +154,7 @@ function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section'>) {
 }
 
 /** What the branch is and where it hangs; click it for its settings. */
-function BranchLabel({ plan, section, row, selected, onSelect }: Props) {
+function BranchLabel({ plan, section, row, selected, onSelect }: Omit<Props, 'verdicts'>) {
   const { say } = useUnits();
   const { run } = row;
   const from = stageById(plan, run.from)?.name;

@@ -1,6 +1,5 @@
-import { OPEN } from '@/core/advice/at-the-job';
-import { type Advice, judgeLine, type LineJudgement } from '@/core/advice/judge-line';
-import type { OutletJudgement } from '@/core/line/judge-outlet';
+import { judgeLine, type LineJudgement, withVerdicts } from '@/core/advice/judge-line';
+import type { Verdicts } from '@/core/line/judge-outlet';
 import type { Plan } from '@/core/line/plan';
 import { sectionOf } from './section-of';
 
@@ -8,7 +7,7 @@ const judged = new WeakMap<Plan, LineJudgement>();
 const told = new Set<string>();
 
 /** What is to be said of a plan, judged once. A rule that broke is told to the server’s log. */
-export function adviceOf(plan: Plan): LineJudgement {
+function adviceOf(plan: Plan): LineJudgement {
   const known = judged.get(plan);
   if (known) return known;
   const judgement = judgeLine(plan, sectionOf(plan));
@@ -17,9 +16,18 @@ export function adviceOf(plan: Plan): LineJudgement {
   return judgement;
 }
 
-/** What stays open at the jobs, by verdicts that may be a moment behind the plan. */
-export const openAdviceOf = (plan: Plan, verdicts: ReadonlyMap<string, OutletJudgement>): readonly Advice[] =>
-  judgeLine(plan, sectionOf(plan), [OPEN], [], verdicts).advice;
+const withThem = new WeakMap<LineJudgement, { verdicts: Verdicts; judgement: LineJudgement }>();
+
+/** The same with the verdicts on the outlets, which may be a moment behind the plan. */
+export function adviceWith(verdicts: Verdicts, plan: Plan): LineJudgement {
+  const without = adviceOf(plan);
+  let known = withThem.get(without);
+  if (known?.verdicts !== verdicts) {
+    known = { verdicts, judgement: withVerdicts(without, plan, sectionOf(plan), verdicts) };
+    withThem.set(without, known);
+  }
+  return known.judgement;
+}
 
 function tell(fault: LineJudgement['broken'][number]): void {
   const text = JSON.stringify(fault);

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { judgeOutlets, type OutletJudgement } from '@/core/line/judge-outlet';
+import { judgeOutlets, type Verdicts } from '@/core/line/judge-outlet';
 import type { JudgeAnswer } from '@/workers/judge.worker';
 import { usePlan } from './plan-provider';
 import { useWorker } from './use-worker';
@@ -9,7 +9,7 @@ import { useWorker } from './use-worker';
 const start = (): Worker => new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), { type: 'module' });
 
 /** What each outlet gets, with bands: at first at once, then a moment behind what one types. */
-export function useJudgements(): ReadonlyMap<string, OutletJudgement> {
+export function useJudgements(): Verdicts {
   const { plan, section } = usePlan();
   const [first] = useState(() => judgeOutlets(plan, section));
   return useWorker<JudgeAnswer>(start, plan, 30).answer?.judgements ?? first;
