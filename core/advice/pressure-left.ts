@@ -17,6 +17,8 @@ const RANGE = { least: 0.25, most: 0.75 };
 
 const MOST_SIZES_UP = 3;
 
+const NO_FIX = ' Nothing that this program can try here cures it: less at once, or a pump that makes more.';
+
 const lengthOf = (s: Stage): number =>
   s.kind === 'pipe' || s.kind === 'hose' || s.kind === 'hose-reel' ? s.parameters.lengthM : 0;
 
@@ -101,6 +103,12 @@ export const PRESSURE_LEFT: readonly Rule[] = [
         const worst = line.stage(losses[0]?.stageId);
         const wider =
           worst && moment && wideEnough(worst, (p) => (moment.with(worst.id, p).at(o.id)?.pressurePa ?? 0) >= needs);
+        const remedies = [
+          low && set(`Set ${low.name} up`, low, { setPressurePa: needs + 2e4 }),
+          low || !worst || !wider ? undefined : refit(`Take ${wider.says}`, worst, wider.parameters),
+          !low && regulator ? setUp(line, o, regulator, needs - gets) : undefined,
+        ];
+        const noFix = remedies.some((r) => r) ? '' : NO_FIX;
         return [
           at(
             worst ? [o, worst] : [o],
@@ -109,11 +117,9 @@ export const PRESSURE_LEFT: readonly Rule[] = [
               low
                 ? `${low.name} is set to ${say(low.parameters.setPressurePa, 'pressure')}.`
                 : worst
-                  ? `${worst.name} loses the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}.`
-                  : 'The pump itself does not reach it.',
-            low && set(`Set ${low.name} up`, low, { setPressurePa: needs + 2e4 }),
-            low || !worst || !wider ? undefined : refit(`Take ${wider.says}`, worst, wider.parameters),
-            !low && regulator ? setUp(line, o, regulator, needs - gets) : undefined,
+                  ? `${worst.name} loses the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}.${noFix}`
+                  : `The pump itself does not reach it.${noFix}`,
+            ...remedies,
           ),
         ];
       }),
