@@ -1,24 +1,12 @@
 import { walk } from '../line/walk';
 import { but, goodShop } from '../test/good-lines';
+import { loggedReading } from '../test/logged-reading';
 import { calibrations } from './calibrate';
-import { expectReadings } from './expect-reading';
 import type { LoggedDrain } from './judge-log';
-import { type LogEntry, type LoggedEntry, logEntrySchema } from './log-entry';
+import type { LogEntry } from './log-entry';
 
 const plan = goodShop();
-let n = 0;
-const entry = (change: Partial<LogEntry>): LoggedEntry => {
-  const e = logEntrySchema.parse({
-    id: `00000000-0000-4000-8000-${String(n++).padStart(12, '0')}`,
-    kind: 'reading',
-    stageId: 'coalescing-filter',
-    measuredAt: `2026-11-${String(1 + (n % 27)).padStart(2, '0')}T08:00`,
-    who: 'me',
-    instrument: 'fitted',
-    ...change,
-  });
-  return { ...e, stageName: 'x', enteredAt: '', expected: expectReadings(plan, e) };
-};
+const entry = (change: Partial<LogEntry>) => loggedReading(plan, change);
 const drop =
   (walk(plan).at('isolating-valve')?.pressurePa as number) - (walk(plan).at('coalescing-filter')?.pressurePa as number);
 

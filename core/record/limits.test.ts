@@ -1,10 +1,10 @@
 import { walk } from '../line/walk';
 import { goodShop } from '../test/good-lines';
+import { loggedReading } from '../test/logged-reading';
 import { calibrations } from './calibrate';
 import { driftOf } from './drift';
-import { expectReadings } from './expect-reading';
+import { expectDrain } from './expect-drain';
 import { type ExpectedDrain, judgeDrain, verdictOf } from './judge-drain';
-import { type LogEntry, type LoggedEntry, logEntrySchema } from './log-entry';
 
 // Limits of what the log is judged by, each from both sides. Nelson’s rules and CUSUM: statistical quality control,
 // recalled; the others are estimates that stand beside them.
@@ -24,6 +24,26 @@ test('nine readings running on one side, eight are none', () => {
   expect([running(8), running(9)]).toEqual([undefined, 'run']);
 });
 
+test('readings together: over 3.3 deviations once half a shift of 15 % is taken off each (CUSUM, tuned as stated there)', () => {
+  const half = 0.15 / SCATTER / 2;
+  const together = (n: number, z: number) => driftOf([...steady(24), ...Array(n).fill(Math.exp(z * SCATTER))])?.rule;
+  for (const n of [2, 6]) {
+    const limit = half + 3.3 / n;
+    expect([together(n, 0.995 * limit), together(n, 1.005 * limit)]).toEqual([undefined, 'cusum']);
+  }
+  // Of what has gathered, no more than 1.5 over the alarm is kept: so soon a repair shows.
+  const mended = (z: number) => driftOf([...steady(24), ...Array(8).fill(1.4), Math.exp(z * SCATTER)])?.rule;
+  expect([mended(half - 1.49), mended(half - 1.51)]).toEqual(['cusum', undefined]);
+});
+
+test('what is usual is the mean of the first twelve', () => {
+  const bump = Math.exp(2 * SCATTER);
+  const last = (before: number) =>
+    driftOf([...Array(before).fill(1), bump, ...Array(23 - before).fill(1), Math.exp(-3.9 * SCATTER)], SCATTER * 0.9999)
+      ?.rule;
+  expect([last(11), last(12)]).toEqual(['far', undefined]);
+});
+
 test('four readings are the least that drift is told from', () => {
   expect(driftOf([1, 1, 0.4])).toBeUndefined();
   expect(driftOf([1, 1, 1, 0.4])).toBeDefined();
@@ -31,19 +51,6 @@ test('four readings are the least that drift is told from', () => {
 
 describe('a calibration', () => {
   const plan = goodShop();
-  let n = 0;
-  const at = (change: Partial<LogEntry>): LoggedEntry => {
-    const e = logEntrySchema.parse({
-      id: `00000000-0000-4000-8000-${String(n++).padStart(12, '0')}`,
-      kind: 'reading',
-      stageId: 'coalescing-filter',
-      measuredAt: `2026-11-${String(1 + (n % 27)).padStart(2, '0')}T08:00`,
-      who: 'me',
-      instrument: 'fitted',
-      ...change,
-    });
-    return { ...e, stageName: 'x', enteredAt: '', expected: expectReadings(plan, e) };
-  };
   const drop =
     (walk(plan).at('isolating-valve')?.pressurePa as number) -
     (walk(plan).at('coalescing-filter')?.pressurePa as number);
@@ -51,23 +58,44 @@ describe('a calibration', () => {
     calibrations(
       plan,
       [],
-      factors.map((f) => at({ readings: [{ of: 'pressure-drop', value: f * drop }] })),
-    ).length;
+      factors.map((f) => loggedReading(plan, { readings: [{ of: 'pressure-drop', value: f * drop }] })),
+    );
 
   test('rests on four entries at least', () => {
-    expect([proposed(1.5, 1.5, 1.5), proposed(1.5, 1.5, 1.5, 1.5)]).toEqual([0, 1]);
+    expect([proposed(1.5, 1.5, 1.5), proposed(1.5, 1.5, 1.5, 1.5)]).toMatchObject([[], [{ entries: 4 }]]);
   });
   test('is worth a change of five per cent', () => {
-    expect([proposed(1.045, 1.045, 1.045, 1.045), proposed(1.06, 1.06, 1.06, 1.06)]).toEqual([0, 1]);
+    const changed = (f: number) => proposed(f, f, f, f).length;
+    expect([changed(1.049), changed(1.051)]).toEqual([0, 1]);
+  });
+  test('counts the newest eight', () => {
+    const entries = (of: number) => proposed(...Array(of).fill(1.5))[0]?.entries;
+    expect([entries(7), entries(8), entries(9)]).toEqual([7, 8, 8]);
   });
   test('is not made of readings that lie a quarter apart', () => {
     // Two readings either side of 1.5: their relative deviation is what they are off by.
-    const apart = (s: number) => proposed(1.5 * (1 - s), 1.5 * (1 + s), 1.5 * (1 - s), 1.5 * (1 + s));
+    const apart = (s: number) => proposed(1.5 * (1 - s), 1.5 * (1 + s), 1.5 * (1 - s), 1.5 * (1 + s)).length;
     expect([apart(0.24), apart(0.26)]).toEqual([1, 0]);
   });
 });
 
+test('oil of the air is known to a factor of three', () => {
+  const shop = goodShop();
+  const { expected } = loggedReading(shop, { stageId: 'fine', readings: [{ of: 'oil-content', value: 1e-8 }] });
+  const { value, low, high } = expected[0] ?? { value: 0, low: 0, high: 0 };
+  expect([value / low, high / value]).toEqual([expect.closeTo(3, 1), expect.closeTo(3, 1)]);
+});
+
 describe('a drain', () => {
+  test('is measured to 7 %, hours from a meter to 2 %', () => {
+    const conditions = { intakeTemperatureC: 24, intakeRelativeHumidity: 0.5, loadedHours: 5 };
+    const times = { sinceAt: '2026-11-23T16:00', drainedAt: '2026-11-24T16:00' };
+    const x = expectDrain(goodShop(), { stageId: 'separator', ...times, ...conditions });
+    const share = (label: string) => (x?.drivers.find((d) => d.label === label)?.effect ?? 0) / (x?.expectedKg ?? 1);
+    expect(share('Measuring the amount')).toBeCloseTo(0.07, 9);
+    expect(share('Hours from the meter')).toBeCloseTo(0.02, 9);
+  });
+
   const drained = (amountKg: number, expectedKg: number): ExpectedDrain => ({
     stageId: 'receiver',
     drainedAt: '2026-11-24T16:00',

@@ -1,3 +1,4 @@
+import { COME_AT } from '../drain/drain-work';
 import { dailyWaterKg, type PointYear } from '../drain/point-year';
 import { newStage } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
@@ -16,6 +17,10 @@ import { taskById } from './tasks';
 
 const DAY_MS = 86_400_000;
 const SOON_DAYS = 7;
+/** What comes more often than that is daily work: it does not wait for its first interval (estimate). */
+const DAILY_DAYS = 1.5;
+/** Done so lately, the winter list is done for this winter (estimate: from autumn to spring). */
+const WINTER_DAYS = 200;
 const FROST_LEAD_DAYS = 14; // two weeks before the first frost of its year of weather (estimate)
 
 export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
@@ -189,20 +194,20 @@ export function dueTasks(
       const last = lastOf.get(key);
       const base = last ? shopTimeMs(last) : begun;
       // What was never done is due one interval after the beginning; what is done daily, at once.
-      let dueMs = last || interval.days > 1.5 ? base + interval.days * DAY_MS : base;
+      let dueMs = last || interval.days > DAILY_DAYS ? base + interval.days * DAY_MS : base;
       let season: string | undefined;
       if (task.every.frost) {
         const ahead = firstFrostDay(facts, todayOfYear);
         const lead = ahead === undefined ? undefined : today + (ahead - FROST_LEAD_DAYS) * DAY_MS;
-        const doneThisWinter = last !== undefined && nowMs - shopTimeMs(last) < 200 * DAY_MS;
+        const doneThisWinter = last !== undefined && nowMs - shopTimeMs(last) < WINTER_DAYS * DAY_MS;
         dueMs = lead === undefined || doneThisWinter ? base + 365 * DAY_MS : lead;
         if (ahead !== undefined) season = `first frost about ${sayDay((todayOfYear + ahead) % 365)}`;
       }
       const year = facts.years.get(stage.id);
-      if (interval.by === 'water' && !interval.pinned && year && interval.days > 1.5) {
+      if (interval.by === 'water' && !interval.pinned && year && interval.days > DAILY_DAYS) {
         // By the weather to come, not by today’s alone.
         const sumpKg = (facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0) * 1000;
-        const days = daysUntilFull(year, sumpKg * 0.8, todayOfYear);
+        const days = daysUntilFull(year, sumpKg * COME_AT, todayOfYear);
         if (base + days * DAY_MS < dueMs) {
           dueMs = base + days * DAY_MS;
           season = 'wetter weather by its year';
@@ -213,7 +218,7 @@ export function dueTasks(
         byHours && !interval.pinned
           ? dueByMeter(plan, stage.id, byHours.days * facts.loadedHPerDay, base, signals)
           : undefined;
-      if (meter && (last || interval.days > 1.5)) {
+      if (meter && (last || interval.days > DAILY_DAYS)) {
         const others = interval.triggers.filter((x) => x !== byHours).map((x) => base + x.days * DAY_MS);
         dueMs = Math.min(meter.dueMs, ...others);
         if (dueMs === meter.dueMs) season = `by the hour meter, ${meter.hPerDay.toFixed(1)} h a day`;
