@@ -20,6 +20,10 @@ const ALARM = 3.3;
 const MOST = ALARM + 1.5; // what was fixed is forgotten after a few good readings
 /** Nine in a row on one side (Nelson’s rules, recalled). */
 const RUN = 9;
+/** So far off on average, in standard deviations: a run nearer by is of no weight (estimate). */
+const RUN_OFF = 0.8;
+/** So near its median a reading counts for what is usual, in standard deviations (estimate). */
+const NEAR = 3;
 const FAR = 4; // standard deviations: one reading is enough
 const MOST_REFERENCE = 12;
 const LEAST = 4; // readings, below which nothing is said
@@ -67,7 +71,7 @@ export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | u
     if (down > ALARM) found = tell('cusum', 'less', downSince, i);
     else if (up > ALARM) found = tell('cusum', 'more', upSince, i);
     else if (Math.abs(z) > FAR) found = tell('far', z < 0 ? 'less' : 'more', i, i);
-    else if (runLength >= RUN && Math.abs(mean(logs.slice(i - RUN + 1, i + 1)) - base) > 0.8 * scatter)
+    else if (runLength >= RUN && Math.abs(mean(logs.slice(i - RUN + 1, i + 1)) - base) > RUN_OFF * scatter)
       found = tell('run', side < 0 ? 'less' : 'more', i - runLength + 1, i);
   });
   return found;
@@ -79,5 +83,5 @@ const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / 
 function usual(xs: readonly number[], scatter: number): number {
   const sorted = [...xs].sort((a, b) => a - b);
   const median = sorted[Math.floor(sorted.length / 2)] as number;
-  return mean(xs.filter((x) => Math.abs(x - median) <= 3 * scatter));
+  return mean(xs.filter((x) => Math.abs(x - median) <= NEAR * scatter));
 }

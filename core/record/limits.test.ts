@@ -20,8 +20,9 @@ test('one reading four standard deviations off is enough; a little less is not',
 });
 
 test('nine readings running on one side, eight are none', () => {
-  const running = (n: number) => driftOf([...steady(12), ...Array(n).fill(Math.exp(-0.9 * SCATTER))])?.rule;
+  const running = (n: number, z = 0.9) => driftOf([...steady(24), ...Array(n).fill(Math.exp(-z * SCATTER))])?.rule;
   expect([running(8), running(9)]).toEqual([undefined, 'run']);
+  expect([running(9, 0.79), running(9, 0.81)]).toEqual([undefined, 'run']);
 });
 
 test('readings together: over 3.3 deviations once half a shift of 15 % is taken off each (CUSUM, tuned as stated there)', () => {
@@ -36,12 +37,14 @@ test('readings together: over 3.3 deviations once half a shift of 15 % is taken 
   expect([mended(half - 1.49), mended(half - 1.51)]).toEqual(['cusum', undefined]);
 });
 
-test('what is usual is the mean of the first twelve', () => {
-  const bump = Math.exp(2 * SCATTER);
-  const last = (before: number) =>
-    driftOf([...Array(before).fill(1), bump, ...Array(23 - before).fill(1), Math.exp(-3.9 * SCATTER)], SCATTER * 0.9999)
-      ?.rule;
+test('what is usual is the mean of the first twelve, without what lies three deviations off', () => {
+  const last = (before: number, z = 2) =>
+    driftOf(
+      [...Array(before).fill(1), Math.exp(z * SCATTER), ...Array(23 - before).fill(1), Math.exp(-3.9 * SCATTER)],
+      SCATTER * 0.9999,
+    )?.rule;
   expect([last(11), last(12)]).toEqual(['far', undefined]);
+  expect([last(5, 2.98), last(5, 3.02)]).toEqual(['far', undefined]);
 });
 
 test('four readings are the least that drift is told from', () => {
