@@ -1,3 +1,5 @@
+import { DRY_WEEKLY_KG } from './drain-work';
+
 /** How long a sump takes to fill, and how often somebody has to come. */
 export interface HandRoutine {
   /** Of loaded running, and of working time, until the mark is reached, s; infinite where nothing comes. */
@@ -21,20 +23,23 @@ export function handRoutine(
   return { loadedS, workedS, perDay: (workedHoursPerDay * 3600) / workedS };
 }
 
-const WEEKLY_BELOW_KG = 0.05; // a day: “daily unless predicted load < 50 mL/day; then weekly” (handbook of practice)
-const MOST_A_DAY = 8; // more than hourly by hand is nobody’s routine
+/** Visits a day by hand, estimates: more often is a burden, and more than hourly is nobody’s routine. */
+export const OFTEN_A_DAY = 3;
+export const MOST_A_DAY = 8;
+/** Fills so slowly, in visits a day, that a day may be left out where little comes (estimate). */
+const SLOW_A_DAY = 0.2;
 
 /**
  * How often, in words, from visits a day and water a day.
  * @example howOften(1.3, 0.9) // 'twice a day'
  */
 export function howOften(perDay: number, kgPerDay: number, salty = false): string {
-  if (salty) return perDay > 3 ? 'every hour, also while it idles' : 'each shift, also while it idles';
+  if (salty) return perDay > OFTEN_A_DAY ? 'every hour, also while it idles' : 'each shift, also while it idles';
   if (perDay > MOST_A_DAY) return 'more often than anybody will: fit a drain that opens by itself';
-  if (perDay > 3) return `every ${Math.max(1, Math.floor(8 / perDay))} h`;
+  if (perDay > OFTEN_A_DAY) return `every ${Math.max(1, Math.floor(8 / perDay))} h`;
   if (perDay > 2) return 'three times a day';
   if (perDay > 1) return 'twice a day';
-  if (kgPerDay >= WEEKLY_BELOW_KG || perDay > 0.2) return 'daily';
+  if (kgPerDay >= DRY_WEEKLY_KG || perDay > SLOW_A_DAY) return 'daily';
   return kgPerDay > 0 ? 'weekly' : 'look weekly; nothing is expected';
 }
 

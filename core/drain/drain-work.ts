@@ -23,7 +23,7 @@ export const DRAIN_WORK = {
 /** Of the way to its mark a sump may be when somebody comes (estimate). */
 export const COME_AT = 0.8;
 /** “Daily unless predicted load < 50 mL/day; then weekly” (trade handbook). */
-const DRY_WEEKLY_KG = 0.05;
+export const DRY_WEEKLY_KG = 0.05;
 const LEAST_DAYS = 1 / 24;
 const WEEK = 7;
 

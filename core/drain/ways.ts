@@ -2,7 +2,7 @@ import type { Sentence } from '../advice/rule';
 import type { Drain } from '../equipment/drains';
 import { kindOf } from '../equipment/index';
 import { spell } from '../quantity/spell';
-import { handRoutine, howOften } from './by-hand';
+import { handRoutine, howOften, MOST_A_DAY, OFTEN_A_DAY } from './by-hand';
 import { DRAIN_WORK, type DrainWork, handDays, YEAR_DAYS } from './drain-work';
 import { type DrainDuty, gathersPerStopM3, isFreezing, kgPerDay, pressureHours, stopsPerDay } from './duty';
 import { liquidM3PerS } from './liquid-flow';
@@ -32,7 +32,10 @@ const WATER_KG_PER_M3 = 1000;
 // Floats: orifice 0.06–0.1 in (handbook of practice); below some millilitres an hour the seat runs dry, leaks or sticks
 // (common practice, no source). Dirt and the travel of the float leave half of the free flow.
 const FLOAT_BORE_M = 2e-3;
+const FLOAT_LEFT = 0.5;
 export const FLOAT_LEAST_KG_PER_S = 5e-3 / 3600;
+/** So many times that at the wettest hour, and its seat is wetted often enough (estimate). */
+const SEALS_IN_WET = 4;
 // A drain without loss pays over some 100 cfm, or from 4,000 hours a year (handbook of practice).
 const PAYS_FROM_M3_PER_S = 100 * 4.719474e-4;
 const PAYS_FROM_H = 4000;
@@ -63,7 +66,7 @@ export function timerLossPerDay(d: DrainDuty, set: TimerSetting, kgPerS = d.nowK
 
 /** Most water that a float can pass, kg/s. */
 export const floatCapacity = (d: DrainDuty): number =>
-  0.5 * liquidM3PerS(FLOAT_BORE_M, d.station.pressurePa - d.atmosphericPa) * WATER_KG_PER_M3;
+  FLOAT_LEFT * liquidM3PerS(FLOAT_BORE_M, d.station.pressurePa - d.atmosphericPa) * WATER_KG_PER_M3;
 
 const yearly = (d: DrainDuty, kgPerDay: number): number => kgPerDay * d.workedDaysPerYear * d.kWhPerKg;
 
@@ -87,8 +90,9 @@ function byHand(d: DrainDuty): Way {
   const routine = handRoutine(d.peakKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
   const salty = d.stage.kind === 'pellet-tower';
   const often = howOften(routine.perDay, kgPerDay(d, d.peakKgPerS), salty);
-  const tooOften = routine.perDay > 3;
-  const suits = routine.perDay > 8 || d.remembers === 'forgotten' ? 0 : tooOften ? 1 : d.remembers === 'daily' ? 3 : 2;
+  const tooOften = routine.perDay > OFTEN_A_DAY;
+  const suits =
+    routine.perDay > MOST_A_DAY || d.remembers === 'forgotten' ? 0 : tooOften ? 1 : d.remembers === 'daily' ? 3 : 2;
   return {
     drain: 'manual',
     suits,
@@ -115,7 +119,7 @@ function byHand(d: DrainDuty): Way {
 
 function float(d: DrainDuty): Way {
   const enough = floatCapacity(d) >= CAPACITY_MARGIN * d.peakKgPerS;
-  const seals = d.nowKgPerS >= FLOAT_LEAST_KG_PER_S || d.peakKgPerS >= 4 * FLOAT_LEAST_KG_PER_S;
+  const seals = d.nowKgPerS >= FLOAT_LEAST_KG_PER_S || d.peakKgPerS >= SEALS_IN_WET * FLOAT_LEAST_KG_PER_S;
   const because: Sentence[] = [
     enough
       ? (say) =>
