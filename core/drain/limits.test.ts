@@ -11,7 +11,7 @@ import { judgeSetting } from './judge-setting';
 import { oilyWater } from './oily-water';
 import { pointYear } from './point-year';
 import { twoSeasons } from './seasons';
-import { timerAt } from './timer';
+import { setTimer, timerAt } from './timer';
 import { bestTimer, timerDuty, waysToDrain } from './ways';
 import { weekPlan } from './week-plan';
 
@@ -82,6 +82,19 @@ test('a timer loses half a per cent of the air at best, one at most; a strainer 
   expect([0.00499, 0.00501, 0.00999, 0.01001].map(at)).toEqual([3, 2, 2, 1]);
   const out = (strained: boolean) => timerAt(timerDuty({ ...wide, strained }), { everyS: 600, openS: 5 }).liquidS;
   expect(out(true) / out(false)).toBeCloseTo(2, 9);
+});
+
+test('a timer is set for a sump half full, open half a second longer than the water takes, a second at least', () => {
+  const set = (fill: number, liquidS: number) => {
+    const own = timerDuty(duty());
+    const sumpM3 = 1e-4;
+    const peakKgPerS = (fill * sumpM3 * 1000) / 300; // half full after five minutes
+    const { liquidS: takes } = timerAt({ ...own, sumpM3, peakKgPerS }, { everyS: 300, openS: 1 });
+    return setTimer({ ...own, sumpM3, peakKgPerS, boreM: own.boreM * Math.sqrt(takes / liquidS) });
+  };
+  expect([set(0.499, 0.9)?.everyS, set(0.501, 0.9)?.everyS]).toEqual([300, 240]);
+  expect([set(0.499, 0.999)?.openS, set(0.499, 1.001)?.openS]).toEqual([1.5, 2]);
+  expect([set(0.499, 0.001)?.openS, setTimer({ ...timerDuty(duty()), peakKgPerS: 0 })?.openS]).toEqual([1, 1]);
 });
 
 test('a drain without loss pays over 100 cfm, or from 4000 hours a year', () => {
