@@ -247,3 +247,18 @@ test('an unloader may hiss for 20 s, as common practice has it: a fifth of a sec
   const spaceFor = (seconds: number): number => 0.01 + (0.04 * (seconds - a)) / (b - a);
   expect([hiss(spaceFor(19.8)).said, hiss(spaceFor(20.2)).said]).toEqual([false, true]);
 });
+
+test('fallen behind are pumps that run for ten minutes 1 % under their cut-in, and nothing shorter or nearer', () => {
+  const plan = shop(1.5);
+  const day = dayOf(plan);
+  const pump = plan.stages[1] as Extract<Stage, { kind: 'compressor' }>;
+  const behind = (seconds: number, ofCutIn: number) => {
+    const within = (_: number, s: number) => s >= 36_000 && s < 36_000 + seconds;
+    const loaded = day.loaded.map((_, s) => (within(_, s) ? 1 : 0));
+    const pressurePa = day.pressurePa.map((_, s) => pump.parameters.cutInPa * (within(_, s) ? ofCutIn : 1.1));
+    const demandM3PerS = day.demandM3PerS.map(() => 2 * pump.parameters.freeAirDeliveryM3PerS);
+    return judgeDay(plan, { ...day, loaded, pressurePa, demandM3PerS }).some((r) => r.what.name === 'cannot-keep-up');
+  };
+  expect([behind(595, 0.9), behind(605, 0.9)]).toEqual([false, true]);
+  expect([behind(3600, 0.991), behind(3600, 0.989)]).toEqual([false, true]);
+});

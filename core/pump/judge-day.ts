@@ -34,6 +34,9 @@ export interface DayRemark {
 const LONGEST_HISS_S = 20;
 /** A receiver that a pump fills from cut-in to cut-out in less is a thimble; one that takes longer than a day’s work from empty is a lake (estimates). */
 const THIMBLE_S = 5;
+/** Under cut-in by more than a switch scatters, for so long, all pumps have fallen behind (estimates). */
+const UNDER_CUT_IN = 0.99;
+const BEHIND_S = 600;
 
 function pumpRemarks(plan: Plan, pump: PumpTotals, volumeM3: number, receiverId: string): DayRemark[] {
   const stage = stageById(plan, pump.stageId) as Extract<Stage, { kind: 'compressor' }>;
@@ -57,7 +60,7 @@ function pumpRemarks(plan: Plan, pump: PumpTotals, volumeM3: number, receiverId:
   return remarks;
 }
 
-/** From when on all pumps run without reaching their cut-out until work ends, at least for an hour; where they do not keep up. */
+/** The longest stretch of some minutes in which all pumps run under their cut-in, where the jobs ask for more than they make. */
 function fallsBehind(plan: Plan, day: PumpDay): DayRemark[] {
   const pumps = day.pumps.map((p) => stageById(plan, p.stageId) as Extract<Stage, { kind: 'compressor' }>);
   const cutIn = Math.min(...pumps.map((p) => p.parameters.cutInPa));
@@ -66,12 +69,12 @@ function fallsBehind(plan: Plan, day: PumpDay): DayRemark[] {
   let lowestPa = Number.POSITIVE_INFINITY;
   let longest: { fromS: number; seconds: number; lowestPa: number } | undefined;
   for (let s = 0; s < DAY_S; s++) {
-    const behind = day.loaded[s] === pumps.length && (day.pressurePa[s] as number) < cutIn * 0.99;
+    const behind = day.loaded[s] === pumps.length && (day.pressurePa[s] as number) < cutIn * UNDER_CUT_IN;
     if (!behind) fromS = -1;
     else {
       if (fromS < 0) [fromS, lowestPa] = [s, Number.POSITIVE_INFINITY];
       lowestPa = Math.min(lowestPa, day.pressurePa[s] as number);
-      if (s - fromS > (longest?.seconds ?? 600)) longest = { fromS, seconds: s - fromS, lowestPa };
+      if (s - fromS > (longest?.seconds ?? BEHIND_S)) longest = { fromS, seconds: s - fromS, lowestPa };
     }
   }
   if (!longest || !pumps[0]) return [];
