@@ -131,6 +131,47 @@ test('a portable unit keeps the water that came while it was here, and gets none
   expect(away?.name).toContain('Cart');
 });
 
+describe('limits, from both sides; estimates that stand beside them', () => {
+  test('hours of a meter count from a week apart on, and no further than five times and a tenth of what is reckoned', () => {
+    const clock = (entries: LoggedEntry[]) => loadedClock(plan, entries, Date.UTC(2026, 0, 5), 60);
+    const factor = (until: string, times: number) => {
+      const reckoned = clock([]).hours.between(Date.UTC(2026, 0, 10), Date.parse(`${until}Z`));
+      const meter = (at: string, hours: number) =>
+        entry(at, { kind: 'reading', stageId: 'compressor', readings: [{ of: 'hours', value: hours * 3600 }] });
+      return clock([meter('2026-01-10T00:00', 5000), meter(until, 5000 + times * reckoned)]).factor;
+    };
+    expect([factor('2026-01-16T23:00', 2), factor('2026-01-17T01:00', 2)]).toEqual([1, expect.closeTo(2, 3)]);
+    const month = (times: number) => factor('2026-02-10T00:00', times);
+    expect([4.9, 5.1, 0.11, 0.09].map(month)).toEqual([4.9, 5, 0.11, 0.1].map((x) => expect.closeTo(x, 6)));
+  });
+
+  test('a place is known from three charges on that were looked at; soon is within seven days', () => {
+    const charges = ['A', 'B', 'C', 'D'].map((name) =>
+      chargeSchema.parse({ id: uuid(), name, medium: 'silica', massKg: 9, boughtAt: '2026-01-01T08:00' }),
+    );
+    const put = (i: number, at: string) =>
+      entry(at, {
+        kind: 'change',
+        stageId: DEMO_STAGES.beads,
+        chargeId: charges[i]?.id,
+        readings: i === 0 ? [] : [{ of: 'spent', value: 0.5 }],
+      });
+    const log = charges.map((_, i) => put(i, `2026-0${i + 1}-12T07:00`));
+    const at = (changes: number, now: string) =>
+      livesOf(plan, undefined, charges, log.slice(0, changes), now)?.find((l) => l.stageId === DEMO_STAGES.beads);
+    expect([at(3, '2026-03-13T08:00')?.state, at(4, '2026-04-13T08:00')?.state]).toEqual(['learning', 'known']);
+    // Day by day towards its change: soon on the last seven.
+    const states = Array.from({ length: 120 }, (_, d) => {
+      const life = at(4, new Date(Date.UTC(2026, 3, 13 + d, 8)).toISOString().slice(0, 16));
+      return [life?.change?.days[1] ?? 0, life?.state] as const;
+    });
+    const soon = states.filter(([, state]) => state === 'soon').map(([days]) => days);
+    expect(Math.max(...soon)).toBeLessThanOrEqual(7);
+    expect(Math.min(...states.filter(([, state]) => state === 'known').map(([days]) => days))).toBeGreaterThan(7);
+    expect(soon.length).toBeGreaterThan(3);
+  });
+});
+
 test('a dead drain before the beads sends them more water, and the chilled dryer’s most', () => {
   const found = neglectOfDrains(plan, DEMO_STAGES.beads);
   expect(found[0]?.stageId).toBe(DEMO_STAGES.dryer);

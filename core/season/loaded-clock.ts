@@ -7,6 +7,8 @@ import { loadThrough } from './run-weather';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
+/** A meter that runs so much faster or slower than reckoned was changed or misread: no more than this is believed (estimate). */
+const FACTOR = { least: 0.1, most: 5 };
 const METER_APART_MS = 7 * DAY_MS; // hours read closer than a week tell no rate of use (estimate)
 
 /** What adds up hour by hour between a midnight and some days later, read at any time between. */
@@ -69,5 +71,5 @@ function meterFactor(plan: Plan, entries: readonly LoggedEntry[], hours: Sum): n
   const [first, last] = [read[0], read.at(-1)];
   if (!first || !last || last.ms - first.ms < METER_APART_MS || last.h <= first.h) return 1;
   const reckoned = hours.between(first.ms, last.ms);
-  return reckoned > 0 ? Math.min(5, Math.max(0.1, (last.h - first.h) / reckoned)) : 1;
+  return reckoned > 0 ? Math.min(FACTOR.most, Math.max(FACTOR.least, (last.h - first.h) / reckoned)) : 1;
 }
