@@ -112,7 +112,7 @@ function advice(): string {
     '| Id | Grade | Speaks of | What to do | Source |',
     '|---|---|---|---|---|',
     ...RULES.toSorted((a, b) => a.id.localeCompare(b.id)).map(
-      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend.replaceAll(/[{}]/g, '')} | ${r.source} |`,
+      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend} | ${r.source} |`,
     ),
     '',
     '## Refused at the field instead',
@@ -124,10 +124,12 @@ function advice(): string {
   return `${lines.join('\n')}\n`;
 }
 
+/** Without the braces that mark figures for the reader’s units. */
+const plain = (text: string): string => text.replaceAll(/\{([−-]?[\d.]+ [^\s{}"]+)\}/g, '$1');
 const files: Record<string, string> = {
-  'docs/advice.md': advice(),
-  'docs/plan.schema.json': `${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`,
-  'docs/catalogue.md': catalogue(),
+  'docs/advice.md': plain(advice()),
+  'docs/plan.schema.json': plain(`${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`),
+  'docs/catalogue.md': plain(catalogue()),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),
 };
 const root = new URL('../../', import.meta.url);

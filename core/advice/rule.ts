@@ -1,4 +1,5 @@
 import type { Plan } from '../line/plan';
+import { sayText } from '../quantity/say-text';
 import type { QuantityName } from '../quantity/units';
 import type { LineFacts } from './line-facts';
 
@@ -47,4 +48,4 @@ export interface Rule {
 }
 
 export const say = (sentence: Sentence, units: Say): string =>
-  typeof sentence === 'string' ? sentence : sentence(units);
+  typeof sentence === 'string' ? sayText(sentence, units) : sentence(units);

@@ -190,6 +190,6 @@ export function explainMoisture(figure: MoistureFigure, reading: MoistureReading
     inputs,
     source:
       figure === 'humidityRatio' || figure === 'ppmByVolume' ? 'ideal-gas mixture; 0.621945 of ASHRAE' : MOIST_AIR,
-    ...(dew && stablePhase(value) === 'ice' && { note: 'Below 0 °C this is the frost point, over ice.' }),
+    ...(dew && stablePhase(value) === 'ice' && { note: 'Below {0 °C} this is the frost point, over ice.' }),
   };
 }

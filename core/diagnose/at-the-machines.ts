@@ -106,7 +106,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'drying',
     causes: [
       { title: 'Its hot-gas valve is set low', check: 'The drop climbs, and is gone after a stop.' },
-      { title: 'The room is under 4 °C', check: 'Read it.' },
+      { title: 'The room is under {4 °C}', check: 'Read it.' },
       { title: 'Very little load', check: 'The jobs.' },
       { title: 'Little refrigerant', check: 'A licensed technician’s matter.' },
     ],

@@ -77,7 +77,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       { title: 'Overfilled, or the wrong oil', check: 'Level stopped: over its mark.' },
-      { title: 'Rings or valves are worn', check: 'More than 20 mL for 100 h and horsepower.' },
+      { title: 'Rings or valves are worn', check: 'More than {20 mL} for 100 h and horsepower.' },
       { title: 'The coalescer is spent or burst', check: 'No drop over it at all.' },
       { title: 'Hot air carries oil past the coalescer as vapour', check: 'Air at it over {38 °C}.' },
       { title: 'Lubricator before it, or an oiled hose', check: 'Change the hose.' },

@@ -257,7 +257,13 @@ function level(d: DrainDuty): Way {
   return {
     drain: 'level',
     suits: isFreezing(d) || !pays ? 2 : 3,
-    because: pays ? because : [...because, 'It pays from some 100 cfm, or 4,000 h a year: here it is a comfort.'],
+    because: pays
+      ? because
+      : [
+          ...because,
+          (say) =>
+            `It pays from some ${say(PAYS_FROM_M3_PER_S, 'volumeFlow')}, or ${PAYS_FROM_H} h a year: here it is a comfort.`,
+        ],
     setting: 'opens by itself; press its test button weekly',
     parameters: { drain: 'level' },
     lostKgPerDay: 0,

@@ -124,7 +124,7 @@ export const beadCartridge = defineKind({
     if (inlet.temperatureC > HOT_INLET_C)
       throw new Refusal(
         'medium',
-        'Air over 66 °C (150 °F) reaches the beads: they hold next to nothing there. Cool it first.',
+        'Air over {66 °C} reaches the beads: they hold next to nothing there. Cool it first.',
       );
     inlet.expandTo(pressurePa);
     const ratio = bedLeaves(inlet, bedOf(p), around);
@@ -151,7 +151,7 @@ export const beadCartridge = defineKind({
     ];
   },
   whyTemperature: (inlet, p, around) => ({
-    formula: 'air in + heat of uptake · water taken up / cp, at most 30 K',
+    formula: 'air in + heat of uptake · water taken up / cp, at most {30 K}',
     inputs: [
       { label: 'air in', quantity: 'temperature', value: inlet.temperatureC, from: 'stage before' },
       {

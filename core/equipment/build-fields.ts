@@ -50,7 +50,7 @@ export const ratingFields = (ratedC: number, source = 'typical, common practice'
 export const plateFlow = () => ({
   ratedFlowM3PerS: numberField({
     label: 'Rated flow',
-    help: 'Free air at 7 bar (100 psi), on its sheet. 0: not said.',
+    help: 'Free air at {7 bar}, on its sheet. 0: not said.',
     quantity: 'volumeFlow',
     least: 0,
     most: 2,

@@ -21,7 +21,7 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     deferTo: 'the site’s lock-out rules',
   },
   C08: { text: 'This machine starts without warning.', deferTo: 'the site’s lock-out rules' },
-  C09: { text: 'Discharge pipe can pass 150 °C (300 °F). Let it cool or guard it.', deferTo: 'site safety' },
+  C09: { text: 'Discharge pipe can pass {150 °C}. Let it cool or guard it.', deferTo: 'site safety' },
   C10: {
     text: 'Carbon and oil in a hot discharge line can burn. At high temperature shut down; do not just add cooling.',
     deferTo: 'a compressor engineer',

@@ -52,7 +52,7 @@ export function estimatedDischargeC(
   if (dischargeC > MOST_C)
     throw new Refusal(
       'dischargeTemperatureFrom',
-      'The estimate passes 200 °C, where the equations end. Measure the discharge temperature and enter it.',
+      'The estimate passes {200 °C}, where the equations end. Measure the discharge temperature and enter it.',
     );
   return dischargeC;
 }

@@ -66,7 +66,7 @@ export const coupler = defineKind({
       }),
     leakM3PerS: numberField({
       label: 'Leaks, free air',
-      help: 'Soap it: a steady row of bubbles is some 0.1 cfm.',
+      help: 'Soap it: a steady row of bubbles is some {0.003 m³/min}.',
       quantity: 'volumeFlow',
       least: 0,
       most: 0.05,

@@ -31,13 +31,13 @@ export const cyclingDryer = defineKind({
   service: ['M15', 'M09', 'M16', 'M02', 'M03', 'M04'],
   cautions: ['C13', 'C14', 'C12'],
   needs: {
-    before: 'a 1 µm coalescer; air at 49 °C or less',
+    before: 'a 1 µm coalescer; air at {49 °C} or less',
     after: 'a fine coalescer; no pipe that comes near freezing',
   },
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',
-      help: 'At 38 °C saturated inlet, 7 bar and a room of 38 °C (100 °F, 100 psig, 100 °F).',
+      help: 'At {38 °C} saturated inlet, {7 bar} and a room of {38 °C}.',
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 2,

@@ -77,7 +77,7 @@ export const heatOfCompressionTower = defineKind({
     if (inlet.temperatureC < HOT_ENOUGH_C)
       throw new Refusal(
         '',
-        'The air that reaches it is below 121 °C (250 °F): the tower at rest does not dry. It stands right behind an oil-free compressor, ahead of its cooler.',
+        'The air that reaches it is below {121 °C}: the tower at rest does not dry. It stands right behind an oil-free compressor, ahead of its cooler.',
       );
     const balance = hotHumidity(inlet);
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

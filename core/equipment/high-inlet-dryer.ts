@@ -33,7 +33,7 @@ export const highInletDryer = defineKind({
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',
-      help: 'Free air, saturated at 82 °C, 7 bar, room of 38 °C (180 °F, 100 psig, 100 °F).',
+      help: 'Free air, saturated at {82 °C}, {7 bar}, room of {38 °C}.',
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 0.1,

@@ -32,7 +32,7 @@ export const membrane = defineKind({
   parameters: z.strictObject({
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',
-      help: 'Free air entering, at 38 °C saturated and 7 bar.',
+      help: 'Free air entering, at {38 °C} saturated and {7 bar}.',
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 0.5,
@@ -64,7 +64,7 @@ export const membrane = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (inlet.temperatureC > HOTTEST_C)
-      throw new Refusal('ratedDewPointC', 'Air over 66 °C (150 °F) spoils the fibres. Cool it first.');
+      throw new Refusal('ratedDewPointC', 'Air over {66 °C} spoils the fibres. Cool it first.');
     inlet.expandTo(pressurePa);
     // It works on ratios: more flow, or less pressure, and less of the vapour finds its way out.
     const flow = inlet.dryAirKgPerS / FREE_AIR_KG_PER_M3;

@@ -33,7 +33,7 @@ export const pelletTower = defineKind({
   kind: 'pellet-tower',
   family: 'drying',
   label: 'Pellet tower',
-  does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some 11 K, whatever the air comes with.',
+  does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some {11 K}, whatever the air comes with.',
   alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],
   equation: 'w₂ in balance with the salt at T + warming, by transfer units; water leaves as brine',
   ids: ['deliq'],
@@ -42,7 +42,7 @@ export const pelletTower = defineKind({
   parameters: z.strictObject({
     suppressionK: numberField({
       label: 'Dew-point suppression',
-      help: 'From the pellets’ sheet, for saturated air near 35 °C.',
+      help: 'From the pellets’ sheet, for saturated air near {35 °C}.',
       quantity: 'temperatureDifference',
       least: 2,
       most: 36,
@@ -77,7 +77,7 @@ export const pelletTower = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (inlet.temperatureC > 49)
-      throw new Refusal('suppressionK', 'Air over 49 °C (120 °F) fuses the pellets. Cool it to 38 °C or less first.');
+      throw new Refusal('suppressionK', 'Air over {49 °C} fuses the pellets. Cool it to {38 °C} or less first.');
     inlet.expandTo(pressurePa);
     // What it takes up runs down as brine, to the drain if there is one; else it stays below the pellets.
     inlet.adsorbTo(pelletsLeave(inlet, p, around), p.drain === 'none' ? 'kept' : 'drained');

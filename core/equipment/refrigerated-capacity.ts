@@ -103,7 +103,7 @@ const NOBODY_OVER_C = 82.2;
 /** @throws Refusal for air so hot that no table and no practice goes there */
 export function refuseTooHot(inlet: AirStream): void {
   if (inlet.temperatureC > NOBODY_OVER_C)
-    throw new Refusal('ratedFlowM3PerS', 'Air over 82 °C (180 °F) arrives: cool it first, or use a dryer for hot air.');
+    throw new Refusal('ratedFlowM3PerS', 'Air over {82 °C} arrives: cool it first, or use a dryer for hot air.');
 }
 
 /** Load of a refrigerated dryer over what it can do in this duty. */

@@ -84,7 +84,7 @@ export const refrigeratedDryer = defineKind({
     }),
     ratedFlowM3PerS: numberField({
       label: 'Rated flow',
-      help: 'At 38 °C saturated inlet, 7 bar and a room of 38 °C (100 °F, 100 psig, 100 °F).',
+      help: 'At {38 °C} saturated inlet, {7 bar} and a room of {38 °C}.',
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 1,
@@ -141,7 +141,7 @@ export const refrigeratedDryer = defineKind({
     if (coldest < 0.5)
       throw new Refusal(
         'approachK',
-        'The air would reach freezing and block the dryer. Evaporator and approach together must stay above 0.5 °C.',
+        'The air would reach freezing and block the dryer. Evaporator and approach together must stay above {0.5 °C}.',
       );
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const leavesC = outletC(inlet.temperatureC, coldest, p);

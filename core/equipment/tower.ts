@@ -15,7 +15,7 @@ const BETTER_BELOW_C = 49; // 120 °F, the usual limit of towers (common practic
 export const towerFields = (flowM3PerS: number, dewPointC = -40) => ({
   ratedFlowM3PerS: numberField({
     label: 'Rated flow',
-    help: 'Free air, at 35 °C and 7 bar.',
+    help: 'Free air, at {35 °C} and {7 bar}.',
     quantity: 'volumeFlow',
     least: 1e-4,
     most: 2,
@@ -59,7 +59,7 @@ export function towerLoad(air: AirStream, p: Rated, around: Surroundings): numbe
  */
 export function dryInTower(inlet: AirStream, p: Rated, around: Surroundings, staysK = 0): void {
   if (inlet.temperatureC > TOO_HOT_C)
-    throw new Refusal('ratedDewPointC', 'Air over 60 °C is too hot for the beads. Cool it to 38 °C or less first.');
+    throw new Refusal('ratedDewPointC', 'Air over {60 °C} is too hot for the beads. Cool it to {38 °C} or less first.');
   const passing = passingShare(passingAtRating(p.ratedDewPointC, RATED_INLET_C), towerLoad(inlet, p, around));
   const ratio = leavingRatio(inlet, DRIEST_RH, inlet.temperatureC, passing);
   const warmer = staysK > 0 ? staysK + warmedByUptakeK(inlet, ratio) : 0;
@@ -131,6 +131,6 @@ export function bumpShows(cooled: boolean, dewPointC: number): Shown[] {
 }
 
 export const NEEDS = {
-  before: 'a fine coalescer with a working drain; air without drops at 38 °C or less',
+  before: 'a fine coalescer with a working drain; air without drops at {38 °C} or less',
   after: 'a dust filter: beads shed dust',
 } as const;

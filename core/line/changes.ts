@@ -1,5 +1,6 @@
 import { fieldsOf, kindOf } from '../equipment/index';
 import type { FieldMeta } from '../equipment/kind';
+import { sayText } from '../quantity/say-text';
 import type { QuantityName } from '../quantity/units';
 import type { Plan } from './plan';
 import { branchSchema, unitSchema } from './plan';
@@ -27,7 +28,7 @@ type Say = Parameters<Change['says']>[0];
 
 const tell = (value: unknown, meta: FieldMeta | undefined, say: Say): string => {
   if (value === undefined || value === null) return 'not said';
-  if (meta?.options) return meta.options[String(value)] ?? String(value);
+  if (meta?.options) return sayText(meta.options[String(value)] ?? String(value), say);
   return typeof value === 'number' && meta?.quantity ? say(value, meta.quantity) : String(value);
 };
 

@@ -125,7 +125,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
       'enhancement factor f',
       'number',
       value,
-      station.temperatureC > 100 ? 'held at its value at 100 °C, outside the fit' : 'computed',
+      station.temperatureC > 100 ? 'held at its value at {100 °C}, outside the fit' : 'computed',
     );
   };
   switch (name) {
@@ -154,7 +154,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
         formula: 'the temperature T at which f(T, p) · e(T) = x · p',
         inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'), p, f()],
         source: MOIST_AIR,
-        note: station.pressureDewPointC < 0 ? 'Below 0 °C this is the frost point, over ice.' : undefined,
+        note: station.pressureDewPointC < 0 ? 'Below {0 °C} this is the frost point, over ice.' : undefined,
       } as Reason;
     case 'margin':
       return {

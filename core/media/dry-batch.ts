@@ -118,7 +118,7 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
     return {
       ...result,
       refused:
-        'Molecular sieve gives its water up only above about 230 °C (450 °F): a cool oven does next to nothing. Replace it.',
+        'Molecular sieve gives its water up only above about {232 °C}: a cool oven does next to nothing. Replace it.',
       says: '',
     };
   return {
@@ -126,7 +126,7 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
     ...(ovenC > bears + 0.5 && {
       ruins:
         batch.dyed && ovenC <= BEARS_C[batch.medium] + 0.5
-          ? 'The dye fails above 121 °C (250 °F): the beads may dry, but never tell again.'
+          ? 'The dye fails above {121 °C}: the beads may dry, but never tell again.'
           : 'Hotter than this medium bears: it cracks and loses what it could hold.',
     }),
     says:

@@ -66,7 +66,7 @@ export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
       : filled > 1
         ? [grave('The beads do not go in.')]
         : filled > FILLED
-          ? [mind('Filled to the lid: leave half an inch (12 mm), or closing it crushes beads.')]
+          ? [mind('Filled to the lid: leave {12 mm}, or closing it crushes beads.')]
           : filled < LEAST_FILLED
             ? [
                 mind(

@@ -21,7 +21,7 @@ export const RECHARGE = {
       ...ISOLATE,
       'Pour the spent beads into a tray; oil smell or brown beads: oily waste, and find the oil first.',
       WASH,
-      'Fill dry beads to half an inch (12 mm) under the top, tapped down, no dust. Weigh what goes in.',
+      'Fill dry beads to {12 mm} under the top, tapped down, no dust. Weigh what goes in.',
       SEAL,
       'Screens on both ends, arrow with the flow, upright as it was made for.',
       ...BACK,

@@ -19,11 +19,11 @@ export type FlowBasis = (typeof FLOW_BASES)[number];
 
 export const FLOW_BASIS_LABELS: Record<FlowBasis, string> = {
   inlet: 'at the inlet (free air delivery)',
-  'standard-14.5psia-68F': 'standard, 14.5 psi abs · 68 °F · dry',
-  'standard-14.7psia-60F': 'standard, 14.7 psi abs · 60 °F · dry',
-  'standard-14.7psia-68F-36%': 'standard, 14.7 psi abs · 68 °F · 36 % RH',
-  normal: 'normal, 1.013 bar abs · 0 °C · dry',
-  anr: 'ANR, 1 bar abs · 20 °C · 65 % RH',
+  'standard-14.5psia-68F': 'standard, {1 bar} abs · {20 °C} · dry',
+  'standard-14.7psia-60F': 'standard, {1.013 bar} abs · {15.56 °C} · dry',
+  'standard-14.7psia-68F-36%': 'standard, {1.013 bar} abs · {20 °C} · 36 % RH',
+  normal: 'normal, {1.013 bar} abs · {0 °C} · dry',
+  anr: 'ANR, {1 bar} abs · {20 °C} · 65 % RH',
 };
 
 /**

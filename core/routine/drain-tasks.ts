@@ -27,7 +27,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     cautions: ['C36', 'C20', 'C27'],
     tools: 'Glasses, gloves, a measuring jug',
     steps: [
-      'Bring the pressure down where you can: 20–40 psi is safer.',
+      'Bring the pressure down where you can: {1.4 bar} to {2.8 bar} is safer.',
       'Crack the valve open slowly and catch what comes.',
       'Shut it at the first dry air.',
       'Read the amount; look at it and smell it.',

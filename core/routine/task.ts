@@ -79,6 +79,6 @@ export const ISOLATION: readonly string[] = [
   'Shut the valves before and behind, and lock them.',
   'Vent every section between: both towers, every bowl, the ends of hoses.',
   'Read zero on the gauge and open a vent to prove it: gauges lie.',
-  'Wait until what is hot can be touched: 60 °C hurts in seconds.',
+  'Wait until what is hot can be touched: {60 °C} hurts in seconds.',
   'After the work: shut the vents, clear tools and people, open slowly from upstream, soap the joints, unlock, log it.',
 ];

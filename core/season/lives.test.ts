@@ -112,6 +112,10 @@ test('a charge that is weighed tells how much of the book’s water is in it; on
   expect(half?.capacity?.ln).toBeGreaterThan(between[0] - 0.05);
   expect(half?.capacity?.ln).toBeLessThan(between[1] + 0.05);
   expect(life([put, weigh(8.9)])?.capacity).toEqual(bare?.capacity);
+  // Nor does one that weighs more than twice what the book gives it.
+  const times = (n: number) => life([put, weigh(9 + n * (bare?.bookKg ?? 0))])?.capacity;
+  expect(times(2.01)).toEqual(bare?.capacity);
+  expect(times(1.99)).not.toEqual(bare?.capacity);
 });
 
 test('a portable unit keeps the water that came while it was here, and gets none while it is away', () => {

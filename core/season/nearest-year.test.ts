@@ -16,3 +16,16 @@ test('the nearest year by its warm hours: temperature and dew point both count',
   expect(nearestYear(years, { temperatureC: 31, relativeHumidity: 0.25 })?.name).toBe('warm and dry');
   expect(nearestYear([], { temperatureC: 31, relativeHumidity: 0.25 })).toBeUndefined();
 });
+
+test('warm is what two per cent of the hours exceed', () => {
+  const warmFor = (share: number) => ({
+    name: `${share}`,
+    hours: {
+      temperatureC: Array.from({ length: 8760 }, (_, h) => (h < share * 8760 ? 30 : -5)),
+      relativeHumidity: Array(8760).fill(0.5),
+    },
+  });
+  const nearest = (temperatureC: number) =>
+    nearestYear([warmFor(0.0199), warmFor(0.0201)], { temperatureC, relativeHumidity: 0.5 })?.name;
+  expect([nearest(30), nearest(-5)]).toEqual(['0.0201', '0.0199']);
+});

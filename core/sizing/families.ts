@@ -118,7 +118,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
       not: [...(a.reachesC > duty.wantedC + 0.05 ? ['Does not reach the dew point that is wanted.'] : []), ...a.not],
     };
   };
-  const warmTower = inletHot > TOWER_HOTTEST_C ? ['Air enters hotter than 120 °F (49 °C): cool it first.'] : [];
+  const warmTower = inletHot > TOWER_HOTTEST_C ? ['Air enters hotter than {48.89 °C}: cool it first.'] : [];
   const purge = purgeShare(duty.inletPa, duty.atmosphericPa);
   const fixed = Math.min(1, purge / duty.load);
   const sweep = MEMBRANE.sweep / duty.load;
@@ -133,7 +133,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
     });
   };
   const small =
-    flow < HEATED_LEAST ? ['Built for 250 cfm and more: at this size heatless is simpler and cheaper.'] : [];
+    flow < HEATED_LEAST ? ['Built for {7.08 m³/min} and more: at this size heatless is simpler and cheaper.'] : [];
   return [
     answer('refrigerated-dryer', {
       reachesC: cold.dewPointC,
@@ -166,7 +166,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
       powerW: 0,
       more: { money: waterKgPerYear(pelletC) * SALT_PER_WATER * PELLETS.perKg, minutes: 0 },
       not: [
-        ...(inletHot > PELLETS.hottestC ? ['Air over 100 °F (38 °C) on the hottest day: pellets fuse.'] : []),
+        ...(inletHot > PELLETS.hottestC ? ['Air over {37.78 °C} on the hottest day: pellets fuse.'] : []),
         ...coldPipe(pelletC),
       ],
     }),
@@ -175,7 +175,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
       airLost: Math.min(1, sweep),
       powerW: 0,
       not: [
-        ...(inletHot > MEMBRANE.hottestC ? ['Air enters hotter than 120 °F (49 °C): cool it first.'] : []),
+        ...(inletHot > MEMBRANE.hottestC ? ['Air enters hotter than {48.89 °C}: cool it first.'] : []),
         ...(flow > MEMBRANE.most ? ['For branches and instruments: at this size the sweep costs too much.'] : []),
         ...(sweep >= 0.5 ? ['Its sweep takes half of what passes at this load.'] : []),
         ...coldPipe(duty.inletC - MEMBRANE.suppressionK),
@@ -192,9 +192,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
     heated('split-flow-tower', small),
     heated('heat-of-compression-tower', [
       ...(flow < HEATED_LEAST ? ['Made for plants.'] : []),
-      ...(duty.hotOilFree
-        ? []
-        : ['Only right behind an oil-free compressor, by its hot air (250 °F, 121 °C and more).']),
+      ...(duty.hotOilFree ? [] : ['Only right behind an oil-free compressor, by its hot air ({121.1 °C} and more).']),
     ]),
   ];
 }

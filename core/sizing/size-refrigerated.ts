@@ -17,7 +17,9 @@ export const USUAL_DEW_POINT_C = 10 / 3;
 /** 120 °F: air that enters hotter trips a standard one (handbook of practice). */
 const HOTTEST_INLET_C = 49;
 
-/** ISO 7183 reference conditions, option A1 (recalled): what European plates are read at. American plates: 100 °F, 100 psig, 100 °F. */
+/** What American plates are read at, and what a rating is entered for (common practice: “three 100s”). */
+export const PLATE = { inletC: 37.78, gaugePa: 6.895e5, roomC: 37.78 } as const;
+/** ISO 7183 reference conditions, option A1 (recalled): what European plates are read at. */
 export const ISO_7183_A1 = { inletC: 35, gaugePa: 7e5, roomC: 25 } as const;
 
 /** Heat in moist air, J for a kilogram of dry air. */
@@ -68,20 +70,20 @@ export function sizeRefrigerated(duty: DryerDuty) {
     notHere: [
       ...(duty.coldestRoomC < ROOM_C[0]
         ? [
-            'The room gets too cold: below 40 °F (4 °C) its condensate freezes and its refrigerant control fails. Warm room, or another family.',
+            'The room gets too cold: below {4.44 °C} its condensate freezes and its refrigerant control fails. Warm room, or another family.',
           ]
         : []),
       ...(duty.hottestRoomC > ROOM_C[1]
-        ? ['The room gets hotter than 110 °F (43 °C): it trips. Ventilate, or another family.']
+        ? ['The room gets hotter than {43.33 °C}: it trips. Ventilate, or another family.']
         : []),
       ...(duty.wantedC < LEAST_DEW_POINT_C
-        ? ['It stops at about 35 °F (1.7 °C): below that it would freeze shut. Beads or membrane for drier air.']
+        ? ['It stops at about {1.667 °C}: below that it would freeze shut. Beads or membrane for drier air.']
         : []),
       ...(duty.coldestAfterC < dewPointC
         ? ['A pipe after it gets colder than its dew point: water falls out there. Drier air for that branch.']
         : []),
       ...(hottestInletC(duty) > HOTTEST_INLET_C
-        ? ['Air enters hotter than 120 °F (49 °C) on the hottest day: cool it first, or one made for hot air.']
+        ? ['Air enters hotter than {48.89 °C} on the hottest day: cool it first, or one made for hot air.']
         : []),
     ],
   };

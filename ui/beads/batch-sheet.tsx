@@ -6,6 +6,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Sheet } from '@/ui/primitives/sheet';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { DryingTimer } from './drying-timer';
 import type { Ask, Query } from './query';
@@ -65,7 +66,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
     >
       {result.refused ? (
         <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-          {result.refused}
+          <InUnits text={result.refused} />
         </p>
       ) : (
         <div>
@@ -75,7 +76,11 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
               in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
             </span>
           </p>
-          {result.ruins && <p className="font-semibold text-brick">▲ {result.ruins}</p>}
+          {result.ruins && (
+            <p className="font-semibold text-brick">
+              ▲ <InUnits text={result.ruins} />
+            </p>
+          )}
           <p>{result.says}</p>
           {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
             <button

@@ -10,6 +10,7 @@ import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures } from '@/ui/primitives/figures';
 import { Sheet } from '@/ui/primitives/sheet';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, type Query } from './query';
 
@@ -47,7 +48,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             onCommit={(medium) => set({ medium: medium as Medium })}
           />
           {ask('kg', 'Dry beads', 'mass')}
-          {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+          {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
           {ask('day', 'It flows, of a working day', 'time')}
           {ask('c', 'Air comes in at', 'temperature')}
           {ask('pa', 'Pressure', 'pressure')}
@@ -86,7 +87,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             {size.upstream.map((u) => (
               <tr key={u.says} className="border-t border-hairline">
                 <th scope="row" className="py-1.5 text-left font-normal">
-                  {u.says}
+                  <InUnits text={u.says} />
                 </th>
                 <td className="py-1.5 pl-3 text-right font-semibold whitespace-nowrap">{hoursInWords(u.hours)}</td>
               </tr>

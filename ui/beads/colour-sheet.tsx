@@ -5,6 +5,7 @@ import { heldWater, OVEN_ROOM } from '@/core/media/isotherm';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Sheet } from '@/ui/primitives/sheet';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import type { Query } from './query';
 
@@ -78,7 +79,9 @@ export function ColourSheet({ q, set }: { q: Query; set: (change: Partial<Query>
         with beads at {say(q.c, 'temperature')}, and nothing drier: it does not prove −40. Brown after oil, it says
         nothing at all.
       </p>
-      <p>{indicator.note}</p>
+      <p>
+        <InUnits text={indicator.note} />
+      </p>
       <p className="text-[0.85rem] text-quiet">
         An opened bag takes water like a bed: left open in a room of {say(OVEN_ROOM.relativeHumidity, 'share')}, gel
         ends at {say(heldWater('silica', OVEN_ROOM.relativeHumidity), 'share')} of its weight in water, spent before it

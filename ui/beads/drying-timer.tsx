@@ -5,6 +5,7 @@ import type { Batch } from '@/core/media/dry-batch';
 import { dryingSteps } from '@/core/media/drying-steps';
 import { spell } from '@/core/quantity/spell';
 import { readStored, store } from '@/ui/browser-store';
+import { InUnits } from '@/ui/units/in-units';
 
 const KEY = 'drying-timer';
 interface Kept {
@@ -54,7 +55,7 @@ export function DryingTimer({ batch, hours }: { batch: Batch; hours: number }) {
           >
             <span>
               {i < at ? '✓ ' : ''}
-              {s.says}
+              <InUnits text={s.says} />
             </span>
             {s.lastsS !== undefined && (
               <span className="whitespace-nowrap" role={i === at ? 'timer' : undefined}>

@@ -7,6 +7,7 @@ import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures } from '@/ui/primitives/figures';
 import { Sheet } from '@/ui/primitives/sheet';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, FLOW_BASIS, type Query } from './query';
 
@@ -69,7 +70,9 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
         {grave ? '▲ Not like this' : fit.findings.length > 0 ? '◆ Look at this first' : '● Fit for the line'}
       </p>
       {fit.findings.map((f) => (
-        <p key={f.says}>{f.says}</p>
+        <p key={f.says}>
+          <InUnits text={f.says} />
+        </p>
       ))}
       <Figures
         rows={[

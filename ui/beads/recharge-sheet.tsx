@@ -4,6 +4,7 @@ import { RECHARGE, type Recharged } from '@/core/media/recharge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Sheet } from '@/ui/primitives/sheet';
+import { InUnits } from '@/ui/units/in-units';
 import type { Query } from './query';
 
 const LABELS = Object.fromEntries(Object.entries(RECHARGE).map(([id, r]) => [id, r.label]));
@@ -37,7 +38,9 @@ export function RechargeSheet({ q, set }: { q: Query; set: (change: Partial<Quer
       <Cautions ids={CAUTIONS[q.thing]} />
       <ol className="grid max-w-2xl list-decimal gap-1 pl-5">
         {RECHARGE[q.thing].steps.map((s) => (
-          <li key={s}>{s}</li>
+          <li key={s}>
+            <InUnits text={s} />
+          </li>
         ))}
       </ol>
     </Sheet>

@@ -62,7 +62,7 @@ export function BedView() {
             />
             {q.second !== 'none' && ask('secondkg', 'Of that', 'mass')}
             {ask('bore', 'Bore', 'size')}
-            {ask('flow', 'Air', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+            {ask('flow', 'Air', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
             {ask('c', 'Air comes in at', 'temperature')}
             {ask('pa', 'Pressure', 'pressure')}
             {ask('rh', 'Humidity in the line', 'share')}

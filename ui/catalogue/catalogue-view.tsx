@@ -7,6 +7,7 @@ import { parameterRows } from '@/core/equipment/parameter-rows';
 import { WALL_UNITS } from '@/core/equipment/wall-unit';
 import { StageIcon } from '@/ui/line-section/stage-icon';
 import { Cautions } from '@/ui/primitives/cautions';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 
 /** What each kind of equipment does, how it is reckoned, what is entered, and where each usual value comes from. */
@@ -98,10 +99,12 @@ function KindPage({ kind }: { kind: KindName }) {
         </span>
         <div>
           <h2 className="text-[1.3rem] leading-tight font-semibold">{label}</h2>
-          <p>{does}</p>
+          <p>
+            <InUnits text={does} />
+          </p>
           {needs && (
             <p className="text-[0.88rem] text-quiet">
-              Before it: {needs.before}. Behind it: {needs.after}.
+              Before it: <InUnits text={needs.before} />. Behind it: <InUnits text={needs.after} />.
             </p>
           )}
           {alsoCalled && <p className="text-[0.88rem] text-quiet">Also called {alsoCalled.join(', ')}.</p>}
@@ -128,7 +131,9 @@ function KindPage({ kind }: { kind: KindName }) {
                 <th scope="row" className="py-1 pr-3 text-left font-medium">
                   {r.label}
                 </th>
-                <td className="py-1 pr-3 font-semibold">{r.usual}</td>
+                <td className="py-1 pr-3 font-semibold">
+                  <InUnits text={r.usual} />
+                </td>
                 <td className="py-1 pr-3 text-quiet">{r.range}</td>
                 <td className="py-1 text-quiet">{r.source}</td>
               </tr>

@@ -30,7 +30,7 @@ export function DryersView() {
             aria-label="Air and duty"
           >
             <h2 className="col-span-full">Air and duty</h2>
-            {ask('flow', 'Air at most', 'volumeFlow', 'Standard: 14.5 psi abs, 68 °F, dry.')}
+            {ask('flow', 'Air at most', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
             {ask('load', 'On average, of that', 'share')}
             {ask('c', 'Air comes in at', 'temperature')}
             {ask('pa', 'Pressure', 'pressure')}

@@ -1,6 +1,7 @@
 'use client';
 
 import { FAMILIES, type Family, type FamilyAnswer } from '@/core/sizing/families';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { kW } from './query';
 
@@ -70,7 +71,11 @@ export function FamiliesTable({
                       <span className={fits ? 'text-water' : 'text-brick'}>{fits ? '●' : '▲'}</span>{' '}
                       <span className={fits ? 'font-semibold' : ''}>{FAMILIES[a.family]}</span>
                     </button>
-                    {!fits && <span className="block text-[0.82rem]">{a.not[0]}</span>}
+                    {!fits && (
+                      <span className="block text-[0.82rem]">
+                        <InUnits text={a.not[0] ?? ''} />
+                      </span>
+                    )}
                   </th>
                   <td className="px-2 text-right whitespace-nowrap">{say(a.reachesC, 'temperature')}</td>
                   <td className="px-2 text-right whitespace-nowrap max-sm:hidden">

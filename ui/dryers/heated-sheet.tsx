@@ -5,6 +5,7 @@ import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { DISCHARGE_C, HEATED, HEATS_TO_C, type Heated, LEAST_KWH_PER_KG, sizeHeated } from '@/core/sizing/size-heated';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import { kW } from './query';
 
@@ -19,8 +20,8 @@ const ABOUT: Record<Heated, string> = {
 };
 const CHECKS = [
   'Valves: a tower that does not come to pressure before the switch, or a hiss at rest, leaks air across.',
-  'Silencer: over 3 psi (0.2 bar) in the tower at rest while it purges is a silencer full of dust.',
-  'Exhaust at the end of heating: it should have risen well over 100 °C; if it never does, the bed stays wet.',
+  'Silencer: over {0.2 bar} in the tower at rest while it purges is a silencer full of dust.',
+  'Exhaust at the end of heating: it should have risen well over {100 °C}; if it never does, the bed stays wet.',
 ] as const;
 
 /** A pair of towers that heat dries. */
@@ -86,7 +87,9 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
       </p>
       <ul className="list-disc pl-5">
         {CHECKS.map((c) => (
-          <li key={c}>{c}</li>
+          <li key={c}>
+            <InUnits text={c} />
+          </li>
         ))}
       </ul>
       <p className="text-[0.85rem] text-quiet">

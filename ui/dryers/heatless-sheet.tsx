@@ -8,6 +8,7 @@ import { SILENCER_MOST_PA, sizeTowers, VALVES_S } from '@/core/sizing/size-tower
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import type { Ask, Query } from './query';
 
@@ -116,12 +117,14 @@ export function HeatlessSheet({
           Silencer: over {say(SILENCER_MOST_PA, 'pressureDifference')} in the tower at rest while it purges, it is full
           of dust: the purge cannot dry.
         </li>
-        <li>Small ones for a gun purge a fixed 2 to 2.5 cfm whatever passes: of a small pump that is a large share.</li>
+        <li>
+          <InUnits text="Small ones for a gun purge a fixed {0.057 m³/min} to {0.07 m³/min} whatever passes: of a small pump that is a large share." />
+        </li>
       </ul>
       <p className="text-[0.85rem] text-quiet">
-        Purge: the feed’s own volume at the pressure of the room, 15 % over theory. Beads of 3 mm activated alumina: 1.5
-        % of their mass in each half cycle, 5 s of contact. A bed lifts by Wen &amp; Yu, its loss by Ergun. The maker’s
-        sizing wins.
+        Purge: the feed’s own volume at the pressure of the room, 15 % over theory. Beads of <InUnits text="{3 mm}" />{' '}
+        activated alumina: 1.5 % of their mass in each half cycle, 5 s of contact. A bed lifts by Wen &amp; Yu, its loss
+        by Ergun. The maker’s sizing wins.
       </p>
       <Cautions ids={['C07', 'C20', 'C24']} />
     </section>

@@ -6,6 +6,7 @@ import { type DryerDuty, FREE_AIR_KG_PER_M3 } from '@/core/sizing/dryer-duty';
 import { MEMBRANE, PELLETS } from '@/core/sizing/families';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 
 const DAY_S = 86_400;
@@ -94,8 +95,8 @@ export function MembraneSheet({ duty }: { duty: DryerDuty }) {
         <li>Every half year: dew point at flow, pressure drop, and whether the sweep’s hole is open.</li>
       </ul>
       <p className="text-[0.85rem] text-quiet">
-        There is no generic table: its maker’s, of dew point against flow, decides. Sweep 10–25 %, suppression 35–100 °F
-        (19–56 K), here the middle.
+        There is no generic table: its maker’s, of dew point against flow, decides. Sweep 10–25 %, suppression{' '}
+        <InUnits text="{19.4 K} to {55.6 K}, here the middle." />
       </p>
       <Cautions ids={['C31', 'C07']} />
     </section>

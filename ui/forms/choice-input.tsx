@@ -1,5 +1,7 @@
 'use client';
 
+import { sayText } from '@/core/quantity/say-text';
+import { useUnits } from '@/ui/units/units';
 import { Field, tied } from './field';
 
 /** One of a few named options. */
@@ -20,12 +22,13 @@ export function ChoiceInput({
   help?: string | undefined;
   error?: string | undefined;
 }) {
+  const { say } = useUnits();
   return (
     <Field id={id} label={label} help={help} error={error}>
       <select {...tied(id, error)} className="control" value={value} onChange={(e) => onCommit(e.target.value)}>
         {Object.entries(options).map(([option, text]) => (
           <option key={option} value={option}>
-            {text}
+            {sayText(text, say)}
           </option>
         ))}
       </select>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { InUnits } from '@/ui/units/in-units';
 
 /** A label above a control, help below it, and the message when something is wrong, tied together for screen readers. */
 export function Field({
@@ -28,12 +29,12 @@ export function Field({
       {children}
       {error ? (
         <p id={`${id}-error`} role="alert" className="mt-1 text-[0.85rem] text-brick">
-          {error}
+          <InUnits text={error} />
         </p>
       ) : (
         help && (
           <p id={`${id}-help`} className="mt-0.5 text-[0.8rem] text-quiet">
-            {help}
+            {typeof help === 'string' ? <InUnits text={help} /> : help}
           </p>
         )
       )}

@@ -18,6 +18,7 @@ import { sinceFor } from '@/ui/logbook/drain-form';
 import { nowOnTheWall, sayTime } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { BeadSwatches } from './bead-swatches';
 import { choreEntry, readOf } from './chore-entry';
@@ -206,7 +207,10 @@ export function Chore({
           )}
           {wrong && (
             <label className="grid gap-1 font-medium">
-              What is wrong <span className="font-normal text-quiet">{task.abnormal}</span>
+              What is wrong{' '}
+              <span className="font-normal text-quiet">
+                <InUnits text={task.abnormal} />
+              </span>
               <textarea
                 className="control min-h-20 font-normal"
                 value={because}
@@ -264,15 +268,19 @@ function Steps({ task: { task } }: { task: DueTask }) {
       <ol className="mt-1 grid list-decimal gap-1 pl-5">
         {task.steps.map((s) =>
           typeof s === 'string' ? (
-            <li key={s}>{s}</li>
+            <li key={s}>
+              <InUnits text={s} />
+            </li>
           ) : (
             <li key={s.says}>
-              {s.says} {s.waitS !== undefined && <Wait seconds={s.waitS} />}
+              <InUnits text={s.says} /> {s.waitS !== undefined && <Wait seconds={s.waitS} />}
             </li>
           ),
         )}
       </ol>
-      <p className="mt-1 text-[0.9rem] text-quiet">Good: {task.accept}</p>
+      <p className="mt-1 text-[0.9rem] text-quiet">
+        Good: <InUnits text={task.accept} />
+      </p>
     </details>
   );
 }

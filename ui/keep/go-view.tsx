@@ -10,6 +10,7 @@ import type { DueTask } from '@/core/routine/due';
 import { roundsOf } from '@/core/routine/rounds';
 import { ISOLATION } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { Chore } from './chore';
 import { type Log, useDue } from './use-due';
 import { useSender } from './use-sender';
@@ -131,7 +132,7 @@ function Isolate({ onProven }: { onProven: () => void }) {
                 checked={done.includes(i)}
                 onChange={(e) => setDone((d) => (e.target.checked ? [...d, i] : d.filter((x) => x !== i)))}
               />
-              {s}
+              <InUnits text={s} />
             </label>
           </li>
         ))}
@@ -171,7 +172,11 @@ function Finished({
         {way.length - could.length} of {way.length} done
         {could.length > 0 && `; not: ${could.map((t) => `${t.stage.name}, ${t.task.does.toLowerCase()}`).join('; ')}`}.
       </p>
-      {stopped && <p className="rounded-md bg-brick-wash px-3 py-2 text-brick">{ISOLATION.at(-1)}</p>}
+      {stopped && (
+        <p className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+          <InUnits text={ISOLATION.at(-1) ?? ''} />
+        </p>
+      )}
       <p className="text-quiet">
         {left > 0
           ? `${left} are kept in this phone and sent as soon as there is an answer. Do not clear its data.`

@@ -9,6 +9,7 @@ import { sayInterval } from '@/core/routine/interval';
 import { roundsOf } from '@/core/routine/rounds';
 import { dayOfYear, sayDay } from '@/core/season/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { type Log, useDue } from './use-due';
 
 /** The round on one page, with a code at each point that opens its form. */
@@ -54,7 +55,7 @@ export function SheetView({ log }: { log: Log }) {
                     <p key={t.key} className="text-[0.88rem]">
                       {t.task.does}{' '}
                       <span className="text-quiet">
-                        · {sayInterval(t.interval.days)} · good: {t.task.accept}
+                        · {sayInterval(t.interval.days)} · good: <InUnits text={t.task.accept} />
                       </span>
                     </p>
                   ))}

@@ -5,6 +5,7 @@ import type { DueTask } from '@/core/routine/due';
 import { sayInterval } from '@/core/routine/interval';
 import { ISOLATION } from '@/core/routine/task';
 import { Cautions } from '@/ui/primitives/cautions';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 
 /** How often, and why so. */
@@ -33,7 +34,9 @@ export function TaskDetail({ task: { task, times } }: { task: DueTask }) {
           <summary className="cursor-pointer font-semibold">First: isolate, vent, prove it dead</summary>
           <ol className="mt-1 list-decimal pl-5">
             {ISOLATION.map((s) => (
-              <li key={s}>{s}</li>
+              <li key={s}>
+                <InUnits text={s} />
+              </li>
             ))}
           </ol>
         </details>
@@ -41,17 +44,25 @@ export function TaskDetail({ task: { task, times } }: { task: DueTask }) {
       <ol className="list-decimal pl-5">
         {task.steps.map((s) => {
           const says = typeof s === 'string' ? s : s.says;
-          return <li key={says}>{says}</li>;
+          return (
+            <li key={says}>
+              <InUnits text={says} />
+            </li>
+          );
         })}
       </ol>
       <dl className="grid grid-cols-[5.5rem_1fr] gap-x-3 gap-y-0.5">
         <dt className="text-quiet">Good</dt>
-        <dd>{task.accept}</dd>
+        <dd>
+          <InUnits text={task.accept} />
+        </dd>
         <dt className="text-quiet">If not</dt>
-        <dd>{task.abnormal}</dd>
+        <dd>
+          <InUnits text={task.abnormal} />
+        </dd>
         <dt className="text-quiet">Needs</dt>
         <dd>
-          {task.tools} · {task.minutes} min
+          <InUnits text={task.tools} /> · {task.minutes} min
         </dd>
         <dt className="text-quiet">Logged</dt>
         <dd>

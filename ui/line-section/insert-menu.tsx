@@ -6,6 +6,7 @@ import { memo, useEffect, useState } from 'react';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
 import { WALL_UNITS, type WallUnitName } from '@/core/equipment/wall-unit';
 import { isTyping } from '@/ui/shell/shortcuts';
+import { InUnits } from '@/ui/units/in-units';
 import { StageIcon } from './stage-icon';
 
 /** The catalogue of stages that can be put into the line. */
@@ -86,7 +87,9 @@ export const InsertMenu = memo(function InsertMenu({
               </span>
               <span>
                 <strong className="block">{label}</strong>
-                <span className="text-[0.85rem] text-quiet">{does}</span>
+                <span className="text-[0.85rem] text-quiet">
+                  <InUnits text={does} />
+                </span>
               </span>
             </button>
           ))}

@@ -16,6 +16,7 @@ import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { AfterPaint, useIsToday, usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
@@ -157,7 +158,7 @@ const View = memo(function View() {
               <button type="button" className="font-semibold underline" onClick={() => select(p.stageId)}>
                 {stageById(plan, p.stageId)?.name}
               </button>
-              : {p.message}
+              : <InUnits text={p.message} />
             </li>
           ))}
         </ul>

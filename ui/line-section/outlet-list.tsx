@@ -8,6 +8,7 @@ import { allStages, stageById, standing } from '@/core/line/runs';
 import { explainGrade } from '@/core/purity/explain-grade';
 import { written } from '@/core/purity/grade-line';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
@@ -170,7 +171,11 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
             ? 'dry enough, but falls short'
             : WORD[inAll(judged)]}
         </strong>
-        {judged.note && <span className="text-quiet">: {judged.note}</span>}
+        {judged.note && (
+          <span className="text-quiet">
+            : <InUnits text={judged.note} />
+          </span>
+        )}
       </span>
     </span>
   );
@@ -188,7 +193,7 @@ function Losses({ of: { pressure } }: { of: OutletJudgement }) {
   if (pressure.stopped)
     return (
       <span className="text-brick">
-        {stageById(plan, pressure.stopped.stageId)?.name}: {pressure.stopped.message}
+        {stageById(plan, pressure.stopped.stageId)?.name}: <InUnits text={pressure.stopped.message} />
       </span>
     );
   if (pressure.getsPa > pressure.needsPa + NEAR_PA) return null;

@@ -19,6 +19,7 @@ import { StageForm } from '@/ui/forms/stage-form';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { CoolerReadings } from './cooler-readings';
@@ -123,7 +124,7 @@ function Editor({
         </div>
         {problem && (
           <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-            {problem}
+            <InUnits text={problem} />
           </p>
         )}
         <AdviceOfStage stageId={stage.id} verdicts={verdicts} />
@@ -132,10 +133,13 @@ function Editor({
         {stage.kind === 'outlet' && <PressureFall stage={stage} onSelect={onSelect} />}
         {stage.kind === 'outlet' && <GaugeStretches outletId={stage.id} />}
         <StagePlace stage={stage} fixed={fixed} onSelect={onSelect} />
-        <p className="text-[0.88rem] text-quiet">{kind.does}</p>
+        <p className="text-[0.88rem] text-quiet">
+          <InUnits text={kind.does} />
+        </p>
         {kind.needs && (
           <p className="text-[0.88rem] text-quiet">
-            <strong>Before it:</strong> {kind.needs.before}. <strong>Behind it:</strong> {kind.needs.after}.
+            <strong>Before it:</strong> <InUnits text={kind.needs.before} />. <strong>Behind it:</strong>{' '}
+            <InUnits text={kind.needs.after} />.
           </p>
         )}
         {stage.kind === 'compressor' && <PumpUpTest key={`${stage.id}-pump-up`} stage={stage} />}

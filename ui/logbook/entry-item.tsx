@@ -8,6 +8,7 @@ import { ENTRY_KINDS, type LoggedEntry, RESULTS } from '@/core/record/log-entry'
 import { READINGS } from '@/core/routine/task';
 import { taskById } from '@/core/routine/tasks';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { sayTime } from './when';
 
@@ -99,7 +100,7 @@ export function Entry({
               </ol>
             ) : (
               <p className="mt-1 text-quiet">
-                {taskById(e.task ?? '')?.abnormal ?? 'Look again, and log what you see.'}
+                <InUnits text={taskById(e.task ?? '')?.abnormal ?? 'Look again, and log what you see.'} />
               </p>
             )}
           </details>

@@ -1,4 +1,5 @@
 import { CAUTIONS } from '@/core/equipment/cautions';
+import { InUnits } from '@/ui/units/in-units';
 
 /** The usual cautions of a piece of work, at the place where it is done. */
 export function Cautions({ ids }: { ids: readonly string[] }) {
@@ -7,7 +8,9 @@ export function Cautions({ ids }: { ids: readonly string[] }) {
       <ul className="grid gap-1.5">
         {ids.map((id) => (
           <li key={id}>
-            <span className="font-medium text-brick">{CAUTIONS[id]?.text}</span>{' '}
+            <span className="font-medium text-brick">
+              <InUnits text={CAUTIONS[id]?.text ?? ''} />
+            </span>{' '}
             <span className="text-quiet">Ask: {CAUTIONS[id]?.deferTo}.</span>
           </li>
         ))}

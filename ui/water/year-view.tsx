@@ -13,6 +13,7 @@ import { dailyKg, designHour, peak, totalKg } from '@/core/season/sums';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Drag } from '@/ui/forms/drag';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from './data-table';
 import { DayMap, sayHour } from './day-map';
@@ -97,7 +98,7 @@ function Shown({ ran }: { ran: RanPlan }) {
         <Approach />
         {run.stopped.hours > 0 && (
           <p role="alert" className="text-brick">
-            ▲ In {run.stopped.hours} hours the walk was stopped: {run.stopped.message}
+            ▲ In {run.stopped.hours} hours the walk was stopped: <InUnits text={run.stopped.message ?? ''} />
           </p>
         )}
       </div>

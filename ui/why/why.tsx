@@ -6,6 +6,7 @@ import { explain, type Figure, type StationFigure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 
 const asks = (event: KeyboardEvent): boolean => ['?', 'Enter', ' '].includes(event.key);
@@ -182,7 +183,9 @@ function Explanation({ of: d }: { of: Derivation }) {
       </div>
       <div>
         <p className="eyebrow">Formula</p>
-        <p>{d.formula}</p>
+        <p>
+          <InUnits text={d.formula} />
+        </p>
       </div>
       <table className="w-full">
         <caption className="eyebrow text-left">Inputs</caption>
@@ -218,7 +221,11 @@ function Explanation({ of: d }: { of: Derivation }) {
           </ul>
         </div>
       )}
-      {d.note && <p>{d.note}</p>}
+      {d.note && (
+        <p>
+          <InUnits text={d.note} />
+        </p>
+      )}
       <p className="text-[0.85rem] text-quiet">
         Source: {d.source}.
         {choice.temperature === 'F' && d.quantity === 'temperatureDifference' ? ' °F here is a difference.' : ''}
