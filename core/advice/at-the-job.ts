@@ -53,7 +53,7 @@ function curing(line: LineFacts, s: Outlet, fails: Fails, remedies: readonly (Re
 const UNSURE_K = 2.8;
 
 const NO_FIX =
-  ' Nothing that this program can try here cures it: ask the maker of what the job needs, and of the dryer.';
+  ' Nothing that this program can try here cures it: ask the makers of the tool and of what treats its air.';
 
 /**
  * A finding whose remedies are tried only when somebody looks at them: each takes a walk of the line.

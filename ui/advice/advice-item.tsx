@@ -39,11 +39,11 @@ export function AdviceItem({
       <GradeMark grade={grade} id={rule.id} />
       <div className="grid min-w-0 content-start gap-1">
         <p className="font-semibold">
-          {said(finding.what, say)}
+          {said(finding.what, say)}{' '}
           {onShow && stageId && (
             <button
               type="button"
-              className="ml-2 min-h-6 font-normal whitespace-nowrap text-water underline underline-offset-4"
+              className="min-h-6 font-normal whitespace-nowrap text-water underline underline-offset-4"
               onClick={() => onShow(stageId)}
             >
               show it
