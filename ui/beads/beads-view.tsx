@@ -32,7 +32,7 @@ export function BeadsView() {
         <div>
           <h1>Beads answer</h1>
           <p className="text-quiet">
-            “Two pounds of gel at ten cfm: how long, and is it worth it?” What an oven leaves in a spent charge.
+            “So much gel for so much air: how long, and is it worth it?” What an oven leaves in a spent charge.
           </p>
           <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
             {PARTS.map(([id, part]) => (
