@@ -37,15 +37,19 @@ secret() { node -p 'require("crypto").randomBytes(18).toString("hex")'; }
 
 # --- a private MariaDB: DB_DIR holds data, port, passwords; DB_SOCKET and DB_PORT say where it listens ---
 
-db_place() { # db_place DIR: somewhere that the server's user can reach
+db_place() { # db_place DIR: somewhere that the server's user can reach, and nobody else
   DB_DIR=$1
+  mkdir -p "$DB_DIR"
   if [ "$(id -u)" -eq 0 ]; then
-    mkdir -p "$DB_DIR"
+    chown mysql "$DB_DIR"
     if ! runuser -u mysql -- test -x "$DB_DIR"; then
       DB_DIR=/var/lib/cool-dram-$(printf '%s' "$1" | sha256sum | cut -c1-12)
       say "The database user cannot reach $1; its data is in $DB_DIR instead."
+      mkdir -p "$DB_DIR"
+      chown mysql "$DB_DIR"
     fi
   fi
+  chmod 700 "$1" "$DB_DIR"
   mkdir -p "$DB_DIR/mariadb"
   DB_SOCKET=$DB_DIR/mariadb/m.sock
   [ ${#DB_SOCKET} -lt 100 ] || DB_SOCKET=/tmp/cool-dram-$(printf '%s' "$DB_DIR" | sha256sum | cut -c1-12).sock
@@ -53,38 +57,73 @@ db_place() { # db_place DIR: somewhere that the server's user can reach
 
 db_ping() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -ucool_dram_ping ping 2>&1 | grep -qE 'alive|Access denied'; }
 
-db_start() { # initialises the data directory once, starts the server, sets DATABASE_URL
-  local as_user=() fresh='' log=$DB_DIR/mariadb.log
-  [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb"; }
-  if [ ! -e "$DB_DIR/ready" ]; then
-    fresh=yes
-    rm -rf "${DB_DIR:?}"/mariadb/*
-    mariadb-install-db --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" \
-      --auth-root-authentication-method=normal --skip-test-db >"$log" 2>&1 || die "MariaDB could not be set up; see $log"
-    (umask 077; secret >"$DB_DIR/password"; secret >"$DB_DIR/root-password")
+# The account of whoever owns the data, known by the socket alone.
+db_admin() { mariadb --no-defaults --socket="$DB_SOCKET" -u"$(id -un)" "$@"; }
+
+db_install() { # sets up the data directory where there is none; what holds data is never erased
+  local me
+  me=$(id -un)
+  [ ! -d "$DB_DIR/mariadb/cool_dram" ] || return 0
+  if [ -e "$DB_DIR/installing" ]; then
+    rm -rf "${DB_DIR:?}"/mariadb/* # left half made by a start that was killed before there was any schema
+  elif [ -n "$(ls -A "$DB_DIR/mariadb")" ]; then
+    die "$DB_DIR/mariadb holds something that is not Cool Dram's. Nothing was touched: move it away, then run this again."
   fi
+  touch "$DB_DIR/installing"
+  mariadb-install-db --no-defaults "$@" --datadir="$DB_DIR/mariadb" --auth-root-authentication-method=socket \
+    --auth-root-socket-user="$me" --skip-test-db >"$DB_DIR/mariadb.log" 2>&1 ||
+    die "MariaDB could not be set up; see $DB_DIR/mariadb.log"
+}
+
+db_accounts() { # one account that administers, by the socket; one that migrates; one that reads and writes rows
+  local me account old=$DB_DIR/root-password
+  me=$(id -un)
+  if [ -e "$old" ]; then # of an earlier version, which let root in by a password
+    {
+      [ "$me" = root ] || echo "GRANT ALL ON *.* TO '$me'@'localhost' IDENTIFIED VIA unix_socket WITH GRANT OPTION;"
+      echo "ALTER USER 'root'@'localhost' IDENTIFIED VIA unix_socket;"
+    } | MYSQL_PWD=$(cat "$old") mariadb --no-defaults --socket="$DB_SOCKET" -uroot && rm -f "$old" "$DB_DIR/ready"
+  fi
+  db_admin <<SQL || return 1
+CREATE DATABASE IF NOT EXISTS cool_dram CHARACTER SET utf8mb4;
+CREATE USER IF NOT EXISTS 'cool_dram'@'127.0.0.1', 'cool_dram_migrate'@'127.0.0.1';
+ALTER USER 'cool_dram'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_DIR/password")',
+  'cool_dram_migrate'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_DIR/migrate-password")';
+REVOKE ALL PRIVILEGES, GRANT OPTION FROM 'cool_dram'@'127.0.0.1', 'cool_dram_migrate'@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON \`cool\_dram\`.* TO 'cool_dram'@'127.0.0.1';
+GRANT ALL ON \`cool\_dram\`.* TO 'cool_dram_migrate'@'127.0.0.1';
+SQL
+  db_admin -N -e "SELECT CONCAT(QUOTE(User), '@', QUOTE(Host)) FROM mysql.user
+    WHERE User = '' OR (User = 'root' AND Host <> 'localhost')" |
+    while read -r account; do db_admin -e "DROP USER $account" || return 1; done || return 1
+  db_admin -N -e "SELECT CONCAT(QUOTE(User), '@', QUOTE(Host)) FROM mysql.user WHERE File_priv = 'Y'" |
+    while read -r account; do db_admin -e "REVOKE FILE ON *.* FROM $account" || return 1; done
+}
+
+db_start() { # initialises the data directory once, starts the server, sees to its accounts, sets DATABASE_URL
+  local as_user=() log=$DB_DIR/mariadb.log file new=''
+  [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb"; }
   if ! db_ping; then
+    new=yes
+    db_install "${as_user[@]}"
     DB_PORT=$(cat "$DB_DIR/port" 2>/dev/null || true)
     { [ -n "$DB_PORT" ] && port_is_free "$DB_PORT"; } || DB_PORT=$(free_port)
     echo "$DB_PORT" >"$DB_DIR/port"
     # In a session of its own, so that Ctrl-C reaches it only through us, after the web server has finished.
     setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --socket="$DB_SOCKET" --port="$DB_PORT" \
-      --bind-address=127.0.0.1 --skip-name-resolve --character-set-server=utf8mb4 --default-time-zone=+00:00 \
-      --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 7>&- &
+      --bind-address=127.0.0.1 --skip-name-resolve --local-infile=0 --character-set-server=utf8mb4 \
+      --default-time-zone=+00:00 --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 7>&- &
     for _ in $(seq 150); do db_ping && break; sleep 0.1; done
     db_ping || die "MariaDB does not answer; see $log"
   fi
   DB_PORT=$(cat "$DB_DIR/port")
-  if [ -n "$fresh" ]; then
-    mariadb --no-defaults --socket="$DB_SOCKET" -uroot <<SQL || die "MariaDB could not be set up; see $log"
-CREATE DATABASE cool_dram CHARACTER SET utf8mb4;
-CREATE USER 'cool_dram'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_DIR/password")';
-GRANT ALL ON \`cool\_dram%\`.* TO 'cool_dram'@'127.0.0.1';
-ALTER USER 'root'@'localhost' IDENTIFIED BY '$(cat "$DB_DIR/root-password")';
-SQL
-    touch "$DB_DIR/ready"
-  fi
+  for file in password migrate-password; do
+    [ -s "$DB_DIR/$file" ] || { (umask 077; secret >"$DB_DIR/$file"); new=yes; }
+  done
+  [ -z "$new" ] || db_accounts || die "The accounts of MariaDB could not be set up; see $log"
+  rm -f "$DB_DIR/installing"
   export DATABASE_URL="mysql://cool_dram:$(cat "$DB_DIR/password")@127.0.0.1:$DB_PORT/cool_dram"
+  MIGRATE_DATABASE_URL="mysql://cool_dram_migrate:$(cat "$DB_DIR/migrate-password")@127.0.0.1:$DB_PORT/cool_dram"
 }
 
 db_stop() {

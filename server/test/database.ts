@@ -6,17 +6,21 @@ import { createPool, type Pool } from 'mysql2/promise';
 // A real database on a busy machine may take its time; none of these tests is about time.
 jest.setTimeout(30_000);
 
-/** A fresh, migrated database on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it. */
+/**
+ * A fresh, migrated database on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it.
+ * @returns connections that may change tables; the code under test may only read and write rows
+ */
 export async function freshDatabase(name: string): Promise<Pool> {
-  const url = new URL(process.env.DATABASE_URL ?? '');
   const own = `cool_dram_${name}_${process.pid}`;
-  const admin = createPool({ uri: url.href });
-  await admin.query(`DROP DATABASE IF EXISTS ${own}`);
-  await admin.query(`CREATE DATABASE ${own} CHARACTER SET utf8mb4`);
-  await admin.end();
-  url.pathname = `/${own}`;
+  const admin = new URL(process.env.MIGRATE_DATABASE_URL ?? process.env.DATABASE_URL ?? '');
+  const first = createPool({ uri: admin.href });
+  await first.query(`DROP DATABASE IF EXISTS ${own}`);
+  await first.query(`CREATE DATABASE ${own} CHARACTER SET utf8mb4`);
+  await first.end();
+  const url = new URL(process.env.DATABASE_URL ?? '');
+  admin.pathname = url.pathname = `/${own}`;
   process.env.DATABASE_URL = url.href;
-  const pool = createPool({ uri: url.href, timezone: 'Z' });
+  const pool = createPool({ uri: admin.href, timezone: 'Z' });
   await migrate(drizzle({ client: pool }), { migrationsFolder: path.join(__dirname, '../../db/migrations') });
   return pool;
 }
