@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import ical, { ICalEventRepeatingFreq, ICalWeekday } from 'ical-generator';
-import { type Plan, planSchema } from '../core/line/plan';
+import type { Plan } from '../core/line/plan';
 import { type RoutineEvent, routineEvents } from '../core/routine/calendar';
 import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
@@ -9,6 +9,7 @@ import { clockOnTheWall } from './clock';
 import { dueOn } from './due-today';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
+import { storedPlan } from './stored-plan';
 
 const WEEKDAYS = [
   ICalWeekday.MO,
@@ -83,5 +84,5 @@ export async function readFeed(token: string): Promise<string> {
     ? await database().select().from(feeds).innerJoin(plans, eq(plans.id, feeds.planId)).where(eq(feeds.token, token))
     : [];
   if (!row || row.feeds.revokedAt) throw new RequestRefused(404, 'not-found', 'There is no calendar at this address.');
-  return calendarOf(row.plans.id, planSchema.parse(row.plans.document));
+  return calendarOf(row.plans.id, storedPlan(row.plans.document));
 }

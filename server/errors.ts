@@ -10,14 +10,7 @@ export interface FieldIssue {
 export class RequestRefused extends Error {
   constructor(
     readonly status: number,
-    readonly code:
-      | 'invalid'
-      | 'not-found'
-      | 'conflict'
-      | 'too-large'
-      | 'database-down'
-      | 'service-down'
-      | 'service-down',
+    readonly code: 'invalid' | 'not-found' | 'conflict' | 'too-large' | 'database-down' | 'service-down' | 'unreadable',
     message: string,
     readonly issues: readonly FieldIssue[] = [],
     readonly more: Record<string, unknown> = {},

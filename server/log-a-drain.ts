@@ -1,5 +1,4 @@
 import { and, eq } from 'drizzle-orm';
-import { planSchema } from '../core/line/plan';
 import { stageById } from '../core/line/runs';
 import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
 import { expectDrain, explainDrain } from '../core/record/expect-drain';
@@ -7,10 +6,11 @@ import { database } from '../db/client';
 import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
+import { storedPlan } from './stored-plan';
 
 /** The row that an entry makes: with it is kept what the plan expects on this day. */
 export function drainRow(planId: string, planDocument: unknown, entry: DrainEntry) {
-  const plan = planSchema.parse(planDocument);
+  const plan = storedPlan(planDocument);
   const stage = stageById(plan, entry.stageId);
   if (!stage || !('drain' in stage.parameters))
     throw new RequestRefused(422, 'invalid', 'This line has no such drain point.', [

@@ -1,6 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
-import { planSchema } from '../core/line/plan';
 import { stageById } from '../core/line/runs';
 import { futureMessage } from '../core/record/drain-entry';
 import { expectReadings } from '../core/record/expect-reading';
@@ -9,12 +8,13 @@ import { database } from '../db/client';
 import { charges, logEntries, photos, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
+import { storedPlan } from './stored-plan';
 
 const refuse = (field: string, message: string) => new RequestRefused(422, 'invalid', message, [{ field, message }]);
 
 /** The row that an entry makes: with it is kept what the plan expects on this day. */
 export function entryRow(planId: string, planDocument: unknown, entry: LogEntry, stageName?: string) {
-  const plan = planSchema.parse(planDocument);
+  const plan = storedPlan(planDocument);
   const stage = stageById(plan, entry.stageId);
   if (entry.stageId !== '' && !stage && stageName === undefined)
     throw refuse(

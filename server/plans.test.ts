@@ -1,7 +1,8 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
+import { addBranch } from '../core/line/edit';
 import { planOf, stageOf } from '../core/test/reference';
 import { RequestRefused } from './errors';
-import { listPlans, readPlan } from './read-plan';
+import { listPlans, readDocument, readPlan } from './read-plan';
 import { createPlan, savePlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
 
@@ -21,6 +22,23 @@ async function refusalOf(work: Promise<unknown>): Promise<RequestRefused> {
   if (!(outcome instanceof RequestRefused)) throw new Error(`not refused: ${String(outcome)}`);
   return outcome;
 }
+
+test('a document that cannot be read is refused with its fields, kept as it is, and takes no other line with it', async () => {
+  const [broken, sound] = [uuid(), uuid()];
+  await createPlan({ id: broken, plan });
+  await createPlan({ id: sound, plan: addBranch(plan, 'receiver', 'wing', 'far') });
+  await pool.query(`UPDATE plans SET document = JSON_SET(document, '$.stages[0].kind', 'none') WHERE id = ?`, [broken]);
+  expect(await refusalOf(readPlan(broken))).toMatchObject({ status: 422, code: 'unreadable' });
+  expect(await readDocument(broken)).toMatchObject({ name: plan.name, stages: [{ kind: 'none' }, {}, {}] });
+  const listed = await listPlans();
+  expect(listed.find((l) => l.id === broken)).toMatchObject({ name: plan.name, shop: plan.survey.shop, stages: 3 });
+  expect(listed.find((l) => l.id === sound)).toMatchObject({ stages: 4 });
+  await pool.query(`UPDATE plans SET document = '{}' WHERE id = ?`, [broken]);
+  expect((await listPlans()).find((l) => l.id === broken)).toMatchObject({
+    stages: 0,
+    name: expect.stringMatching(/cannot be read/),
+  });
+});
 
 describe('saving a line', () => {
   test('what was saved is what is read, number for number', async () => {

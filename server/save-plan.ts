@@ -7,6 +7,7 @@ import { database } from '../db/client';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
+import { storedPlan } from './stored-plan';
 
 const createSchema = z.strictObject({ id: idSchema, plan: planSchema });
 const saveSchema = z.strictObject({ writeId: idSchema, rowVersion: z.int().min(1), plan: planSchema });
@@ -60,7 +61,7 @@ export async function savePlan(planId: string, input: unknown): Promise<Saved> {
             message: `The stored version is ${row.rowVersion}; yours was made from ${rowVersion}.`,
           },
         ],
-        { newer: { rowVersion: row.rowVersion, plan: planSchema.parse(row.document) } },
+        { newer: { rowVersion: row.rowVersion, plan: storedPlan(row.document) } },
       );
     const next = rowVersion + 1;
     await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));

@@ -6,6 +6,7 @@ import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
+import { storedPlan } from './stored-plan';
 
 const revisionSchema = z.strictObject({
   id: idSchema,
@@ -63,5 +64,5 @@ export async function readRevision(planId: string, revisionId: string): Promise<
     .where(eq(revisions.id, checkedId('id', revisionId)));
   if (!row || row.planId !== checkedId('id', planId))
     throw new RequestRefused(404, 'not-found', 'There is no such revision.', [{ field: 'id', message: 'Unknown.' }]);
-  return { id: row.id, name: row.name, at: row.at.toISOString(), plan: planSchema.parse(row.document) };
+  return { id: row.id, name: row.name, at: row.at.toISOString(), plan: storedPlan(row.document) };
 }

@@ -1,13 +1,16 @@
 import { notFound } from 'next/navigation';
 import { isDatabaseDown, RequestRefused } from './errors';
 
-/** What a page read, or `undefined` while the database does not answer; a wrong id becomes the page “not found”. */
+/**
+ * What a page read, or `undefined` while the database does not answer; a wrong id becomes the page “not found”, a line that
+ * cannot be read the page that says so.
+ */
 export async function whenUp<T>(read: () => Promise<T>): Promise<T | undefined> {
   try {
     return await read();
   } catch (error) {
     if (isDatabaseDown(error)) return undefined;
-    if (error instanceof RequestRefused && error.status < 500) notFound();
+    if (error instanceof RequestRefused && error.status < 500 && error.code !== 'unreadable') notFound();
     throw error;
   }
 }
