@@ -1,5 +1,6 @@
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
@@ -19,7 +20,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-loading="" suppressHydrationWarning>
       <body>
-        <Theme>
+        <Theme nonce={(await headers()).get('x-nonce') ?? ''}>
           <UnitsProvider initial={await readUnits()}>
             <NuqsAdapter>{children}</NuqsAdapter>
             <FocusFirstError />

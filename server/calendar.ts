@@ -10,6 +10,7 @@ import { dueOn } from './due-today';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
+import { inTransaction } from './transaction';
 
 const WEEKDAYS = [
   ICalWeekday.MO,
@@ -56,7 +57,7 @@ export async function calendarOf(planId: string, plan: Plan): Promise<string> {
 /** The private address of a line’s calendar, made when it is first asked for. */
 export async function feedOf(planId: string): Promise<{ token: string }> {
   const id = checkedId('id', planId);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, id)).for('update');
     if (!plan) throw noSuchPlan();
     const [there] = await tx

@@ -3,6 +3,8 @@ import { database } from '../db/client';
 import { photos, plans } from '../db/schema';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
+import { readBody } from './respond';
+import { inTransaction } from './transaction';
 
 const MOST_BYTES = 1_500_000; // the browser makes it small before it sends it
 const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
@@ -10,17 +12,11 @@ const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 /** Keeps a photo. Sent again under its id it is one photo. */
 export async function keepAPhoto(planId: string, photoId: string, request: Request): Promise<{ id: string }> {
   const [ofPlan, id] = [checkedId('id', planId), checkedId('photoId', photoId)];
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
-    throw new RequestRefused(
-      413,
-      'too-large',
-      'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.',
-    );
-  const jpeg = Buffer.from(await request.arrayBuffer());
-  if (jpeg.length > MOST_BYTES) throw new RequestRefused(413, 'too-large', 'The photo is larger than 1.5 MB.');
+  const tooMuch = 'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.';
+  const jpeg = await readBody(request, MOST_BYTES, tooMuch);
   if (!jpeg.subarray(0, 3).equals(JPEG))
     throw new RequestRefused(422, 'invalid', 'That is no JPEG picture.', [{ field: '(body)', message: 'No JPEG.' }]);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan));
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(photos).where(eq(photos.id, id));

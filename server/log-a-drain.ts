@@ -7,6 +7,7 @@ import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
+import { inTransaction } from './transaction';
 
 /** The row that an entry makes: with it is kept what the plan expects on this day. */
 export function drainRow(planId: string, planDocument: unknown, entry: DrainEntry) {
@@ -35,7 +36,7 @@ export async function logADrain(planId: string, input: unknown, nowMs = Date.now
   const entry = checked(drainEntrySchema, input);
   const future = futureMessage(entry.drainedAt, nowMs);
   if (future) throw new RequestRefused(422, 'invalid', future, [{ field: 'drainedAt', message: future }]);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [plan] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(drainEntries).where(eq(drainEntries.id, entry.id));

@@ -9,6 +9,7 @@ import { charges, logEntries, photos, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
+import { inTransaction } from './transaction';
 
 const refuse = (field: string, message: string) => new RequestRefused(422, 'invalid', message, [{ field, message }]);
 
@@ -41,7 +42,7 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
   const entry = checked(logEntrySchema, input);
   const future = futureMessage(entry.measuredAt, nowMs);
   if (future) throw refuse('measuredAt', 'That lies in the future. Is the clock right?');
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [plan] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(logEntries).where(eq(logEntries.id, entry.id));

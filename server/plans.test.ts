@@ -134,6 +134,6 @@ describe('saving a line', () => {
       'SELECT row_version FROM plan_writes WHERE plan_id = ? ORDER BY row_version',
       [id],
     );
-    expect(rows.map((r) => r.row_version)).toEqual([2, 3, 4, 5, 6]);
+    expect(rows.map((r) => r.row_version)).toEqual([1, 2, 3, 4, 5, 6]);
   });
 });

@@ -1,8 +1,10 @@
-import { readJson, respond } from './respond';
+import { readBody, readJson, respond } from './respond';
 
-const post = (body: BodyInit): Request => new Request('http://x/', { method: 'POST', body });
-const answerTo = async (body: BodyInit) => {
-  const answer = await respond(async () => readJson(post(body)));
+const JSON_TYPE = { 'content-type': 'application/json; charset=utf-8' };
+const post = (body: BodyInit, headers: HeadersInit): Request =>
+  new Request('http://x/', { method: 'POST', body, headers });
+const answerTo = async (body: BodyInit, headers: HeadersInit = JSON_TYPE) => {
+  const answer = await respond(async () => readJson(post(body, headers)));
   return { status: answer.status, body: await answer.json() };
 };
 
@@ -18,8 +20,29 @@ describe('what a client sends', () => {
       body: { error: { code: 'too-large', issues: [{ field: '(body)' }] } },
     });
     const stream = new Blob([big]).stream();
-    const silent = new Request('http://x/', { method: 'POST', body: stream, duplex: 'half' } as RequestInit);
+    const init = { method: 'POST', body: stream, headers: JSON_TYPE, duplex: 'half' };
+    const silent = new Request('http://x/', init as RequestInit);
     expect((await respond(async () => readJson(silent))).status).toBe(413);
+  });
+
+  test('what is said to be a form or plain text is refused with 415: a form of another page can send that', async () => {
+    for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])
+      expect((await answerTo('{}', { 'content-type': type })).status).toBe(415);
+  });
+
+  test('a body is cut off while it comes: no more is read than may', async () => {
+    let sent = 0;
+    const endless = new ReadableStream({
+      pull: (to) => {
+        sent += 65_536;
+        to.enqueue(new Uint8Array(65_536));
+      },
+    });
+    const init = { method: 'PUT', body: endless, duplex: 'half' };
+    await expect(readBody(new Request('http://x/', init as RequestInit), 1_500_000, 'too much')).rejects.toMatchObject({
+      status: 413,
+    });
+    expect(sent).toBeLessThan(2_500_000);
   });
 
   test.each(['', '{', 'hello', '\u0000'])('%j is refused with 400', async (text) => {

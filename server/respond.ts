@@ -3,13 +3,10 @@ import { RequestRefused, translated } from './errors';
 /** Largest body that is read: a plan of sixty stages is under 100 kB. */
 const MOST_BYTES = 1_000_000;
 
-/** Reads a JSON body, or refuses it: too large (413), or not JSON (400). */
-export async function readJson(request: Request): Promise<unknown> {
-  const tooLarge = () =>
-    new RequestRefused(413, 'too-large', 'More than 1 MB was sent. A plan file is far smaller.', [
-      { field: '(body)', message: 'More than 1 MB.' },
-    ]);
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw tooLarge();
+/** Reads a body, or refuses it as soon as more has come than may (413). */
+export async function readBody(request: Request, mostBytes: number, tooMuch: string): Promise<Buffer> {
+  const tooLarge = () => new RequestRefused(413, 'too-large', tooMuch, [{ field: '(body)', message: 'Too large.' }]);
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;
   const reader = request.body?.getReader();
@@ -17,14 +14,24 @@ export async function readJson(request: Request): Promise<unknown> {
     const { done, value } = (await reader?.read()) ?? { done: true, value: undefined };
     if (done || !value) break;
     size += value.byteLength;
-    if (size > MOST_BYTES) {
+    if (size > mostBytes) {
       await reader?.cancel();
       throw tooLarge();
     }
     chunks.push(value);
   }
+  return Buffer.concat(chunks);
+}
+
+/** Reads a JSON body, or refuses it: said to be something else (415), too large (413), or not JSON (400). */
+export async function readJson(request: Request): Promise<unknown> {
+  if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
+    throw new RequestRefused(415, 'invalid', 'Send it as application/json.', [
+      { field: 'content-type', message: 'Not application/json.' },
+    ]);
+  const body = await readBody(request, MOST_BYTES, 'More than 1 MB was sent. A plan file is far smaller.');
   try {
-    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks)));
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body));
   } catch {
     throw new RequestRefused(400, 'invalid', 'The body is not valid JSON.', [
       { field: '(body)', message: 'Not valid JSON.' },

@@ -6,6 +6,7 @@ import { database } from '../db/client';
 import { charges, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
+import { inTransaction } from './transaction';
 
 const refuse = (status: number, code: 'invalid' | 'conflict', field: string, message: string) =>
   new RequestRefused(status, code, message, [{ field, message }]);
@@ -16,7 +17,7 @@ export async function saveCharge(planId: string, input: unknown, nowMs = Date.no
   const charge = checked(chargeSchema, input);
   if (futureMessage(charge.boughtAt, nowMs))
     throw refuse(422, 'invalid', 'boughtAt', 'That lies in the future. Is the clock right?');
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, id)).for('update');
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(charges).where(eq(charges.id, charge.id));

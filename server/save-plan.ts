@@ -3,14 +3,16 @@ import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { planSchema } from '../core/line/plan';
-import { database } from '../db/client';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
+import { inTransaction } from './transaction';
 
 const createSchema = z.strictObject({ id: idSchema, plan: planSchema });
 const saveSchema = z.strictObject({ writeId: idSchema, rowVersion: z.int().min(1), plan: planSchema });
+
+const digestOf = (content: object): string => createHash('sha256').update(JSON.stringify(content)).digest('hex');
 
 export interface Saved {
   readonly id: string;
@@ -20,14 +22,21 @@ export interface Saved {
 /** Stores a new line under the id that the client made. Repeated with the same content it is one line. */
 export async function createPlan(input: unknown): Promise<Saved> {
   const { id, plan } = checked(createSchema, input);
-  return database().transaction(async (tx) => {
-    const [there] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
-    if (there && !isDeepStrictEqual(there.document, plan))
-      throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [
-        { field: 'id', message: 'Already used.' },
-      ]);
-    if (!there) await tx.insert(plans).values({ id, document: plan });
-    return { id, rowVersion: there?.rowVersion ?? 1 };
+  const digest = digestOf({ rowVersion: 0, plan });
+  return inTransaction(async (tx) => {
+    const [there] = await tx.select().from(plans).where(eq(plans.id, id));
+    if (!there) {
+      await tx.insert(plans).values({ id, document: plan });
+      // The first write of a line has its id.
+      await tx.insert(planWrites).values({ id, planId: id, rowVersion: 1, digest });
+      return { id, rowVersion: 1 };
+    }
+    const [made] = await tx.select().from(planWrites).where(eq(planWrites.id, id));
+    if (made ? made.planId === id && made.digest === digest : isDeepStrictEqual(there.document, plan))
+      return { id, rowVersion: made?.rowVersion ?? there.rowVersion };
+    throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [
+      { field: 'id', message: 'Already used.' },
+    ]);
   });
 }
 
@@ -38,8 +47,8 @@ export async function createPlan(input: unknown): Promise<Saved> {
 export async function savePlan(planId: string, input: unknown): Promise<Saved> {
   const id = checkedId('id', planId);
   const { writeId, rowVersion, plan } = checked(saveSchema, input);
-  const digest = createHash('sha256').update(JSON.stringify({ rowVersion, plan })).digest('hex');
-  return database().transaction(async (tx) => {
+  const digest = digestOf({ rowVersion, plan });
+  return inTransaction(async (tx) => {
     const [row] = await tx.select().from(plans).where(eq(plans.id, id)).for('update');
     if (!row) throw noSuchPlan();
     const [done] = await tx.select().from(planWrites).where(eq(planWrites.id, writeId));

@@ -7,6 +7,7 @@ import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
+import { inTransaction } from './transaction';
 
 const revisionSchema = z.strictObject({
   id: idSchema,
@@ -23,7 +24,7 @@ export interface Revision extends RevisionSummary {
 export async function saveRevision(planId: string, input: unknown): Promise<RevisionSummary> {
   const ofPlan = checkedId('id', planId);
   const { id, name, plan } = checked(revisionSchema, input);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [owner] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan)).for('update');
     if (!owner) throw noSuchPlan();
     const own = await tx.select({ name: revisions.name }).from(revisions).where(eq(revisions.planId, ofPlan));

@@ -7,6 +7,7 @@ import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema } from './plan-id';
+import { inTransaction } from './transaction';
 
 const saveSchema = z.strictObject({ id: idSchema, year: weatherYearSchema });
 const MOST = 100;
@@ -17,7 +18,7 @@ const noSuchYear = () =>
 /** Keeps a year of weather, for every line. Repeated with the same content it is one year. */
 export async function saveWeather(input: unknown): Promise<{ id: string }> {
   const { id, year } = checked(saveSchema, input);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [there] = await tx.select().from(weatherYears).where(eq(weatherYears.id, id));
     if (there) {
       const { id: _id, at: _at, ...kept } = there;
@@ -66,7 +67,7 @@ export async function nearestWeather(input: unknown): Promise<{ id: string; name
 /** Removes a year that no line uses. */
 export async function removeWeather(id: string): Promise<{ id: string }> {
   const own = checkedId('id', id);
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const using = (await tx.select({ document: plans.document }).from(plans)).filter(
       ({ document }) => document.survey.climate?.yearId === own,
     );

@@ -4,9 +4,9 @@ import { Moon, Sun } from 'lucide-react';
 import { ThemeProvider, useTheme } from 'next-themes';
 import type { ReactNode } from 'react';
 
-export function Theme({ children }: { children: ReactNode }) {
+export function Theme({ nonce, children }: { nonce: string; children: ReactNode }) {
   return (
-    <ThemeProvider attribute="data-theme" defaultTheme="system" enableSystem disableTransitionOnChange>
+    <ThemeProvider attribute="data-theme" defaultTheme="system" enableSystem disableTransitionOnChange nonce={nonce}>
       {children}
     </ThemeProvider>
   );

@@ -8,7 +8,8 @@ const faultSchema = z.strictObject({ ruleId: z.string().max(20), message: z.stri
 export function POST(request: Request): Promise<Response> {
   return respond(async () => {
     const { ruleId, message } = checked(faultSchema, await readJson(request));
-    console.error(`Rule ${ruleId} broke: ${message}`);
+    // Quoted, so that a line of it cannot look like one of the log’s own.
+    console.error(`A rule broke: ${JSON.stringify({ ruleId, message })}`);
     return {};
   });
 }

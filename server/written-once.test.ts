@@ -1,0 +1,102 @@
+import type { Pool, RowDataPacket } from 'mysql2/promise';
+import { planOf, stageOf } from '../core/test/reference';
+import { RequestRefused } from './errors';
+import { keepAPhoto } from './keep-a-photo';
+import { logADrain } from './log-a-drain';
+import { logAnEntry } from './log-an-entry';
+import { saveCharge } from './save-charge';
+import { createPlan, savePlan } from './save-plan';
+import { saveRevision } from './save-revision';
+import { saveWeather } from './save-weather';
+import { closeDatabase, freshDatabase } from './test/database';
+
+const uuid = (): string => crypto.randomUUID();
+const plan = planOf({}, stageOf('receiver'));
+const NOW = Date.UTC(2026, 10, 25, 12);
+const [here, there] = [uuid(), uuid()];
+let pool: Pool;
+beforeAll(async () => {
+  pool = await freshDatabase('once');
+  for (const id of [here, there]) await createPlan({ id, plan });
+});
+afterAll(() => closeDatabase(pool));
+
+const drain = {
+  drainedAt: '2026-11-23T16:00',
+  sinceAt: '2026-11-22T16:00',
+  amountM3: 1e-4,
+  appearance: 'clear',
+  who: 'me',
+  note: '',
+  loadedHours: null,
+  intakeTemperatureC: 20,
+  intakeRelativeHumidity: 0.5,
+  stageId: 'receiver',
+};
+const year = (name: string) => {
+  const hours = { temperatureC: Array(8760).fill(20), relativeHumidity: Array(8760).fill(0.5) };
+  return {
+    name,
+    origin: 'csv',
+    altitudeM: 0,
+    notes: { rows: 8760, filled: 0, dropped: 0, mended: 0, notes: [] },
+    hours,
+  };
+};
+const photo = (text: string) =>
+  new Request('http://x/', {
+    method: 'PUT',
+    body: Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.from(text)]),
+  });
+
+/** Each kind of write: by its id, in a line, with one of two contents. */
+const WRITES: Record<string, { table: string; write: (id: string, line: string, text: string) => Promise<unknown> }> = {
+  line: { table: 'plans', write: (id, _, name) => createPlan({ id, plan: { ...plan, name } }) },
+  revision: { table: 'revisions', write: (id, line, name) => saveRevision(line, { id, name: `${name} ${id}`, plan }) },
+  drain: { table: 'drain_entries', write: (id, line, note) => logADrain(line, { ...drain, id, note }, NOW) },
+  entry: {
+    table: 'log_entries',
+    write: (id, line, what) =>
+      logAnEntry(
+        line,
+        { id, kind: 'observation', stageId: 'receiver', measuredAt: '2026-11-24T08:00', who: 'x', what },
+        NOW,
+      ),
+  },
+  charge: {
+    table: 'charges',
+    write: (id, line, batch) =>
+      saveCharge(line, { id, name: id, medium: 'silica', massKg: 9, boughtAt: '2026-01-01T08:00', batch }, NOW),
+  },
+  photo: { table: 'photos', write: (id, line, text) => keepAPhoto(line, id, photo(text)) },
+  weather: { table: 'weather_years', write: (id, _, name) => saveWeather({ id, year: year(name) }) },
+};
+
+test.each(Object.entries(WRITES))(
+  '%s: eight at once are one, with another content or for another line refused',
+  async (kind, { table, write }) => {
+    for (let round = 0; round < 5; round++) {
+      const id = uuid();
+      // Two contents, and for the kinds that belong to a line two lines.
+      const calls = Array.from({ length: 8 }, (_, i) => [i % 4 < 2 ? here : there, i % 2 ? 'a' : 'b'] as const);
+      const outcomes = await Promise.allSettled(calls.map(([line, text]) => write(id, line, text)));
+      for (const outcome of outcomes)
+        if (outcome.status === 'rejected') {
+          expect(outcome.reason).toBeInstanceOf(RequestRefused);
+          expect((outcome.reason as RequestRefused).status).toBe(409);
+        }
+      const belongs = !['line', 'weather'].includes(kind);
+      expect(outcomes.filter((o) => o.status === 'fulfilled')).toHaveLength(belongs ? 2 : 4);
+      const [rows] = await pool.query<RowDataPacket[]>(`SELECT id FROM ${table} WHERE id = ?`, [id]);
+      expect(rows).toHaveLength(1);
+    }
+  },
+);
+
+test('a line that was made is acknowledged again after it was edited, and not with another content', async () => {
+  const id = uuid();
+  expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
+  await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'edited' } });
+  expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
+  await expect(createPlan({ id, plan: { ...plan, name: 'edited' } })).rejects.toMatchObject({ status: 409 });
+});
