@@ -138,7 +138,11 @@ test('the start page takes no input before it can keep it', async ({ page }) => 
   });
   await page.goto('/', { waitUntil: 'commit' });
   await expect(page.getByLabel('Cuts in at')).toBeDisabled();
+  // A click is not taken before the page acts on it, so none is lost.
+  const click = page.getByRole('button', { name: 'Light or dark' }).click();
   load();
+  await click;
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await page.getByLabel('Cuts in at').fill('9');
   await expect(page.getByText('Are the two exchanged?')).toHaveCount(2);
 });
