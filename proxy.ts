@@ -20,10 +20,24 @@ const policyOf = (nonce: string): string =>
     "frame-ancestors 'none'",
   ].join('; ');
 
+const refused = (status: number, message: string): Response =>
+  Response.json({ error: { code: status === 403 ? 'forbidden' : 'invalid', message, issues: [] } }, { status });
+
+function isDecodable(url: string): boolean {
+  try {
+    decodeURIComponent(new URL(url).pathname);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Before every request: whether whoever calls may, and what the answer may do in a browser. */
 export function proxy(request: NextRequest): Response {
+  if (!isDecodable(request.url))
+    return refused(400, 'The address is not well written: a percent sign stands for nothing.');
   const refusal = refusalOf(request);
-  if (refusal) return Response.json({ error: { code: 'forbidden', message: refusal, issues: [] } }, { status: 403 });
+  if (refusal) return refused(403, refusal);
   const nonce = crypto.randomUUID();
   const policy = policyOf(nonce);
   const headers = new Headers(request.headers);

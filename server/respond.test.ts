@@ -25,6 +25,16 @@ describe('what a client sends', () => {
     expect((await respond(async () => readJson(silent))).status).toBe(413);
   });
 
+  test('half of a character is refused with the field that holds it: no database stores it, no page shows it', async () => {
+    for (const [text, field] of [
+      ['{"plan":{"name":"a\\ud800"}}', 'plan.name'],
+      ['{"plan":[{"\\udc00":1}]}', 'plan.0'],
+    ] as const)
+      expect(await answerTo(text)).toMatchObject({ status: 422, body: { error: { issues: [{ field }] } } });
+    expect((await answerTo('{"name":"\\ud83d\\ude00"}')).status).toBe(200);
+    expect((await answerTo(`${'['.repeat(300_000)}${']'.repeat(300_000)}`)).status).toBeLessThan(500);
+  });
+
   test('what is said to be a form or plain text is refused with 415: a form of another page can send that', async () => {
     for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])
       expect((await answerTo('{}', { 'content-type': type })).status).toBe(415);

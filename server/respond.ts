@@ -31,12 +31,28 @@ export async function readJson(request: Request): Promise<unknown> {
     ]);
   const body = await readBody(request, MOST_BYTES, 'More than 1 MB was sent. A plan file is far smaller.');
   try {
-    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body));
-  } catch {
+    return wellFormed(JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body)));
+  } catch (error) {
+    if (error instanceof RequestRefused) throw error;
     throw new RequestRefused(400, 'invalid', 'The body is not valid JSON.', [
       { field: '(body)', message: 'Not valid JSON.' },
     ]);
   }
+}
+
+/** A value in which every text can be stored and shown: no half of a character (a lone surrogate). */
+function wellFormed<T>(value: T, field = '(body)'): T {
+  const refuse = (): never => {
+    const message = 'Half of a character is missing in this text.';
+    throw new RequestRefused(422, 'invalid', `${field}: ${message}`, [{ field, message }]);
+  };
+  if (typeof value === 'string' && /\p{Surrogate}/u.test(value)) refuse();
+  if (typeof value === 'object' && value !== null)
+    for (const [key, own] of Object.entries(value)) {
+      if (/\p{Surrogate}/u.test(key)) refuse();
+      wellFormed(own, field === '(body)' ? key : `${field}.${key}`);
+    }
+  return value;
 }
 
 function refusal(thrown: unknown): Response {

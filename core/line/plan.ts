@@ -3,6 +3,7 @@ import { moneySchema } from '../cost/money';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/kind';
 import { routineSchema } from '../routine/routine-schema';
+import { timeField } from './day-fields';
 import { idField as id, nameField as name, surveySchema } from './survey';
 import { upgradePlan } from './upgrade';
 
@@ -150,11 +151,7 @@ export const unitSchema = z.strictObject({
     source: 'counted from new',
   }),
   /** Shop time at which that was counted; hours since then are reckoned. */
-  countedAt: z
-    .string()
-    .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'A time of the shop’s clock, YYYY-MM-DDTHH:mm.')
-    .nullable()
-    .default(null),
+  countedAt: timeField.nullable().default(null),
 });
 export type Unit = z.infer<typeof unitSchema>;
 

@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { atmosphericPressurePa } from '../air/atmosphere';
 import { choiceField, numberField } from '../equipment/kind';
+import { monthDayField } from './day-fields';
 
 export const idField = z
   .string()
-  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.');
+  .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.')
+  .refine((id) => !(id in Object.prototype), 'This word cannot be an id.'); // it would be found in every table
 export const nameField = (most: number) =>
   z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
 
@@ -80,7 +82,6 @@ export type Place = z.infer<typeof placeSchema>;
 
 const hoursOfDay = z.number().min(0).max(24);
 const weekdays = z.array(z.int().min(1).max(7)).min(1, 'At least one day.').max(7);
-const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'A day of the year, MM-DD.');
 
 export const workingSchema = z
   .strictObject({
@@ -95,7 +96,7 @@ export const workingSchema = z
       .meta({ label: 'Further shifts' }),
     /** Days of every year on which nobody works, first and last of each stretch. */
     holidays: z
-      .array(z.strictObject({ from: monthDay, to: monthDay }))
+      .array(z.strictObject({ from: monthDayField, to: monthDayField }))
       .max(40, 'At most 40 holidays.')
       .optional()
       .meta({ label: 'Holidays' }),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { timeField } from '../line/day-fields';
 import { placeSchema } from '../line/survey';
 import { READINGS, type ReadingName } from '../routine/task';
 import { shopTimeMs } from './shop-clock';
@@ -103,7 +104,7 @@ export const logEntrySchema = z
     intakeTemperatureC: placeSchema.shape.temperatureC.unwrap().nullable().default(null),
     intakeRelativeHumidity: placeSchema.shape.relativeHumidity.unwrap().nullable().default(null),
     /** A put-off lasts until then. */
-    until: shopTime.nullable().default(null),
+    until: timeField.nullable().default(null),
     /** The symptom of a complaint, by its id. */
     symptom: z.string().max(8).nullable().default(null),
     /** The entry that it corrects; both stay. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { dayField } from '../line/day-fields';
 import { idField } from '../line/survey';
 import { LEVELS, type Level } from './levels';
 
@@ -8,11 +9,7 @@ const who = z.string().trim().max(60, 'At most 60 characters.');
 /** What a person decides of the routine: when it began, what is pinned, left out, who does what, and the way round. */
 export const routineSchema = z.strictObject({
   /** Shop day on which the routine was begun; what was never logged counts from here. */
-  startedOn: z
-    .string()
-    .regex(/^\d{4}-\d{2}-\d{2}$/, 'A day, YYYY-MM-DD.')
-    .nullable()
-    .default(null),
+  startedOn: dayField.nullable().default(null),
   /** How much of it is done; older lines do all of it. */
   level: z.enum(Object.keys(LEVELS) as [Level]).default('thorough'),
   /** Intervals that a person holds fast, days. */
