@@ -76,7 +76,8 @@ export function pressureAfterLoss(
   around: Surroundings,
   exponent: number = LOSS_GROWS.mixed,
 ): number {
-  const left = inlet.pressurePa - (atM3PerS > 0 && lossPa > 0 ? grown(inlet, lossPa, atM3PerS, around, exponent) : lossPa);
+  const left =
+    inlet.pressurePa - (atM3PerS > 0 && lossPa > 0 ? grown(inlet, lossPa, atM3PerS, around, exponent) : lossPa);
   if (left < around.atmosphericPa)
     throw new Refusal('pressureLossPa', 'This pressure loss is more than the pressure that arrives here. Check both.');
   return left;

@@ -26,6 +26,8 @@ export interface Interval {
 }
 
 const LEAST_DAYS = 1 / 24;
+/** A century: what a line that hardly runs asks for later than that, it never asks for. */
+const MOST_DAYS = 36_525;
 /** What comes more often says what would make it rare (estimate: half a month). */
 const OFTEN_DAYS = 14;
 /** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
@@ -127,7 +129,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
     }
   }
   if (triggers.length === 0) triggers.push({ by: 'days', days: 365 });
-  const first = triggers.reduce((a, b) => (b.days < a.days ? b : a));
+  const first = triggers.reduce((a, b) => (b.days < a.days ? b : a), { by: 'days', days: MOST_DAYS });
   if (pin)
     return {
       days: pin.days,

@@ -1,0 +1,93 @@
+import { dairyPlan } from '../../db/dairy';
+import { demoPlan } from '../../db/demo';
+import { judgeLine } from '../advice/judge-line';
+import { collectingStages, dutyOf } from '../drain/duty';
+import { judgeSetting } from '../drain/judge-setting';
+import { waysToDrain } from '../drain/ways';
+import { airBalance } from '../flow/balance';
+import { waterfallTo } from '../flow/waterfall';
+import { gradeLine } from '../purity/grade-line';
+import { dueTasks } from '../routine/due';
+import { routineFacts } from '../routine/facts';
+import { judgeOutlets } from './judge-outlet';
+import { type Plan, planSchema } from './plan';
+import { allStages } from './runs';
+import { walk } from './walk';
+
+// What the schema accepts every page must be able to show: each field of both demos in turn gets values that nobody means.
+const STRANGE = [
+  null,
+  -1,
+  0,
+  1e308,
+  -1e308,
+  1e-308,
+  1e-12,
+  '',
+  'x'.repeat(3000),
+  'constructor',
+  true,
+  [],
+  {},
+  '2026-02-31',
+];
+
+type Path = readonly (string | number)[];
+function fieldsIn(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  const own = Object.entries(value).flatMap(([k, v]) => fieldsIn(v, [...path, k]));
+  return Array.isArray(value) ? [path, ...own] : own;
+}
+function changed(plan: Plan, path: Path, value: unknown): unknown {
+  const copy = structuredClone(plan);
+  let at = copy as unknown as Record<string, unknown>;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  at[path.at(-1) as string] = value;
+  return copy;
+}
+
+/** Everything that pages work out of a line; what is not a number anywhere in it. */
+function shown(plan: Plan): string[] {
+  const section = walk(plan);
+  const judgement = judgeLine(plan, section);
+  const reached = section.stations.flatMap((s) =>
+    Object.entries(s).flatMap(([name, v]) =>
+      typeof v === 'number' && !Number.isFinite(v) ? [`${s.stageId} ${name}`] : [],
+    ),
+  );
+  gradeLine(plan, section);
+  judgeOutlets(plan, section);
+  airBalance(plan, section);
+  for (const s of allStages(plan)) if (s.kind === 'outlet') waterfallTo(plan, s.id);
+  for (const s of collectingStages(plan)) {
+    const duty = dutyOf(plan, section, s);
+    if (duty) [waysToDrain(duty), judgeSetting(duty)];
+  }
+  dueTasks(routineFacts(plan, section), [], [], '2026-11-28T08:00');
+  const told = JSON.stringify([section.problems.map((p) => p.message), judgement.broken]);
+  return [...reached, ...(/\bNaN\b|Infinity/.test(told) || judgement.broken.length > 0 ? [told] : [])];
+}
+
+test.each([
+  ['workshop', demoPlan(), 1],
+  ['dairy', dairyPlan(), 7],
+] as const)('%s: whatever a field is given, it is refused, or can be walked, judged and drawn', (_, plan, every) => {
+  const wrong: string[] = [];
+  let accepted = 0;
+  fieldsIn(plan)
+    .filter((_path, i) => i % every === 0)
+    .forEach((path) => {
+      for (const value of STRANGE) {
+        const read = planSchema.safeParse(changed(plan, path, value));
+        if (!read.success) continue;
+        accepted++;
+        try {
+          for (const what of shown(read.data)) wrong.push(`${path.join('.')} = ${String(value).slice(0, 20)}: ${what}`);
+        } catch (error) {
+          wrong.push(`${path.join('.')} = ${String(value).slice(0, 20)}: ${error}`);
+        }
+      }
+    });
+  expect(wrong).toEqual([]);
+  expect(accepted).toBeGreaterThan(100);
+});
