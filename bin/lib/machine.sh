@@ -82,7 +82,7 @@ db_accounts() { # one account that administers, by the socket; one that migrates
     {
       [ "$me" = root ] || echo "GRANT ALL ON *.* TO '$me'@'localhost' IDENTIFIED VIA unix_socket WITH GRANT OPTION;"
       echo "ALTER USER 'root'@'localhost' IDENTIFIED VIA unix_socket;"
-    } | MYSQL_PWD=$(cat "$old") mariadb --no-defaults --socket="$DB_SOCKET" -uroot && rm -f "$old" "$DB_DIR/ready"
+    } | MYSQL_PWD=$(cat "$old") mariadb --no-defaults --socket="$DB_SOCKET" -uroot
   fi
   db_admin <<SQL || return 1
 CREATE DATABASE IF NOT EXISTS cool_dram CHARACTER SET utf8mb4;
@@ -92,7 +92,9 @@ ALTER USER 'cool_dram'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_DIR/password")',
 REVOKE ALL PRIVILEGES, GRANT OPTION FROM 'cool_dram'@'127.0.0.1', 'cool_dram_migrate'@'127.0.0.1';
 GRANT SELECT, INSERT, UPDATE, DELETE ON \`cool\_dram\`.* TO 'cool_dram'@'127.0.0.1';
 GRANT ALL ON \`cool\_dram\`.* TO 'cool_dram_migrate'@'127.0.0.1';
+ALTER USER IF EXISTS 'root'@'localhost' IDENTIFIED VIA unix_socket;
 SQL
+  rm -f "$old" "$DB_DIR/ready"
   db_admin -N -e "SELECT CONCAT(QUOTE(User), '@', QUOTE(Host)) FROM mysql.user
     WHERE User = '' OR (User = 'root' AND Host <> 'localhost')" |
     while read -r account; do db_admin -e "DROP USER $account" || return 1; done || return 1
