@@ -3,6 +3,8 @@ import { planSchema } from '../../core/line/plan';
 import { stageById } from '../../core/line/runs';
 import { imbalance } from '../../core/line/section';
 import { walk } from '../../core/line/walk';
+import { say } from '../../core/quantity/format';
+import { sayText } from '../../core/quantity/say-text';
 import { issuesOf } from '../../server/errors';
 
 const USAGE = `bin/walk [--ideal] PLAN.json
@@ -43,6 +45,7 @@ const parsed = planSchema.safeParse(input);
 if (!parsed.success) fail('Not a valid plan file.', issuesOf(parsed.error, input));
 const section = walk(parsed.data, ideal ? 'ideal' : 'real');
 const named = section.stations.map((s) => ({ name: stageById(parsed.data, s.stageId)?.name, ...s }));
+const problems = section.problems.map((p) => ({ ...p, message: sayText(p.message, (si, of) => say(si, of)) }));
 console.log(
   JSON.stringify(
     {
@@ -53,8 +56,8 @@ console.log(
       stations: named,
       ledger: section.ledger,
       ledgerImbalance: imbalance(section.ledger),
-      problem: section.problem,
-      problems: section.problems,
+      problem: problems[0],
+      problems,
     },
     null,
     2,

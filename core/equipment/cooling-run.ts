@@ -176,7 +176,7 @@ export const coolingRun = defineKind({
       ],
       source: 'heat exchange with constant surroundings; U is an estimate',
       note: near
-        ? `Within {1 K} of the room after ${near.atM.toFixed(1)} m: beyond that hardly anything more drops.`
+        ? `Within {1 K} of the room after {${near.atM.toFixed(1)} m}: beyond that hardly anything more drops.`
         : 'Still warmer than the room at its end: a longer run would drop more water.',
     };
   },

@@ -5,6 +5,7 @@ const UNITS: Record<string, { quantity: QuantityName; si: number }> = {
   K: { quantity: 'temperatureDifference', si: 1 },
   bar: { quantity: 'pressureDifference', si: 1e5 },
   'm³/min': { quantity: 'volumeFlow', si: 1 / 60 },
+  m: { quantity: 'length', si: 1 },
   mm: { quantity: 'size', si: 1e-3 },
   mL: { quantity: 'drained', si: 1e-6 },
 };
@@ -15,7 +16,7 @@ const UNITS: Record<string, { quantity: QuantityName; si: number }> = {
  * @example sayText('over {8 K}', inUsUnits) // 'over 14.4 °F'
  */
 export const sayText = (text: string, say: (si: number, quantity: QuantityName) => string): string =>
-  text.replace(/\{([−-]?[\d.]+) (°C|K|bar|m³\/min|mm|mL)\}/g, (all, number: string, unit: string) => {
+  text.replace(/\{([−-]?[\d.]+) (°C|K|bar|m³\/min|mm|mL|m)\}/g, (all, number: string, unit: string) => {
     const of = UNITS[unit];
     return of ? say(Number(number.replace('−', '-')) * of.si, of.quantity) : all;
   });

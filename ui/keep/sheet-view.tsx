@@ -68,7 +68,9 @@ export function SheetView({ log }: { log: Log }) {
         </ol>
         <footer className="text-[0.82rem]">
           {['C36', 'C20', 'C07'].map((c) => (
-            <p key={c}>▲ {CAUTIONS[c]?.text}</p>
+            <p key={c}>
+              ▲ <InUnits text={CAUTIONS[c]?.text ?? ''} />
+            </p>
           ))}
         </footer>
       </article>

@@ -7,6 +7,7 @@ import { CAUTIONS } from '@/core/equipment/cautions';
 import { placeOf } from '@/core/line/survey';
 import { sayDay } from '@/core/season/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { DrainMarkSign, drainWords } from './drain-marks';
 import { type DrainRow, useDrains } from './use-drains';
@@ -97,7 +98,9 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
       </div>
       <footer className="text-[0.82rem]">
         {['C36', 'C20', 'C27'].map((c) => (
-          <p key={c}>▲ {CAUTIONS[c]?.text}</p>
+          <p key={c}>
+            ▲ <InUnits text={CAUTIONS[c]?.text ?? ''} />
+          </p>
         ))}
         <p className="text-quiet">Estimate only. Nameplate, manual and local law win.</p>
       </footer>

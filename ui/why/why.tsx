@@ -200,7 +200,9 @@ function Explanation({ of: d }: { of: Derivation }) {
                   ? formatNumber(i.value, Math.abs(i.value) < 10 ? 4 : undefined)
                   : say(i.value, i.quantity)}
               </td>
-              <td className="py-1 text-quiet">{i.from}</td>
+              <td className="py-1 text-quiet">
+                <InUnits text={i.from} />
+              </td>
             </tr>
           ))}
         </tbody>
