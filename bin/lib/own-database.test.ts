@@ -57,7 +57,7 @@ test('rows by one account, tables by another, all else by the socket alone; nobo
   expect(statSync(`${dir}/db`).mode & 0o777).toBe(0o700);
 });
 
-test('an install that let anybody in as root is mended at its next start, and keeps its data', () => {
+test('an install that let anybody in as root is put right at its next start, and keeps its data', () => {
   shell(`db_start
     ${by('cool_dram_migrate', 'CREATE TABLE t (n INT); INSERT INTO t VALUES (7)')}
     db_admin -e "CREATE USER root@127.0.0.1; CREATE USER root@'::1'; CREATE USER ''@localhost; GRANT ALL ON *.* TO root@127.0.0.1"

@@ -77,16 +77,16 @@ interface NumberField extends FieldMeta {
   readonly source: string;
 }
 
-/** Smaller than anything that is entered, in SI; what is divided by a smaller number leaves the range of numbers. */
+/** Smaller than anything that is entered, in SI, is none: what is divided by it would leave the range of numbers. */
 const LEAST_SIZE = 1e-12;
 
 /** A number with its quantity, range, default and the default's source. */
 export function numberField({ default: fallback, ...meta }: NumberField) {
   return z
     .number()
+    .overwrite((x) => (Math.abs(x) < LEAST_SIZE ? 0 : x))
     .min(meta.least)
     .max(meta.most)
-    .refine((x) => x === 0 || Math.abs(x) >= LEAST_SIZE, 'So small a number is a slip: 0 is none.')
     .default(fallback)
     .meta({ ...meta });
 }

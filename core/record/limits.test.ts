@@ -33,8 +33,8 @@ test('readings together: over 3.3 deviations once half a shift of 15 % is taken 
     expect([together(n, 0.995 * limit), together(n, 1.005 * limit)]).toEqual([undefined, 'cusum']);
   }
   // Of what has gathered, no more than 1.5 over the alarm is kept: so soon a repair shows.
-  const mended = (z: number) => driftOf([...steady(24), ...Array(8).fill(1.4), Math.exp(z * SCATTER)])?.rule;
-  expect([mended(half - 1.49), mended(half - 1.51)]).toEqual(['cusum', undefined]);
+  const repaired = (z: number) => driftOf([...steady(24), ...Array(8).fill(1.4), Math.exp(z * SCATTER)])?.rule;
+  expect([repaired(half - 1.49), repaired(half - 1.51)]).toEqual(['cusum', undefined]);
 });
 
 test('what is usual is the mean of the first twelve, without what lies three deviations off', () => {

@@ -5,7 +5,7 @@ import { steady } from '../test/synthetic-year';
 import { runWeather, type WeatherRun } from './run-weather';
 import { winterList } from './winter';
 
-// Limits of the winter list from both sides, in the units of the handbook of practice (winterising), °F there.
+// Limits of the winter list from both sides, in the units of the trade handbook (winterising), °F there.
 const F = (f: number): number => (f - 32) / 1.8;
 const HOURS = 24;
 
