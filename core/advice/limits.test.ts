@@ -1,5 +1,5 @@
 import { drainAirKgPerS } from '../flow/drain-air';
-import { judgeOutlets } from '../line/judge-outlet';
+import { isWet, judgeOutlets } from '../line/judge-outlet';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import {
@@ -465,6 +465,73 @@ const LIMITS: readonly Limit[] = [
     to: 0.7,
     limit: 0.9,
   },
+  {
+    rule: 'O62',
+    line: on(
+      () => but('outlet', { use: 'blow-gun', nozzle: 'plain' })(goodShop()),
+      (x) => but('regulator', { setPressurePa: x }),
+    ),
+    from: bar(1),
+    to: bar(3),
+    measure: (l) => l.restGaugePa(stage(l, 'outlet')).pa,
+    limit: 30 * psi,
+  },
+  {
+    rule: 'O16',
+    line: on(
+      () => but('refrigerated-dryer', { pressureDewPointC: 12 })(goodShop()),
+      (x) => but('outlet', { dewPointC: x }),
+    ),
+    from: 5,
+    to: -1,
+    limit: 1.7,
+  },
+  ...(
+    [
+      [{ material: 'aluminium' }, F(140)],
+      [{ material: 'copper', joints: 'soft' }, 93],
+    ] as const
+  ).map(
+    ([pipe, limit]): Limit => ({
+      rule: 'O43',
+      line: on(
+        () => all(goodShop(), behind('aftercooler', stageOf('pipe', pipe))),
+        (x) => but('aftercooler', { method: 'measured', outletTemperatureC: x }),
+      ),
+      from: 40,
+      to: 110,
+      measure: (l) => inlet(l, 'pipe').temperatureC,
+      limit,
+    }),
+  ),
+  {
+    // Of a low supply a tenth is less than 10 psi.
+    rule: 'O30',
+    line: on(
+      () => but('compressor', { cutInPa: bar(4), cutOutPa: bar(6) })(goodShop()),
+      (x) => but('coalescing-filter', { pressureLossPa: x, cleanLossPa: 4e3 }),
+    ),
+    from: 4e3,
+    to: 2e5,
+    measure: (l) =>
+      l
+        .losses(stage(l, 'outlet'))
+        .filter((s) => !['regulator', 'isolating-valve', 'receiver', 'intake'].includes(s.stageId))
+        .reduce((sum, s) => sum + s.lossPa, 0) / l.gauge(l.pumps[0]?.parameters.cutInPa ?? 0),
+    limit: 0.1,
+  },
+  {
+    // Without verdicts a plate's dew point is within 5 °F.
+    rule: 'A28',
+    line: on(
+      () => all(goodShop(), without('refrigerated-dryer'), but('outlet', { need: 'no-liquid' })),
+      (x) => but('receiver', { method: 'measured', outletTemperatureC: x }),
+    ),
+    from: 26,
+    to: 60,
+    measure: (l) => at(l, 'outlet').pressureDewPointC - l.around.roomTemperatureC,
+    limit: 2.8,
+  },
 ];
 
 test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure, limit }) => {
@@ -491,4 +558,11 @@ test('a pressure missed by less than a gauge tells is met, by more it is not', (
   const gets = judgeOutlets(shop, walk(shop)).get('outlet')?.pressure.getsPa ?? 0;
   expect(needs(gets + 0.95 * psi)).toBe(true);
   expect(needs(gets + 1.05 * psi)).toBe(false);
+});
+
+test('drops form where the dew point is above the room by more than a thermometer tells, 0.05 K', () => {
+  const station = at(new LineFacts(goodShop(), walk(goodShop())), 'outlet');
+  const wet = (overK: number) =>
+    isWet({ ...station, liquidKgPerS: 0, temperatureC: 40, pressureDewPointC: 20 + overK }, { roomTemperatureC: 20 });
+  expect([wet(0.049), wet(0.051)]).toEqual([false, true]);
 });
