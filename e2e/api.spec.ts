@@ -26,7 +26,8 @@ test('bad requests get a 4xx that names the field, never a 500', async ({ reques
     [await request.patch(`${DEMO_API}/drains/${crypto.randomUUID()}`, { data: { struck: 'no' } }), 422, 'struck'],
     [await request.post('/api/plans', { data: { id: 1 } }), 422, 'id'],
     [await request.post('/api/faults', { data: { ruleId: 7, message: 'x' } }), 422, 'ruleId'],
-    [await request.post('/api/plans', { data: JSON.stringify({ x: 'y'.repeat(10_000_000) }) }), 413, '(body)'],
+    [await request.post('/api/plans', { data: { x: 'y'.repeat(10_000_000) } }), 413, '(body)'],
+    [await request.post('/api/plans', { data: '{}', headers: { 'content-type': 'text/plain' } }), 415, 'content-type'],
   ] as const;
   for (const [answer, status, field] of cases) {
     const body = await answer.json();
