@@ -22,7 +22,7 @@ export async function readPlan(id: string): Promise<StoredPlan> {
   return { id: row.id, rowVersion: row.rowVersion, isDemo: row.isDemo, plan: storedPlan(row.document) };
 }
 
-/** A line as it lies in the database, whatever state it is in: to be kept or mended by hand. */
+/** A line as it lies in the database, whatever state it is in: to be kept, or repaired by hand. */
 export async function readDocument(id: string): Promise<unknown> {
   const [row] = await database()
     .select({ document: plans.document })

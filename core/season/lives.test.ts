@@ -136,7 +136,7 @@ test('a portable unit keeps the water that came while it was here, and gets none
 });
 
 describe('limits, from both sides; estimates that stand beside them', () => {
-  test('hours of a meter count from a week apart on, and no further than five times and a tenth of what is reckoned', () => {
+  test('hours of a meter count from a week apart on, and no further than five times and a tenth of what is calculated', () => {
     const clock = (entries: LoggedEntry[]) => loadedClock(plan, entries, Date.UTC(2026, 0, 5), 60);
     const factor = (until: string, times: number) => {
       const reckoned = clock([]).hours.between(Date.UTC(2026, 0, 10), Date.parse(`${until}Z`));

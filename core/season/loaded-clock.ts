@@ -7,7 +7,7 @@ import { loadThrough } from './run-weather';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
-/** A meter that runs so much faster or slower than reckoned was changed or misread: no more than this is believed (estimate). */
+/** A meter that runs so much faster or slower than calculated was changed or misread: no more than this is believed (estimate). */
 const FACTOR = { least: 0.1, most: 5 };
 const METER_APART_MS = 7 * DAY_MS; // hours read closer than a week tell no rate of use (estimate)
 
