@@ -124,6 +124,8 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
     (WATER_TO_AIR_MASS * x) / (1 - x),
     steady.pressurePa,
   );
+  const timed = points.filter((p) => p.drain === 'timer');
+  const byHand = points.filter((p) => p.drain === 'manual' || (p.drain === 'pressure-loss' && around.letDown));
   const pointAt = new Map(points.map((p) => [p.stageId, p]));
   const tankPoint = pointAt.get(tankStage.id);
   const moving = new MovingLine(prepared, tankStage.id, tank, pointAt, pumps, lossBefore(pumps[0], steady.pressurePa));
@@ -187,11 +189,10 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
     if (tankPoint && sinks > 0) tank.dropsKg += tankPoint.fill(sinks, s);
     for (const point of points) {
       if (point.fullAtS === s) events.push({ second: s, stageId: point.stageId, what: 'full' });
-      const timed = point.drain === 'timer' && powered && s % point.everyS === 0;
-      const byHand =
-        s === endS - 1 && (point.drain === 'manual' || (point.drain === 'pressure-loss' && around.letDown));
-      if (timed || byHand || point.isUp) openPoint(point);
+      if (point.isUp) openPoint(point);
     }
+    if (powered) for (const point of timed) if (s % point.everyS === 0) openPoint(point);
+    if (s === endS - 1) for (const point of byHand) openPoint(point);
   }
   return {
     receiverId: tankStage.id,

@@ -18,6 +18,8 @@ export class DrainPoint {
   /** Second of the day at which the sump was first full, and at which the catch pan, empty at dawn, ran over. */
   fullAtS: number | undefined;
   panOverAtS: number | undefined;
+  /** What has to stand there before a float or a level sensor opens, kg. */
+  private readonly opensAtKg: number;
 
   constructor(
     readonly stageId: string,
@@ -29,7 +31,9 @@ export class DrainPoint {
     readonly blownOut: boolean,
     /** Of the catch pan under it; 0 where there is none. */
     readonly panKg = 0,
-  ) {}
+  ) {
+    this.opensAtKg = (OPENS_AT[drain] ?? Number.POSITIVE_INFINITY) * sumpKg;
+  }
 
   /** Adds to what stands there; returns what the sump cannot hold. */
   fill(kg: number, second: number): number {
@@ -55,8 +59,7 @@ export class DrainPoint {
 
   /** Whether a float or a level sensor opens now. */
   get isUp(): boolean {
-    const at = OPENS_AT[this.drain];
-    return at !== undefined && this.heelKg >= at * this.sumpKg;
+    return this.heelKg >= this.opensAtKg;
   }
 }
 
