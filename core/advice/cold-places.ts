@@ -6,7 +6,7 @@ import { at } from './mend';
 import type { Rule } from './rule';
 
 export const FROST_C = 2; // a reading in the room, and the coldest corner of it, differ by that much (estimate)
-const WARM_C = 5;
+const WARM_C = 5; // warm enough to send a stage to: over the margin for a cold corner (estimate)
 
 /** Whether water stands or runs in a stage: what it catches, drops in it, or a dew point above its room. */
 function holdsWater(line: LineFacts, s: Stage): boolean {

@@ -14,7 +14,8 @@ export const APPROACH_MOST_K = 15;
 const USUAL_APPROACH_K = 8; // 10–20 °F (common practice)
 const DRYER_INLET_C = 49; // 120 °F
 const PLACES_APART_K = 8.33; // 15 °F
-const WITHIN = 2; // elements behind a cooler
+const WITHIN = 2; // elements behind a cooler (common practice, no source)
+const HOT_ROOM_C = 25; // in a cooler one, warmth from the pump is welcome (estimate)
 const CP = 1005; // J/(kg·K), dry air
 const WEEKS = 50;
 
@@ -62,8 +63,8 @@ export const COOLING: readonly Rule[] = [
     finds: (line) =>
       line.of(...COOLERS).flatMap((s) => {
         const falls = line.at(s)?.liquidKgPerS ?? 0;
-        const next = [line.next(s), line.next(line.next(s) ?? s)].slice(0, WITHIN);
-        if (falls <= 0 || drains(s) || next.some((n) => n && drains(n))) return [];
+        const next = line.downstream(s).slice(0, WITHIN);
+        if (falls <= 0 || drains(s) || next.some(drains)) return [];
         return [
           at(
             s,
@@ -204,7 +205,7 @@ export const COOLING: readonly Rule[] = [
     finds: (line) => {
       const { intakeTemperatureC, roomTemperatureC } = line.around;
       const warmer = roomTemperatureC - intakeTemperatureC;
-      return warmer > PLACES_APART_K && roomTemperatureC > 25
+      return warmer > PLACES_APART_K && roomTemperatureC > HOT_ROOM_C
         ? [
             ofLine(
               (say) => `The room is ${say(warmer, 'temperatureDifference')} warmer than the air outside it.`,

@@ -23,6 +23,9 @@ const PEAK_OVER_AVERAGE = 2;
 const READ_FLOW_MOST = 1.1;
 const READ_ROOM_MOST_K = 3;
 
+/** A charge that takes up nothing at this inlet counts as spent from this share on (estimate). */
+const MOSTLY_SPENT = 0.5;
+
 const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
 
 const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
@@ -273,7 +276,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
         // Beads that take up nothing any more tell no time: they are spent.
-        const lasts = line.shown(s, 'Spent after, loaded') ?? (s.parameters.spentShare > 0.5 ? 0 : undefined);
+        const lasts = line.shown(s, 'Spent after, loaded') ?? (s.parameters.spentShare > MOSTLY_SPENT ? 0 : undefined);
         const day = loadedHoursPerDay(line.plan) * 3600;
         if (lasts === undefined || lasts >= day) return [];
         const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));

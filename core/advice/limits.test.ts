@@ -95,6 +95,27 @@ const LIMITS: readonly Limit[] = [
     limit: F(100),
   },
   {
+    // Beads behind air so dry that they take up nothing from it.
+    rule: 'O54',
+    line: on(
+      () => all(goodDry(), behind('particulate-filter', stageOf('bead-cartridge', {}, 'beads'))),
+      (x) => but('beads', { spentShare: x }),
+    ),
+    from: 0.3,
+    to: 0.8,
+    limit: 0.5,
+  },
+  {
+    rule: 'O59',
+    line: on(
+      () => all(goodShop(), place('in', 5)),
+      (x) => place('room', x),
+    ),
+    from: 20,
+    to: 35,
+    limit: 25,
+  },
+  {
     rule: 'A35',
     line: on(goodShop, (x) => (p) => all(p, place('cold', x), standingIn('receiver', 'cold'))),
     from: 10,
@@ -547,6 +568,36 @@ test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure,
   const plan = line(loud);
   const is = measure ? measure(new LineFacts(plan, walk(plan))) : loud;
   expect(Math.abs(is / limit - 1)).toBeLessThan(0.003);
+});
+
+test('a stage in frost is sent to a place of 5 °C, not to a cooler one', () => {
+  const sends = (roomC: number): boolean => {
+    const plan = all(
+      goodShop(),
+      place('in', roomC),
+      place('room', roomC),
+      place('cold', -3),
+      standingIn('receiver', 'cold'),
+    );
+    const [frost] = judgeLine(
+      plan,
+      undefined,
+      RULES.filter((r) => r.id === 'A35'),
+    ).advice;
+    return (frost?.finding.remedies ?? []).length > 0;
+  };
+  expect([sends(4.9), sends(5.1)]).toEqual([false, true]);
+});
+
+test('a drain takes the water of a cooler where it is one of the next two elements', () => {
+  const gauge = (id: string) => stageOf('gauge', { rangePa: 18e5 }, id);
+  const speaks = (...between: string[]): boolean =>
+    judgeLine(
+      all(goodShop(), ...between.map((id) => behind('aftercooler', gauge(id)))),
+      undefined,
+      RULES.filter((r) => r.id === 'O02'),
+    ).advice.length > 0;
+  expect([speaks(), speaks('first'), speaks('first', 'second')]).toEqual([false, false, true]);
 });
 
 test('a pressure missed by less than a gauge tells is met, by more it is not', () => {

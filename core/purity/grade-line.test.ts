@@ -1,6 +1,7 @@
 import { setJob } from '../line/jobs';
 import { judgeOutlets } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
+import { humidityAt, type Station } from '../line/section';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
 import { oilVapourLimit } from './dirt';
@@ -64,6 +65,28 @@ test('steel pipe sheds scale where the air is not dry, and none where it is', ()
   const end = stageOf('outlet');
   expect(behind([general, fine, end], rusty).split(':')[0]).toBe('6');
   expect(behind([general, fine, beads, stageOf('particulate-filter'), end], rusty).split(':')[0]).toBe('2');
+});
+
+test('air is dry enough for steel pipe up to 50 % (common practice, no source)', () => {
+  const end = stageOf('outlet');
+  const stages = (dewPointC: number) => [
+    general,
+    fine,
+    stageOf('refrigerated-dryer', { method: 'dew-point', pressureDewPointC: dewPointC, separatorEfficiency: 1 }),
+    end,
+  ];
+  const rusty = (p: Plan): Plan => ({ ...p, survey: { ...p.survey, pipe: 'rusting' } });
+  const scales = (dewPointC: number) => behind(stages(dewPointC), rusty).split(':')[0] === '6';
+  let [sound, rusts] = [2, 20];
+  expect([scales(sound), scales(rusts)]).toEqual([false, true]);
+  for (let i = 0; i < 30; i++) {
+    const middle = (sound + rusts) / 2;
+    if (scales(middle)) rusts = middle;
+    else sound = middle;
+  }
+  const plan = planOf({ temperatureC: 25, relativeHumidity: 0.6 }, ...dry, ...stages(rusts));
+  const station = walk(plan).at('outlet') as Station;
+  expect(humidityAt(station, station.temperatureC, station.pressurePa)).toBeCloseTo(0.5, 3);
 });
 
 test('oil vapour doubles with every 15–20 °F, 0.1–1 mg/m³ at 70 °F (handbook of practice, estimate)', () => {

@@ -3,6 +3,7 @@ import { allStages } from '../line/runs';
 import { inPlace, surroundingsOf } from '../line/surroundings';
 import { placeOf } from '../line/survey';
 import { implied } from './implied';
+import { TRACE_KG } from './judge-drain';
 import type { LoggedDrain } from './judge-log';
 import { type LoggedEntry, standingEntries } from './log-entry';
 
@@ -81,7 +82,7 @@ export function calibrations(
     if (stage.kind === 'separator') {
       const own = stage.parameters.efficiency;
       const caught = [...drains]
-        .filter((d) => d.stageId === stage.id && !d.struck && d.expectedKg > 0.01)
+        .filter((d) => d.stageId === stage.id && !d.struck && d.expectedKg > TRACE_KG)
         .sort((a, b) => a.drainedAt.localeCompare(b.drainedAt))
         .map((d) => (own * d.amountM3 * 1000) / d.expectedKg);
       return proposal(stage, 'efficiency', own, caught, 0, 1);

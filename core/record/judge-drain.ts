@@ -52,7 +52,7 @@ export interface DrainContext {
 }
 
 /** Amounts under this are not worth a judgement: a few drops. */
-const TRACE_KG = 0.01;
+export const TRACE_KG = 0.01;
 /** Causes below this score cannot be: a fouled cooler where there is none. */
 const RULED_OUT = -0.75;
 const AUTOMATIC = ['float', 'timer', 'unloader', 'level'];
@@ -61,6 +61,9 @@ export function verdictOf(e: ExpectedDrain): DrainVerdict {
   if (e.highKg < TRACE_KG && e.amountKg < TRACE_KG) return 'nothing to expect';
   return e.amountKg < e.lowKg ? 'less' : e.amountKg > e.highKg ? 'more' : 'as expected';
 }
+
+/** So little of what was expected points at the drain itself (estimate). */
+const LITTLE = 0.35;
 
 const percent = (x: number): string => `${Math.round(x * 100)} %`;
 const ratioOf = (e: ExpectedDrain): number => (e.expectedKg > 0 ? e.amountKg / e.expectedKg : Number.POSITIVE_INFINITY);
@@ -82,7 +85,7 @@ function causesOfLess(c: DrainContext): Scored[] {
   const stuckSigns = [
     downstreamMore && 'the point after it gives more than it should',
     lessBefore > 0 && `${lessBefore + 1} entries running are short`,
-    ratio < 0.35 && `only ${percent(ratio)} came out`,
+    ratio < LITTLE && `only ${percent(ratio)} came out`,
     othersNormal && 'the other points are as expected',
   ].filter((s) => s !== false);
   return [
@@ -100,7 +103,7 @@ function causesOfLess(c: DrainContext): Scored[] {
         (automatic ? 3 : 1) +
         (downstreamMore ? 4 : 0) +
         Math.min(lessBefore, 2) +
-        (ratio < 0.35 ? 1.5 : 0) +
+        (ratio < LITTLE ? 1.5 : 0) +
         (othersNormal ? 1 : 0) -
         (allLess ? 3 : 0),
     },
@@ -133,7 +136,7 @@ function causesOfLess(c: DrainContext): Scored[] {
           : 'Warmer air after the cooler drops less here and more further on.'
         : 'There is no cooler ahead of this point.',
       check: 'Measure the air after the cooler on tape or in a well: {5 K} over its usual approach calls for cleaning.',
-      score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > 0.35 ? 0.5 : 0),
+      score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > LITTLE ? 0.5 : 0),
     },
   ];
 }

@@ -127,4 +127,17 @@ describe('a drain', () => {
     expect(causes(0.3, [drained(2, 1)])).toContain('cooler-fouled');
     expect(causes(2, [])).not.toContain('not-only-water'); // clear: −1
   });
+  test('of which under 35 % came speaks of the drain itself', () => {
+    const because = (amountKg: number) =>
+      judgeDrain({
+        entry: { ...drained(amountKg, 1), appearance: 'clear', loadedHours: null },
+        drain: 'manual',
+        before: [],
+        upstream: [],
+        downstream: [],
+        coolerBefore: true,
+      }).causes.find((c) => c.id === 'drain-stuck')?.because;
+    expect(because(0.349)).toContain('35 % came out');
+    expect(because(0.351)).not.toContain('came out');
+  });
 });

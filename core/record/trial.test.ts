@@ -23,6 +23,17 @@ test('means before and after, and whether they part by more than they scatter (b
   ).toBe(false);
 });
 
+test('two means differ where they lie over two standard errors apart', () => {
+  // Three each, 1 K between them: a standard error of √(1/3 + 1/3) = 0.816 K.
+  const parts = (by: number) =>
+    trial(
+      [9, 10, 11, 9 + by, 10 + by, 11 + by].map((v, i) => entry(i < 3 ? i + 1 : i + 3, v)),
+      '2026-11-05T12:00',
+      7,
+    )[0]?.parts;
+  expect([parts(1.62), parts(1.64)]).toEqual([false, true]);
+});
+
 test('what was corrected counts as corrected; one side alone is no trial', () => {
   const wrong = entry(6, 90);
   const right = entry(6, 4, { id: 'right', amends: wrong.id });

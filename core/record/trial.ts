@@ -14,6 +14,8 @@ export interface TrialRow {
 }
 
 const DAY_MS = 86_400_000;
+/** Standard errors by which two means differ with 95 % confidence; statistics, the normal distribution. */
+const ERRORS_APART = 2;
 const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
 const squares = (xs: readonly number[]): number => xs.reduce((sum, x) => sum + (x - mean(xs)) ** 2, 0);
 
@@ -49,7 +51,7 @@ export function trial(entries: readonly LoggedEntry[], at: string, days: number)
         ...rest,
         before: { mean: mean(before), count: before.length },
         after: { mean: mean(after), count: after.length },
-        parts: Math.abs(mean(after) - mean(before)) > 2 * error,
+        parts: Math.abs(mean(after) - mean(before)) > ERRORS_APART * error,
       };
     })
     .sort((a, b) => a.stageName.localeCompare(b.stageName) || READINGS[a.of].label.localeCompare(READINGS[b.of].label));

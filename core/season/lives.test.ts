@@ -1,9 +1,12 @@
 import { DEMO_STAGES, demoPlan } from '../../db/demo';
 import { carbonLastsS } from '../equipment/carbon-filter';
+import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { cheapestChangeH, growthOf } from '../media/element-life';
 import { chargeSchema } from '../record/charge';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../record/log-entry';
+import { shopTimeOf } from '../record/shop-clock';
+import { planOf, stageOf } from '../test/reference';
 import { livesOf } from './charge-lives';
 import { elementLives } from './element-lives';
 import { loadedClock } from './loaded-clock';
@@ -180,6 +183,49 @@ test('a dead drain before the beads sends them more water, and the chilled dryer
   const found = neglectOfDrains(plan, DEMO_STAGES.beads);
   expect(found[0]?.stageId).toBe(DEMO_STAGES.dryer);
   expect(found[0]?.times).toBeGreaterThan(2);
+});
+
+test('a drain before the beads is named where its neglect costs more than a twentieth of their life', () => {
+  const costs = (efficiency: number) =>
+    neglectOfDrains(
+      planOf(
+        { temperatureC: 25, relativeHumidity: 0.6 },
+        stageOf('aftercooler', { method: 'measured', outletTemperatureC: 30 }),
+        stageOf('separator', { drain: 'float', efficiency }),
+        stageOf('bead-cartridge'),
+      ),
+      'bead-cartridge',
+    )[0]?.times;
+  let [silent, named] = [0, 1];
+  for (let i = 0; i < 30; i++) {
+    const middle = (silent + named) / 2;
+    if (costs(middle) === undefined) silent = middle;
+    else named = middle;
+  }
+  expect(costs(named)).toBeCloseTo(1.05, 3);
+});
+
+test('a wet element is not judged by its first 24 loaded hours; a dry one is', () => {
+  const since = entry('2026-01-05T07:00', { kind: 'done', task: 'M12', stageId: DEMO_STAGES.coalescer });
+  const at = (hour: number, line: Plan) => {
+    const measuredAt = shopTimeOf(Date.UTC(2026, 0, 5, hour));
+    const read = entry(
+      measuredAt,
+      { kind: 'reading', stageId: DEMO_STAGES.coalescer, readings: [{ of: 'pressure-drop', value: 3e4 }] },
+      [{ value: 1e4, low: 9e3, high: 1.1e4 }],
+    );
+    return elementLives(line, walk(line), [since, read], measuredAt).find((l) => l.stage.id === DEMO_STAGES.coalescer);
+  };
+  const hours = Array.from({ length: 14 * 24 }, (_, i) => 8 + i);
+  const isRead = (hour: number, line: Plan): boolean => at(hour, line)?.growth !== undefined;
+  const first = hours.find((hour) => isRead(hour, plan)) as number;
+  expect(at(first - 1, plan)?.loadedH).toBeLessThanOrEqual(24);
+  expect(at(first, plan)?.loadedH).toBeGreaterThan(24);
+  const dry = {
+    ...plan,
+    survey: { ...plan.survey, places: plan.survey.places.map((p) => ({ ...p, relativeHumidity: 0.02 })) },
+  };
+  expect(isRead(9, dry)).toBe(true);
 });
 
 test('progress is told, and a run that is cancelled returns nothing', () => {

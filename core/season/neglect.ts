@@ -11,7 +11,7 @@ export interface Neglect {
   readonly times: number;
 }
 
-const WORTH_SAYING = 1.05;
+const WORTH_SAYING = 1.05; // less is within what the charge is known to (estimate)
 
 /** For each drain before a place with beads: how much more water reaches them once nobody sees to it. */
 export function neglectOfDrains(plan: Plan, placeId: string): Neglect[] {
