@@ -2,7 +2,6 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
-import { migrate } from 'drizzle-orm/mysql2/migrator';
 import type { Pool } from 'mysql2/promise';
 import type { Plan } from '../core/line/plan';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
@@ -10,6 +9,7 @@ import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '.
 import { BEADS, demoCharges } from '../db/demo-charges';
 import { demoEntries } from '../db/demo-log';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
+import { migrateAlone } from '../db/migrate';
 import { charges, drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
@@ -45,7 +45,7 @@ export async function prepareDatabase(
   nowMs: number,
 ): Promise<string> {
   const db = drizzle({ client: pool });
-  await migrate(db, { migrationsFolder });
+  await migrateAlone(pool, migrationsFolder);
   await addSynthetic(db);
   const demos = [
     {

@@ -1,4 +1,4 @@
-CREATE TABLE `drain_entries` (
+CREATE TABLE IF NOT EXISTS `drain_entries` (
 	`id` char(36) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`stage_id` varchar(64) NOT NULL,
@@ -21,7 +21,7 @@ CREATE TABLE `drain_entries` (
 	CONSTRAINT `drain_entries_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `plan_writes` (
+CREATE TABLE IF NOT EXISTS `plan_writes` (
 	`id` char(36) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`row_version` int NOT NULL,
@@ -29,7 +29,7 @@ CREATE TABLE `plan_writes` (
 	CONSTRAINT `plan_writes_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `plans` (
+CREATE TABLE IF NOT EXISTS `plans` (
 	`id` char(36) NOT NULL,
 	`is_demo` boolean NOT NULL DEFAULT false,
 	`row_version` int NOT NULL DEFAULT 1,
@@ -39,6 +39,6 @@ CREATE TABLE `plans` (
 	CONSTRAINT `plans_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-ALTER TABLE `drain_entries` ADD CONSTRAINT `drain_entries_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `plan_writes` ADD CONSTRAINT `plan_writes_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX `drain_entries_plan_at` ON `drain_entries` (`plan_id`,`drained_at`);
+ALTER TABLE `drain_entries` ADD CONSTRAINT `drain_entries_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `plan_writes` ADD CONSTRAINT `plan_writes_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `drain_entries_plan_at` ON `drain_entries` (`plan_id`,`drained_at`);

@@ -1,1 +1,1 @@
-ALTER TABLE `drain_entries` ADD `why` json;
+ALTER TABLE `drain_entries` ADD COLUMN IF NOT EXISTS `why` json;

@@ -1,4 +1,4 @@
-CREATE TABLE `revisions` (
+CREATE TABLE IF NOT EXISTS `revisions` (
 	`id` char(36) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`name` varchar(80) NOT NULL,
@@ -7,5 +7,5 @@ CREATE TABLE `revisions` (
 	CONSTRAINT `revisions_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-ALTER TABLE `revisions` ADD CONSTRAINT `revisions_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX `revisions_plan_at` ON `revisions` (`plan_id`,`at`);
+ALTER TABLE `revisions` ADD CONSTRAINT `revisions_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `revisions_plan_at` ON `revisions` (`plan_id`,`at`);

@@ -1,4 +1,4 @@
-CREATE TABLE `weather_years` (
+CREATE TABLE IF NOT EXISTS `weather_years` (
 	`id` char(36) NOT NULL,
 	`name` varchar(80) NOT NULL,
 	`origin` enum('epw','csv','synthetic') NOT NULL,

@@ -1,4 +1,4 @@
-CREATE TABLE `feeds` (
+CREATE TABLE IF NOT EXISTS `feeds` (
 	`token` char(43) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`revoked_at` datetime(3),
@@ -6,7 +6,7 @@ CREATE TABLE `feeds` (
 	CONSTRAINT `feeds_token` PRIMARY KEY(`token`)
 );
 --> statement-breakpoint
-CREATE TABLE `log_entries` (
+CREATE TABLE IF NOT EXISTS `log_entries` (
 	`id` char(36) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`stage_id` varchar(64) NOT NULL,
@@ -21,7 +21,7 @@ CREATE TABLE `log_entries` (
 	CONSTRAINT `log_entries_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-CREATE TABLE `photos` (
+CREATE TABLE IF NOT EXISTS `photos` (
 	`id` char(36) NOT NULL,
 	`plan_id` char(36) NOT NULL,
 	`jpeg` mediumblob NOT NULL,
@@ -29,7 +29,7 @@ CREATE TABLE `photos` (
 	CONSTRAINT `photos_id` PRIMARY KEY(`id`)
 );
 --> statement-breakpoint
-ALTER TABLE `feeds` ADD CONSTRAINT `feeds_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `log_entries` ADD CONSTRAINT `log_entries_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE `photos` ADD CONSTRAINT `photos_plan_id_plans_id_fk` FOREIGN KEY (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX `log_entries_plan_at` ON `log_entries` (`plan_id`,`measured_at`);
+ALTER TABLE `feeds` ADD CONSTRAINT `feeds_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `log_entries` ADD CONSTRAINT `log_entries_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `photos` ADD CONSTRAINT `photos_plan_id_plans_id_fk` FOREIGN KEY IF NOT EXISTS (`plan_id`) REFERENCES `plans`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX IF NOT EXISTS `log_entries_plan_at` ON `log_entries` (`plan_id`,`measured_at`);

@@ -1,1 +1,1 @@
-ALTER TABLE `plan_writes` ADD `digest` char(64);
+ALTER TABLE `plan_writes` ADD COLUMN IF NOT EXISTS `digest` char(64);

@@ -1,16 +1,15 @@
 import path from 'node:path';
-import { drizzle } from 'drizzle-orm/mysql2';
-import { migrate } from 'drizzle-orm/mysql2/migrator';
 import { createPool, type Pool } from 'mysql2/promise';
+import { migrateAlone } from '../../db/migrate';
 
 // A real database on a busy machine may take its time; none of these tests is about time.
 jest.setTimeout(30_000);
 
 /**
- * A fresh, migrated database on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it.
+ * A database without tables on the server of DATABASE_URL, for one test file; DATABASE_URL then points to it.
  * @returns connections that may change tables; the code under test may only read and write rows
  */
-export async function freshDatabase(name: string): Promise<Pool> {
+export async function emptyDatabase(name: string): Promise<Pool> {
   const own = `cool_dram_${name}_${process.pid}`;
   const admin = new URL(process.env.MIGRATE_DATABASE_URL ?? process.env.DATABASE_URL ?? '');
   const first = createPool({ uri: admin.href });
@@ -20,8 +19,13 @@ export async function freshDatabase(name: string): Promise<Pool> {
   const url = new URL(process.env.DATABASE_URL ?? '');
   admin.pathname = url.pathname = `/${own}`;
   process.env.DATABASE_URL = url.href;
-  const pool = createPool({ uri: admin.href, timezone: 'Z' });
-  await migrate(drizzle({ client: pool }), { migrationsFolder: path.join(__dirname, '../../db/migrations') });
+  return createPool({ uri: admin.href, timezone: 'Z' });
+}
+
+/** The same with its tables. */
+export async function freshDatabase(name: string): Promise<Pool> {
+  const pool = await emptyDatabase(name);
+  await migrateAlone(pool, path.join(__dirname, '../../db/migrations'));
   return pool;
 }
 
