@@ -61,7 +61,7 @@ async function clear(): Promise<void> {
 async function schema(): Promise<string[]> {
   const [tables] = await pool.query<RowDataPacket[]>({ sql: 'SHOW TABLES', rowsAsArray: true });
   const found: string[] = [];
-  for (const [name] of tables) {
+  for (const [name] of tables as unknown as [string][]) {
     const [[row]] = await pool.query<RowDataPacket[]>(`SHOW CREATE TABLE \`${name}\``);
     found.push(String(row?.['Create Table']).replace(/ AUTO_INCREMENT=\d+/, ''));
   }
