@@ -4,7 +4,9 @@ import { headers } from 'next/headers';
 import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
+import { lowDiskBytes } from '@/server/disk-space';
 import { FocusFirstError } from '@/ui/forms/focus-first-error';
+import { DiskNotice } from '@/ui/shell/disk-notice';
 import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
@@ -22,6 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <Theme nonce={(await headers()).get('x-nonce') ?? ''}>
           <UnitsProvider initial={await readUnits()}>
+            <DiskNotice freeBytes={await lowDiskBytes()} />
             <NuqsAdapter>{children}</NuqsAdapter>
             <FocusFirstError />
             <Loaded />

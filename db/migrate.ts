@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { drizzle } from 'drizzle-orm/mysql2';
@@ -11,13 +12,37 @@ const LOCKED_S = 15;
 const RENEWED_MS = 5000;
 const TRIES_MS = 200;
 
+/** Is called with the names of what is to be done, before any of it; not for a database that is new. */
+export type BeforeMigration = (pending: readonly string[]) => Promise<void>;
+
+interface HowFar {
+  /** So many of the migrations; left out, all. */
+  readonly upTo?: number | undefined;
+  readonly before?: BeforeMigration | undefined;
+}
+
 interface Journal {
   readonly entries: readonly { readonly when: number; readonly tag: string }[];
 }
 
-/** The names of the migrations that this program knows, and those that the database has not had. */
+const JOURNAL = 'meta/_journal.json';
+const journalOf = (folder: string): Journal => JSON.parse(readFileSync(path.join(folder, JOURNAL), 'utf8')) as Journal;
+
+/** The names of the migrations that this program knows, in their order. */
+export const knownMigrations = (folder: string): string[] => journalOf(folder).entries.map((e) => e.tag);
+
+/** A folder with the first migrations alone, as an earlier version had them. */
+function folderUpTo(folder: string, count: number): string {
+  const earlier = mkdtempSync(path.join(tmpdir(), 'cool-dram-migrations-'));
+  cpSync(folder, earlier, { recursive: true });
+  const journal = journalOf(folder);
+  writeFileSync(path.join(earlier, JOURNAL), JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }));
+  return earlier;
+}
+
+/** The names of the migrations that the database has had, and those that the database has not had. */
 export async function migrationsOf(pool: Pool, folder: string): Promise<{ done: string[]; pending: string[] }> {
-  const journal = JSON.parse(readFileSync(path.join(folder, 'meta/_journal.json'), 'utf8')) as Journal;
+  const journal = journalOf(folder);
   const [tables] = await pool.query<RowDataPacket[]>("SHOW TABLES LIKE '\\_\\_drizzle\\_migrations'");
   const last = tables.length > 0 ? 'SELECT MAX(created_at) AS last FROM __drizzle_migrations' : 'SELECT 0 AS last';
   const [[row]] = await pool.query<RowDataPacket[]>(last);
@@ -30,13 +55,18 @@ export async function migrationsOf(pool: Pool, folder: string): Promise<{ done: 
  * Brings the tables up to date. Data definition is not transactional in MariaDB, so every statement of a migration may be
  * run again, and one that was killed half way is run again from its first. One server migrates at a time, by a row that is
  * locked: a lock of one node would mean nothing to the others of a cluster.
- * @param before is called with the names of what is to be done, before any of it
  */
-export async function migrateAlone(
-  pool: Pool,
-  folder: string,
-  before?: (pending: readonly string[], done: readonly string[]) => Promise<void>,
-): Promise<void> {
+export async function migrateAlone(pool: Pool, migrationsFolder: string, { upTo, before }: HowFar = {}): Promise<void> {
+  if (upTo === undefined) return migrateBy(pool, migrationsFolder, before);
+  const folder = folderUpTo(migrationsFolder, upTo);
+  try {
+    await migrateBy(pool, folder, before);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+async function migrateBy(pool: Pool, folder: string, before: BeforeMigration | undefined): Promise<void> {
   if ((await migrationsOf(pool, folder)).pending.length === 0) return;
   await pool.query(
     `CREATE TABLE IF NOT EXISTS __migrating
@@ -57,7 +87,7 @@ export async function migrateAlone(
   try {
     const { done, pending } = await migrationsOf(pool, folder);
     if (pending.length === 0) return;
-    await before?.(pending, done);
+    if (done.length > 0) await before?.(pending);
     await migrate(drizzle({ client: pool }), { migrationsFolder: folder });
   } finally {
     clearInterval(renewing);

@@ -1,8 +1,9 @@
 import { sql } from 'drizzle-orm';
 import { database } from '../db/client';
+import { lowDiskBytes } from './disk-space';
 
-/** Asks the database for a sign of life; throws where there is none. */
-export async function databaseAnswers(): Promise<{ database: 'up' }> {
+/** Asks the database for a sign of life, and the disk for its free space; throws where the database gives none. */
+export async function databaseAnswers(): Promise<{ database: 'up'; disk: 'enough' | 'low' }> {
   await database().execute(sql`select 1`);
-  return { database: 'up' };
+  return { database: 'up', disk: (await lowDiskBytes()) === undefined ? 'enough' : 'low' };
 }

@@ -10,7 +10,15 @@ export interface FieldIssue {
 export class RequestRefused extends Error {
   constructor(
     readonly status: number,
-    readonly code: 'invalid' | 'not-found' | 'conflict' | 'too-large' | 'database-down' | 'service-down' | 'unreadable',
+    readonly code:
+      | 'invalid'
+      | 'not-found'
+      | 'conflict'
+      | 'too-large'
+      | 'database-down'
+      | 'disk-full'
+      | 'service-down'
+      | 'unreadable',
     message: string,
     readonly issues: readonly FieldIssue[] = [],
     readonly more: Record<string, unknown> = {},
@@ -73,12 +81,23 @@ export function isDatabaseDown(error: unknown): boolean {
 
 const TOO_MUCH = new Set(['ER_DATA_TOO_LONG', 'ER_WARN_DATA_OUT_OF_RANGE', 'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD']);
 
+const FULL = new Set(['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_ERROR_ON_WRITE', 'ER_TEMP_FILE_WRITE_FAILURE']);
+
 /** Turns the database's own refusals into ours, so that what a person typed never becomes a 500. */
 export function translated(error: unknown): unknown {
   if (isDatabaseDown(error))
     return new RequestRefused(503, 'database-down', 'The database does not answer. Nothing was changed.');
-  for (let e = error; e instanceof Error; e = e.cause)
-    if (TOO_MUCH.has(String((e as { code?: unknown }).code)))
-      return new RequestRefused(422, 'invalid', 'A value is too long or too large to store.');
+  const has = (codes: ReadonlySet<string>): boolean => {
+    for (let e = error; e instanceof Error; e = e.cause)
+      if (codes.has(String((e as { code?: unknown }).code))) return true;
+    return false;
+  };
+  if (has(FULL))
+    return new RequestRefused(
+      503,
+      'disk-full',
+      'The disk of the server is full. Nothing was changed: make room on it.',
+    );
+  if (has(TOO_MUCH)) return new RequestRefused(422, 'invalid', 'A value is too long or too large to store.');
   return error;
 }

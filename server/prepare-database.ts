@@ -9,7 +9,7 @@ import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '.
 import { BEADS, demoCharges } from '../db/demo-charges';
 import { demoEntries } from '../db/demo-log';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
-import { migrateAlone } from '../db/migrate';
+import { type BeforeMigration, migrateAlone } from '../db/migrate';
 import { charges, drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
@@ -43,9 +43,10 @@ export async function prepareDatabase(
   migrationsFolder: string,
   mode: DemoMode,
   nowMs: number,
+  beforeMigration?: BeforeMigration,
 ): Promise<string> {
   const db = drizzle({ client: pool });
-  await migrateAlone(pool, migrationsFolder);
+  await migrateAlone(pool, migrationsFolder, { before: beforeMigration });
   await addSynthetic(db);
   const demos = [
     {

@@ -1,3 +1,4 @@
+import { lowDiskBytes } from './disk-space';
 import { readBody, readJson, respond } from './respond';
 
 const JSON_TYPE = { 'content-type': 'application/json; charset=utf-8' };
@@ -60,6 +61,18 @@ describe('what a client sends', () => {
       status: 400,
       body: { error: { code: 'invalid', issues: [{ field: '(body)' }] } },
     });
+  });
+
+  test.each(['ER_RECORD_FILE_FULL', 'ER_DISK_FULL'])('a full disk (%s) is 503 and says so', async (code) => {
+    const answer = await respond(() => Promise.reject(Object.assign(new Error('full'), { code })));
+    expect(answer.status).toBe(503);
+    expect(answer.headers.get('retry-after')).toBe('5');
+    expect(await answer.json()).toMatchObject({ error: { code: 'disk-full' } });
+  });
+
+  test('less than 500 MB of free disk is worth a warning', async () => {
+    expect(await lowDiskBytes(Promise.resolve(499e6))).toBe(499e6);
+    expect(await lowDiskBytes(Promise.resolve(501e6))).toBeUndefined();
   });
 
   test('a database that does not answer is 503 and says so; a bug of ours is not dressed up', async () => {

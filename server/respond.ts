@@ -2,6 +2,8 @@ import { RequestRefused, translated } from './errors';
 
 /** Largest body that is read: a plan of sixty stages is under 100 kB. */
 const MOST_BYTES = 1_000_000;
+/** A database that died is back in about so long. */
+const RETRY_AFTER_S = '5';
 
 /** Reads a body, or refuses it as soon as more has come than may (413). */
 export async function readBody(request: Request, mostBytes: number, tooMuch: string): Promise<Buffer> {
@@ -60,7 +62,7 @@ function refusal(thrown: unknown): Response {
   if (!(error instanceof RequestRefused)) throw error;
   return Response.json(
     { error: { code: error.code, message: error.message, issues: error.issues, ...error.more } },
-    { status: error.status },
+    { status: error.status, headers: error.status === 503 ? { 'retry-after': RETRY_AFTER_S } : {} },
   );
 }
 

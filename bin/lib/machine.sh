@@ -3,6 +3,8 @@
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 cd "$ROOT" || exit 1
 export NEXT_TELEMETRY_DISABLED=1
+# Where this installation keeps its database, logs and backups.
+export COOL_DRAM_DATA=${COOL_DRAM_DATA:-$ROOT/.data}
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "cool-dram: $*"; exit 1; }
@@ -134,6 +136,16 @@ db_stop() {
   kill -TERM "$pid" 2>/dev/null
   for _ in $(seq 200); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.05; done
 }
+
+db_visit() { # the database of this place, started for as long as it is needed where bin/start does not run
+  [ -z "${DATABASE_URL:-}" ] || return 0
+  need_debian mariadbd mariadb-server
+  db_place "$COOL_DRAM_DATA"
+  db_ping || visiting=yes
+  db_start
+  export MIGRATE_DATABASE_URL
+}
+db_leave() { [ -z "${visiting:-}" ] || db_stop; }
 
 build_once() { # build_once DIST: a production build, again only when a source has changed
   local want

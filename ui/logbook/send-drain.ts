@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { DrainEntry } from '@/core/record/drain-entry';
 import { readStored, store } from '@/ui/browser-store';
+import { whyUnsaved } from '@/ui/plan/why-unsaved';
 
 const RETRY_MS = 2000;
 
@@ -35,9 +36,8 @@ export function useDrainSender(planId: string, onLogged: (entryId: string) => vo
         else for (const issue of body?.error?.issues ?? []) onField(issue.field, issue.message);
         return;
       }
-      const who = body?.error?.code === 'database-down' ? 'the database' : 'the server';
       const kept = stored ? 'in this browser' : 'by this page only: leave it open';
-      setMessage(`Not saved yet: ${who} does not answer. Your entry is kept ${kept}. It is sent again by itself.`);
+      setMessage(`Not saved yet: ${whyUnsaved(body)}. Your entry is kept ${kept}. It is sent again by itself.`);
       timer.current = setTimeout(() => void send(entry, onField), RETRY_MS);
     },
     [planId, key],

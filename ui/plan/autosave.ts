@@ -1,6 +1,7 @@
 import { type Plan, planSchema } from '@/core/line/plan';
 import { readStored, store } from '@/ui/browser-store';
 import type { PlanStore } from './plan-store';
+import { whyUnsaved } from './why-unsaved';
 
 const PAUSE_MS = 300; // after the last keystroke; what is typed is stored within a second
 const RETRY_MS = 2000;
@@ -126,8 +127,7 @@ export function startAutosave(store: PlanStore, planId: string, stored: { plan: 
       unanswered = [];
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
     } else {
-      const why = body?.error?.code === 'database-down' ? 'the database does not answer' : 'the server does not answer';
-      setSaving({ phase: 'waiting', message: `Not saved: ${why}. Kept in this browser; trying again.` });
+      setSaving({ phase: 'waiting', message: `Not saved: ${whyUnsaved(body)}. Kept in this browser; trying again.` });
       schedule(RETRY_MS);
     }
   }
