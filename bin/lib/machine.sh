@@ -57,10 +57,12 @@ db_place() { # db_place DIR: somewhere that the server's user can reach, and nob
   [ ${#DB_SOCKET} -lt 100 ] || DB_SOCKET=/tmp/cool-dram-$(printf '%s' "$DB_DIR" | sha256sum | cut -c1-12).sock
 }
 
-db_ping() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -ucool_dram_ping ping 2>&1 | grep -qE 'alive|Access denied'; }
+db_ping() { mariadb-admin --no-defaults --socket="$DB_SOCKET" -u"$(id -un)" ping 2>&1 | grep -qE 'alive|Access denied'; }
 
 # The account of whoever owns the data, known by the socket alone.
 db_admin() { mariadb --no-defaults --socket="$DB_SOCKET" -u"$(id -un)" "$@"; }
+
+free_mb() { echo $(($(df -k --output=avail "$1" | tail -1) / 1000)); }
 
 db_install() { # sets up the data directory where there is none; what holds data is never erased
   local me
@@ -109,16 +111,17 @@ db_start() { # initialises the data directory once, starts the server, sees to i
   [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb"; }
   if ! db_ping; then
     new=yes
+    # With less it would stand still in the middle of its start, and hold on to its files.
+    [ "$(free_mb "$DB_DIR")" -ge 50 ] || die "Only $(free_mb "$DB_DIR") MB are free on the disk of $DB_DIR. Make room, then run this again."
     db_install "${as_user[@]}"
     DB_PORT=$(cat "$DB_DIR/port" 2>/dev/null || true)
-    { [ -n "$DB_PORT" ] && port_is_free "$DB_PORT"; } || DB_PORT=$(free_port)
-    echo "$DB_PORT" >"$DB_DIR/port"
+    { [ -n "$DB_PORT" ] && port_is_free "$DB_PORT"; } || { DB_PORT=$(free_port); echo "$DB_PORT" >"$DB_DIR/port"; }
     # In a session of its own, so that Ctrl-C reaches it only through us, after the web server has finished.
     setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --socket="$DB_SOCKET" --port="$DB_PORT" \
       --bind-address=127.0.0.1 --skip-name-resolve --local-infile=0 --character-set-server=utf8mb4 \
       --default-time-zone=+00:00 --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 7>&- &
     for _ in $(seq 150); do db_ping && break; sleep 0.1; done
-    db_ping || die "MariaDB does not answer; see $log"
+    db_ping || { kill -KILL "$!" 2>/dev/null; die "MariaDB does not answer; see $log"; }
   fi
   DB_PORT=$(cat "$DB_DIR/port")
   for file in password migrate-password; do

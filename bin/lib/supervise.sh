@@ -4,7 +4,7 @@ KEEPERS=()
 LONGEST_PAUSE_S=60
 STEADY_S=60           # what ran so long has recovered: the next pause is short again
 LOG_MOST_BYTES=10000000 # of each log, four of them kept
-DISK_LOW_KB=500000
+DISK_LOW_MB=500
 
 # What a bin/start that was killed has left running in this place.
 end_leftovers() {
@@ -94,9 +94,9 @@ see_to_the_rest() { # logs each minute, the disk too; a backup a day
   local minute=0 free
   while :; do
     turn_logs
-    free=$(df -k --output=avail "${DB_DIR:-$COOL_DRAM_DATA}" | tail -1)
-    if [ "$free" -lt $DISK_LOW_KB ] && [ $((minute % 60)) -eq 0 ]; then
-      say "cool-dram: only $((free / 1000)) MB are free on the disk of ${DB_DIR:-$COOL_DRAM_DATA}. Make room before it is full."
+    free=$(free_mb "${DB_DIR:-$COOL_DRAM_DATA}")
+    if [ "$free" -lt $DISK_LOW_MB ] && [ $((minute % 60)) -eq 0 ]; then
+      say "cool-dram: only $free MB are free on the disk of ${DB_DIR:-$COOL_DRAM_DATA}. Make room before it is full."
     fi
     [ $((minute % 60)) -ne 0 ] || node_modules/.bin/tsx bin/lib/backup.ts daily 7>&- >>"$COOL_DRAM_DATA/backup.log" 2>&1 ||
       say "cool-dram: the daily backup failed; see $COOL_DRAM_DATA/backup.log"

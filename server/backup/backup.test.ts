@@ -128,7 +128,7 @@ test('a comparison says what differs, and changes nothing; nothing is restored o
     changed: 1,
   });
   expect(found.find((d) => d.table === 'charges')).toMatchObject({ onlyInBackup: 1, onlyHere: 0, changed: 0 });
-  await expect(restoreBackup(fileOf('demo'), otherUrl, FOLDER)).rejects.toThrow(/2 lines in this place/);
+  await expect(restoreBackup(fileOf('demo'), otherUrl, FOLDER)).rejects.toThrow(/holds lines already \(2\)/);
   expect(await contents(other)).toBe(before);
   await emptied(other);
 });

@@ -118,7 +118,7 @@ export function restoreBackup(file: string, url: string, migrationsFolder: strin
     try {
       const lines = await linesOf(connection);
       if (lines > 0)
-        throw new BackupRefused(`There are ${lines} lines in this place. Nothing is ever restored over them.`);
+        throw new BackupRefused(`This place holds lines already (${lines}). Nothing is ever restored over them.`);
       await dropTables(connection);
       await migrateAlone(pool, migrationsFolder, { upTo: migrations.length });
       await load(backup, connection);
