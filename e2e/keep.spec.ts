@@ -1,5 +1,5 @@
 import { isWeekend } from 'date-fns';
-import { beginRoutine, buildOwnLine, DEMO, expectSaved } from './own-line';
+import { beginRoutine, buildOwnLine, DEMO, expectSaved, logOf } from './own-line';
 import { expect, nowMs, type Page, settled, test } from './test';
 
 const PHONE = { width: 390, height: 844 };
@@ -51,12 +51,11 @@ test('a whole round on the phone: each point once, each entry in the log once, j
   await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible();
   await expect(page.getByText('All of it is in the log.')).toBeVisible();
 
-  const log = (await (await page.request.get(`/api/plans/${own.split('/')[2]}/everything`)).json()) as {
-    drains: { amountM3: number; expectedKg: number }[];
-    entries: { result: string; what: string; task: string; stageId: string }[];
-  };
-  expect(log.drains.length + log.entries.length).toBe(count);
-  expect(log.entries.filter((e) => e.result === 'could-not')).toMatchObject([{ what: 'ladder is away' }]);
+  const log = await logOf(page, own);
+  expect(log).toHaveLength(count);
+  expect(log.filter(({ entry }) => entry.result === 'could-not')).toMatchObject([
+    { entry: { what: 'ladder is away' } },
+  ]);
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`${own}/today`);
   await expect(page.getByRole('region', { name: 'Overdue' })).toHaveCount(0);
@@ -104,11 +103,7 @@ test('the database away during a round: what was logged is kept in the phone and
   await page.unroute('**/api/plans/*/drains');
   await page.unroute('**/api/plans/*/entries');
   await expect(page.getByText('all sent')).toBeVisible();
-  const log = (await (await page.request.get(`/api/plans/${id}/everything`)).json()) as {
-    drains: unknown[];
-    entries: unknown[];
-  };
-  expect(log.drains.length + log.entries.length).toBe(1);
+  expect(await logOf(page, `/lines/${id}`)).toHaveLength(1);
 });
 
 test('@date put off with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { buildOwnLine, expectSaved } from './own-line';
+import { buildOwnLine, expectSaved, logOf } from './own-line';
 import { expect, test } from './test';
 
 test('from the first page to a judged drain entry', async ({ page }) => {
@@ -38,7 +38,7 @@ test('a plan file goes out and comes back in; a broken one is refused with its f
   await expectSaved(page);
   const file = await (await request.get(`/api/plans/${line.split('/')[2]}/file`)).json();
   const open = (plan: unknown) =>
-    page.getByLabel('Open a plan file…').setInputFiles({
+    page.getByLabel('Open a plan file').setInputFiles({
       name: 'line.json',
       mimeType: 'application/json',
       buffer: Buffer.from(typeof plan === 'string' ? plan : JSON.stringify(plan)),
@@ -55,4 +55,30 @@ test('a plan file goes out and comes back in; a broken one is refused with its f
   await expect(alert).toContainText('larger than 1 MB');
   await open({ ...file, name: 'Came back' });
   await expect(page.getByRole('heading', { name: 'Came back' })).toBeVisible();
+});
+
+test('a copy of a line with its log goes out and comes back in, as a line of its own or into the same', async ({
+  page,
+}) => {
+  const line = await buildOwnLine(page, 'Reed shop');
+  const seen = { id: crypto.randomUUID(), kind: 'observation', stageId: '', who: 'Ida', what: 'hums' };
+  await page.request.post(`/api${line.replace('lines', 'plans')}/entries`, {
+    data: { ...seen, measuredAt: '2026-11-20T08:00' },
+  });
+  await page.goto(`${line}/logbook/all`);
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Copy of the line' }).click();
+  const file = (await (await downloading).path()) as string;
+  const take = async (as: string): Promise<string> => {
+    await page.goto('/');
+    await page.getByLabel('Open a plan file').setInputFiles(file);
+    await page.getByRole('button', { name: as }).click();
+    await page.waitForURL(/\/line$/);
+    return new URL(page.url()).pathname.replace(/\/line$/, '');
+  };
+  const own = await take('As a new line');
+  expect(own).not.toBe(line);
+  expect(await logOf(page, own)).toMatchObject([{ entry: { what: 'hums' } }]);
+  expect(await take('Merge it into the line')).toBe(line);
+  expect(await logOf(page, line)).toHaveLength(1);
 });

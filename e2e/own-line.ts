@@ -27,3 +27,13 @@ export async function expectSaved(page: Page): Promise<void> {
 export function figure(page: Page, name: string) {
   return page.locator(`text[aria-description^="${name}"]`);
 }
+
+/** The log of a line, as a copy of it has it. */
+export async function logOf(page: Page, line: string): Promise<{ entry: { result?: string; what?: string } }[]> {
+  const copy = await (await page.request.get(`/api${line.replace('lines', 'plans')}/copy`)).text();
+  return copy
+    .trim()
+    .split('\n')
+    .map((record) => JSON.parse(record))
+    .filter(({ of }) => of === 'entry' || of === 'drain');
+}

@@ -43,7 +43,7 @@ export async function readJson(request: Request): Promise<unknown> {
 }
 
 /** A value in which every text can be stored and shown: no half of a character (a lone surrogate). */
-function wellFormed<T>(value: T, field = '(body)'): T {
+export function wellFormed<T>(value: T, field = '(body)'): T {
   const refuse = (): never => {
     const message = 'Half of a character is missing in this text.';
     throw new RequestRefused(422, 'invalid', `${field}: ${message}`, [{ field, message }]);

@@ -99,8 +99,8 @@ export function AllView({ log }: { log: Log }) {
               CSV
             </button>
             <SavedViews q={search} kind={kind} />
-            <a className="button" href={`/api/plans/${planId}/everything`} download="cool-dram-line.json">
-              Everything, JSON
+            <a className="button" href={`/api/plans/${planId}/copy`} download>
+              Copy of the line
             </a>
           </div>
           {found.length === 0 && <p className="text-quiet">Nothing like that in the log.</p>}

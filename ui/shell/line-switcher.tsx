@@ -43,6 +43,11 @@ export function LineSwitcher({ planId, lines }: { planId: string; lines: readonl
             </a>
           </DropdownMenu.Item>
           <DropdownMenu.Item asChild>
+            <a className={item} href={`/api/plans/${planId}/copy`} download>
+              <Download size={14} aria-hidden className="w-4" /> Download it with its whole log
+            </a>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item asChild>
             <Link href="/" className={item}>
               <span className="w-4" /> Start another line…
             </Link>

@@ -4,20 +4,35 @@ export interface Refused {
   readonly issues: readonly { readonly field: string; readonly message: string }[];
 }
 
-/** Sends a new line under an id made here; a plan file is sent as it was read, and checked by the server. */
-export async function create(plan: unknown): Promise<{ id: string } | Refused> {
-  const id = crypto.randomUUID();
-  const answer = await fetch('/api/plans', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ id, plan }),
-  }).catch(() => undefined);
-  if (answer?.ok) return { id };
+type Answer = { id: string } | Refused;
+
+async function answerOf(answer: Response | undefined): Promise<Answer> {
   const body = await answer?.json().catch(() => undefined);
+  if (answer?.ok) return body;
   return (
     body?.error ?? { message: 'The server does not answer. Nothing was changed; try again in a moment.', issues: [] }
   );
 }
+
+/** Sends a copy of a line with its log. */
+export const sendCopy = async (copy: File, as: 'new' | 'merge'): Promise<Answer> =>
+  answerOf(
+    await fetch(`/api/copies?as=${as}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/x-ndjson' },
+      body: copy,
+    }).catch(() => undefined),
+  );
+
+/** Sends a new line under an id made here; a plan file is sent as it was read, and checked by the server. */
+export const create = async (plan: unknown): Promise<Answer> =>
+  answerOf(
+    await fetch('/api/plans', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: crypto.randomUUID(), plan }),
+    }).catch(() => undefined),
+  );
 
 /** The stored year of weather whose warm hours are nearest to the air at the intake. */
 export async function nearestYear({
@@ -26,7 +41,7 @@ export async function nearestYear({
 }: {
   readonly intakeTemperatureC: number;
   readonly intakeRelativeHumidity: number;
-}): Promise<{ id: string } | Refused> {
+}): Promise<Answer> {
   const asked = `temperatureC=${intakeTemperatureC}&relativeHumidity=${intakeRelativeHumidity}`;
   const answer = await fetch(`/api/weather/nearest?${asked}`).catch(() => undefined);
   const body = await answer?.json().catch(() => undefined);
