@@ -156,7 +156,7 @@ build_once() { # build_once DIST: a production build, again only when a source h
     LC_ALL=C sort | xargs sha256sum | sha256sum)
   [ "$(cat "$1/.cool-dram" 2>/dev/null)" = "$want" ] && return
   say "Building …"
-  rm -f "$1/.cool-dram"
+  rm -rf "$1/.cool-dram" .next*/types # types of routes that are gone would stop the build
   COOL_DRAM_DIST=$1 node_modules/.bin/next build >"${BUILD_LOG:-/dev/null}" 2>&1 || {
     [ -z "${BUILD_LOG:-}" ] || tail -40 "$BUILD_LOG" >&2
     die "The build failed."
