@@ -149,9 +149,10 @@ export const photos = mysqlTable('photos', {
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
 
-/** Private addresses of the calendar of a line. */
+/** Private addresses of the calendar of a line, by what tells that one is right but not what it is. */
 export const feeds = mysqlTable('feeds', {
-  token: char('token', { length: 43 }).primaryKey(),
+  /** SHA-256 of the secret part of the address. */
+  hash: char('token', { length: 64 }).primaryKey(),
   planId: char('plan_id', { length: 36 })
     .notNull()
     .references(() => plans.id, { onDelete: 'cascade' }),

@@ -192,12 +192,12 @@ test('@date the calendar has a private address that can be taken back; the sheet
 }) => {
   await page.goto(`${DEMO}/today`);
   const part = page.getByRole('region', { name: 'Calendar' });
-  await part.getByRole('button', { name: 'Private address' }).click();
+  await part.getByRole('button', { name: 'New private address' }).click();
   const address = (await part.locator('code').textContent()) ?? '';
   const feed = await page.request.get(address);
   expect(await feed.text()).toMatch(/^BEGIN:VCALENDAR[\s\S]*RRULE/);
-  await part.getByRole('button', { name: 'Take it back' }).click();
-  await expect(part).toContainText('taken back');
+  await part.getByRole('button', { name: 'Take all addresses back' }).click();
+  await expect(part).toContainText('are taken back');
   expect((await page.request.get(address)).status()).toBe(404);
   await page.goto(`${DEMO}/rounds/sheet`);
   await expect(page.getByRole('img', { name: /^Code that opens/ }).first()).toBeVisible();

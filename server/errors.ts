@@ -17,6 +17,7 @@ export class RequestRefused extends Error {
       | 'too-large'
       | 'database-down'
       | 'disk-full'
+      | 'too-often'
       | 'service-down'
       | 'unreadable',
     message: string,

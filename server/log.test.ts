@@ -6,8 +6,9 @@ import { verdictOfReading } from '../core/record/expect-reading';
 import type { LogEntry } from '../core/record/log-entry';
 import { standingEntries } from '../core/record/log-entry';
 import { all, goodShop } from '../core/test/good-lines';
-import { calendarText, feedOf, readFeed, revokeFeed } from './calendar';
+import { calendarText } from './calendar';
 import { dueOn } from './due-today';
+import { newFeed, readFeed, revokeFeeds } from './feeds';
 import { keepAPhoto, readPhoto } from './keep-a-photo';
 import { logAnEntry, readEntries } from './log-an-entry';
 import { createPlan } from './save-plan';
@@ -166,9 +167,10 @@ describe('the calendar, read by a parser of the registry', () => {
     expect(text).not.toMatch(/DTSTART[^\r\n]*Z/);
   });
 
-  test('its address is secret, the same until it is taken back, and then gives nothing', async () => {
-    const { token } = await feedOf(planId);
-    expect(await feedOf(planId)).toEqual({ token });
+  test('its address is secret, not kept as it is, and gives nothing once it is taken back', async () => {
+    const { token } = await newFeed(planId);
+    const [kept] = await pool.query('SELECT token FROM feeds');
+    expect(JSON.stringify(kept)).not.toContain(token);
     const text = await readFeed(token);
     const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
     expect(events.length).toBeGreaterThan(3);
@@ -176,13 +178,27 @@ describe('the calendar, read by a parser of the registry', () => {
     const [one, two] = [uuid(), uuid()];
     for (const id of [one, two]) await createPlan({ id, plan });
     const uids = async (id: string) =>
-      [...(await readFeed((await feedOf(id)).token)).matchAll(/^UID:.*$/gm)].map(String);
+      [...(await readFeed((await newFeed(id)).token)).matchAll(/^UID:.*$/gm)].map(String);
     expect(new Set([...(await uids(one)), ...(await uids(two))]).size).toBe(2 * (await uids(one)).length); // RFC 5545, 3.8.4.7
     expect(await uids(one)).toEqual(await uids(one));
-    await revokeFeed(planId);
+    const swapped = token.replace(/[a-z]/, (c) => c.toUpperCase());
+    expect(await refused(readFeed(swapped))).toMatchObject({ status: 404 });
+    expect(await revokeFeeds(planId)).toEqual({ revoked: 1 });
     expect(await refused(readFeed(token))).toMatchObject({ status: 404 });
-    expect((await feedOf(planId)).token).not.toBe(token);
-    expect(await refused(readFeed('guess'))).toMatchObject({ status: 404 });
+    const made = await Promise.all(Array.from({ length: 10 }, () => newFeed(planId)));
+    expect(new Set(made.map((m) => m.token)).size).toBe(10);
+    expect(await refused(newFeed(planId))).toMatchObject({ status: 409 });
+  });
+
+  test('thirty wrong addresses or readings a minute are answered, one more is not', async () => {
+    for (let i = 0; i < 30; i++) expect(await refused(readFeed(`guess ${i}`, 'x'))).toMatchObject({ status: 404 });
+    expect(await refused(readFeed('guess', 'x'))).toMatchObject({ status: 429 });
+    const id = uuid();
+    await createPlan({ id, plan });
+    const { token } = await newFeed(id);
+    expect(await readFeed(token, 'x')).toContain('BEGIN:VCALENDAR'); // a right one is not taken for a wrong one
+    for (let i = 0; i < 29; i++) await readFeed(token);
+    expect(await refused(readFeed(token))).toMatchObject({ status: 429 });
   });
 });
 

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
@@ -75,6 +76,17 @@ test('a migration that is killed after any of its statements is finished by the 
       );
       expect(Number(kept?.n)).toBe(i > 0 ? 2 : 0);
     }
+});
+
+test('private addresses of before they were kept as hashes go on working', async () => {
+  await clear();
+  await migrateAlone(pool, FOLDER, { upTo: 7 });
+  const token = 'Abc-_'.repeat(9).slice(0, 43);
+  await pool.query(ROW);
+  await pool.query(`INSERT INTO feeds VALUES ('${token}', 'p', NULL, '2026-11-25')`);
+  await migrateAlone(pool, FOLDER);
+  const [rows] = await pool.query('SELECT token FROM feeds');
+  expect(rows).toEqual([{ token: createHash('sha256').update(token).digest('hex') }]);
 });
 
 test('of several servers that start at once one migrates, after it was told what; the others find it done', async () => {

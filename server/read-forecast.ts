@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type ServedForecast, servedForecastSchema } from '../core/season/served-forecast';
 import { checked, RequestRefused } from './errors';
+import { bytesOf } from './respond';
 
 const WAIT_MS = 5000;
 const MOST_BYTES = 1_000_000;
@@ -29,12 +30,15 @@ const refused = (message: string): RequestRefused =>
 export async function readForecast(ask: unknown, url = forecastUrl(), waitMs = WAIT_MS): Promise<ServedForecast> {
   const { place, from } = checked(askSchema, ask);
   if (!url) throw refused('No forecast service is set up (FORECAST_URL).');
+  if (!/^https?:\/\//i.test(url))
+    throw refused('The address of the forecast service (FORECAST_URL) is not http or https.');
   const query = new URLSearchParams({ days: '7', ...(place && { place }), ...(from && { from }) });
   let text: string;
   try {
-    const answer = await fetch(`${url}?${query}`, { signal: AbortSignal.timeout(waitMs) });
+    // A redirect could lead to anywhere, also into this machine: it is an error.
+    const answer = await fetch(`${url}?${query}`, { signal: AbortSignal.timeout(waitMs), redirect: 'error' });
     if (!answer.ok) throw refused(`The forecast service answers with ${answer.status}.`);
-    text = await answer.text();
+    text = (await bytesOf(answer.body, MOST_BYTES, () => refused('The forecast service sends too much.'))).toString();
   } catch (error) {
     if (error instanceof RequestRefused) throw error;
     throw refused(
@@ -45,7 +49,7 @@ export async function readForecast(ask: unknown, url = forecastUrl(), waitMs = W
   }
   let body: unknown;
   try {
-    body = text.length > MOST_BYTES ? undefined : JSON.parse(text);
+    body = JSON.parse(text);
   } catch {
     body = undefined;
   }

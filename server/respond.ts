@@ -2,16 +2,25 @@ import { RequestRefused, translated } from './errors';
 
 /** Largest body that is read: a plan of sixty stages is under 100 kB. */
 const MOST_BYTES = 1_000_000;
-/** A database that died is back in about so long. */
-const RETRY_AFTER_S = '5';
+/** When to ask again, s: a database that died is back in about five; what is asked too often is counted by the minute. */
+const RETRY_AFTER: Readonly<Record<number, string>> = { 429: '60', 503: '5' };
 
 /** Reads a body, or refuses it as soon as more has come than may (413). */
 export async function readBody(request: Request, mostBytes: number, tooMuch: string): Promise<Buffer> {
   const tooLarge = () => new RequestRefused(413, 'too-large', tooMuch, [{ field: '(body)', message: 'Too large.' }]);
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge();
+  return bytesOf(request.body, mostBytes, tooLarge);
+}
+
+/** The bytes of a stream; it is cut off as soon as more has come than may. */
+export async function bytesOf(
+  stream: ReadableStream<Uint8Array> | null,
+  mostBytes: number,
+  tooLarge: () => RequestRefused,
+): Promise<Buffer> {
   const chunks: Uint8Array[] = [];
   let size = 0;
-  const reader = request.body?.getReader();
+  const reader = stream?.getReader();
   for (;;) {
     const { done, value } = (await reader?.read()) ?? { done: true, value: undefined };
     if (done || !value) break;
@@ -60,9 +69,10 @@ export function wellFormed<T>(value: T, field = '(body)'): T {
 function refusal(thrown: unknown): Response {
   const error = translated(thrown);
   if (!(error instanceof RequestRefused)) throw error;
+  const retry = RETRY_AFTER[error.status];
   return Response.json(
     { error: { code: error.code, message: error.message, issues: error.issues, ...error.more } },
-    { status: error.status, headers: error.status === 503 ? { 'retry-after': RETRY_AFTER_S } : {} },
+    { status: error.status, headers: retry === undefined ? {} : { 'retry-after': retry } },
   );
 }
 

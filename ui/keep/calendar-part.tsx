@@ -10,13 +10,13 @@ export function CalendarPart() {
   const [told, tell] = useState<string>();
   const ask = async (method: 'POST' | 'DELETE'): Promise<void> => {
     const answer = await fetch(`/api/plans/${planId}/feed`, { method }).catch(() => undefined);
-    if (!answer?.ok) return tell('No answer from the program. Nothing was changed.');
+    const body = await answer?.json().catch(() => undefined);
+    if (!answer?.ok) return tell(body?.error?.message ?? 'No answer from the program. Nothing was changed.');
     if (method === 'DELETE') {
       setAddress(undefined);
-      return tell('The address is taken back: whoever has it gets nothing any more.');
+      return tell('All addresses are taken back: whoever has one gets nothing any more.');
     }
-    const { token } = (await answer.json()) as { token: string };
-    setAddress(`${location.origin}/api/feeds/${token}.ics`);
+    setAddress(`${location.origin}/api/feeds/${body.token}.ics`);
     tell(undefined);
   };
   return (
@@ -27,7 +27,7 @@ export function CalendarPart() {
           Calendar file
         </a>
         <button type="button" className="button" onClick={() => void ask('POST')}>
-          Private address
+          New private address
         </button>
       </div>
       {address && (
@@ -36,17 +36,19 @@ export function CalendarPart() {
             <code className="text-[0.8rem] break-all">{address}</code>
           </p>
           <p className="text-quiet">
-            Whoever has it can read the routine.{' '}
-            <button
-              type="button"
-              className="min-h-6 text-water underline underline-offset-4"
-              onClick={() => void ask('DELETE')}
-            >
-              Take it back
-            </button>
+            Copy it now: it is shown this once. Whoever has it can read the routine; those made before still work.
           </p>
         </>
       )}
+      <p>
+        <button
+          type="button"
+          className="min-h-6 text-water underline underline-offset-4"
+          onClick={() => void ask('DELETE')}
+        >
+          Take all addresses back
+        </button>
+      </p>
       {told && <p role="status">{told}</p>}
     </section>
   );

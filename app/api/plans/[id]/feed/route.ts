@@ -1,4 +1,4 @@
-import { feedOf, revokeFeed } from '@/server/calendar';
+import { newFeed, revokeFeeds } from '@/server/feeds';
 import { respond } from '@/server/respond';
 
 interface Context {
@@ -6,9 +6,9 @@ interface Context {
 }
 
 export function POST(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => feedOf((await params).id), 201);
+  return respond(async () => newFeed((await params).id), 201);
 }
 
 export function DELETE(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => revokeFeed((await params).id));
+  return respond(async () => revokeFeeds((await params).id));
 }
