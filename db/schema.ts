@@ -139,13 +139,15 @@ export const charges = mysqlTable(
   (t) => [index('charges_plan').on(t.planId)],
 );
 
-/** Photos of the log, made small in the browser. */
+/** Photos of the log, made small in the browser and anew by the server. */
 export const photos = mysqlTable('photos', {
   id: char('id', { length: 36 }).primaryKey(),
   planId: char('plan_id', { length: 36 })
     .notNull()
     .references(() => plans.id, { onDelete: 'cascade' }),
   jpeg: customType<{ data: Buffer }>({ dataType: () => 'mediumblob' })('jpeg').notNull(),
+  /** SHA-256 of what was sent; null for photos that are kept as they were sent. */
+  digest: char('digest', { length: 64 }),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
 

@@ -1,30 +1,32 @@
+import { createHash } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { database } from '../db/client';
 import { photos, plans } from '../db/schema';
 import { RequestRefused } from './errors';
+import { pictureMadeAnew } from './picture-made-anew';
 import { checkedId, noSuchPlan } from './plan-id';
 import { readBody } from './respond';
 import { inTransaction } from './transaction';
 
 const MOST_BYTES = 1_500_000; // the browser makes it small before it sends it
-const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 
 /** Keeps a photo. Sent again under its id it is one photo. */
 export async function keepAPhoto(planId: string, photoId: string, request: Request): Promise<{ id: string }> {
   const [ofPlan, id] = [checkedId('id', planId), checkedId('photoId', photoId)];
   const tooMuch = 'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.';
-  const jpeg = await readBody(request, MOST_BYTES, tooMuch);
-  if (!jpeg.subarray(0, 3).equals(JPEG))
-    throw new RequestRefused(422, 'invalid', 'That is no JPEG picture.', [{ field: '(body)', message: 'No JPEG.' }]);
+  const sent = await readBody(request, MOST_BYTES, tooMuch);
+  const digest = createHash('sha256').update(sent).digest('hex');
+  const jpeg = await pictureMadeAnew(sent);
   return inTransaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan));
     if (!plan) throw noSuchPlan();
     const [there] = await tx.select().from(photos).where(eq(photos.id, id));
-    if (there && !(there.planId === ofPlan && there.jpeg.equals(jpeg)))
+    const isSame = there?.planId === ofPlan && (there.digest ? there.digest === digest : there.jpeg.equals(sent));
+    if (there && !isSame)
       throw new RequestRefused(409, 'conflict', 'Another photo has this id already.', [
         { field: 'photoId', message: 'Already used.' },
       ]);
-    if (!there) await tx.insert(photos).values({ id, planId: ofPlan, jpeg });
+    if (!there) await tx.insert(photos).values({ id, planId: ofPlan, jpeg, digest });
     return { id };
   });
 }

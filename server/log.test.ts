@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import type { Pool } from 'mysql2/promise';
+import sharp from 'sharp';
 import { findingsOf } from '../core/diagnose/findings';
 import { walk } from '../core/line/walk';
 import { verdictOfReading } from '../core/record/expect-reading';
@@ -13,6 +14,7 @@ import { keepAPhoto, readPhoto } from './keep-a-photo';
 import { logAnEntry, readEntries } from './log-an-entry';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
+import { pictureOf } from './test/picture';
 
 const uuid = (): string => crypto.randomUUID();
 const NOW = Date.UTC(2026, 10, 27, 12);
@@ -108,7 +110,7 @@ test('a chore that is done is not due any more; put off it waits', async () => {
 
 test('a photo is a small JPEG, kept once, and only shown with its line', async () => {
   const id = uuid();
-  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(100)]);
+  const jpeg = await pictureOf('gauge', 2000);
   const send = (body: Buffer) =>
     keepAPhoto(planId, id, new Request('http://x', { method: 'PUT', body: new Uint8Array(body) }));
   expect(
@@ -117,7 +119,13 @@ test('a photo is a small JPEG, kept once, and only shown with its line', async (
   expect(await refused(send(Buffer.alloc(2_000_000)))).toMatchObject({ status: 413 });
   await send(jpeg);
   await send(jpeg);
-  expect(await readPhoto(planId, id)).toEqual(jpeg);
+  const kept = await readPhoto(planId, id);
+  const made = await sharp(kept).metadata();
+  expect(made).toMatchObject({ format: 'jpeg', width: 1600, height: 800 });
+  expect(made).not.toHaveProperty('exif'); // where it was taken
+  const huge = await pictureOf('wall', 7200); // 26 million pixels, a little file
+  for (const wrong of [jpeg.subarray(0, 400), huge, await sharp(jpeg).png().toBuffer(), Buffer.alloc(0)])
+    expect(await refused(send(wrong))).toMatchObject({ status: 422 });
   expect(await refused(readPhoto(uuid(), id))).toMatchObject({ status: 404 });
   const other = uuid();
   await createPlan({ id: other, plan });
@@ -126,7 +134,7 @@ test('a photo is a small JPEG, kept once, and only shown with its line', async (
     issues: [{ field: 'photoId' }],
   });
   await logAnEntry(planId, entry({ photoId: id }), NOW);
-  expect(await refused(send(Buffer.concat([jpeg, Buffer.alloc(1)])))).toMatchObject({ status: 409 });
+  expect(await refused(send(await pictureOf('another', 2000)))).toMatchObject({ status: 409 });
 });
 
 describe('the calendar, read by a parser of the registry', () => {

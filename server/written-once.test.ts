@@ -9,6 +9,7 @@ import { createPlan, savePlan } from './save-plan';
 import { saveRevision } from './save-revision';
 import { saveWeather } from './save-weather';
 import { closeDatabase, freshDatabase } from './test/database';
+import { pictureOf } from './test/picture';
 
 const uuid = (): string => crypto.randomUUID();
 const plan = planOf({}, stageOf('receiver'));
@@ -43,11 +44,8 @@ const year = (name: string) => {
     hours,
   };
 };
-const photo = (text: string) =>
-  new Request('http://x/', {
-    method: 'PUT',
-    body: Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.from(text)]),
-  });
+const photo = async (text: string) =>
+  new Request('http://x/', { method: 'PUT', body: new Uint8Array(await pictureOf(text)) });
 
 /** Each kind of write: by its id, in a line, with one of two contents. */
 const WRITES: Record<string, { table: string; write: (id: string, line: string, text: string) => Promise<unknown> }> = {
@@ -68,7 +66,7 @@ const WRITES: Record<string, { table: string; write: (id: string, line: string, 
     write: (id, line, batch) =>
       saveCharge(line, { id, name: id, medium: 'silica', massKg: 9, boughtAt: '2026-01-01T08:00', batch }, NOW),
   },
-  photo: { table: 'photos', write: (id, line, text) => keepAPhoto(line, id, photo(text)) },
+  photo: { table: 'photos', write: async (id, line, text) => keepAPhoto(line, id, await photo(text)) },
   weather: { table: 'weather_years', write: (id, _, name) => saveWeather({ id, year: year(name) }) },
 };
 

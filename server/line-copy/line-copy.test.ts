@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Pool } from 'mysql2/promise';
 import { planOf, stageOf } from '../../core/test/reference';
+import { keepAPhoto } from '../keep-a-photo';
 import { logADrain, strikeADrain } from '../log-a-drain';
 import { logAnEntry } from '../log-an-entry';
 import { readPlan } from '../read-plan';
@@ -8,6 +9,7 @@ import { saveCharge } from '../save-charge';
 import { createPlan, savePlan } from '../save-plan';
 import { listRevisions, saveRevision } from '../save-revision';
 import { closeDatabase, freshDatabase } from '../test/database';
+import { pictureOf } from '../test/picture';
 import { readLineCopy } from './read-line-copy';
 import type { CopyRecord } from './records';
 import { linesOf, recordsOf } from './write-line-copy';
@@ -35,6 +37,8 @@ beforeAll(async () => {
   planId = uuid();
   await createPlan({ id: planId, plan });
   await saveRevision(planId, { id: uuid(), name: 'before', plan });
+  const photo = new Request('http://x/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
+  await keepAPhoto(planId, uuid(), photo);
   const charge = { id: uuid(), name: 'Tin 1', medium: 'silica', massKg: 2, boughtAt: '2026-11-01T08:00' };
   await saveCharge(planId, charge, NOW);
   const first = drain('2026-11-21T16:00');
@@ -79,12 +83,12 @@ const counts = (records: readonly CopyRecord[]): Record<string, number> => {
 };
 
 test('a copy has everything, however long the log is', async () => {
-  expect(counts(await copyOf(planId))).toEqual({ line: 1, revision: 1, charge: 1, entry: 1203, drain: 2 });
+  expect(counts(await copyOf(planId))).toEqual({ line: 1, revision: 1, charge: 1, photo: 1, entry: 1203, drain: 2 });
 });
 
 test('as a new line it is the same with ids of its own, and what names another still does', async () => {
   const { id, added } = await readLineCopy('new', sent(await textOf(planId)));
-  expect(added).toBe(1207);
+  expect(added).toBe(1208);
   expect(id).not.toBe(planId);
   const [before, after] = [await copyOf(planId), await copyOf(id)];
   expect(counts(after)).toEqual(counts(before));
@@ -103,10 +107,10 @@ test('as a new line it is the same with ids of its own, and what names another s
 
 test('merged into its line it adds what is missing and changes nothing that is there', async () => {
   const text = await textOf(planId);
-  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 0, already: 1207 });
+  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 0, already: 1208 });
   await pool.query('DELETE FROM log_entries WHERE plan_id = ? LIMIT 400', [planId]);
   await savePlan(planId, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'gone on' } });
-  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 400, already: 807 });
+  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 400, already: 808 });
   expect(await textOf(planId)).toContain('ünïcödé');
   expect((await readPlan(planId)).plan.name).toBe('gone on');
   expect((await listRevisions(planId)).map((r) => r.name)).toContainEqual(expect.stringMatching(/^Copy of 2026-/));
@@ -136,9 +140,9 @@ test('a copy that is not whole, or was changed by hand, writes nothing and names
   await refused(lines.slice(1).join('\n'));
   await refused(`${text}${lines[0]}`);
   await refused(text.replace('"chargeId":"', '"chargeId":"0'));
-  expect(await refused(lines.toSpliced(3, 1, '{"of":"entry"}').join('\n'))).toMatchObject({
+  expect(await refused(lines.toSpliced(4, 1, '{"of":"entry"}').join('\n'))).toMatchObject({
     status: 422,
-    issues: [{ field: 'line 4' }],
+    issues: [{ field: 'line 5' }],
   });
   await expect(readLineCopy('new', sent(text, 'text/plain'))).rejects.toMatchObject({ status: 415 });
   await expect(readLineCopy('both', sent(text))).rejects.toMatchObject({ status: 422, issues: [{ field: 'as' }] });

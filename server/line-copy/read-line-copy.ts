@@ -3,6 +3,7 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { charges, drainEntries, logEntries, photos, plans, revisions } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
+import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
 import { inTransaction, type Transaction } from '../transaction';
 import { type CopyRecord, recordSchema } from './records';
@@ -150,6 +151,10 @@ export async function readLineCopy(as: unknown, request: Request): Promise<CopyR
       }
       if (record.of === 'entry')
         for (const id of [record.entry.amends, record.entry.chargeId, record.entry.photoId]) if (id) named.add(id);
+      if (record.of === 'photo') {
+        const jpeg = await pictureMadeAnew(Buffer.from(record.jpeg, 'base64'));
+        record.jpeg = jpeg.toString('base64');
+      }
       const row = rowOf(record, planId, idOf);
       given.add(row.id);
       if (waiting && (waiting.of !== record.of || waiting.rows.length >= AT_ONCE || record.of === 'photo'))
