@@ -1,7 +1,7 @@
 # Sourced by bin/start: what it runs is started again when it ends, and all of it ends with bin/start.
 # shellcheck shell=bash
 KEEPERS=()
-LONGEST_PAUSE_S=60
+LONGEST_PAUSE_S=${COOL_DRAM_LONGEST_PAUSE_S:-60}
 STEADY_S=60           # what ran so long has recovered: the next pause is short again
 LOG_MOST_BYTES=10000000 # of each log, four of them kept
 DISK_LOW_MB=500

@@ -1,0 +1,236 @@
+import { randomUUID } from 'node:crypto';
+
+const VALUES: readonly unknown[] = [
+  null,
+  -1,
+  0,
+  1e308,
+  -1e308,
+  1e-308,
+  '',
+  'x'.repeat(3000),
+  '\ud800',
+  '__proto__',
+  'constructor',
+  true,
+  [],
+  {},
+  '2026-02-31',
+  '9999-99-99',
+  'NaN',
+  '💧',
+  '<script>',
+  "'; DROP TABLE plans; --",
+];
+const IDS = ['%', '%E0%A4%A', '%00', '..%2f..', '__proto__', 'constructor', 'null', '0'.repeat(5000), '%F0%9F%98%80'];
+const QUERIES = [
+  '?a',
+  '?flow=abc',
+  '?flow=1&flow=2',
+  '?flow=1e999',
+  '?flow=-1',
+  '?stage=__proto__',
+  '?stage=%E0%A4%A',
+  '?day=999999',
+  '?hour=abc',
+  '?look=constructor',
+  '?c=1e308&pa=1e308',
+  '?medium=__proto__',
+  '?temperatureC=abc&relativeHumidity=2',
+  '?at=2026-13-45',
+  `?d=${'x'.repeat(9000)}`,
+  '?as=both',
+  '?from=..',
+  '?q=%25&kind=__proto__',
+];
+const BODIES = [
+  '',
+  'null',
+  '[]',
+  '0',
+  '"x"',
+  '{',
+  '{"id":1}',
+  '{"__proto__":{"a":1}}',
+  '['.repeat(20_000),
+  '{"a":'.repeat(20_000),
+  '{"id":"\\ud800"}',
+  '\u0000',
+  '{"plan":{"stages":{"length":1e9}}}',
+  '1e999',
+];
+const PAGES = ['', '/dew-point', '/beads', '/dryers', '/bed', '/catalogue'];
+const LINE_PAGES = [
+  'survey',
+  'line',
+  'advice',
+  'compare',
+  'day',
+  'today',
+  'rounds',
+  'rounds/go',
+  'rounds/sheet',
+  'rounds/cards',
+  'logbook',
+  'logbook/all',
+  'logbook/trial',
+  'charges',
+  'water',
+  'water/plan',
+  'water/weather',
+  'water/week',
+  'water/winter',
+  'water/year',
+];
+const PLAN_PARTS = ['', '/drains', '/entries', '/charges', '/revisions', '/feed', '/calendar', '/file', '/copy'];
+const BATCH = 8;
+
+type Path = readonly (string | number)[];
+function fieldsIn(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  return [...(path.length > 0 ? [path] : []), ...Object.entries(value).flatMap(([k, v]) => fieldsIn(v, [...path, k]))];
+}
+function changed(of: object, path: Path, value: unknown): unknown {
+  const copy = structuredClone(of) as Record<string, unknown>;
+  let at = copy;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  at[path.at(-1) as string] = value;
+  return copy;
+}
+
+export interface Fuzzed {
+  requests: number;
+  /** Plans that were strange and accepted, and pages of them that were opened. */
+  accepted: number;
+  pages: number;
+  readonly wrong: string[];
+}
+
+type Ask = readonly [method: string, path: string, body?: string];
+
+/** Every address with every strange thing that a client can send; then the pages of each strange plan that was accepted. */
+export async function fuzz(url: string, planId: string, plan: object, share: number): Promise<Fuzzed> {
+  const done: Fuzzed = { requests: 0, accepted: 0, pages: 0, wrong: [] };
+  const ask = async ([method, path, body]: Ask): Promise<{ status: number; text: string }> => {
+    done.requests++;
+    const headers = new Headers();
+    if (body !== undefined)
+      headers.set('content-type', path.includes('copies') ? 'application/x-ndjson' : 'application/json');
+    const init = { method, headers, ...(body !== undefined && { body }), redirect: 'manual' } as const;
+    const answer = await fetch(url + path, init).catch((error) => ({
+      status: 0,
+      text: async () => String(error.cause ?? error),
+    }));
+    const text = await answer.text();
+    if (answer.status === 0 || answer.status >= 500)
+      done.wrong.push(
+        `${answer.status} ${method} ${path.slice(0, 100)} ${(body ?? '').slice(0, 100)}: ${text.slice(0, 100)}`,
+      );
+    return { status: answer.status, text };
+  };
+  const each = async <T>(of: readonly T[], work: (one: T, i: number) => Promise<unknown>): Promise<void> => {
+    let next = 0;
+    const go = async (): Promise<void> => {
+      for (let i = next++; i < of.length; i = next++) await work(of[i] as T, i);
+    };
+    await Promise.all(Array.from({ length: BATCH }, go));
+  };
+  const some = <T>(of: readonly T[]): T[] => of.filter((_, i) => Math.floor(i * share) !== Math.floor((i + 1) * share));
+
+  const ofPlan = (id: string) => PLAN_PARTS.map((part) => `/api/plans/${id}${part}`);
+  const pages = [...PAGES, ...LINE_PAGES.map((p) => `/lines/${planId}/${p}`)];
+  const paths = IDS.flatMap((id) => [
+    ...ofPlan(id),
+    `/lines/${id}/line`,
+    `/api/weather/${id}`,
+    `/api/feeds/${id}`,
+    `/${id}`,
+  ]);
+  const asked: Ask[] = [
+    ...paths.map((p): Ask => ['GET', p]),
+    ...[...pages, '/api/weather/nearest', '/api/forecast', '/api/weather'].flatMap((p) =>
+      QUERIES.map((q): Ask => ['GET', p + q]),
+    ),
+  ];
+  const writes: [string, string][] = [
+    ['POST', '/api/plans'],
+    ['PUT', `/api/plans/${planId}`],
+    ['POST', '/api/weather'],
+    ['POST', '/api/faults'],
+    ['POST', '/api/copies?as=new'],
+    ['POST', '/api/copies?as=merge'],
+    ['PUT', `/api/plans/${planId}/photos/${planId}`],
+    ...PLAN_PARTS.slice(1, 5).map((part): [string, string] => ['POST', `/api/plans/${planId}${part}`]),
+  ];
+  for (const [method, path] of writes) for (const body of BODIES) asked.push([method, path, body]);
+  await each(some(asked), ask);
+
+  // Entries, drains and charges with each field changed; then the plan itself.
+  const entry = {
+    id: '',
+    kind: 'reading',
+    stageId: '',
+    task: null,
+    measuredAt: '2026-11-20T08:00',
+    who: 'x',
+    result: null,
+    chargeId: null,
+    what: '',
+    readings: [{ of: 'temperature', value: 20 }],
+    instrument: 'hand',
+    intakeTemperatureC: null,
+    intakeRelativeHumidity: null,
+    until: null,
+    symptom: null,
+    amends: null,
+    photoId: null,
+  };
+  const charge = {
+    id: '',
+    name: 'x',
+    medium: 'silica',
+    dyed: false,
+    massKg: 2,
+    batch: '',
+    boughtAt: '2026-11-01T08:00',
+    openedAt: null,
+    timesBefore: 0,
+  };
+  const strange: Ask[] = [];
+  for (const [part, of] of [
+    ['entries', entry],
+    ['charges', charge],
+  ] as const)
+    for (const path of fieldsIn(of))
+      for (const value of VALUES) {
+        const body = changed(
+          { ...of, id: randomUUID(), ...(part === 'charges' && { name: randomUUID() }) },
+          path,
+          value,
+        );
+        strange.push(['POST', `/api/plans/${planId}/${part}`, JSON.stringify(body)]);
+      }
+  await each(some(strange), ask);
+
+  const plans = fieldsIn(plan).flatMap((path) => VALUES.map((value) => [path, value] as const));
+  const accepted: [id: string, said: string][] = [];
+  await each(some(plans), async ([path, value]) => {
+    const id = randomUUID();
+    const { status } = await ask(['POST', '/api/plans', JSON.stringify({ id, plan: changed(plan, path, value) })]);
+    if (status === 201) accepted.push([id, `${path.join('.')} = ${JSON.stringify(value).slice(0, 30)}`]);
+  });
+  done.accepted = accepted.length;
+  await each(accepted, async ([id, said], i) => {
+    for (const page of [LINE_PAGES[i % LINE_PAGES.length], LINE_PAGES[(i * 7 + 3) % LINE_PAGES.length]]) {
+      done.pages++;
+      const { status, text } = await ask(['GET', `/lines/${id}/${page}`]);
+      const words = text.replace(/<script[\s\S]*?<\/script>/g, '');
+      const broken =
+        status !== 200
+          ? `status ${status}`
+          : (/>[^<]*\b(?:NaN|Infinity)\b/.exec(words)?.[0] ?? /cannot be shown/.exec(words)?.[0]);
+      if (broken) done.wrong.push(`page ${page} of a plan with ${said}: ${broken}`);
+    }
+  });
+  return done;
+}
