@@ -6,7 +6,9 @@ import { StartView } from '@/ui/start/start-view';
 
 export const dynamic = 'force-dynamic';
 
-export default async function Page() {
-  const lines = await whenUp(listPlans);
-  return <Frame>{lines ? <StartView lines={lines} /> : <DatabaseDown />}</Frame>;
+export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string | string[] }> }) {
+  const { q } = await searchParams;
+  const words = typeof q === 'string' ? q.slice(0, 200) : '';
+  const list = await whenUp(() => listPlans(words));
+  return <Frame>{list ? <StartView list={list} words={words} /> : <DatabaseDown />}</Frame>;
 }

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import {
   boolean,
   char,
@@ -18,16 +19,31 @@ import type { ExpectedReading, LogEntry } from '../core/record/log-entry';
 import type { WeatherYear } from '../core/season/weather';
 
 const now = () => new Date();
+const STORED = { mode: 'stored' } as const;
 
 /** A shop's line as it stands: the plan document, and the version that a writer must have seen. */
-export const plans = mysqlTable('plans', {
-  id: char('id', { length: 36 }).primaryKey(),
-  isDemo: boolean('is_demo').notNull().default(false),
-  rowVersion: int('row_version').notNull().default(1),
-  document: json('document').$type<Plan>().notNull(),
-  createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
-  updatedAt: datetime('updated_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
-});
+export const plans = mysqlTable(
+  'plans',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    isDemo: boolean('is_demo').notNull().default(false),
+    rowVersion: int('row_version').notNull().default(1),
+    document: json('document').$type<Plan>().notNull(),
+    createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+    updatedAt: datetime('updated_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+    // What lists show of it, taken from the document by the database itself, so that a list reads no documents.
+    name: varchar('name', { length: 80 }).generatedAlwaysAs(sql`(LEFT(JSON_VALUE(document, '$.name'), 80))`, STORED),
+    shop: varchar('shop', { length: 80 }).generatedAlwaysAs(
+      sql`(LEFT(JSON_VALUE(document, '$.survey.shop'), 80))`,
+      STORED,
+    ),
+    stages: int('stages').generatedAlwaysAs(
+      sql`(COALESCE(JSON_LENGTH(JSON_EXTRACT(document, '$.stages')), 0) + COALESCE(JSON_LENGTH(JSON_EXTRACT(document, '$.branches[*].stages[*]')), 0))`,
+      STORED,
+    ),
+  },
+  (t) => [index('plans_list').on(t.isDemo, t.updatedAt, t.name, t.shop, t.stages)],
+);
 
 /** Every write that was acknowledged, by the id that the client gave it, so that a repeated write is one write. */
 export const planWrites = mysqlTable('plan_writes', {

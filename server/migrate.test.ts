@@ -52,7 +52,8 @@ async function schema(): Promise<string[]> {
   }
   return found;
 }
-const ROW = `INSERT INTO plans VALUES ('p', 0, 1, '{}', '2026-11-25', '2026-11-25')`;
+const ROW = `INSERT INTO plans (id, is_demo, row_version, document, created_at, updated_at)
+  VALUES ('p', 0, 1, '{}', '2026-11-25', '2026-11-25')`;
 const DRAIN = `INSERT INTO drain_entries (id, plan_id, stage_id, stage_name, drained_at, since_at, amount_m3, appearance, who,
   intake_temperature_c, intake_relative_humidity, counted_hours, expected_kg, low_kg, high_kg, logged_at)
   VALUES ('d', 'p', 's', 's', '2026-11-25T08:00', '2026-11-24T08:00', 1, 'clear', 'x', 20, 0.5, 1, 1, 1, 1, '2026-11-25')`;

@@ -30,14 +30,29 @@ test('a document that cannot be read is refused with its fields, kept as it is, 
   await pool.query(`UPDATE plans SET document = JSON_SET(document, '$.stages[0].kind', 'none') WHERE id = ?`, [broken]);
   expect(await refusalOf(readPlan(broken))).toMatchObject({ status: 422, code: 'unreadable' });
   expect(await readDocument(broken)).toMatchObject({ name: plan.name, stages: [{ kind: 'none' }, {}, {}] });
-  const listed = await listPlans();
+  const listed = (await listPlans()).lines;
   expect(listed.find((l) => l.id === broken)).toMatchObject({ name: plan.name, shop: plan.survey.shop, stages: 3 });
   expect(listed.find((l) => l.id === sound)).toMatchObject({ stages: 4 });
   await pool.query(`UPDATE plans SET document = '{}' WHERE id = ?`, [broken]);
-  expect((await listPlans()).find((l) => l.id === broken)).toMatchObject({
+  expect((await listPlans()).lines.find((l) => l.id === broken)).toMatchObject({
     stages: 0,
     name: expect.stringMatching(/cannot be read/),
   });
+});
+
+test('of many lines a hundred are listed, and the others are found by words of their names', async () => {
+  const before = (await listPlans()).of;
+  for (let i = 0; i < 103; i++)
+    await createPlan({
+      id: uuid(),
+      plan: { ...plan, name: `Hall ${i}`, survey: { ...plan.survey, shop: '100 % wood_' } },
+    });
+  const list = await listPlans();
+  expect([list.lines.length, list.of]).toEqual([100, before + 103]);
+  expect(list.lines[0]?.name).toBe('Hall 102');
+  expect((await listPlans('WOOD_ hall  7')).of).toBe(19); // 7, 17 … 97, and 70 to 79
+  expect((await listPlans('100 % 102')).lines).toMatchObject([{ name: 'Hall 102' }]);
+  for (const none of ['wood. hall', '%%', '\\']) expect((await listPlans(none)).of).toBe(0);
 });
 
 describe('saving a line', () => {
@@ -48,7 +63,7 @@ describe('saving a line', () => {
     const renamed = { ...plan, name: 'Ærø, Ω 3 µm – “new”' };
     expect(await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: renamed })).toEqual({ id, rowVersion: 2 });
     expect((await readPlan(id)).plan).toEqual(renamed);
-    expect((await listPlans()).find((l) => l.id === id)).toMatchObject({ name: renamed.name, stages: 3 });
+    expect((await listPlans()).lines.find((l) => l.id === id)).toMatchObject({ name: renamed.name, stages: 3 });
   });
 
   test('a write repeated is one write, even after somebody else’s', async () => {

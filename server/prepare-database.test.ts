@@ -22,7 +22,7 @@ const prepare = (mode: 'once' | 'empty' | 'reset') => prepareDatabase(pool, MIGR
 
 test('empty loads nothing; once loads the demo once; migrating again changes nothing', async () => {
   await prepare('empty');
-  expect(await listPlans()).toEqual([]);
+  expect(await listPlans()).toEqual({ lines: [], of: 0 });
   expect((await listWeather()).map((y) => y.origin)).toEqual(['synthetic', 'synthetic']); // every start has them
   expect(await prepare('once')).toMatch(/loaded/);
   expect(await prepare('once')).toBe('');

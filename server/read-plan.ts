@@ -1,5 +1,5 @@
-import { desc, eq, sql } from 'drizzle-orm';
-import type { Plan, PlanSummary } from '../core/line/plan';
+import { and, count, desc, eq, like, sql } from 'drizzle-orm';
+import type { Plan, PlanList } from '../core/line/plan';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
 import { checkedId, noSuchPlan } from './plan-id';
@@ -33,29 +33,40 @@ export async function readDocument(id: string): Promise<unknown> {
 }
 
 const UNREADABLE = 'a line that cannot be read';
-const textAt = (path: string) => sql<string | null>`JSON_VALUE(${plans.document}, ${path})`;
-const lengthAt = (path: string) => sql<number>`COALESCE(JSON_LENGTH(JSON_EXTRACT(${plans.document}, ${path})), 0)`;
+/** Lines that a list shows at once; more are found by their names. */
+const LISTED = 100;
 
-/** All lines, the one last worked on first. Their documents are not read, so that one that is broken takes no other with it. */
-export async function listPlans(): Promise<PlanSummary[]> {
-  const rows = await database()
-    .select({
-      id: plans.id,
-      isDemo: plans.isDemo,
-      updatedAt: plans.updatedAt,
-      name: textAt('$.name'),
-      shop: textAt('$.survey.shop'),
-      ofMain: lengthAt('$.stages'),
-      ofBranches: lengthAt('$.branches[*].stages[*]'),
-    })
-    .from(plans)
-    .orderBy(desc(plans.updatedAt));
-  return rows.map(({ id, isDemo, updatedAt, name, shop, ofMain, ofBranches }) => ({
-    id,
-    isDemo,
+const row = {
+  id: plans.id,
+  isDemo: plans.isDemo,
+  updatedAt: plans.updatedAt,
+  name: plans.name,
+  shop: plans.shop,
+  stages: plans.stages,
+};
+
+/**
+ * The demos, and of the other lines those last worked on first. Their documents are not read, so that one that is broken
+ * takes no other with it.
+ * @param words of their names, all of which have to be in it; left out, any
+ */
+export async function listPlans(words = ''): Promise<PlanList> {
+  const asked = words.split(/\s+/).filter(Boolean).slice(0, 8);
+  const named = asked.map((word) =>
+    like(sql`CONCAT(${plans.shop}, ' ', ${plans.name})`, `%${word.replace(/[\\%_]/g, '\\$&')}%`),
+  );
+  const own = and(eq(plans.isDemo, false), ...named);
+  const [demos, lines, [all]] = await Promise.all([
+    database().select(row).from(plans).where(eq(plans.isDemo, true)).orderBy(desc(plans.updatedAt)),
+    database().select(row).from(plans).where(own).orderBy(desc(plans.updatedAt)).limit(LISTED),
+    database().select({ n: count() }).from(plans).where(own),
+  ]);
+  const told = [...lines, ...demos].map(({ updatedAt, name, shop, stages, ...rest }) => ({
+    ...rest,
     name: name ?? UNREADABLE,
     shop: shop ?? '–',
-    stages: Number(ofMain) + Number(ofBranches),
+    stages: stages ?? 0,
     updatedAt: updatedAt.toISOString(),
   }));
+  return { lines: told.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt)), of: all?.n ?? 0 };
 }

@@ -236,6 +236,12 @@ export interface PlanSummary {
   readonly updatedAt: string;
 }
 
+/** Some lines, and how many there are besides the demos. */
+export interface PlanList {
+  readonly lines: readonly PlanSummary[];
+  readonly of: number;
+}
+
 /** What a revision may be called. */
 export const revisionNameSchema = z.string().trim().min(1, 'A name is needed.').max(80, 'At most 80 characters.');
 

@@ -68,10 +68,10 @@ test('what is restored is what was there: any text, number, document and picture
       await emptied(pool);
       for (const l of lines) {
         const id = crypto.randomUUID();
-        await pool.query("INSERT INTO plans VALUES (?, 0, 3, ?, '2026-11-25 01:02:03.456', '2026-03-29 02:30:00')", [
-          id,
-          JSON.stringify(l.document),
-        ]);
+        await pool.query(
+          "INSERT INTO plans (id, is_demo, row_version, document, created_at, updated_at) VALUES (?, 0, 3, ?, '2026-11-25 01:02:03.456', '2026-03-29 02:30:00')",
+          [id, JSON.stringify(l.document)],
+        );
         await pool.query("INSERT INTO revisions VALUES (?, ?, ?, ?, '2026-11-25')", [
           crypto.randomUUID(),
           id,
@@ -139,7 +139,9 @@ test('a backup of an earlier version is restored and brought up to date', async 
   for (const [name] of tables as unknown as [string][])
     await other.query(`SET STATEMENT foreign_key_checks = 0 FOR DROP TABLE \`${name}\``);
   await migrateAlone(other, FOLDER, { upTo: 1 });
-  await other.query(`INSERT INTO plans VALUES ('p', 0, 1, '{"a":1}', '2026-11-25', '2026-11-25')`);
+  await other.query(
+    `INSERT INTO plans (id, is_demo, row_version, document, created_at, updated_at) VALUES ('p', 0, 1, '{"a":1}', '2026-11-25', '2026-11-25')`,
+  );
   const { migrations } = await writeBackup(other, otherUrl, FOLDER, fileOf('early'));
   expect(migrations).toEqual(knownMigrations(FOLDER).slice(0, 1));
   await other.query('DELETE FROM plans');

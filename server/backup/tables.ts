@@ -13,13 +13,13 @@ export interface Table {
 export const openAsStored = (uri: string): Connection =>
   createConnection({ uri, dateStrings: true, jsonStrings: true, timezone: 'Z' });
 
-/** The tables of a database with their columns; the lists that migrations keep for themselves are left out. */
+/** The tables of a database with their columns, but for those that it works out itself and the lists that migrations keep. */
 export async function tablesOf(connection: Connection): Promise<Table[]> {
   const [columns] = await connection.promise().query<RowDataPacket[]>(
     `SELECT c.TABLE_NAME AS tableName, c.COLUMN_NAME AS name, c.DATA_TYPE AS type, c.COLUMN_KEY AS columnKey,
       EXISTS (SELECT 1 FROM information_schema.CHECK_CONSTRAINTS k WHERE k.CONSTRAINT_SCHEMA = c.TABLE_SCHEMA
         AND k.TABLE_NAME = c.TABLE_NAME AND k.CHECK_CLAUSE = CONCAT('json_valid(\`', c.COLUMN_NAME, '\`)')) AS isJson
-    FROM information_schema.COLUMNS c WHERE c.TABLE_SCHEMA = DATABASE() AND c.TABLE_NAME NOT LIKE '\\_\\_%'
+    FROM information_schema.COLUMNS c WHERE c.TABLE_SCHEMA = DATABASE() AND c.IS_GENERATED = 'NEVER' AND c.TABLE_NAME NOT LIKE '\\_\\_%'
     ORDER BY c.TABLE_NAME, c.ORDINAL_POSITION`,
   );
   const names = [...new Set(columns.map((c) => String(c.tableName)))];

@@ -49,7 +49,7 @@ export function LineSwitcher({ planId, lines }: { planId: string; lines: readonl
           </DropdownMenu.Item>
           <DropdownMenu.Item asChild>
             <Link href="/" className={item}>
-              <span className="w-4" /> Start another line…
+              <span className="w-4" /> All lines, or another one…
             </Link>
           </DropdownMenu.Item>
         </DropdownMenu.Content>

@@ -1,13 +1,15 @@
 import { Droplets, Grape, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
-import type { PlanSummary } from '@/core/line/plan';
+import type { PlanList } from '@/core/line/plan';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
 
 const A_PLANT = 30; // stages
+const SOME = 12; // lines that are found by looking
 
 /** The first page: demos to look at, or a line of one's own from a few answers. */
-export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
+export function StartView({ list, words }: { list: PlanList; words: string }) {
+  const { lines } = list;
   const demos = lines.filter((l) => l.isDemo).sort((a, b) => a.stages - b.stages);
   const own = lines.filter((l) => !l.isDemo);
   return (
@@ -62,9 +64,26 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
             Every family for the same air, side by side: dew point, air lost, power, cost, tasks.
           </span>
         </Link>
-        {own.length > 0 && (
+        {(own.length > 0 || words !== '') && (
           <section>
             <h2 className="mb-1">Your lines</h2>
+            {(list.of > SOME || words !== '') && (
+              <search>
+                <form className="mb-2 flex gap-2">
+                  <input
+                    name="q"
+                    type="search"
+                    aria-label="Find a line by its names"
+                    defaultValue={words}
+                    className="control min-w-0 flex-1"
+                  />
+                  <button type="submit" className="button">
+                    Find
+                  </button>
+                </form>
+              </search>
+            )}
+            {own.length === 0 && <p className="text-quiet">No line has that in its names.</p>}
             <ul className="border-t border-hairline">
               {own.map((l) => (
                 <li key={l.id} className="border-b border-hairline">
@@ -80,6 +99,11 @@ export function StartView({ lines }: { lines: readonly PlanSummary[] }) {
                 </li>
               ))}
             </ul>
+            {list.of > own.length && (
+              <p className="mt-1 text-quiet">
+                The {own.length} last worked on, of {list.of}.
+              </p>
+            )}
           </section>
         )}
         <OpenFile />

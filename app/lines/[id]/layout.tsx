@@ -19,7 +19,7 @@ export default async function LineLayout({
 }) {
   const { id } = await params;
   const stored = await whenUp(() => readPlan(id));
-  const lines = stored && (await whenUp(listPlans));
+  const lines = stored && (await whenUp(listPlans))?.lines;
   if (!stored || !lines)
     return (
       <Frame planId={id}>

@@ -19,7 +19,7 @@ export default async function Page({
   const asked = [(await searchParams).with ?? []].flat().join(',');
   const read = await whenUp(async () => ({
     revisions: await listRevisions(id),
-    lines: (await listPlans()).filter((l) => l.id !== id),
+    lines: (await listPlans()).lines.filter((l) => l.id !== id),
     others: await readChosen(id, asked),
   }));
   return read ? <CompareView {...read} /> : <DatabaseDown />;
