@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { openPool } from '../../db/client';
 import { writeBackup } from '../../server/backup/write-backup';
+import { isDatabaseDown } from '../../server/errors';
 import { type DemoMode, prepareDatabase } from '../../server/prepare-database';
 import { BACKUPS, MIGRATIONS } from './places';
 
@@ -14,6 +15,14 @@ const before = async ([first]: readonly string[]): Promise<void> => {
   await writeBackup(pool, url, MIGRATIONS, file);
   console.log(`The database is brought up to date. As it was, it is in ${file}.`);
 };
-const done = await prepareDatabase(pool, MIGRATIONS, MODES[process.argv[2] ?? ''] ?? 'once', Date.now(), before);
-if (done) console.log(done);
-await pool.end();
+const AGAIN_LATER = 75; // EX_TEMPFAIL, sysexits.h
+try {
+  const done = await prepareDatabase(pool, MIGRATIONS, MODES[process.argv[2] ?? ''] ?? 'once', Date.now(), before);
+  if (done) console.log(done);
+} catch (error) {
+  if (!isDatabaseDown(error)) throw error;
+  console.error('cool-dram: the database does not answer.');
+  process.exitCode = AGAIN_LATER;
+} finally {
+  await pool.end().catch(() => {});
+}

@@ -6,9 +6,12 @@ STEADY_S=60           # what ran so long has recovered: the next pause is short 
 LOG_MOST_BYTES=10000000 # of each log, four of them kept
 DISK_LOW_MB=500
 
-# What a bin/start that was killed has left running in this place.
-end_leftovers() {
+# What a bin/start that was killed has left running in this place. What keeps its database stops it only as long as no
+# other start has taken over; while it does so, we wait.
+take_over() {
   local file pid
+  echo $$ >"$COOL_DRAM_DATA/starter"
+  flock "$COOL_DRAM_DATA/stop.lock" true
   for file in "$COOL_DRAM_DATA"/*.pid; do
     pid=$(cat "$file" 2>/dev/null) || continue
     [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ] && end "$pid"
@@ -58,7 +61,11 @@ keep_database() { # the same for MariaDB, which runs in a session of its own
     pause=1
     while :; do
       rest 1
-      starter_lives || { db_stop; exit; }
+      starter_lives || {
+        exec 6>>"$COOL_DRAM_DATA/stop.lock" && flock 6
+        [ "$(cat "$COOL_DRAM_DATA/starter")" != $$ ] || db_stop
+        exit
+      }
       db_ping && { pause=1; continue; }
       say "cool-dram: the database ended. It is started again; see $DB_DIR/mariadb.log"
       (db_start) || {

@@ -3,6 +3,7 @@ import { mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
+import { dairyPlan } from '../../../db/dairy';
 import { demoPlan } from '../../../db/demo';
 import { fuzz } from './fuzz';
 import { Place } from './place';
@@ -139,7 +140,7 @@ async function fuzzed(): Promise<void> {
   const at = place('fuzz');
   at.begin();
   await at.up();
-  const { requests, accepted, pages, wrong: found } = await fuzz(at.url, DEMO, demoPlan(), share);
+  const { requests, accepted, pages, wrong: found } = await fuzz(at.url, DEMO, [demoPlan(), dairyPlan()], share);
   tell('fuzzed requests', requests);
   tell('strange plans accepted', accepted);
   tell('pages of them opened', pages);

@@ -109,7 +109,7 @@ export interface Fuzzed {
 type Ask = readonly [method: string, path: string, body?: string];
 
 /** Every address with every strange thing that a client can send; then the pages of each strange plan that was accepted. */
-export async function fuzz(url: string, planId: string, plan: object, share: number): Promise<Fuzzed> {
+export async function fuzz(url: string, planId: string, of: readonly object[], share: number): Promise<Fuzzed> {
   const done: Fuzzed = { requests: 0, accepted: 0, pages: 0, wrong: [] };
   const ask = async ([method, path, body]: Ask): Promise<{ status: number; text: string }> => {
     done.requests++;
@@ -212,9 +212,11 @@ export async function fuzz(url: string, planId: string, plan: object, share: num
       }
   await each(some(strange), ask);
 
-  const plans = fieldsIn(plan).flatMap((path) => VALUES.map((value) => [path, value] as const));
+  const plans = of.flatMap((plan) =>
+    fieldsIn(plan).flatMap((path) => VALUES.map((value) => [plan, path, value] as const)),
+  );
   const accepted: [id: string, said: string][] = [];
-  await each(some(plans), async ([path, value]) => {
+  await each(some(plans), async ([plan, path, value]) => {
     const id = randomUUID();
     const { status } = await ask(['POST', '/api/plans', JSON.stringify({ id, plan: changed(plan, path, value) })]);
     if (status === 201) accepted.push([id, `${path.join('.')} = ${JSON.stringify(value).slice(0, 30)}`]);
