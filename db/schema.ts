@@ -10,12 +10,14 @@ import {
   json,
   mysqlEnum,
   mysqlTable,
+  primaryKey,
   varchar,
 } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import type { Derivation } from '../core/quantity/derivation';
 import type { Charge } from '../core/record/charge';
 import type { ExpectedReading, LogEntry } from '../core/record/log-entry';
+import type { ReadingName } from '../core/routine/task';
 import type { WeatherYear } from '../core/season/weather';
 
 const now = () => new Date();
@@ -103,7 +105,10 @@ export const drainEntries = mysqlTable(
     struckAt: datetime('struck_at', { mode: 'date', fsp: 3 }),
     loggedAt: datetime('logged_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
   },
-  (t) => [index('drain_entries_plan_at').on(t.planId, t.drainedAt)],
+  (t) => [
+    index('drain_entries_plan_at').on(t.planId, t.drainedAt),
+    index('drain_entries_stage').on(t.planId, t.stageId, t.struckAt, t.drainedAt),
+  ],
 );
 
 /** Years of weather, for any line. What an import mended is kept with them. */
@@ -137,8 +142,47 @@ export const logEntries = mysqlTable(
     entry: json('entry').$type<LogEntry>().notNull(),
     expected: json('expected').$type<(ExpectedReading | null)[]>().notNull(),
     enteredAt: datetime('entered_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+    /** False once a later entry corrects it. */
+    stands: boolean('stands').notNull().default(true),
+    // What logs are asked by, taken from the entry by the database itself.
+    result: varchar('result', { length: 10 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.result'))`, STORED),
+    symptom: varchar('symptom', { length: 8 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.symptom'))`, STORED),
+    amends: char('amends', { length: 36 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.amends'))`, STORED),
+    /** Whether a chore was done by it. */
+    counts: boolean('counts').generatedAlwaysAs(
+      sql`(stands = 1 AND kind <> 'put-off' AND COALESCE(result, '') <> 'could-not')`,
+      STORED,
+    ),
   },
-  (t) => [index('log_entries_plan_at').on(t.planId, t.measuredAt)],
+  (t) => [
+    index('log_entries_plan_at').on(t.planId, t.measuredAt),
+    index('log_entries_done').on(t.planId, t.counts, t.stageId, t.task, t.measuredAt),
+    index('log_entries_kind').on(t.planId, t.stands, t.kind, t.stageId, t.measuredAt),
+    index('log_entries_newest').on(t.planId, t.stands, t.measuredAt),
+  ],
+);
+
+/** The readings of the log one by one, with what was expected of each: what trends, drift and calibration go by. */
+export const readings = mysqlTable(
+  'readings',
+  {
+    entryId: char('entry_id', { length: 36 })
+      .notNull()
+      .references(() => logEntries.id, { onDelete: 'cascade' }),
+    of: varchar('of', { length: 20 }).notNull().$type<ReadingName>(),
+    planId: char('plan_id', { length: 36 }).notNull(),
+    stageId: varchar('stage_id', { length: 64 }).notNull(),
+    measuredAt: char('measured_at', { length: 16 }).notNull(),
+    stands: boolean('stands').notNull().default(true),
+    value: double('value').notNull(),
+    expected: double('expected'),
+    low: double('low'),
+    high: double('high'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.entryId, t.of] }),
+    index('readings_series').on(t.planId, t.stands, t.stageId, t.of, t.measuredAt),
+  ],
 );
 
 /** Charges of beads. What happened to them is in the log. */

@@ -1,10 +1,10 @@
 import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../core/test/good-lines';
-import { logAnEntry, readEntries } from './log-an-entry';
-import { readLog } from './read-log';
+import { logAnEntry } from './log-an-entry';
 import { readCharges, saveCharge } from './save-charge';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
+import { readEntries, readLog } from './test/whole-log';
 
 const uuid = (): string => crypto.randomUUID();
 const NOW = Date.UTC(2026, 10, 27, 12);

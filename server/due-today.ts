@@ -5,13 +5,12 @@ import { surveyAtmosphericPa } from '../core/line/survey';
 import { walk } from '../core/line/walk';
 import { type DueTask, dueTasks } from '../core/routine/due';
 import { routineFacts } from '../core/routine/facts';
-import { lastDone, putOffs, routineEvents, signalsOf } from '../core/routine/last-done';
 import { livesOf, spentTimes } from '../core/season/charge-lives';
 import { yearOfMonths } from '../core/season/month-means';
 import { runWeather } from '../core/season/run-weather';
 import type { WeatherHours } from '../core/season/weather';
 import { RequestRefused } from './errors';
-import { readLog } from './read-log';
+import { readLogSummary } from './read-log-summary';
 import { readWeather } from './save-weather';
 
 /** The weather that a plan goes by, where it is stored here. */
@@ -30,20 +29,20 @@ async function weatherOf(plan: Plan): Promise<WeatherHours | undefined> {
 
 /** What is due on a line, by its log and the weather of its year. */
 export async function dueOn(planId: string, plan: Plan, now: string): Promise<DueTask[]> {
-  const [{ entries, drains, charges }, weather] = await Promise.all([readLog(planId), weatherOf(plan)]);
+  const [log, weather] = await Promise.all([readLogSummary(planId, plan), weatherOf(plan)]);
   const run = weather && runWeather(plan, weather, { year: Number(now.slice(0, 4)) });
   const years = new Map<string, PointYear>();
   for (const s of run ? collectingStages(plan) : []) {
     const year = run && pointYear(run, s.id);
     if (year) years.set(s.id, year);
   }
-  const lives = livesOf(plan, weather, charges, entries, now) ?? [];
+  const lives = livesOf(plan, weather, log.charges, log.beads, now) ?? [];
   return dueTasks(
     routineFacts(plan, walk(plan), years, spentTimes(lives, now)),
-    lastDone(entries, drains),
-    putOffs(entries),
+    log.last,
+    log.putOffs,
     now,
-    routineEvents(entries),
-    signalsOf(entries),
+    log.events,
+    log.signals,
   );
 }

@@ -1,12 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
-import { desc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { stageById } from '../core/line/runs';
 import { futureMessage } from '../core/record/drain-entry';
 import { expectReadings } from '../core/record/expect-reading';
-import { type LogEntry, type LoggedEntry, logEntrySchema } from '../core/record/log-entry';
-import { database } from '../db/client';
+import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
 import { charges, logEntries, photos, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { type EntryRow, keepEntries } from './keep-entries';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -14,7 +14,7 @@ import { inTransaction } from './transaction';
 const refuse = (field: string, message: string) => new RequestRefused(422, 'invalid', message, [{ field, message }]);
 
 /** The row that an entry makes: with it is kept what the plan expects on this day. */
-export function entryRow(planId: string, planDocument: unknown, entry: LogEntry, stageName?: string) {
+export function entryRow(planId: string, planDocument: unknown, entry: LogEntry, stageName?: string): EntryRow {
   const plan = storedPlan(planDocument);
   const stage = stageById(plan, entry.stageId);
   if (entry.stageId !== '' && !stage && stageName === undefined)
@@ -64,24 +64,7 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
       const [photo] = await tx.select({ planId: photos.planId }).from(photos).where(eq(photos.id, entry.photoId));
       if (photo?.planId !== id) throw refuse('photoId', 'There is no such photo in this line.');
     }
-    await tx.insert(logEntries).values(entryRow(id, plan.document, entry));
+    await keepEntries(tx, [entryRow(id, plan.document, entry)]);
     return { id: entry.id };
   });
-}
-
-/** The log of a line besides its drains, the newest first. */
-export async function readEntries(planId: string): Promise<LoggedEntry[]> {
-  const rows = await database()
-    .select()
-    .from(logEntries)
-    .where(eq(logEntries.planId, checkedId('id', planId)))
-    .orderBy(desc(logEntries.measuredAt), desc(logEntries.enteredAt))
-    .limit(5000);
-  return rows.map((r) => ({
-    ...r.entry,
-    chargeId: r.entry.chargeId ?? null, // entries of before there were charges
-    stageName: r.stageName,
-    enteredAt: r.enteredAt.toISOString(),
-    expected: r.expected,
-  }));
 }

@@ -11,10 +11,11 @@ import { calendarText } from './calendar';
 import { dueOn } from './due-today';
 import { newFeed, readFeed, revokeFeeds } from './feeds';
 import { keepAPhoto, readPhoto } from './keep-a-photo';
-import { logAnEntry, readEntries } from './log-an-entry';
+import { logAnEntry } from './log-an-entry';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
 import { pictureOf } from './test/picture';
+import { readEntries } from './test/whole-log';
 
 const uuid = (): string => crypto.randomUUID();
 const NOW = Date.UTC(2026, 10, 27, 12);

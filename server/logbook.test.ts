@@ -48,7 +48,7 @@ describe('logging a drain', () => {
     const mine = entry({ note: '½ cup of Öl – “rusty”', loadedHours: 3.25 });
     await logADrain(id, mine, NOW);
     const expected = expectDrain(plan, mine);
-    expect(await readLogbook(id)).toEqual([
+    expect((await readLogbook(id)).entries).toEqual([
       expect.objectContaining({
         ...mine,
         stageName: 'Receiver',
@@ -65,34 +65,34 @@ describe('logging a drain', () => {
     const mine = entry();
     await logADrain(id, mine, NOW);
     await logADrain(id, mine, NOW);
-    expect(await readLogbook(id)).toHaveLength(1);
+    expect((await readLogbook(id)).entries).toHaveLength(1);
     expect(await statusOf(logADrain(id, { ...mine, amountM3: 1e-3 }, NOW))).toBe('409 id');
   });
 
   test('a later edit of the plan does not rewrite what was expected then', async () => {
     await logADrain(id, entry(), NOW);
-    const [before] = await readLogbook(id);
+    const [before] = (await readLogbook(id)).entries;
     await savePlan(id, {
       writeId: uuid(),
       rowVersion: 1,
       plan: setParameter(plan, 'receiver', 'settlingEfficiency', 0.1),
     });
-    expect(await readLogbook(id)).toEqual([before]);
+    expect((await readLogbook(id)).entries).toEqual([before]);
   });
 
   test('entries stay when their drain point leaves the line', async () => {
     await logADrain(id, entry(), NOW);
     await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: planOf({}, stageOf('aftercooler')) });
-    expect(await readLogbook(id)).toHaveLength(1);
+    expect((await readLogbook(id)).entries).toHaveLength(1);
   });
 
   test('a mistake is struck out and can be restored; it is never erased', async () => {
     const mine = entry();
     await logADrain(id, mine, NOW);
     await strikeADrain(id, mine.id, true);
-    expect((await readLogbook(id))[0]).toMatchObject({ id: mine.id, struck: true });
+    expect((await readLogbook(id)).entries[0]).toMatchObject({ id: mine.id, struck: true });
     await strikeADrain(id, mine.id, false);
-    expect((await readLogbook(id))[0]).toMatchObject({ struck: false });
+    expect((await readLogbook(id)).entries[0]).toMatchObject({ struck: false });
     expect(await statusOf(strikeADrain(id, uuid(), true))).toBe('404 entryId');
     expect(await statusOf(strikeADrain(uuid(), mine.id, true))).toBe('404 entryId');
   });
@@ -108,6 +108,6 @@ describe('logging a drain', () => {
     ['a note of a thousand letters', { note: 'x'.repeat(1000) }, '422 note'],
   ])('%s is refused at its field and changes nothing', async (_what, change, refusal) => {
     expect(await statusOf(logADrain(id, { ...entry(), ...change }, NOW))).toBe(refusal);
-    expect(await readLogbook(id)).toHaveLength(0);
+    expect((await readLogbook(id)).entries).toHaveLength(0);
   });
 });

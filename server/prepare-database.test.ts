@@ -27,10 +27,10 @@ test('empty loads nothing; once loads the demo once; migrating again changes not
   expect(await prepare('once')).toMatch(/loaded/);
   expect(await prepare('once')).toBe('');
   expect(await prepare('empty')).toBe('');
-  expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
+  expect((await readLogbook(DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
   expect((await listRevisions(DEMO_PLAN_ID)).map((r) => r.name)).toEqual([demoRevision().name]);
   const [tables] = await pool.query<RowDataPacket[]>('SHOW TABLES');
-  expect(tables).toHaveLength(11); // ours, the list of migrations and their lock
+  expect(tables).toHaveLength(12); // ours, the list of migrations and their lock
 });
 
 test('reset restores the demo, its line and its log, and leaves everything else as it was', async () => {
@@ -62,6 +62,6 @@ test('reset restores the demo, its line and its log, and leaves everything else 
   const { routine, ...restored } = (await readPlan(DEMO_PLAN_ID)).plan;
   expect({ ...restored, routine: demoPlan().routine }).toEqual(demoPlan());
   expect(routine.startedOn).toBe('2026-11-19');
-  expect(await readLogbook(DEMO_PLAN_ID)).toHaveLength(demoDrains(NOW).length);
+  expect((await readLogbook(DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
   expect([await readPlan(mine.id), await readLogbook(mine.id)]).toEqual(before);
 });

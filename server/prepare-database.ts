@@ -10,7 +10,8 @@ import { BEADS, demoCharges } from '../db/demo-charges';
 import { demoEntries } from '../db/demo-log';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
 import { type BeforeMigration, migrateAlone } from '../db/migrate';
-import { charges, drainEntries, logEntries, plans, revisions, weatherYears } from '../db/schema';
+import { charges, drainEntries, plans, revisions, weatherYears } from '../db/schema';
+import { keepEntries } from './keep-entries';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
 
@@ -80,7 +81,10 @@ export async function prepareDatabase(
       await tx.delete(plans).where(eq(plans.id, id)); // its log, revisions and writes go with it
       await tx.insert(plans).values({ id, isDemo: true, document: plan });
       if (revision) await tx.insert(revisions).values({ ...revision, planId: id });
-      await tx.insert(logEntries).values([...entries, ...followed.entries].map((e) => entryRow(id, plan, e)));
+      await keepEntries(
+        tx,
+        [...entries, ...followed.entries].map((e) => entryRow(id, plan, e)),
+      );
       await tx.insert(charges).values(followed.charges.map((charge) => ({ id: charge.id, planId: id, charge })));
       if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
     }

@@ -1,19 +1,36 @@
-import { desc, eq } from 'drizzle-orm';
-import type { LoggedDrain } from '../core/record/judge-log';
+import { and, desc, eq, getTableColumns, isNull, lt, lte, max, or } from 'drizzle-orm';
+import type { DrainPage } from '../core/record/log-pages';
 import { database } from '../db/client';
 import { drainEntries } from '../db/schema';
 import { checkedId } from './plan-id';
 
-/** The drain log of a line, newest first, struck entries included. */
-export async function readLogbook(planId: string): Promise<LoggedDrain[]> {
-  const rows = await database()
-    .select()
-    .from(drainEntries)
-    .where(eq(drainEntries.planId, checkedId('id', planId)))
-    .orderBy(desc(drainEntries.drainedAt), desc(drainEntries.loggedAt))
-    .limit(2000);
-  return rows.map(({ planId: _planId, struckAt, loggedAt: _loggedAt, ...entry }) => ({
-    ...entry,
-    struck: struckAt !== null,
-  }));
+const SHOWN = 120;
+
+/** The drain log of a line, newest first, struck entries included; without “why?”, which is long. */
+export async function readLogbook(planId: string, before = ''): Promise<DrainPage> {
+  const id = checkedId('id', planId);
+  const { planId: _plan, why: _why, loggedAt: _loggedAt, ...shown } = getTableColumns(drainEntries);
+  const [, at, after] = /^(\d{4}-\d\d-\d\dT\d\d:\d\d)_([0-9a-f-]{36})$/.exec(before) ?? [];
+  const older =
+    at && after ? and(lte(shown.drainedAt, at), or(lt(shown.drainedAt, at), lt(shown.id, after))) : undefined;
+  const [rows, drained] = await Promise.all([
+    database()
+      .select(shown)
+      .from(drainEntries)
+      .where(and(eq(drainEntries.planId, id), older))
+      .orderBy(desc(shown.drainedAt), desc(shown.id))
+      .limit(SHOWN + 1),
+    database()
+      .select({ stageId: shown.stageId, at: max(shown.drainedAt) })
+      .from(drainEntries)
+      .where(and(eq(drainEntries.planId, id), isNull(shown.struckAt)))
+      .groupBy(shown.stageId),
+  ]);
+  const page = rows.slice(0, SHOWN);
+  const last = page.at(-1);
+  return {
+    entries: page.map(({ struckAt, ...entry }) => ({ ...entry, struck: struckAt !== null })),
+    drained: drained.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })),
+    next: rows.length > SHOWN && last ? `${last.drainedAt}_${last.id}` : undefined,
+  };
 }

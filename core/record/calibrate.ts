@@ -54,7 +54,7 @@ function proposal(
  */
 export function calibrations(
   plan: Plan,
-  drains: readonly LoggedDrain[],
+  drains: readonly Pick<LoggedDrain, 'stageId' | 'amountM3' | 'expectedKg' | 'drainedAt' | 'struck'>[],
   entries: readonly LoggedEntry[],
 ): Calibration[] {
   const around = surroundingsOf(plan);

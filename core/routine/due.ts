@@ -181,7 +181,7 @@ export function dueTasks(
   for (const d of done) {
     const key = taskKey(d.stageId, d.task);
     if ((lastOf.get(key) ?? '') < d.at) lastOf.set(key, d.at);
-    times.set(key, (times.get(key) ?? 0) + 1);
+    times.set(key, (times.get(key) ?? 0) + (d.times ?? 1));
   }
   const off = new Map<string, PutOff>();
   for (const p of putOffs) off.set(taskKey(p.stageId, p.task), p);

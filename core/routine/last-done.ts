@@ -7,7 +7,7 @@ import { taskById } from './tasks';
 export const DRAINING: readonly string[] = ['M01', 'M02', 'M24'];
 
 /** Chores that put something new in: a change that is logged without its chore does them too. */
-const CHANGING: readonly string[] = ['M12', 'M13', 'M14', 'M20', 'M22'];
+export const CHANGING: readonly string[] = ['M12', 'M13', 'M14', 'M20', 'M22'];
 
 /** When each chore was last done, by the log: entries that say so, changes, and drains. */
 export function lastDone(
@@ -43,8 +43,8 @@ export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
     }));
 }
 
-const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];
-const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
+export const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];
+export const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
 
 /** What of the log asks for other chores at once, the newest first: openings, and water where none should be. */
 export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {

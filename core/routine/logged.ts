@@ -6,6 +6,8 @@ export interface LastDone {
   readonly stageId: string;
   readonly task: string;
   readonly at: ShopTime;
+  /** How often it was done up to then; left out, once. */
+  readonly times?: number;
 }
 export interface PutOff {
   readonly stageId: string;

@@ -14,4 +14,7 @@ export const TASKS: readonly Task[] = [
   ...VESSEL_TASKS,
 ];
 
+/** Chores that isolate and open their stage. */
+export const ISOLATING: readonly string[] = TASKS.flatMap((t) => (t.isolates ? [t.id] : []));
+
 export const taskById = (id: string): Task | undefined => TASKS.find((t) => t.id === id);

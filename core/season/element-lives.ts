@@ -21,6 +21,8 @@ const SOAKS_H = 24;
 /** The chore that changes it, by its kind. */
 const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
 type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
+/** Stages whose element or charge of carbon is changed. */
+export const ELEMENT_KINDS: ReadonlySet<string> = new Set(Object.keys(CHANGED_BY));
 
 /** Why an element is changed on a day. */
 export type ChangeReason = 'drop' | 'hours' | 'calendar' | 'oil' | 'cheapest';

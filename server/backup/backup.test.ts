@@ -84,7 +84,7 @@ test('what is restored is what was there: any text, number, document and picture
           Buffer.from(l.jpeg),
         ]);
         await pool.query(
-          "INSERT INTO log_entries VALUES (?, ?, '', ?, 'x', NULL, '2026-11-25T08:00', ?, ?, '[]', '2026-11-25')",
+          "INSERT INTO log_entries (id, plan_id, stage_id, stage_name, kind, measured_at, who, entry, expected, entered_at) VALUES (?, ?, '', ?, 'x', '2026-11-25T08:00', ?, ?, '[]', '2026-11-25')",
           [crypto.randomUUID(), id, l.name, l.name, JSON.stringify(l.entry)],
         );
         await pool.query(

@@ -16,9 +16,7 @@ export const manifestSchema = z.strictObject({
   planVersion: z.int().positive(),
   /** The migrations that its tables have had. */
   migrations: z.array(z.string().regex(/^[0-9]{4}_[a-z0-9_]+$/)).min(1),
-  tables: z.array(
-    z.strictObject({ name, columns: z.array(name).min(1), key: name, rows: z.int().nonnegative(), sha256 }),
-  ),
+  tables: z.array(z.strictObject({ name, columns: z.array(name).min(1), rows: z.int().nonnegative(), sha256 })),
 });
 export type Manifest = z.infer<typeof manifestSchema>;
 

@@ -3,7 +3,7 @@ import type { Connection } from 'mysql2';
 import { createPool, type RowDataPacket } from 'mysql2/promise';
 import { knownMigrations, migrateAlone } from '../../db/migrate';
 import { BackupRefused, type OpenBackup, readBackup } from './read-backup';
-import { openAsStored, rowsOf, type Table, tablesOf } from './tables';
+import { keyOf, openAsStored, rowsOf, type Table, tablesOf } from './tables';
 
 const AT_ONCE = 200; // rows a statement
 
@@ -28,10 +28,10 @@ function printOf(row: Record<string, unknown>): string {
 
 async function differenceOf(backup: OpenBackup, connection: Connection, table: Table): Promise<Difference> {
   const here = new Map<string, string>();
-  for await (const row of rowsOf(connection, table)) here.set(String(row[table.key]), printOf(row));
+  for await (const row of rowsOf(connection, table)) here.set(keyOf(table, row), printOf(row));
   let [same, onlyInBackup, changed] = [0, 0, 0];
   for await (const row of backup.rows(table.name)) {
-    const print = here.get(String(row[table.key]));
+    const print = here.get(keyOf(table, row));
     if (print === undefined) onlyInBackup++;
     else if (print === printOf(row)) same++;
     else changed++;

@@ -4,8 +4,8 @@ export type ColumnType = 'json' | 'bytes' | 'plain';
 
 export interface Table {
   readonly name: string;
-  /** Its single primary key. */
-  readonly key: string;
+  /** Its primary key. */
+  readonly key: readonly string[];
   readonly columns: readonly { readonly name: string; readonly type: ColumnType }[];
 }
 
@@ -29,16 +29,21 @@ export async function tablesOf(connection: Connection): Promise<Table[]> {
       c.isJson ? 'json' : /blob|binary/.test(c.type) ? 'bytes' : 'plain';
     return {
       name,
-      key: String(own.find((c) => c.columnKey === 'PRI')?.name),
+      key: own.filter((c) => c.columnKey === 'PRI').map((c) => String(c.name)),
       columns: own.map((c) => ({ name: String(c.name), type: typeOf(c) })),
     };
   });
 }
 
+/** The key of a row as one text. */
+export const keyOf = (table: Table, row: Record<string, unknown>): string => table.key.map((c) => row[c]).join(' ');
+
 /** The rows of a table in the order of its key, one after another: a log is longer than memory should be. */
 export async function* rowsOf(connection: Connection, table: Table): AsyncGenerator<Record<string, unknown>> {
   const columns = table.columns.map((c) => `\`${c.name}\``).join(', ');
-  const query = connection.query(`SELECT ${columns} FROM \`${table.name}\` ORDER BY \`${table.key}\``);
+  const query = connection.query(
+    `SELECT ${columns} FROM \`${table.name}\` ORDER BY ${table.key.map((c) => `\`${c}\``).join(', ')}`,
+  );
   for await (const row of query.stream({ highWaterMark: 100 })) {
     for (const { name, type } of table.columns)
       if (type === 'json' && typeof row[name] === 'string') row[name] = JSON.parse(row[name]);

@@ -11,7 +11,7 @@ import { PLAN_VERSION } from '../../core/line/plan';
 import { migrationsOf } from '../../db/migrate';
 import { BACKUP_FORMAT, BACKUP_VERSION, type Manifest } from './manifest';
 import { readBackup } from './read-backup';
-import { openAsStored, rowsOf, type Table, tablesOf } from './tables';
+import { keyOf, openAsStored, rowsOf, type Table, tablesOf } from './tables';
 
 const sha256 = (data: Buffer): string => createHash('sha256').update(data).digest('hex');
 
@@ -22,7 +22,7 @@ async function writeTable(connection: Connection, table: Table, dir: string): Pr
     for await (const row of rowsOf(connection, table)) {
       for (const { name, type } of table.columns)
         if (type === 'bytes' && row[name] instanceof Buffer) {
-          const file = `photos/${row[table.key]}.jpg`;
+          const file = `photos/${keyOf(table, row)}.jpg`;
           writeFileSync(path.join(dir, file), row[name]);
           row[name] = { file, sha256: sha256(row[name]) };
         }
@@ -34,7 +34,7 @@ async function writeTable(connection: Connection, table: Table, dir: string): Pr
   }
   await pipeline(Readable.from(lines()), createWriteStream(path.join(dir, 'tables', `${table.name}.jsonl`)));
   const columns = table.columns.map((c) => c.name);
-  return { name: table.name, columns, key: table.key, rows, sha256: hash.digest('hex') };
+  return { name: table.name, columns, rows, sha256: hash.digest('hex') };
 }
 
 /**

@@ -3,6 +3,7 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
 import { charges, drainEntries, logEntries, photos, plans, revisions } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
+import { type EntryRow, keepEntries } from '../keep-entries';
 import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
 import { inTransaction, type Transaction } from '../transaction';
@@ -110,7 +111,9 @@ async function add(tx: Transaction, kind: Kept['of'], rows: ReturnType<typeof ro
       { field: 'as', message: 'Import it as a new line.' },
     ]);
   const fresh = rows.filter((r) => !there.some((t) => t.id === r.id));
-  if (fresh.length > 0) await tx.insert(table).values(fresh as never);
+  if (fresh.length === 0) return 0;
+  if (kind === 'entry') await keepEntries(tx, fresh as unknown as EntryRow[]);
+  else await tx.insert(table).values(fresh as never);
   return fresh.length;
 }
 

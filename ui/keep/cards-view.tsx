@@ -1,12 +1,13 @@
 'use client';
 
 import { Printer } from 'lucide-react';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { IntervalWords, TaskDetail } from './task-detail';
-import { type Log, useDue } from './use-due';
+import { useDue } from './use-due';
 
 /** Every chore as a card to hang at its point. */
-export function CardsView({ log }: { log: Log }) {
+export function CardsView({ log }: { log: LogSummary }) {
   const { plan } = usePlan();
   const { tasks } = useDue(log);
   return (

@@ -12,6 +12,7 @@ import { expectReadings } from '@/core/record/expect-reading';
 import type { LogEntry } from '@/core/record/log-entry';
 import type { DueTask } from '@/core/routine/due';
 import { DRAINING } from '@/core/routine/last-done';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { READINGS } from '@/core/routine/task';
 import { AppearanceChoice } from '@/ui/logbook/appearance-input';
 import { sinceFor } from '@/ui/logbook/drain-form';
@@ -25,7 +26,6 @@ import { choreEntry, readOf } from './chore-entry';
 import { entryOf } from './entry-of';
 import { NumberPad } from './number-pad';
 import { PhotoInput } from './photo-input';
-import type { Log } from './use-due';
 import { rememberedWho, rememberWho, type useSender } from './use-sender';
 
 const UNITS_SHOWN = 3;
@@ -38,7 +38,7 @@ export function Chore({
   onNext,
 }: {
   task: DueTask;
-  log: Log;
+  log: LogSummary;
   put: ReturnType<typeof useSender>['put'];
   onNext: (how: 'done' | 'could not') => void;
 }) {
@@ -64,7 +64,7 @@ export function Chore({
   const [wrong, setWrong] = useState(false);
   const [problem, setProblem] = useState<string>();
   const started = useMemo(nowOnTheWall, []);
-  const since = drains ? sinceFor(plan, log.drains, stage.id, started) : started;
+  const since = drains ? sinceFor(plan, log.drained, stage.id, started) : started;
   const expected = useMemo(() => {
     if (drains) {
       const intake = placeOf(plan.survey, plan.survey.intakePlaceId);

@@ -7,16 +7,17 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { placeOf } from '@/core/line/survey';
 import { shopTimeMs } from '@/core/record/shop-clock';
 import type { DueTask } from '@/core/routine/due';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { roundsOf } from '@/core/routine/rounds';
 import { ISOLATION } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
 import { Chore } from './chore';
-import { type Log, useDue } from './use-due';
+import { useDue } from './use-due';
 import { useSender } from './use-sender';
 
 /** A round on the phone: one chore a screen, in the order of the way. */
-export function GoView({ log }: { log: Log }) {
+export function GoView({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
   const { tasks, now, ready } = useDue(log);

@@ -23,13 +23,14 @@ import { useMemo } from 'react';
 import { stageById } from '@/core/line/runs';
 import { shopTimeMs } from '@/core/record/shop-clock';
 import { choresOfLine, type DueTask, dueTime } from '@/core/routine/due';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { roundsOf, wayRound } from '@/core/routine/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { saveCsv } from '@/ui/water/data-table';
-import { type Log, useDue } from './use-due';
+import { useDue } from './use-due';
 
 /** The rounds that are due, who does them, and the way round. */
-export function RoundsView({ log }: { log: Log }) {
+export function RoundsView({ log }: { log: LogSummary }) {
   const { plan, planId, edit } = usePlan();
   const { tasks, now } = useDue(log);
   const rounds = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)), [plan, tasks, now]);

@@ -6,14 +6,15 @@ import { useEffect, useMemo, useState } from 'react';
 import { CAUTIONS } from '@/core/equipment/cautions';
 import { shopTimeMs } from '@/core/record/shop-clock';
 import { sayInterval } from '@/core/routine/interval';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { roundsOf } from '@/core/routine/rounds';
 import { dayOfYear, sayDay } from '@/core/season/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
-import { type Log, useDue } from './use-due';
+import { useDue } from './use-due';
 
 /** The round on one page, with a code at each point that opens its form. */
-export function SheetView({ log }: { log: Log }) {
+export function SheetView({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
   const { tasks, now } = useDue(log);
   const round = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)).find((r) => r.id === 'round'), [plan, tasks, now]);

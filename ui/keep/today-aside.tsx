@@ -5,13 +5,12 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { findingsOf } from '@/core/diagnose/findings';
 import { sayText } from '@/core/quantity/say-text';
-import { standingEntries } from '@/core/record/log-entry';
+import type { LogSummary } from '@/core/routine/log-summary';
 import type { Round } from '@/core/routine/rounds';
 import type { PlaceLife } from '@/core/season/charge-lives';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { driftsOf } from './drifts';
-import type { Log } from './use-due';
 
 export function Rounds({ rounds }: { rounds: readonly Round[] }) {
   const { planId } = usePlan();
@@ -72,17 +71,10 @@ export function ChargesAside({ lives, now }: { lives: readonly PlaceLife[]; now:
 }
 
 /** What the log has noticed: drift, and readings outside their band. */
-export function Drifting({ log }: { log: Log }) {
+export function Drifting({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
-  const drifts = useMemo(() => driftsOf(plan, log), [plan, log]);
-  const findings = useMemo(
-    () =>
-      standingEntries(log.entries)
-        .slice(0, 60)
-        .flatMap((e) => findingsOf(plan, e))
-        .slice(0, 6),
-    [plan, log],
-  );
+  const drifts = useMemo(() => driftsOf(plan, log.series), [plan, log]);
+  const findings = useMemo(() => log.newest.flatMap((e) => findingsOf(plan, e)).slice(0, 6), [plan, log]);
   const { say } = useUnits();
   if (drifts.length === 0 && findings.length === 0) return null;
   return (

@@ -5,13 +5,14 @@ import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { shopTimeMs } from '@/core/record/shop-clock';
 import { type DueState, hoursPerMonth } from '@/core/routine/due';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { roundsOf } from '@/core/routine/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { CalendarPart } from './calendar-part';
 import { DrainsToAutomate, RoutineLevel } from './routine-level';
 import { TaskRow } from './task-row';
 import { ChargesAside, Drifting, Rounds } from './today-aside';
-import { type Log, useDue } from './use-due';
+import { useDue } from './use-due';
 import { useSender } from './use-sender';
 
 const GROUPS: readonly { readonly state: DueState; readonly title: string; readonly tone: string }[] = [
@@ -22,7 +23,7 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
 ];
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
-export function TodayView({ log }: { log: Log }) {
+export function TodayView({ log }: { log: LogSummary }) {
   const { plan, planId, edit } = usePlan();
   const router = useRouter();
   const { facts, tasks, lives, now } = useDue(log);

@@ -3,25 +3,15 @@
 import { useEffect, useMemo, useState } from 'react';
 import { collectingStages } from '@/core/drain/duty';
 import { type PointYear, pointYear } from '@/core/drain/point-year';
-import type { Charge } from '@/core/record/charge';
-import type { LoggedDrain } from '@/core/record/judge-log';
-import type { LoggedEntry } from '@/core/record/log-entry';
 import { type DueTask, dueTasks } from '@/core/routine/due';
 import { type RoutineFacts, routineFacts } from '@/core/routine/facts';
-import { lastDone, putOffs, routineEvents, signalsOf } from '@/core/routine/last-done';
+import type { LogSummary } from '@/core/routine/log-summary';
 import { type PlaceLife, spentTimes } from '@/core/season/charge-lives';
 import { useLives } from '@/ui/charges/use-lives';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
 import { useWeatherRun } from '@/ui/water/use-weather-run';
-
-/** The log of a line: drains, and everything else. */
-export interface Log {
-  readonly drains: readonly LoggedDrain[];
-  readonly entries: readonly LoggedEntry[];
-  readonly charges: readonly Charge[];
-}
 
 /** Now on the shop’s wall; it goes on while the page is open. */
 export function useNow(): string {
@@ -34,7 +24,7 @@ export function useNow(): string {
 }
 
 /** What is due on the line, by its log, its use and the weather of its year. */
-export function useDue({ drains, entries, charges }: Log): {
+export function useDue({ last, putOffs, events, signals, beads, charges }: LogSummary): {
   facts: RoutineFacts;
   tasks: readonly DueTask[];
   lives: readonly PlaceLife[];
@@ -46,7 +36,7 @@ export function useDue({ drains, entries, charges }: Log): {
   const now = useNow();
   const { weather, fetching } = useClimateWeather(plan);
   const { ran, answered } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
-  const { answer, busy } = useLives(charges, entries, now);
+  const { answer, busy } = useLives(charges, beads, now);
   const years = useMemo(() => {
     const all = new Map<string, PointYear>();
     for (const s of ran ? collectingStages(ran.plan) : []) {
@@ -60,8 +50,8 @@ export function useDue({ drains, entries, charges }: Log): {
     [plan, section, years, answer, now],
   );
   const tasks = useMemo(
-    () => dueTasks(facts, lastDone(entries, drains), putOffs(entries), now, routineEvents(entries), signalsOf(entries)),
-    [facts, entries, drains, now],
+    () => dueTasks(facts, last, putOffs, now, events, signals),
+    [facts, last, putOffs, now, events, signals],
   );
   return { facts, tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
 }

@@ -1,25 +1,28 @@
 'use client';
 
-import { useMemo } from 'react';
 import { fieldsOf } from '@/core/equipment/index';
 import { setParameter } from '@/core/line/edit';
 import { stageById } from '@/core/line/runs';
-import { calibrations } from '@/core/record/calibrate';
-import type { Log } from '@/ui/keep/use-due';
+import type { Calibration } from '@/core/record/calibrate';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 /** What the log would make of the plan’s numbers: before and after, taken over on the person’s word, undone at will. */
-export function Calibrations({ log }: { log: Log }) {
+export function Calibrations({ all }: { all: readonly Calibration[] }) {
   const { plan, edit } = usePlan();
   const { say } = useUnits();
-  const all = useMemo(() => calibrations(plan, log.drains, log.entries), [plan, log]);
-  if (all.length === 0) return null;
+  const now = (c: Calibration): number | undefined => {
+    const own: Readonly<Record<string, unknown>> = stageById(plan, c.stageId)?.parameters ?? {};
+    const value = own[c.field];
+    return typeof value === 'number' ? value : undefined;
+  };
+  const open = all.filter((c) => now(c) === c.from); // what was taken over, or changed by hand, is settled
+  if (open.length === 0) return null;
   return (
     <section aria-label="Calibration" className="grid gap-2">
       <h2>What the log makes of the plan</h2>
       <ul>
-        {all.map((c) => {
+        {open.map((c) => {
           const stage = stageById(plan, c.stageId);
           const meta = stage && fieldsOf(stage.kind).find(([f]) => f === c.field)?.[1];
           const words = (si: number): string => (meta?.quantity ? say(si, meta.quantity) : String(si));

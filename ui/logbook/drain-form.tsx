@@ -27,10 +27,15 @@ import { Verdict } from './verdict';
 import { nowOnTheWall } from './when';
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
-export function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: string, at: ShopTime): ShopTime {
-  const last = entries
-    .filter((e) => e.stageId === pointId && e.drainedAt < at)
-    .map((e) => e.drainedAt)
+export function sinceFor(
+  plan: Plan,
+  drained: readonly { readonly stageId: string; readonly at: ShopTime }[],
+  pointId: string,
+  at: ShopTime,
+): ShopTime {
+  const last = drained
+    .filter((e) => e.stageId === pointId && e.at < at)
+    .map((e) => e.at)
     .sort()
     .at(-1);
   if (last) return last;
@@ -42,11 +47,14 @@ export function sinceFor(plan: Plan, entries: readonly LoggedDrain[], pointId: s
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
 export function DrainForm({
   entries,
+  lastDrained,
   pointId,
   onPoint,
   onLogged,
 }: {
   entries: readonly LoggedDrain[];
+  /** When each drain was last opened, on whatever page of the log. */
+  lastDrained: readonly { readonly stageId: string; readonly at: string }[];
   pointId: string;
   onPoint: (id: string) => void;
   onLogged: (entryId: string) => void;
@@ -80,7 +88,12 @@ export function DrainForm({
       id: crypto.randomUUID(),
       stageId: pointId,
       drainedAt: at,
-      sinceAt: sinceFor(plan, entries, pointId, at),
+      sinceAt: sinceFor(
+        plan,
+        [...lastDrained, ...entries.map((e) => ({ stageId: e.stageId, at: e.drainedAt }))],
+        pointId,
+        at,
+      ),
       amountM3: undefined as never,
       appearance: undefined as never,
       who: rememberedWho(),

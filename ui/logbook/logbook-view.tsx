@@ -8,6 +8,7 @@ import { drainPoints } from '@/core/line/edit';
 import type { DrainJudgement } from '@/core/record/judge-drain';
 import type { LoggedDrain } from '@/core/record/judge-log';
 import { judgeLogged } from '@/core/record/judge-log';
+import type { DrainPage } from '@/core/record/log-pages';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { DrainForm } from './drain-form';
 import { EntryList } from './entry-list';
@@ -22,12 +23,13 @@ const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.Histo
 });
 
 /** Log a drain, see what should have come out, and be told what a difference means. */
-export function LogbookView({ entries }: { entries: readonly LoggedDrain[] }) {
+export function LogbookView({ entries, drained, next }: DrainPage) {
   const { plan, planId } = usePlan();
   const router = useRouter();
   const points = drainPoints(plan);
   const [chosen, choose] = useQueryState('point', parseAsString.withDefault(points[0]?.id ?? ''));
   const [opened, open] = useQueryState('entry', parseAsString);
+  const [before, page] = useQueryState('before', parseAsString.withOptions({ shallow: false, history: 'push' }));
   const pointId =
     points.some((p) => p.id === chosen) || entries.some((e) => e.stageId === chosen) ? chosen : (points[0]?.id ?? '');
   const standing = useMemo(() => entries.filter((e) => !e.struck), [entries]);
@@ -58,6 +60,7 @@ export function LogbookView({ entries }: { entries: readonly LoggedDrain[] }) {
       </div>
       <DrainForm
         entries={standing}
+        lastDrained={drained}
         pointId={pointId}
         onPoint={(id) => {
           void choose(id);
@@ -101,6 +104,20 @@ export function LogbookView({ entries }: { entries: readonly LoggedDrain[] }) {
           }}
           onChanged={() => router.refresh()}
         />
+        {(before !== null || next) && (
+          <div className="flex flex-wrap gap-3">
+            {before !== null && (
+              <button type="button" className="button" onClick={() => void page(null)}>
+                Newest
+              </button>
+            )}
+            {next && (
+              <button type="button" className="button" onClick={() => void page(next)}>
+                Older
+              </button>
+            )}
+          </div>
+        )}
       </div>
     </div>
   );

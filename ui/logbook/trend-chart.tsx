@@ -15,8 +15,7 @@ import {
 } from 'recharts';
 import { stageById } from '@/core/line/runs';
 import { fromSi, unitOf } from '@/core/quantity/units';
-import { type LoggedEntry, standingEntries } from '@/core/record/log-entry';
-import { routineEvents } from '@/core/routine/last-done';
+import type { Trend } from '@/core/record/log-pages';
 import { limitOf } from '@/core/routine/limit';
 import { READINGS, type ReadingName } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -32,42 +31,22 @@ interface Point {
 }
 
 /** A quantity through time over the band that the plan expected on each day; changes and openings of the point are marked. */
-export function TrendChart({
-  entries,
-  stageId,
-  of,
-}: {
-  entries: readonly LoggedEntry[];
-  stageId: string;
-  of: ReadingName;
-}) {
+export function TrendChart({ trend, stageId, of }: { trend: Trend; stageId: string; of: ReadingName }) {
   const { plan } = usePlan();
   const { choice, say, atmosphericPa } = useUnits();
   const { quantity, label } = READINGS[of];
   const u = unitOf(quantity, choice[quantity]);
   const inUnit = (si: number): number => fromSi(si, u, atmosphericPa);
-  const own = standingEntries(entries)
-    .filter((e) => e.stageId === stageId)
-    .sort((a, b) => a.measuredAt.localeCompare(b.measuredAt));
-  const data = own.flatMap((e): Point[] =>
-    e.readings.flatMap((r, i) => {
-      if (r.of !== of) return [];
-      const x = e.expected[i];
-      return [
-        {
-          at: new Date(e.measuredAt).getTime(),
-          read: inUnit(r.value),
-          si: r.value,
-          band: x ? [inUnit(x.low), inUnit(x.high)] : undefined,
-        },
-      ];
+  const data = trend.points.map(
+    ({ at, value, low, high }): Point => ({
+      at: new Date(at).getTime(),
+      read: inUnit(value),
+      si: value,
+      band: low === null || high === null ? undefined : [inUnit(low), inUnit(high)],
     }),
   );
-  const changes = routineEvents(entries).filter((e) => e.stageId === stageId && e.what === 'opened');
   const stage = stageById(plan, stageId);
-  const newest = own.findLast((e) => e.readings.some((r) => r.of === of));
-  const limit =
-    stage && newest && limitOf(stage, of, newest.expected[newest.readings.findIndex((r) => r.of === of)] ?? null);
+  const limit = stage && limitOf(stage, of, trend.expected);
   return (
     <figure>
       <div className="h-52">
@@ -77,8 +56,8 @@ export function TrendChart({
             <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
             <YAxis {...VALUE_AXIS} domain={['auto', 'auto']} />
             <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
-            {changes.map((e) => (
-              <ReferenceLine key={e.at} x={new Date(e.at).getTime()} stroke="var(--copper)" strokeDasharray="4 3" />
+            {trend.opened.map((at) => (
+              <ReferenceLine key={at} x={new Date(at).getTime()} stroke="var(--copper)" strokeDasharray="4 3" />
             ))}
             {limit !== undefined && <ReferenceLine y={inUnit(limit)} stroke="var(--brick)" ifOverflow="extendDomain" />}
             <Line dataKey="read" stroke="var(--deep)" dot={{ r: 3.5, fill: 'var(--deep)' }} isAnimationActive={false} />
@@ -113,7 +92,8 @@ export function TrendChart({
           <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
         </span>
         {limit !== undefined && <span className="text-brick">— asks for a change at {say(limit, quantity)}</span>}
-        {changes.length > 0 && <span className="text-copper">┆ changed or opened</span>}
+        {trend.opened.length > 0 && <span className="text-copper">┆ changed or opened</span>}
+        {trend.each > 1 && <span>each point is the mean of about {trend.each} readings</span>}
       </figcaption>
       <TableOf
         table={() => ({

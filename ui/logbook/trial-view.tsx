@@ -1,38 +1,36 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import { parseAsInteger, parseAsString, useQueryState } from 'nuqs';
-import { useMemo } from 'react';
-import { ENTRY_KINDS, standingEntries } from '@/core/record/log-entry';
-import { shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
-import { trial } from '@/core/record/trial';
+import { parseAsInteger, parseAsString, useQueryStates } from 'nuqs';
+import { useState } from 'react';
+import { ENTRY_KINDS, type LoggedEntry } from '@/core/record/log-entry';
+import { shopTimeMs } from '@/core/record/shop-clock';
+import type { TrialRow } from '@/core/record/trial';
 import { READINGS } from '@/core/routine/task';
 import { taskById } from '@/core/routine/tasks';
 import { Field, tied } from '@/ui/forms/field';
-import type { Log } from '@/ui/keep/use-due';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { LogTabs } from './log-tabs';
-import { nowOnTheWall, sayTime } from './when';
+import { sayTime } from './when';
 
-const DAY_MS = 86_400_000;
+const TRIAL_DAYS = [3, 7, 14, 30, 90];
+
+interface Trial {
+  readonly at: string;
+  readonly days: number;
+  readonly rows: readonly TrialRow[];
+  /** What was done meanwhile. */
+  readonly between: readonly LoggedEntry[];
+}
 
 /** Before and after: the readings of some days on each side of a change, to print and to show. */
-export function TrialView({ log }: { log: Log }) {
+export function TrialView({ at, days, rows, between }: Trial) {
   const { plan } = usePlan();
   const { say } = useUnits();
-  const [at, setAt] = useQueryState(
-    'at',
-    parseAsString.withDefault(shopTimeOf(shopTimeMs(nowOnTheWall()) - 7 * DAY_MS)),
-  );
-  const [days, setDays] = useQueryState('days', parseAsInteger.withDefault(7));
-  const error = Number.isFinite(shopTimeMs(at)) ? undefined : 'Not a date and time.';
-  const rows = useMemo(() => (error ? [] : trial(log.entries, at, days)), [log.entries, at, days, error]);
-  const between = standingEntries(log.entries).filter(
-    (e) =>
-      ['change', 'repair', 'adjustment'].includes(e.kind) &&
-      Math.abs(shopTimeMs(e.measuredAt) - shopTimeMs(at)) < days * DAY_MS,
-  );
+  const [, ask] = useQueryStates({ at: parseAsString, days: parseAsInteger }, { shallow: false });
+  const [typed, type] = useState(at);
+  const error = Number.isFinite(shopTimeMs(typed)) ? undefined : 'Not a date and time.';
   return (
     <div className="mx-auto grid max-w-[1000px] gap-5 p-4">
       <div className="no-print flex flex-wrap items-center gap-4">
@@ -48,8 +46,11 @@ export function TrialView({ log }: { log: Log }) {
             {...tied('trial-at', error)}
             type="datetime-local"
             className="control"
-            value={at}
-            onChange={(e) => void setAt(e.target.value || null)}
+            value={typed}
+            onChange={(e) => {
+              type(e.target.value);
+              if (Number.isFinite(shopTimeMs(e.target.value))) void ask({ at: e.target.value });
+            }}
           />
         </Field>
         <Field id="trial-days" label="Days on each side">
@@ -57,9 +58,9 @@ export function TrialView({ log }: { log: Log }) {
             {...tied('trial-days', undefined)}
             className="control"
             value={days}
-            onChange={(e) => void setDays(Number(e.target.value))}
+            onChange={(e) => void ask({ days: Number(e.target.value) })}
           >
-            {[3, 7, 14, 30, 90].map((d) => (
+            {TRIAL_DAYS.map((d) => (
               <option key={d} value={d}>
                 {d}
               </option>

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
-import { readEntries } from '@/server/log-an-entry';
-import { readCharges } from '@/server/save-charge';
+import { readChargeLog } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
 import { ChargesView } from '@/ui/charges/charges-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -9,6 +8,6 @@ export const metadata: Metadata = { title: 'Charges' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const read = await whenUp(() => Promise.all([readCharges(id), readEntries(id)]));
-  return read ? <ChargesView charges={read[0]} entries={read[1]} /> : <DatabaseDown />;
+  const read = await whenUp(() => readChargeLog(id));
+  return read ? <ChargesView charges={read.charges} entries={read.entries} /> : <DatabaseDown />;
 }

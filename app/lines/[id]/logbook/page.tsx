@@ -6,8 +6,14 @@ import { DatabaseDown } from '@/ui/shell/database-down';
 
 export const metadata: Metadata = { title: 'Logbook' };
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ before?: string | string[] }>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
-  const entries = await whenUp(() => readLogbook(id));
-  return entries ? <LogbookView entries={entries} /> : <DatabaseDown />;
+  const { before } = await searchParams;
+  const book = await whenUp(() => readLogbook(id, typeof before === 'string' ? before : ''));
+  return book ? <LogbookView {...book} /> : <DatabaseDown />;
 }

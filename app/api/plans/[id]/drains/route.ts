@@ -7,7 +7,7 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => readLogbook((await params).id));
+  return respond(async () => (await readLogbook((await params).id)).entries);
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {

@@ -1,12 +1,16 @@
-import { logAnEntry, readEntries } from '@/server/log-an-entry';
+import { logAnEntry } from '@/server/log-an-entry';
+import { readLogPage } from '@/server/read-log-page';
 import { readJson, respond } from '@/server/respond';
 
 interface Context {
   params: Promise<{ id: string }>;
 }
 
-export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => readEntries((await params).id));
+/** A page of the log; `before` is the `next` of the page before it. */
+export function GET(request: Request, { params }: Context): Promise<Response> {
+  const asked = new URL(request.url).searchParams;
+  const one = (name: string): string | undefined => asked.get(name) ?? undefined;
+  return respond(async () => readLogPage((await params).id, { q: one('q'), kind: one('kind'), before: one('before') }));
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {

@@ -1,13 +1,31 @@
 import type { Metadata } from 'next';
-import { readLog } from '@/server/read-log';
+import { readLogPage } from '@/server/read-log-page';
+import { readPlan } from '@/server/read-plan';
+import { readCalibrations, readTrend } from '@/server/read-trend';
 import { whenUp } from '@/server/when-up';
 import { AllView } from '@/ui/logbook/all-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
-export const metadata: Metadata = { title: 'Logbook' };
+export const metadata: Metadata = { title: 'Everything in the log' };
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
-  const log = await whenUp(() => readLog(id));
-  return log ? <AllView log={log} /> : <DatabaseDown />;
+  const asked = await searchParams;
+  const one = (name: string): string | undefined => {
+    const value = asked[name];
+    return typeof value === 'string' ? value.slice(0, 200) : undefined;
+  };
+  const read = await whenUp(async () => {
+    const { plan } = await readPlan(id);
+    const ask = { q: one('q'), kind: one('kind'), before: one('before') };
+    return Promise.all([readLogPage(id, ask), readTrend(id, one('trend')), readCalibrations(id, plan)]);
+  });
+  if (!read) return <DatabaseDown />;
+  const [page, trend, calibrations] = read;
+  return <AllView page={page} trend={trend} calibrations={calibrations} />;
 }

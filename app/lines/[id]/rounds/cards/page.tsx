@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readLog } from '@/server/read-log';
+import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
 import { CardsView } from '@/ui/keep/cards-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -8,6 +8,6 @@ export const metadata: Metadata = { title: 'Cards' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const log = await whenUp(() => readLog(id));
+  const log = await whenUp(() => readSummaryOf(id));
   return log ? <CardsView log={log} /> : <DatabaseDown />;
 }

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readLog } from '@/server/read-log';
+import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
 import { SheetView } from '@/ui/keep/sheet-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -8,6 +8,6 @@ export const metadata: Metadata = { title: 'Round sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const log = await whenUp(() => readLog(id));
+  const log = await whenUp(() => readSummaryOf(id));
   return log ? <SheetView log={log} /> : <DatabaseDown />;
 }

@@ -1,0 +1,292 @@
+import { and, count, desc, eq, gt, inArray, isNotNull, isNull, max, ne, type SQL, sql } from 'drizzle-orm';
+import { unionAll } from 'drizzle-orm/mysql-core';
+import type { Plan } from '../core/line/plan';
+import { allStages } from '../core/line/runs';
+import type { Charge } from '../core/record/charge';
+import type { LoggedEntry } from '../core/record/log-entry';
+import { CHANGING, DRAINING, OPENS, putOffs, WET } from '../core/routine/last-done';
+import {
+  firstOfEach,
+  LEAST_EXPECTED_KG,
+  LOOKED_AT,
+  type LogSummary,
+  NEWEST,
+  ratiosOf,
+  type Series,
+  signalsAsked,
+} from '../core/routine/log-summary';
+import type { LastDone, RoutineEvent, Signal } from '../core/routine/logged';
+import { ISOLATING } from '../core/routine/tasks';
+import { beadPlaces } from '../core/season/charge-lives';
+import { ELEMENT_KINDS } from '../core/season/element-lives';
+import { database } from '../db/client';
+import { drainEntries, logEntries, readings } from '../db/schema';
+import { checkedId } from './plan-id';
+import { readPlan } from './read-plan';
+import { readCharges } from './save-charge';
+
+/** Entries of a stage that its charge or element goes by: changes and chores, and readings of each kind. */
+const CHANGES_KEPT = 100;
+const READINGS_KEPT = 100;
+const PUT_OFFS_KEPT = 500;
+const SERIES_MOST = 400;
+
+/** An entry of the log as its row has it. */
+export const entryOf = (row: {
+  entry: LoggedEntry | object;
+  stageName: string;
+  enteredAt: Date;
+  expected: LoggedEntry['expected'];
+}): LoggedEntry => {
+  const entry = row.entry as LoggedEntry;
+  return {
+    ...entry,
+    chargeId: entry.chargeId ?? null, // entries of before there were charges
+    stageName: row.stageName,
+    enteredAt: row.enteredAt.toISOString(),
+    expected: row.expected,
+  };
+};
+export const ENTRY = {
+  entry: logEntries.entry,
+  stageName: logEntries.stageName,
+  enteredAt: logEntries.enteredAt,
+  expected: logEntries.expected,
+};
+const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.enteredAt)] as const;
+
+async function lastOf(planId: string): Promise<{ last: LastDone[]; drained: { stageId: string; at: string }[] }> {
+  const at = max(logEntries.measuredAt);
+  const of = and(eq(logEntries.planId, planId), eq(logEntries.counts, true));
+  const [done, changes, drains] = await Promise.all([
+    database()
+      .select({ stageId: logEntries.stageId, task: logEntries.task, at, times: count() })
+      .from(logEntries)
+      .where(and(of, isNotNull(logEntries.task)))
+      .groupBy(logEntries.stageId, logEntries.task),
+    database()
+      .select({ stageId: logEntries.stageId, at, times: count() })
+      .from(logEntries)
+      .where(and(of, eq(logEntries.stands, true), eq(logEntries.kind, 'change'), isNull(logEntries.task)))
+      .groupBy(logEntries.stageId),
+    database()
+      .select({ stageId: drainEntries.stageId, at: max(drainEntries.drainedAt), times: count() })
+      .from(drainEntries)
+      .where(and(eq(drainEntries.planId, planId), isNull(drainEntries.struckAt)))
+      .groupBy(drainEntries.stageId),
+  ]);
+  const all = [
+    ...done.map((d) => ({ ...d, task: d.task ?? '' })),
+    ...changes.flatMap((d) => CHANGING.map((task) => ({ ...d, task }))),
+    ...drains.flatMap((d) => DRAINING.map((task) => ({ ...d, task }))),
+  ];
+  const by = new Map<string, LastDone>();
+  for (const { stageId, task, at, times } of all) {
+    const key = `${stageId} ${task}`;
+    const own = by.get(key);
+    const newer = own && own.at > (at ?? '') ? own.at : (at ?? '');
+    by.set(key, { stageId, task, at: newer, times: times + (own?.times ?? 0) });
+  }
+  return { last: [...by.values()], drained: drains.map(({ stageId, at }) => ({ stageId, at: at ?? '' })) };
+}
+
+async function eventsOf(planId: string): Promise<RoutineEvent[]> {
+  const stand = and(eq(logEntries.planId, planId), eq(logEntries.stands, true), ne(logEntries.stageId, ''));
+  const newest = (which: SQL | undefined) =>
+    database()
+      .select({ stageId: logEntries.stageId, at: max(logEntries.measuredAt) })
+      .from(logEntries)
+      .where(and(stand, which))
+      .groupBy(logEntries.stageId);
+  const [opened, chores, wet] = await Promise.all([
+    newest(inArray(logEntries.kind, [...OPENS])),
+    newest(and(eq(logEntries.counts, true), inArray(logEntries.task, [...ISOLATING]))),
+    newest(and(eq(logEntries.kind, 'complaint'), inArray(logEntries.symptom, [...WET]))),
+  ]);
+  const event = (what: RoutineEvent['what']) => (e: { stageId: string; at: string | null }) => ({
+    stageId: e.stageId,
+    at: e.at ?? '',
+    what,
+  });
+  const all = [...[...opened, ...chores].map(event('opened')), ...wet.map(event('wet'))];
+  return firstOfEach(
+    all.toSorted((a, b) => b.at.localeCompare(a.at)),
+    (e) => `${e.stageId} ${e.what}`,
+  );
+}
+
+/** Several selections as one question; nothing where there are none. */
+export async function together<T>(of: readonly unknown[]): Promise<T[]> {
+  if (of.length === 0) return [];
+  const [first, second, ...rest] = of as [never, never, ...never[]];
+  return (await (of.length === 1 ? first : unionAll(first, second, ...rest))) as T[];
+}
+
+/** The newest readings of each series of a line, the newest first. */
+async function newestReadings(planId: string): Promise<Signal[]> {
+  const mine = and(eq(readings.planId, planId), eq(readings.stands, true));
+  const names = await database()
+    .selectDistinct({ stageId: readings.stageId, of: readings.of })
+    .from(readings)
+    .where(mine)
+    .limit(SERIES_MOST);
+  const { stageId, of, measuredAt: at, value, expected, low, high, entryId } = readings;
+  const rows = await together<{
+    stageId: string;
+    of: Signal['of'];
+    at: string;
+    value: number;
+    expected: number | null;
+    low: number | null;
+    high: number | null;
+  }>(
+    names.map((n) =>
+      database()
+        .select({ stageId, of, at, value, expected, low, high })
+        .from(readings)
+        .where(and(mine, eq(stageId, n.stageId), eq(of, n.of)))
+        .orderBy(desc(at), desc(entryId))
+        .limit(NEWEST),
+    ),
+  );
+  return rows
+    .map(({ expected, low, high, ...r }) => ({
+      ...r,
+      expected: expected === null || low === null || high === null ? null : { value: expected, low, high },
+    }))
+    .toSorted((a, b) => b.at.localeCompare(a.at));
+}
+
+async function drainSeries(planId: string, stageIds: readonly string[]): Promise<Series[]> {
+  const { stageId, amountM3, expectedKg, drainedAt } = drainEntries;
+  const rows = await together<{ stageId: string; amountM3: number; expectedKg: number }>(
+    stageIds.map((id) =>
+      database()
+        .select({ stageId, amountM3, expectedKg })
+        .from(drainEntries)
+        .where(
+          and(
+            eq(drainEntries.planId, planId),
+            eq(stageId, id),
+            isNull(drainEntries.struckAt),
+            gt(expectedKg, LEAST_EXPECTED_KG),
+          ),
+        )
+        .orderBy(desc(drainedAt))
+        .limit(NEWEST),
+    ),
+  );
+  return stageIds.map((id) => ({
+    stageId: id,
+    of: 'drain',
+    ratios: rows
+      .filter((r) => r.stageId === id)
+      .map((r) => (r.amountM3 * 1000) / r.expectedKg)
+      .toReversed(),
+  }));
+}
+
+/** Entries that the lives of charges and elements rest on: changes and chores at their stages, and readings of each kind. */
+export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LoggedEntry[]> {
+  const pump = allStages(plan).find((s) => s.kind === 'compressor')?.id;
+  const places = beadPlaces(plan).map((s) => s.id);
+  const elements = elementsToo ? allStages(plan).filter((s) => ELEMENT_KINDS.has(s.kind)) : [];
+  const stages = [...places, ...elements.map((s) => s.id)];
+  const stand = and(eq(logEntries.planId, planId), eq(logEntries.stands, true));
+  const ids = (which: SQL | undefined) =>
+    database()
+      .select({ id: logEntries.id })
+      .from(logEntries)
+      .where(and(stand, which))
+      .orderBy(desc(logEntries.measuredAt))
+      .limit(CHANGES_KEPT);
+  const read = (stageId: string, of: Signal['of']) =>
+    database()
+      .select({ id: sql<string>`${readings.entryId}`.as('id') })
+      .from(readings)
+      .where(
+        and(eq(readings.planId, planId), eq(readings.stands, true), eq(readings.stageId, stageId), eq(readings.of, of)),
+      )
+      .orderBy(desc(readings.measuredAt))
+      .limit(READINGS_KEPT);
+  const found = await together<{ id: string }>([
+    ids(inArray(logEntries.kind, ['regeneration', 'discard'])),
+    ...stages.map((id) => ids(and(eq(logEntries.stageId, id), eq(logEntries.kind, 'change')))),
+    ...stages.flatMap((id) =>
+      CHANGING.map((task) =>
+        ids(and(eq(logEntries.counts, true), eq(logEntries.stageId, id), eq(logEntries.task, task))),
+      ),
+    ),
+    ...places.flatMap((id) => (['spent', 'weight', 'dew-point'] as const).map((of) => read(id, of))),
+    ...elements.map((s) => read(s.id, 'pressure-drop')),
+    ...(pump === undefined ? [] : [read(pump, 'hours')]),
+  ]);
+  const unique = [...new Set(found.map((f) => f.id))];
+  if (unique.length === 0) return [];
+  const rows = await database()
+    .select(ENTRY)
+    .from(logEntries)
+    .where(inArray(logEntries.id, unique))
+    .orderBy(...newestFirst);
+  return rows.map(entryOf);
+}
+
+/** What is asked of the log of a line each day, by bounded questions however long the log is. */
+export async function readLogSummary(planId: string, plan: Plan): Promise<LogSummary> {
+  const id = checkedId('id', planId);
+  const stand = and(eq(logEntries.planId, id), eq(logEntries.stands, true));
+  const [{ last, drained }, off, signals, newest, beads, charges] = await Promise.all([
+    lastOf(id),
+    database()
+      .select(ENTRY)
+      .from(logEntries)
+      .where(and(stand, eq(logEntries.kind, 'put-off')))
+      .orderBy(...newestFirst)
+      .limit(PUT_OFFS_KEPT),
+    newestReadings(id),
+    database()
+      .select(ENTRY)
+      .from(logEntries)
+      .where(stand)
+      .orderBy(...newestFirst)
+      .limit(LOOKED_AT),
+    entriesOfLives(plan, id, false),
+    readCharges(id),
+  ]);
+  const [events, ofDrains] = await Promise.all([
+    eventsOf(id),
+    drainSeries(
+      id,
+      drained.map((d) => d.stageId),
+    ),
+  ]);
+  const ofReadings = firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(
+    ({ stageId, of }): Series => ({
+      stageId,
+      of,
+      ratios: ratiosOf(signals.filter((s) => s.stageId === stageId && s.of === of)),
+    }),
+  );
+  return {
+    last,
+    putOffs: firstOfEach(putOffs(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
+    events,
+    signals: signalsAsked(signals),
+    series: [...ofDrains, ...ofReadings].filter((s) => s.ratios.length > 0),
+    newest: newest.map(entryOf),
+    beads,
+    charges,
+    drained,
+  };
+}
+
+/** The same of a line as it is stored. */
+export const readSummaryOf = async (planId: string): Promise<LogSummary> =>
+  readLogSummary(planId, (await readPlan(planId)).plan);
+
+/** The charges of beads of a line, and what their lives and those of elements rest on. */
+export async function readChargeLog(planId: string): Promise<{ charges: Charge[]; entries: LoggedEntry[] }> {
+  const { plan } = await readPlan(planId);
+  const [charges, entries] = await Promise.all([readCharges(planId), entriesOfLives(plan, planId, true)]);
+  return { charges, entries };
+}

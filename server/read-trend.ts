@@ -1,0 +1,129 @@
+import { and, asc, count, desc, eq, inArray, isNotNull, max, min, sql } from 'drizzle-orm';
+import type { Plan } from '../core/line/plan';
+import { type Calibration, calibrations } from '../core/record/calibrate';
+import type { LoggedDrain } from '../core/record/judge-log';
+import type { Trend } from '../core/record/log-pages';
+import { OPENS } from '../core/routine/last-done';
+import { READINGS } from '../core/routine/task';
+import { ISOLATING } from '../core/routine/tasks';
+import { database } from '../db/client';
+import { drainEntries, logEntries, readings } from '../db/schema';
+import { checkedId } from './plan-id';
+import { ENTRY, entryOf, together } from './read-log-summary';
+
+const POINTS_MOST = 300;
+const SERIES_MOST = 400;
+const CALIBRATED_BY = 8; // the newest of each series, as calibration counts
+const MARKS_MOST = 100;
+
+/** The series of a line, and one of them through time: as it was read, or in means where that would be too much. */
+export async function readTrend(planId: string, chosen: string | undefined): Promise<Trend> {
+  const id = checkedId('id', planId);
+  const mine = and(eq(readings.planId, id), eq(readings.stands, true));
+  const names = await database()
+    .selectDistinct({ stageId: readings.stageId, of: readings.of })
+    .from(readings)
+    .where(mine)
+    .limit(SERIES_MOST);
+  const known = names.filter((n) => n.of in READINGS);
+  const own = known.find((n) => `${n.stageId}:${n.of}` === chosen) ?? known[0];
+  if (!own) return { names: [], chosen: undefined, points: [], each: 1, expected: null, opened: [] };
+  const series = and(mine, eq(readings.stageId, own.stageId), eq(readings.of, own.of));
+  const { measuredAt: at, value, low, high, expected } = readings;
+  const [[counted], [newest], opened] = await Promise.all([
+    database()
+      .select({ n: count(), first: min(at), last: max(at) })
+      .from(readings)
+      .where(series),
+    database().select({ expected, low, high }).from(readings).where(series).orderBy(desc(at)).limit(1),
+    database()
+      .select({ at: logEntries.measuredAt })
+      .from(logEntries)
+      .where(
+        and(
+          eq(logEntries.planId, id),
+          eq(logEntries.stands, true),
+          eq(logEntries.stageId, own.stageId),
+          sql`(${inArray(logEntries.kind, [...OPENS])} OR (${eq(logEntries.counts, true)} AND ${inArray(logEntries.task, [...ISOLATING])}))`,
+        ),
+      )
+      .orderBy(desc(logEntries.measuredAt))
+      .limit(MARKS_MOST),
+  ]);
+  const n = counted?.n ?? 0;
+  const seconds = sql<number>`TO_SECONDS(${at})`;
+  const span = sql`(TO_SECONDS(${counted?.last ?? ''}) - TO_SECONDS(${counted?.first ?? ''}) + 60)`;
+  const bucket = sql`FLOOR((${seconds} - TO_SECONDS(${counted?.first ?? ''})) * ${POINTS_MOST} / ${span})`;
+  const points =
+    n <= POINTS_MOST
+      ? await database().select({ at, value, low, high }).from(readings).where(series).orderBy(asc(at))
+      : await database()
+          .select({
+            at: sql<string>`MIN(${at})`,
+            value: sql<number>`AVG(${value})`,
+            low: sql<number | null>`AVG(${low})`,
+            high: sql<number | null>`AVG(${high})`,
+          })
+          .from(readings)
+          .where(series)
+          .groupBy(bucket)
+          .orderBy(sql`MIN(${at})`);
+  return {
+    names: known,
+    chosen: own,
+    points,
+    each: Math.max(1, Math.round(n / Math.max(points.length, 1))),
+    expected:
+      newest && newest.expected !== null && newest.low !== null && newest.high !== null
+        ? { value: newest.expected, low: newest.low, high: newest.high }
+        : null,
+    opened: opened.map((o) => o.at),
+  };
+}
+
+/** What the newest of the log would make of the numbers of a line. */
+export async function readCalibrations(planId: string, plan: Plan): Promise<Calibration[]> {
+  const id = checkedId('id', planId);
+  const mine = and(eq(readings.planId, id), eq(readings.stands, true));
+  const names = await database()
+    .selectDistinct({ stageId: readings.stageId, of: readings.of })
+    .from(readings)
+    .where(mine)
+    .limit(SERIES_MOST);
+  const found = await together<{ id: string }>(
+    names.map((n) =>
+      database()
+        .select({ id: sql<string>`${readings.entryId}`.as('id') })
+        .from(readings)
+        .where(and(mine, eq(readings.stageId, n.stageId), eq(readings.of, n.of)))
+        .orderBy(desc(readings.measuredAt))
+        .limit(CALIBRATED_BY),
+    ),
+  );
+  const ids = [...new Set(found.map((f) => f.id))];
+  const rows = ids.length > 0 ? await database().select(ENTRY).from(logEntries).where(inArray(logEntries.id, ids)) : [];
+  const separators = [...plan.stages, ...plan.branches.flatMap((b) => b.stages)].filter((s) => s.kind === 'separator');
+  const { stageId, amountM3, expectedKg, drainedAt } = drainEntries;
+  const drains = await together<Pick<LoggedDrain, 'stageId' | 'amountM3' | 'expectedKg' | 'drainedAt'>>(
+    separators.map((s) =>
+      database()
+        .select({ stageId, amountM3, expectedKg, drainedAt })
+        .from(drainEntries)
+        .where(
+          and(
+            eq(drainEntries.planId, id),
+            eq(stageId, s.id),
+            sql`${drainEntries.struckAt} IS NULL`,
+            isNotNull(drainedAt),
+          ),
+        )
+        .orderBy(desc(drainedAt))
+        .limit(CALIBRATED_BY),
+    ),
+  );
+  return calibrations(
+    plan,
+    drains.map((d) => ({ ...d, struck: false })),
+    rows.map(entryOf),
+  );
+}

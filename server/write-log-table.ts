@@ -1,0 +1,31 @@
+import Papa from 'papaparse';
+import { LOG_COLUMNS, rowOfDrain, rowsOfEntry } from '../core/record/log-table';
+import { recordsOf } from './line-copy/write-line-copy';
+import { readLogPage } from './read-log-page';
+
+/** A text that a spreadsheet would take for a formula, made plain (OWASP, CSV injection, recalled). */
+const safe = (cell: string | number): string | number =>
+  typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
+const lineOf = (cells: readonly (string | number)[]): string =>
+  `${Papa.unparse([cells.map(safe)], { newline: '\r\n' })}\r\n`;
+
+/** The log of a line as lines of CSV: all of it with its drains, or the entries that are searched for. */
+export async function* tableLines(planId: string, q: string, kind: string): AsyncGenerator<string> {
+  yield `\uFEFF${lineOf(LOG_COLUMNS)}`; // by its first character spreadsheets know the encoding
+  if (q.trim() === '' && kind === 'all') {
+    for await (const record of recordsOf(planId)) {
+      if (record.of === 'drain') {
+        const { entry, struckAt, ...kept } = record;
+        yield lineOf(rowOfDrain({ ...entry, ...kept, struck: struckAt !== null }));
+      } else if (record.of === 'entry')
+        for (const row of rowsOfEntry({ ...record.entry, ...record })) yield lineOf(row);
+    }
+    return;
+  }
+  let before: string | undefined;
+  do {
+    const page = await readLogPage(planId, { q, kind, before });
+    for (const entry of page.entries) for (const row of rowsOfEntry(entry)) yield lineOf(row);
+    before = page.next;
+  } while (before !== undefined);
+}
