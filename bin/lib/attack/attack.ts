@@ -3,7 +3,6 @@ import { mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
-import { dairyPlan } from '../../../db/dairy';
 import { demoPlan } from '../../../db/demo';
 import { fuzz } from './fuzz';
 import { Place } from './place';
@@ -65,9 +64,9 @@ async function kills(): Promise<void> {
   const writers = new Writers(at.url, DEMO, demoPlan());
   writers.begin(4);
   const killed = { web: 0, database: 0, starter: 0 };
-  for (let round = 0; round < times(90); round++) {
+  for (let round = 0; round < times(72); round++) {
     await pause(200 + 800 * chance());
-    for (const part of ['web', 'database'] as const) if (chance() < 0.75 && at.kill(part)) killed[part]++;
+    for (const part of ['web', 'database'] as const) if (at.kill(part)) killed[part]++;
     if (round % 4 === 3) {
       if (at.kill('starter')) killed.starter++;
       if (chance() < 0.5) at.killAll();
@@ -93,7 +92,7 @@ async function kills(): Promise<void> {
 /** Forgets that migrations were done: each may be done again, so that a start goes through all of them. */
 async function killsWhileMigrating(at: Place): Promise<void> {
   let killed = 0;
-  for (let round = 0; round < times(40); round++) {
+  for (let round = 0; round < times(45); round++) {
     const password = readFileSync(path.join(at.dir, 'migrate-password'), 'utf8').trim();
     const dbPort = Number(readFileSync(path.join(at.dir, 'port'), 'utf8'));
     const account = { host: '127.0.0.1', port: dbPort, user: 'cool_dram_migrate', password, database: 'cool_dram' };
@@ -109,7 +108,7 @@ async function killsWhileMigrating(at: Place): Promise<void> {
     await pause(600 + 2200 * chance());
     at.killAll();
     killed++;
-    if (round % 8 === 7 || round === times(40) - 1) {
+    if (round % 8 === 7 || round === times(45) - 1) {
       at.begin();
       await at.up();
     }
@@ -140,7 +139,12 @@ async function fuzzed(): Promise<void> {
   const at = place('fuzz');
   at.begin();
   await at.up();
-  const { requests, accepted, pages, wrong: found } = await fuzz(at.url, DEMO, [demoPlan(), dairyPlan()], share);
+  const {
+    requests,
+    accepted,
+    pages,
+    wrong: found,
+  } = await fuzz(at.url, DEMO, demoPlan(), { requests: times(20_500), pages: times(600), chance });
   tell('fuzzed requests', requests);
   tell('strange plans accepted', accepted);
   tell('pages of them opened', pages);

@@ -98,6 +98,8 @@ function changed(of: object, path: Path, value: unknown): unknown {
   return copy;
 }
 
+const sayOf = (path: Path, value: unknown): string => `${path.join('.')} = ${JSON.stringify(value)?.slice(0, 30)}`;
+
 export interface Fuzzed {
   requests: number;
   /** Plans that were strange and accepted, and pages of them that were opened. */
@@ -108,8 +110,20 @@ export interface Fuzzed {
 
 type Ask = readonly [method: string, path: string, body?: string];
 
-/** Every address with every strange thing that a client can send; then the pages of each strange plan that was accepted. */
-export async function fuzz(url: string, planId: string, of: readonly object[], share: number): Promise<Fuzzed> {
+/** How much is asked, and by which chance. */
+interface HowMuch {
+  readonly requests: number;
+  readonly pages: number;
+  readonly chance: () => number;
+}
+
+/** Every address with every strange thing that a client can send; then pages of strange plans that were accepted. */
+export async function fuzz(
+  url: string,
+  planId: string,
+  plan: object,
+  { requests, pages: mostPages, chance }: HowMuch,
+): Promise<Fuzzed> {
   const done: Fuzzed = { requests: 0, accepted: 0, pages: 0, wrong: [] };
   const ask = async ([method, path, body]: Ask): Promise<{ status: number; text: string }> => {
     done.requests++;
@@ -135,7 +149,10 @@ export async function fuzz(url: string, planId: string, of: readonly object[], s
     };
     await Promise.all(Array.from({ length: BATCH }, go));
   };
-  const some = <T>(of: readonly T[]): T[] => of.filter((_, i) => Math.floor(i * share) !== Math.floor((i + 1) * share));
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
+  // With less to ask, a part of each kind of question.
+  const some = <T>(of: readonly T[]): T[] =>
+    requests >= 20_000 ? [...of] : of.filter(() => chance() < requests / 20_000);
 
   const ofPlan = (id: string) => PLAN_PARTS.map((part) => `/api/plans/${id}${part}`);
   const pages = [...PAGES, ...LINE_PAGES.map((p) => `/lines/${planId}/${p}`)];
@@ -212,27 +229,41 @@ export async function fuzz(url: string, planId: string, of: readonly object[], s
       }
   await each(some(strange), ask);
 
-  const plans = of.flatMap((plan) =>
-    fieldsIn(plan).flatMap((path) => VALUES.map((value) => [plan, path, value] as const)),
+  // Each field of a plan with each value; then two fields at a time, by chance.
+  const fields = fieldsIn(plan);
+  const plans: [unknown, string][] = some(
+    fields.flatMap((path) =>
+      VALUES.map((value): [unknown, string] => [changed(plan, path, value), sayOf(path, value)]),
+    ),
   );
+  while (done.requests + plans.length + mostPages < requests) {
+    const [one, two] = [pick(fields), pick(fields)];
+    const [value, other] = [pick(VALUES), pick(VALUES)];
+    const first = changed(plan, one, value) as object;
+    try {
+      plans.push([changed(first, two, other), `${sayOf(one, value)}, ${sayOf(two, other)}`]);
+    } catch {
+      // the second field went with the first
+    }
+  }
   const accepted: [id: string, said: string][] = [];
-  await each(some(plans), async ([plan, path, value]) => {
+  await each(plans, async ([strangePlan, said]) => {
     const id = randomUUID();
-    const { status } = await ask(['POST', '/api/plans', JSON.stringify({ id, plan: changed(plan, path, value) })]);
-    if (status === 201) accepted.push([id, `${path.join('.')} = ${JSON.stringify(value).slice(0, 30)}`]);
+    const { status } = await ask(['POST', '/api/plans', JSON.stringify({ id, plan: strangePlan })]);
+    if (status === 201) accepted.push([id, said]);
   });
   done.accepted = accepted.length;
-  await each(accepted, async ([id, said], i) => {
-    for (const page of [LINE_PAGES[i % LINE_PAGES.length], LINE_PAGES[(i * 7 + 3) % LINE_PAGES.length]]) {
-      done.pages++;
-      const { status, text } = await ask(['GET', `/lines/${id}/${page}`]);
-      const words = text.replace(/<script[\s\S]*?<\/script>/g, '');
-      const broken =
-        status !== 200
-          ? `status ${status}`
-          : (/>[^<]*\b(?:NaN|Infinity)\b/.exec(words)?.[0] ?? /cannot be shown/.exec(words)?.[0]);
-      if (broken) done.wrong.push(`page ${page} of a plan with ${said}: ${broken}`);
-    }
+  const opened = accepted.filter((_, i) => i % Math.ceil(accepted.length / mostPages) === 0);
+  await each(opened, async ([id, said], i) => {
+    const page = LINE_PAGES[i % LINE_PAGES.length];
+    done.pages++;
+    const { status, text } = await ask(['GET', `/lines/${id}/${page}`]);
+    const words = text.replace(/<script[\s\S]*?<\/script>/g, '');
+    const broken =
+      status !== 200
+        ? `status ${status}`
+        : (/>[^<]*\b(?:NaN|Infinity)\b/.exec(words)?.[0] ?? /cannot be shown/.exec(words)?.[0]);
+    if (broken) done.wrong.push(`page ${page} of a plan with ${said}: ${broken}`);
   });
   return done;
 }
