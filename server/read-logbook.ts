@@ -1,10 +1,22 @@
 import { and, desc, eq, getTableColumns, isNull, lt, lte, max, or } from 'drizzle-orm';
+import type { Derivation } from '../core/quantity/derivation';
 import type { DrainPage } from '../core/record/log-pages';
 import { database } from '../db/client';
 import { drainEntries } from '../db/schema';
+import { RequestRefused } from './errors';
 import { checkedId } from './plan-id';
 
 const SHOWN = 120;
+
+/** “Why?” of what was expected of a drain, as it was answered on its day; `null` where the log is older than that. */
+export async function readWhy(planId: string, entryId: string): Promise<{ why: Derivation | null }> {
+  const [row] = await database()
+    .select({ why: drainEntries.why })
+    .from(drainEntries)
+    .where(and(eq(drainEntries.id, checkedId('entryId', entryId)), eq(drainEntries.planId, checkedId('id', planId))));
+  if (!row) throw new RequestRefused(404, 'not-found', 'There is no such entry.');
+  return row;
+}
 
 /** The drain log of a line, newest first, struck entries included; without “why?”, which is long. */
 export async function readLogbook(planId: string, before = ''): Promise<DrainPage> {

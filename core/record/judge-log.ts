@@ -2,7 +2,6 @@ import { COOLERS, is } from '../equipment/groups';
 import { drainPoints } from '../line/edit';
 import type { Plan } from '../line/plan';
 import { pathTo, stageById } from '../line/runs';
-import type { Derivation } from '../quantity/derivation';
 import type { DrainEntry } from './drain-entry';
 import { KG_PER_M3 } from './expect-drain';
 import { type DrainJudgement, type ExpectedDrain, judgeDrain } from './judge-drain';
@@ -13,8 +12,6 @@ export interface LoggedDrain extends DrainEntry {
   readonly expectedKg: number;
   readonly lowKg: number;
   readonly highKg: number;
-  /** How that came about; entries of an older log do not say. */
-  readonly why?: Derivation | null;
   /** Loaded hours that the expectation counted. */
   readonly countedHours: number;
   /** The drain point's name on that day. */

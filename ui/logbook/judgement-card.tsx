@@ -6,6 +6,7 @@ import type { LoggedDrain } from '@/core/record/judge-log';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
+import { useWhy } from './use-why';
 import { Verdict } from './verdict';
 import { sayTime } from './when';
 
@@ -14,7 +15,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
   const { say } = useUnits();
   const amount = (kg: number): string => say(kg / 1000, 'drained');
   const band = `${amount(entry.lowKg)} to ${amount(entry.highKg)}`;
-  const { why } = entry;
+  const why = useWhy(entry.id);
   return (
     <section aria-label="Judgement" aria-live="polite" className="rounded-md border border-hairline bg-card p-4">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">

@@ -17,7 +17,6 @@ const VALUES: readonly unknown[] = [
   {},
   '2026-02-31',
   '9999-99-99',
-  'NaN',
   '💧',
   '<script>',
   "'; DROP TABLE plans; --",
