@@ -30,7 +30,7 @@ function olderThan(key: string | undefined): SQL | undefined {
 }
 const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.id)] as const;
 
-/** Whether an entry has a word: in its text, or in the names of its kind and chore. */
+/** Whether an entry has a word: in its text, or in the names of its kind and task. */
 function has(word: string): SQL | undefined {
   const text = sql`CONCAT_WS(' ', ${logEntries.stageName}, ${logEntries.who}, JSON_VALUE(${logEntries.entry}, '$.what'))`;
   const kinds = Object.entries(ENTRY_KINDS).flatMap(([k, says]) => (says.includes(word) ? [k as EntryKind] : []));

@@ -25,7 +25,7 @@ import { checkedId } from './plan-id';
 import { readPlan } from './read-plan';
 import { readCharges } from './save-charge';
 
-/** Entries of a stage that its charge or element goes by: changes and chores, and readings of each kind. */
+/** Entries of a stage that its charge or element goes by: changes and tasks, and readings of each kind. */
 const CHANGES_KEPT = 100;
 const READINGS_KEPT = 100;
 const PUT_OFFS_KEPT = 500;
@@ -98,7 +98,7 @@ async function eventsOf(planId: string): Promise<RoutineEvent[]> {
       .from(logEntries)
       .where(and(stand, which))
       .groupBy(logEntries.stageId);
-  const [opened, chores, wet] = await Promise.all([
+  const [opened, tasks, wet] = await Promise.all([
     newest(inArray(logEntries.kind, [...OPENS])),
     newest(and(eq(logEntries.counts, true), inArray(logEntries.task, [...ISOLATING]))),
     newest(and(eq(logEntries.kind, 'complaint'), inArray(logEntries.symptom, [...WET]))),
@@ -108,7 +108,7 @@ async function eventsOf(planId: string): Promise<RoutineEvent[]> {
     at: e.at ?? '',
     what,
   });
-  const all = [...[...opened, ...chores].map(event('opened')), ...wet.map(event('wet'))];
+  const all = [...[...opened, ...tasks].map(event('opened')), ...wet.map(event('wet'))];
   return firstOfEach(
     all.toSorted((a, b) => b.at.localeCompare(a.at)),
     (e) => `${e.stageId} ${e.what}`,
@@ -186,7 +186,7 @@ async function drainSeries(planId: string, stageIds: readonly string[]): Promise
   }));
 }
 
-/** Entries that the lives of charges and elements rest on: changes and chores at their stages, and readings of each kind. */
+/** Entries that the lives of charges and elements rest on: changes and tasks at their stages, and readings of each kind. */
 export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LoggedEntry[]> {
   const pump = allStages(plan).find((s) => s.kind === 'compressor')?.id;
   const places = beadPlaces(plan).map((s) => s.id);

@@ -23,7 +23,7 @@ export interface Series {
 /** What is asked of a log each day, however long it is. */
 export interface LogSummary {
   readonly last: readonly LastDone[];
-  /** The newest of each chore, the oldest first. */
+  /** The newest of each task, the oldest first. */
   readonly putOffs: readonly PutOff[];
   /** The newest of each kind at each stage, the newest first. */
   readonly events: readonly RoutineEvent[];

@@ -59,7 +59,7 @@ async function checkWhole(dir: string, manifest: Manifest): Promise<void> {
 }
 
 /**
- * Opens a backup for some work, after every row and photo in it was held against its checksum.
+ * Opens a backup for some work, after every row and photo in it was compared with its checksum.
  * @throws BackupRefused where it is no backup, or not whole
  */
 export async function readBackup<T>(file: string, work: (backup: OpenBackup) => Promise<T>): Promise<T> {
