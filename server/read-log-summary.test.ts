@@ -34,7 +34,7 @@ afterAll(() => closeDatabase(pool));
 const what = fc.record({
   stageId: fc.constantFrom(...STAGES),
   kind: fc.constantFrom('done', 'reading', 'change', 'repair', 'complaint', 'put-off', 'observation', 'drain'),
-  task: fc.constantFrom('M01', 'M12', 'M22', 'M06', 'M28'),
+  task: fc.constantFrom('M01', 'M12', 'M22', 'T03', 'M28'),
   result: fc.constantFrom(null, 'ok', 'could-not'),
   of: fc.constantFrom('temperature', 'pressure-drop', 'spent', 'hours'),
   value: fc.double({ min: 0.01, max: 1, noNaN: true }),

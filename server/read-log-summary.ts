@@ -16,7 +16,7 @@ import {
   signalsAsked,
 } from '../core/routine/log-summary';
 import type { LastDone, RoutineEvent, Signal } from '../core/routine/logged';
-import { ISOLATING } from '../core/routine/tasks';
+import { COUNTED, ISOLATING } from '../core/routine/tasks';
 import { beadPlaces } from '../core/season/charge-lives';
 import { ELEMENT_KINDS } from '../core/season/element-lives';
 import { database } from '../db/client';
@@ -58,19 +58,25 @@ const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.enteredAt)] as
 async function lastOf(planId: string): Promise<{ last: LastDone[]; drained: { stageId: string; at: string }[] }> {
   const at = max(logEntries.measuredAt);
   const of = and(eq(logEntries.planId, planId), eq(logEntries.counts, true));
-  const [done, changes, drains] = await Promise.all([
+  const { stageId, task } = logEntries;
+  const [done, counted, changes, drains] = await Promise.all([
     database()
-      .select({ stageId: logEntries.stageId, task: logEntries.task, at, times: count() })
+      .select({ stageId, task, at })
       .from(logEntries)
-      .where(and(of, isNotNull(logEntries.task)))
-      .groupBy(logEntries.stageId, logEntries.task),
+      .where(and(of, isNotNull(task)))
+      .groupBy(stageId, task),
     database()
-      .select({ stageId: logEntries.stageId, at, times: count() })
+      .select({ stageId, task, times: count() })
       .from(logEntries)
-      .where(and(of, eq(logEntries.stands, true), eq(logEntries.kind, 'change'), isNull(logEntries.task)))
-      .groupBy(logEntries.stageId),
+      .where(and(of, inArray(task, [...COUNTED])))
+      .groupBy(stageId, task),
     database()
-      .select({ stageId: drainEntries.stageId, at: max(drainEntries.drainedAt), times: count() })
+      .select({ stageId, at })
+      .from(logEntries)
+      .where(and(of, eq(logEntries.stands, true), eq(logEntries.kind, 'change'), isNull(task)))
+      .groupBy(stageId),
+    database()
+      .select({ stageId: drainEntries.stageId, at: max(drainEntries.drainedAt) })
       .from(drainEntries)
       .where(and(eq(drainEntries.planId, planId), isNull(drainEntries.struckAt)))
       .groupBy(drainEntries.stageId),
@@ -79,15 +85,15 @@ async function lastOf(planId: string): Promise<{ last: LastDone[]; drained: { st
     ...done.map((d) => ({ ...d, task: d.task ?? '' })),
     ...changes.flatMap((d) => CHANGING.map((task) => ({ ...d, task }))),
     ...drains.flatMap((d) => DRAINING.map((task) => ({ ...d, task }))),
-  ];
-  const by = new Map<string, LastDone>();
-  for (const { stageId, task, at, times } of all) {
-    const key = `${stageId} ${task}`;
-    const own = by.get(key);
-    const newer = own && own.at > (at ?? '') ? own.at : (at ?? '');
-    by.set(key, { stageId, task, at: newer, times: times + (own?.times ?? 0) });
-  }
-  return { last: [...by.values()], drained: drains.map(({ stageId, at }) => ({ stageId, at: at ?? '' })) };
+  ].map((d) => ({ ...d, at: d.at ?? '' }));
+  const last = firstOfEach(
+    all.toSorted((a, b) => b.at.localeCompare(a.at)),
+    (d) => `${d.stageId} ${d.task}`,
+  ).map((d): LastDone => {
+    const times = counted.find((c) => c.stageId === d.stageId && c.task === d.task)?.times;
+    return { ...d, ...(times !== undefined && { times }) };
+  });
+  return { last, drained: drains.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })) };
 }
 
 async function eventsOf(planId: string): Promise<RoutineEvent[]> {

@@ -32,8 +32,8 @@ export interface DueTask {
   readonly task: Task;
   readonly interval: Interval;
   readonly last: ShopTime | undefined;
-  /** How often it was done, by the log: washes are counted. */
-  readonly times: number;
+  /** How often it was done, by the log, where that is counted. */
+  readonly times?: number;
   readonly dueMs: number;
   readonly state: DueState;
   readonly putOff?: PutOff;
@@ -257,7 +257,7 @@ export function dueTasks(
         task,
         interval,
         last,
-        times: times.get(key) ?? 0,
+        ...(task.counted && { times: times.get(key) ?? 0 }),
         dueMs,
         state,
         ...(isOff && own && { putOff: own }),

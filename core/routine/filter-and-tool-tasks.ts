@@ -188,6 +188,7 @@ export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
   },
   {
     id: 'T03',
+    counted: true,
     does: 'Wash bowl and element',
     every: { days: 90 },
     isolates: true,

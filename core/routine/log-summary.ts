@@ -5,6 +5,7 @@ import type { ShopTime } from '../record/shop-clock';
 import { lastDone, putOffs, routineEvents, signalsOf } from './last-done';
 import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
 import type { ReadingName } from './task';
+import { COUNTED } from './tasks';
 
 /** So many of the newest readings of a series say whether it drifts, and at which rate a meter runs (estimate). */
 export const NEWEST = 40;
@@ -102,7 +103,7 @@ export function summaryOf(log: {
     }),
   );
   return {
-    last: firstOfEach(done, key).map((d) => ({ ...d, times: times.get(key(d)) ?? 1 })),
+    last: firstOfEach(done, key).map((d) => (COUNTED.includes(d.task) ? { ...d, times: times.get(key(d)) ?? 1 } : d)),
     putOffs: firstOfEach(putOffs(log.entries).toReversed(), key).toReversed(),
     events: firstOfEach(routineEvents(log.entries), (e) => `${e.stageId} ${e.what}`),
     signals: signalsAsked(signals),

@@ -6,7 +6,7 @@ export interface LastDone {
   readonly stageId: string;
   readonly task: string;
   readonly at: ShopTime;
-  /** How often it was done up to then; left out, once. */
+  /** How often it was done up to then, where that is counted; left out, once. */
   readonly times?: number;
 }
 export interface PutOff {

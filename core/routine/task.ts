@@ -55,6 +55,8 @@ export interface Task {
   readonly id: string;
   readonly does: string;
   readonly every: Every;
+  /** How often it was done matters: an element that may be washed so many times. */
+  readonly counted?: true;
   /** Whether the stage is isolated, vented and proven dead first. */
   readonly isolates?: true;
   readonly cautions: readonly string[];

@@ -17,4 +17,7 @@ export const TASKS: readonly Task[] = [
 /** Chores that isolate and open their stage. */
 export const ISOLATING: readonly string[] = TASKS.flatMap((t) => (t.isolates ? [t.id] : []));
 
+/** Tasks of which it matters how often they were done. */
+export const COUNTED: readonly string[] = TASKS.flatMap((t) => (t.counted ? [t.id] : []));
+
 export const taskById = (id: string): Task | undefined => TASKS.find((t) => t.id === id);

@@ -4,6 +4,7 @@ import { say as said } from '@/core/advice/rule';
 import type { DueTask } from '@/core/routine/due';
 import { sayInterval } from '@/core/routine/interval';
 import { ISOLATION } from '@/core/routine/task';
+import { sayTime } from '@/ui/logbook/when';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
@@ -25,7 +26,7 @@ export function IntervalWords({ task }: { task: DueTask }) {
 }
 
 /** A chore as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
-export function TaskDetail({ task: { task, times } }: { task: DueTask }) {
+export function TaskDetail({ task: { task, times, last } }: { task: DueTask }) {
   return (
     <div className="grid gap-3 text-[0.92rem]">
       {task.cautions.length > 0 && <Cautions ids={task.cautions} />}
@@ -66,7 +67,8 @@ export function TaskDetail({ task: { task, times } }: { task: DueTask }) {
         </dd>
         <dt className="text-quiet">Logged</dt>
         <dd>
-          {times} {times === 1 ? 'time' : 'times'}
+          {last ? `last ${sayTime(last)}` : 'never'}
+          {times !== undefined && `, ${times} ${times === 1 ? 'time' : 'times'}`}
         </dd>
         <dt className="text-quiet">From</dt>
         <dd>{task.source}</dd>
