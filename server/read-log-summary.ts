@@ -53,9 +53,14 @@ export const ENTRY = {
   enteredAt: logEntries.enteredAt,
   expected: logEntries.expected,
 };
-const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.enteredAt)] as const;
+const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.id)] as const; // as indices have them
 
-async function lastOf(planId: string): Promise<{ last: LastDone[]; drained: { stageId: string; at: string }[] }> {
+async function lastOf(planId: string): Promise<{
+  last: LastDone[];
+  drained: { stageId: string; at: string }[];
+  /** When tasks that isolate their stage opened it: told by themselves, not by a drain or a change that did them besides. */
+  opened: { stageId: string; at: string | null }[];
+}> {
   const at = max(logEntries.measuredAt);
   const of = and(eq(logEntries.planId, planId), eq(logEntries.counts, true));
   const { stageId, task } = logEntries;
@@ -93,10 +98,17 @@ async function lastOf(planId: string): Promise<{ last: LastDone[]; drained: { st
     const times = counted.find((c) => c.stageId === d.stageId && c.task === d.task)?.times;
     return { ...d, ...(times !== undefined && { times }) };
   });
-  return { last, drained: drains.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })) };
+  return {
+    last,
+    drained: drains.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })),
+    opened: done.filter((d) => d.stageId !== '' && ISOLATING.includes(d.task ?? '')),
+  };
 }
 
-async function eventsOf(planId: string): Promise<RoutineEvent[]> {
+async function eventsOf(
+  planId: string,
+  byTasks: readonly { stageId: string; at: string | null }[],
+): Promise<RoutineEvent[]> {
   const stand = and(eq(logEntries.planId, planId), eq(logEntries.stands, true), ne(logEntries.stageId, ''));
   const newest = (which: SQL | undefined) =>
     database()
@@ -104,9 +116,8 @@ async function eventsOf(planId: string): Promise<RoutineEvent[]> {
       .from(logEntries)
       .where(and(stand, which))
       .groupBy(logEntries.stageId);
-  const [opened, tasks, wet] = await Promise.all([
+  const [opened, wet] = await Promise.all([
     newest(inArray(logEntries.kind, [...OPENS])),
-    newest(and(eq(logEntries.counts, true), inArray(logEntries.task, [...ISOLATING]))),
     newest(and(eq(logEntries.kind, 'complaint'), inArray(logEntries.symptom, [...WET]))),
   ]);
   const event = (what: RoutineEvent['what']) => (e: { stageId: string; at: string | null }) => ({
@@ -114,7 +125,7 @@ async function eventsOf(planId: string): Promise<RoutineEvent[]> {
     at: e.at ?? '',
     what,
   });
-  const all = [...[...opened, ...tasks].map(event('opened')), ...wet.map(event('wet'))];
+  const all = [...[...opened, ...byTasks].map(event('opened')), ...wet.map(event('wet'))];
   return firstOfEach(
     all.toSorted((a, b) => b.at.localeCompare(a.at)),
     (e) => `${e.stageId} ${e.what}`,
@@ -241,7 +252,7 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
 export async function readLogSummary(planId: string, plan: Plan): Promise<LogSummary> {
   const id = checkedId('id', planId);
   const stand = and(eq(logEntries.planId, id), eq(logEntries.stands, true));
-  const [{ last, drained }, off, signals, newest, beads, charges] = await Promise.all([
+  const [{ last, drained, opened }, off, signals, newest, beads, charges] = await Promise.all([
     lastOf(id),
     database()
       .select(ENTRY)
@@ -260,7 +271,7 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
     readCharges(id),
   ]);
   const [events, ofDrains] = await Promise.all([
-    eventsOf(id),
+    eventsOf(id, opened),
     drainSeries(
       id,
       drained.map((d) => d.stageId),
