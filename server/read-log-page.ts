@@ -32,7 +32,7 @@ const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.id)] as const;
 
 /** Whether an entry has a word: in its text, or in the names of its kind and task. */
 function has(word: string): SQL | undefined {
-  const text = sql`CONCAT_WS(' ', ${logEntries.stageName}, ${logEntries.who}, JSON_VALUE(${logEntries.entry}, '$.what'))`;
+  const text = sql`LOWER(CONCAT_WS(' ', ${logEntries.stageName}, ${logEntries.who}, JSON_VALUE(${logEntries.entry}, '$.what')))`;
   const kinds = Object.entries(ENTRY_KINDS).flatMap(([k, says]) => (says.includes(word) ? [k as EntryKind] : []));
   const tasks = TASKS.flatMap((t) => (t.does.toLowerCase().includes(word) ? [t.id] : []));
   return or(

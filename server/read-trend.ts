@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, inArray, isNotNull, max, min, sql } from 'dr
 import type { Plan } from '../core/line/plan';
 import { type Calibration, calibrations } from '../core/record/calibrate';
 import type { LoggedDrain } from '../core/record/judge-log';
-import type { Trend } from '../core/record/log-pages';
+import type { Trend, TrendName } from '../core/record/log-pages';
 import { OPENS } from '../core/routine/last-done';
 import { READINGS } from '../core/routine/task';
 import { ISOLATING } from '../core/routine/tasks';
@@ -15,6 +15,26 @@ const POINTS_MOST = 300;
 const SERIES_MOST = 400;
 const CALIBRATED_BY = 8; // the newest of each series, as calibration counts
 const MARKS_MOST = 100;
+const LATELY = 300; // entries
+
+/** The series that was read most often lately. */
+async function mostRead(planId: string): Promise<string | undefined> {
+  const newest = database()
+    .select({ id: logEntries.id })
+    .from(logEntries)
+    .where(and(eq(logEntries.planId, planId), eq(logEntries.stands, true)))
+    .orderBy(desc(logEntries.measuredAt), desc(logEntries.id))
+    .limit(LATELY)
+    .as('newest');
+  const rows = await database()
+    .select({ stageId: readings.stageId, of: readings.of, n: count() })
+    .from(newest)
+    .innerJoin(readings, eq(readings.entryId, newest.id))
+    .groupBy(readings.stageId, readings.of)
+    .orderBy(desc(count()))
+    .limit(1);
+  return rows[0] && `${rows[0].stageId}:${rows[0].of}`;
+}
 
 /** The series of a line, and one of them through time: as it was read, or in means where that would be too much. */
 export async function readTrend(planId: string, chosen: string | undefined): Promise<Trend> {
@@ -26,7 +46,9 @@ export async function readTrend(planId: string, chosen: string | undefined): Pro
     .where(mine)
     .limit(SERIES_MOST);
   const known = names.filter((n) => n.of in READINGS);
-  const own = known.find((n) => `${n.stageId}:${n.of}` === chosen) ?? known[0];
+  const key = (n: TrendName): string => `${n.stageId}:${n.of}`;
+  const wanted = known.some((n) => key(n) === chosen) ? chosen : await mostRead(id);
+  const own = known.find((n) => key(n) === wanted) ?? known[0];
   if (!own) return { names: [], chosen: undefined, points: [], each: 1, expected: null, opened: [] };
   const series = and(mine, eq(readings.stageId, own.stageId), eq(readings.of, own.of));
   const { measuredAt: at, value, low, high, expected } = readings;
