@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Connection } from 'mysql2/promise';
 import { DEMO_PLAN_ID } from '../db/demo';
 
@@ -45,5 +46,8 @@ export async function fill(db: Connection, entries: number, lines: number): Prom
        FROM seq_1_to_${entries} s, (SELECT * FROM drain_entries WHERE plan_id = '${DEMO_PLAN_ID}' AND why IS NOT NULL LIMIT 1) d`,
     );
   }
+  // The marks as the migration makes them for a log that is there already.
+  const [, , marks] = readFileSync('db/migrations/0011_log_marks.sql', 'utf8').split('--> statement-breakpoint');
+  await db.query(marks as string);
   await db.query('ANALYZE TABLE plans, log_entries, readings, drain_entries');
 }

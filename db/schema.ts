@@ -185,6 +185,24 @@ export const readings = mysqlTable(
   ],
 );
 
+/**
+ * When each task, reading and drain of a stage was last in the log: kept as it is written, so that nobody has to read a long
+ * log to know what is in it.
+ */
+export const logMarks = mysqlTable(
+  'log_marks',
+  {
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    stageId: varchar('stage_id', { length: 64 }).notNull(),
+    /** `task M12`, `reading temperature`, `drain`; `change` without a task, `opened`, and `wet` where water was seen. */
+    what: varchar('what', { length: 30 }).notNull(),
+    at: char('at', { length: 16 }).notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.planId, t.stageId, t.what] })],
+);
+
 /** Charges of beads. What happened to them is in the log. */
 export const charges = mysqlTable(
   'charges',

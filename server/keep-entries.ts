@@ -1,6 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { LogEntry, LoggedEntry } from '../core/record/log-entry';
 import { logEntries, readings } from '../db/schema';
+import { markAgain, marksOfEntry } from './log-marks';
 import type { Transaction } from './transaction';
 
 /** A row of the log as it is written. */
@@ -36,8 +37,24 @@ export async function keepEntries(tx: Transaction, rows: readonly EntryRow[]): P
   const written = rows.map((r) => ({ ...r, expected: [...r.expected], stands: stands(r) }));
   for (let i = 0; i < written.length; i += AT_ONCE) await tx.insert(logEntries).values(written.slice(i, i + AT_ONCE));
   for (let i = 0; i < read.length; i += AT_ONCE) await tx.insert(readings).values(read.slice(i, i + AT_ONCE));
-  if (corrected.size === 0) return;
   const ids = [...corrected];
+  if (ids.length > 0) await correct(tx, planId, ids);
+  const old =
+    ids.length === 0
+      ? []
+      : await tx
+          .select({
+            stageId: logEntries.stageId,
+            kind: logEntries.kind,
+            task: logEntries.task,
+            entry: logEntries.entry,
+          })
+          .from(logEntries)
+          .where(and(eq(logEntries.planId, planId), inArray(logEntries.id, ids)));
+  await markAgain(tx, planId, [...rows, ...old].flatMap(marksOfEntry));
+}
+
+async function correct(tx: Transaction, planId: string, ids: readonly string[]): Promise<void> {
   await tx
     .update(logEntries)
     .set({ stands: false })

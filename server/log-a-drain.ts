@@ -2,9 +2,9 @@ import { and, eq } from 'drizzle-orm';
 import { stageById } from '../core/line/runs';
 import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
 import { expectDrain, explainDrain } from '../core/record/expect-drain';
-import { database } from '../db/client';
 import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { drainMark, markAgain } from './log-marks';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -50,17 +50,27 @@ export async function logADrain(planId: string, input: unknown, nowMs = Date.now
       return { id: entry.id };
     }
     await tx.insert(drainEntries).values(drainRow(id, plan.document, entry));
+    await markAgain(tx, id, [drainMark(entry.stageId)]);
     return { id: entry.id };
   });
 }
 
 /** Strikes an entry out as a mistake, or restores it. It stays in the log either way. */
 export async function strikeADrain(planId: string, entryId: string, struck: boolean): Promise<{ id: string }> {
-  const [done] = await database()
-    .update(drainEntries)
-    .set({ struckAt: struck ? new Date() : null })
-    .where(and(eq(drainEntries.id, checkedId('entryId', entryId)), eq(drainEntries.planId, checkedId('id', planId))));
-  if (done.affectedRows === 0)
-    throw new RequestRefused(404, 'not-found', 'There is no such entry.', [{ field: 'entryId', message: 'Unknown.' }]);
-  return { id: entryId };
+  const [id, ofPlan] = [checkedId('entryId', entryId), checkedId('id', planId)];
+  const own = and(eq(drainEntries.id, id), eq(drainEntries.planId, ofPlan));
+  return inTransaction(async (tx) => {
+    await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan)).for('update');
+    const [entry] = await tx.select({ stageId: drainEntries.stageId }).from(drainEntries).where(own);
+    if (!entry)
+      throw new RequestRefused(404, 'not-found', 'There is no such entry.', [
+        { field: 'entryId', message: 'Unknown.' },
+      ]);
+    await tx
+      .update(drainEntries)
+      .set({ struckAt: struck ? new Date() : null })
+      .where(own);
+    await markAgain(tx, ofPlan, [drainMark(entry.stageId)]);
+    return { id };
+  });
 }

@@ -14,6 +14,7 @@ import { charges, drainEntries, plans, revisions, weatherYears } from '../db/sch
 import { keepEntries } from './keep-entries';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
+import { drainMark, markAgain } from './log-marks';
 
 /** What to do about the demo: load it once, leave it out, or restore it. */
 export type DemoMode = 'once' | 'empty' | 'reset';
@@ -87,6 +88,11 @@ export async function prepareDatabase(
       );
       await tx.insert(charges).values(followed.charges.map((charge) => ({ id: charge.id, planId: id, charge })));
       if (drains.length > 0) await tx.insert(drainEntries).values(drains.map((entry) => drainRow(id, plan, entry)));
+      await markAgain(
+        tx,
+        id,
+        drains.map((d) => drainMark(d.stageId)),
+      );
     }
   });
   return there.length > 0 && mode === 'reset' ? 'The demo is as it was at first.' : 'The demo is loaded.';

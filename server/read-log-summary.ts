@@ -1,10 +1,10 @@
-import { and, count, desc, eq, gt, inArray, isNotNull, isNull, max, ne, type SQL, sql } from 'drizzle-orm';
+import { and, count, desc, eq, gt, inArray, isNull, type SQL, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import { allStages } from '../core/line/runs';
 import type { Charge } from '../core/record/charge';
 import type { LoggedEntry } from '../core/record/log-entry';
-import { CHANGING, DRAINING, OPENS, putOffs, WET } from '../core/routine/last-done';
+import { CHANGING, DRAINING, putOffs } from '../core/routine/last-done';
 import {
   firstOfEach,
   LEAST_EXPECTED_KG,
@@ -21,6 +21,7 @@ import { beadPlaces } from '../core/season/charge-lives';
 import { ELEMENT_KINDS } from '../core/season/element-lives';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
+import { marksOf } from './log-marks';
 import { checkedId } from './plan-id';
 import { readPlan } from './read-plan';
 import { readCharges } from './save-charge';
@@ -55,79 +56,45 @@ export const ENTRY = {
 };
 const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.id)] as const; // as indices have them
 
-async function lastOf(planId: string): Promise<{
-  last: LastDone[];
-  drained: { stageId: string; at: string }[];
-  /** When tasks that isolate their stage opened it: told by themselves, not by a drain or a change that did them besides. */
-  opened: { stageId: string; at: string | null }[];
-}> {
-  const at = max(logEntries.measuredAt);
+type Marks = Awaited<ReturnType<typeof marksOf>>;
+
+async function lastOf(planId: string, marks: Marks): Promise<LastDone[]> {
   const of = and(eq(logEntries.planId, planId), eq(logEntries.counts, true));
   const { stageId, task } = logEntries;
-  const [done, counted, changes, drains] = await Promise.all([
-    database()
-      .select({ stageId, task, at })
-      .from(logEntries)
-      .where(and(of, isNotNull(task)))
-      .groupBy(stageId, task),
-    database()
-      .select({ stageId, task, times: count() })
-      .from(logEntries)
-      .where(and(of, inArray(task, [...COUNTED])))
-      .groupBy(stageId, task),
-    database()
-      .select({ stageId, at })
-      .from(logEntries)
-      .where(and(of, eq(logEntries.stands, true), eq(logEntries.kind, 'change'), isNull(task)))
-      .groupBy(stageId),
-    database()
-      .select({ stageId: drainEntries.stageId, at: max(drainEntries.drainedAt) })
-      .from(drainEntries)
-      .where(and(eq(drainEntries.planId, planId), isNull(drainEntries.struckAt)))
-      .groupBy(drainEntries.stageId),
-  ]);
+  const washed = [...new Set(marks.tasks.filter((m) => COUNTED.includes(m.task)).map((m) => m.stageId))];
+  const counted =
+    washed.length === 0
+      ? []
+      : await database()
+          .select({ stageId, task, times: count() })
+          .from(logEntries)
+          .where(and(of, inArray(stageId, washed), inArray(task, [...COUNTED])))
+          .groupBy(stageId, task);
   const all = [
-    ...done.map((d) => ({ ...d, task: d.task ?? '' })),
-    ...changes.flatMap((d) => CHANGING.map((task) => ({ ...d, task }))),
-    ...drains.flatMap((d) => DRAINING.map((task) => ({ ...d, task }))),
-  ].map((d) => ({ ...d, at: d.at ?? '' }));
-  const last = firstOfEach(
+    ...marks.tasks,
+    ...marks.changes.flatMap((d) => CHANGING.map((id) => ({ ...d, task: id }))),
+    ...marks.drains.flatMap((d) => DRAINING.map((id) => ({ ...d, task: id }))),
+  ];
+  return firstOfEach(
     all.toSorted((a, b) => b.at.localeCompare(a.at)),
     (d) => `${d.stageId} ${d.task}`,
   ).map((d): LastDone => {
     const times = counted.find((c) => c.stageId === d.stageId && c.task === d.task)?.times;
     return { ...d, ...(times !== undefined && { times }) };
   });
-  return {
-    last,
-    drained: drains.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })),
-    opened: done.filter((d) => d.stageId !== '' && ISOLATING.includes(d.task ?? '')),
-  };
 }
 
-async function eventsOf(
-  planId: string,
-  byTasks: readonly { stageId: string; at: string | null }[],
-): Promise<RoutineEvent[]> {
-  const stand = and(eq(logEntries.planId, planId), eq(logEntries.stands, true), ne(logEntries.stageId, ''));
-  const newest = (which: SQL | undefined) =>
-    database()
-      .select({ stageId: logEntries.stageId, at: max(logEntries.measuredAt) })
-      .from(logEntries)
-      .where(and(stand, which))
-      .groupBy(logEntries.stageId);
-  const [opened, wet] = await Promise.all([
-    newest(inArray(logEntries.kind, [...OPENS])),
-    newest(and(eq(logEntries.kind, 'complaint'), inArray(logEntries.symptom, [...WET]))),
-  ]);
-  const event = (what: RoutineEvent['what']) => (e: { stageId: string; at: string | null }) => ({
+/** When stages were opened, by what happened to them or by a task that isolates them, and where water was seen. */
+function eventsOf(marks: Marks): RoutineEvent[] {
+  const event = (what: RoutineEvent['what']) => (e: { stageId: string; at: string }) => ({
     stageId: e.stageId,
-    at: e.at ?? '',
+    at: e.at,
     what,
   });
-  const all = [...[...opened, ...byTasks].map(event('opened')), ...wet.map(event('wet'))];
+  const isolated = marks.tasks.filter((m) => ISOLATING.includes(m.task));
+  const all = [...[...marks.opened, ...isolated].map(event('opened')), ...marks.wet.map(event('wet'))];
   return firstOfEach(
-    all.toSorted((a, b) => b.at.localeCompare(a.at)),
+    all.filter((e) => e.stageId !== '').toSorted((a, b) => b.at.localeCompare(a.at)),
     (e) => `${e.stageId} ${e.what}`,
   );
 }
@@ -140,13 +107,8 @@ export async function together<T>(of: readonly unknown[]): Promise<T[]> {
 }
 
 /** The newest readings of each series of a line, the newest first. */
-async function newestReadings(planId: string): Promise<Signal[]> {
+async function newestReadings(planId: string, names: Marks['series']): Promise<Signal[]> {
   const mine = and(eq(readings.planId, planId), eq(readings.stands, true));
-  const names = await database()
-    .selectDistinct({ stageId: readings.stageId, of: readings.of })
-    .from(readings)
-    .where(mine)
-    .limit(SERIES_MOST);
   const { stageId, of, measuredAt: at, value, expected, low, high, entryId } = readings;
   const rows = await together<{
     stageId: string;
@@ -157,7 +119,7 @@ async function newestReadings(planId: string): Promise<Signal[]> {
     low: number | null;
     high: number | null;
   }>(
-    names.map((n) =>
+    names.slice(0, SERIES_MOST).map((n) =>
       database()
         .select({ stageId, of, at, value, expected, low, high })
         .from(readings)
@@ -252,15 +214,20 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
 export async function readLogSummary(planId: string, plan: Plan): Promise<LogSummary> {
   const id = checkedId('id', planId);
   const stand = and(eq(logEntries.planId, id), eq(logEntries.stands, true));
-  const [{ last, drained, opened }, off, signals, newest, beads, charges] = await Promise.all([
-    lastOf(id),
+  const marks = await marksOf(id);
+  const [last, ofDrains, off, signals, newest, beads, charges] = await Promise.all([
+    lastOf(id, marks),
+    drainSeries(
+      id,
+      marks.drains.map((d) => d.stageId),
+    ),
     database()
       .select(ENTRY)
       .from(logEntries)
       .where(and(stand, eq(logEntries.kind, 'put-off')))
       .orderBy(...newestFirst)
       .limit(PUT_OFFS_KEPT),
-    newestReadings(id),
+    newestReadings(id, marks.series),
     database()
       .select(ENTRY)
       .from(logEntries)
@@ -269,13 +236,6 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
       .limit(LOOKED_AT),
     entriesOfLives(plan, id, false),
     readCharges(id),
-  ]);
-  const [events, ofDrains] = await Promise.all([
-    eventsOf(id, opened),
-    drainSeries(
-      id,
-      drained.map((d) => d.stageId),
-    ),
   ]);
   const ofReadings = firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(
     ({ stageId, of }): Series => ({
@@ -287,13 +247,13 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
   return {
     last,
     putOffs: firstOfEach(putOffs(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
-    events,
+    events: eventsOf(marks),
     signals: signalsAsked(signals),
     series: [...ofDrains, ...ofReadings].filter((s) => s.ratios.length > 0),
     newest: newest.map(entryOf),
     beads,
     charges,
-    drained,
+    drained: marks.drains,
   };
 }
 

@@ -1,9 +1,10 @@
-import { and, desc, eq, getTableColumns, isNull, lt, lte, max, or } from 'drizzle-orm';
+import { and, desc, eq, getTableColumns, lt, lte, or } from 'drizzle-orm';
 import type { Derivation } from '../core/quantity/derivation';
 import type { DrainPage } from '../core/record/log-pages';
 import { database } from '../db/client';
 import { drainEntries } from '../db/schema';
 import { RequestRefused } from './errors';
+import { marksOf } from './log-marks';
 import { checkedId } from './plan-id';
 
 const SHOWN = 120;
@@ -25,24 +26,20 @@ export async function readLogbook(planId: string, before = ''): Promise<DrainPag
   const [, at, after] = /^(\d{4}-\d\d-\d\dT\d\d:\d\d)_([0-9a-f-]{36})$/.exec(before) ?? [];
   const older =
     at && after ? and(lte(shown.drainedAt, at), or(lt(shown.drainedAt, at), lt(shown.id, after))) : undefined;
-  const [rows, drained] = await Promise.all([
+  const [rows, marks] = await Promise.all([
     database()
       .select(shown)
       .from(drainEntries)
       .where(and(eq(drainEntries.planId, id), older))
       .orderBy(desc(shown.drainedAt), desc(shown.id))
       .limit(SHOWN + 1),
-    database()
-      .select({ stageId: shown.stageId, at: max(shown.drainedAt) })
-      .from(drainEntries)
-      .where(and(eq(drainEntries.planId, id), isNull(shown.struckAt)))
-      .groupBy(shown.stageId),
+    marksOf(id),
   ]);
   const page = rows.slice(0, SHOWN);
   const last = page.at(-1);
   return {
     entries: page.map(({ struckAt, ...entry }) => ({ ...entry, struck: struckAt !== null })),
-    drained: drained.map((d) => ({ stageId: d.stageId, at: d.at ?? '' })),
+    drained: marks.drains,
     next: rows.length > SHOWN && last ? `${last.drainedAt}_${last.id}` : undefined,
   };
 }

@@ -1,21 +1,28 @@
-import { and, asc, count, desc, eq, inArray, isNotNull, max, min, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, max, min, type SQL, sql } from 'drizzle-orm';
 import type { Plan } from '../core/line/plan';
 import { type Calibration, calibrations } from '../core/record/calibrate';
 import type { LoggedDrain } from '../core/record/judge-log';
 import type { Trend, TrendName } from '../core/record/log-pages';
 import { OPENS } from '../core/routine/last-done';
-import { READINGS } from '../core/routine/task';
 import { ISOLATING } from '../core/routine/tasks';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
+import { marksOf } from './log-marks';
 import { checkedId } from './plan-id';
 import { ENTRY, entryOf, together } from './read-log-summary';
 
 const POINTS_MOST = 300;
-const SERIES_MOST = 400;
 const CALIBRATED_BY = 8; // the newest of each series, as calibration counts
 const MARKS_MOST = 100;
 const LATELY = 300; // entries
+
+const openings = (planId: string, stageId: string, which: SQL | undefined) =>
+  database()
+    .select({ at: logEntries.measuredAt })
+    .from(logEntries)
+    .where(and(eq(logEntries.planId, planId), eq(logEntries.stageId, stageId), which))
+    .orderBy(desc(logEntries.measuredAt))
+    .limit(MARKS_MOST);
 
 /** The series that was read most often lately. */
 async function mostRead(planId: string): Promise<string | undefined> {
@@ -40,12 +47,8 @@ async function mostRead(planId: string): Promise<string | undefined> {
 export async function readTrend(planId: string, chosen: string | undefined): Promise<Trend> {
   const id = checkedId('id', planId);
   const mine = and(eq(readings.planId, id), eq(readings.stands, true));
-  const names = await database()
-    .selectDistinct({ stageId: readings.stageId, of: readings.of })
-    .from(readings)
-    .where(mine)
-    .limit(SERIES_MOST);
-  const known = names.filter((n) => n.of in READINGS);
+  const marks = await marksOf(id);
+  const known = marks.series.map(({ stageId, of }): TrendName => ({ stageId, of }));
   const key = (n: TrendName): string => `${n.stageId}:${n.of}`;
   const wanted = known.some((n) => key(n) === chosen) ? chosen : await mostRead(id);
   const own = known.find((n) => key(n) === wanted) ?? known[0];
@@ -58,19 +61,12 @@ export async function readTrend(planId: string, chosen: string | undefined): Pro
       .from(readings)
       .where(series),
     database().select({ expected, low, high }).from(readings).where(series).orderBy(desc(at)).limit(1),
-    database()
-      .select({ at: logEntries.measuredAt })
-      .from(logEntries)
-      .where(
-        and(
-          eq(logEntries.planId, id),
-          eq(logEntries.stands, true),
-          eq(logEntries.stageId, own.stageId),
-          sql`(${inArray(logEntries.kind, [...OPENS])} OR (${eq(logEntries.counts, true)} AND ${inArray(logEntries.task, [...ISOLATING])}))`,
-        ),
-      )
-      .orderBy(desc(logEntries.measuredAt))
-      .limit(MARKS_MOST),
+    together<{ at: string }>([
+      openings(id, own.stageId, and(eq(logEntries.stands, true), inArray(logEntries.kind, [...OPENS]))),
+      ...marks.tasks
+        .filter((m) => m.stageId === own.stageId && ISOLATING.includes(m.task))
+        .map((m) => openings(id, own.stageId, and(eq(logEntries.counts, true), eq(logEntries.task, m.task)))),
+    ]),
   ]);
   const n = counted?.n ?? 0;
   const seconds = sql<number>`TO_SECONDS(${at})`;
@@ -99,7 +95,7 @@ export async function readTrend(planId: string, chosen: string | undefined): Pro
       newest && newest.expected !== null && newest.low !== null && newest.high !== null
         ? { value: newest.expected, low: newest.low, high: newest.high }
         : null,
-    opened: opened.map((o) => o.at),
+    opened: [...new Set(opened.map((o) => o.at))],
   };
 }
 
@@ -107,13 +103,9 @@ export async function readTrend(planId: string, chosen: string | undefined): Pro
 export async function readCalibrations(planId: string, plan: Plan): Promise<Calibration[]> {
   const id = checkedId('id', planId);
   const mine = and(eq(readings.planId, id), eq(readings.stands, true));
-  const names = await database()
-    .selectDistinct({ stageId: readings.stageId, of: readings.of })
-    .from(readings)
-    .where(mine)
-    .limit(SERIES_MOST);
+  const { series } = await marksOf(id);
   const found = await together<{ id: string }>(
-    names.map((n) =>
+    series.map((n) =>
       database()
         .select({ id: sql<string>`${readings.entryId}`.as('id') })
         .from(readings)

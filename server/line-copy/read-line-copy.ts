@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { charges, drainEntries, logEntries, photos, plans, revisions } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
 import { type EntryRow, keepEntries } from '../keep-entries';
+import { drainMark, markAgain } from '../log-marks';
 import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
 import { inTransaction, type Transaction } from '../transaction';
@@ -114,6 +115,14 @@ async function add(tx: Transaction, kind: Kept['of'], rows: ReturnType<typeof ro
   if (fresh.length === 0) return 0;
   if (kind === 'entry') await keepEntries(tx, fresh as unknown as EntryRow[]);
   else await tx.insert(table).values(fresh as never);
+  if (kind === 'drain') {
+    const drained = fresh as unknown as { stageId: string; planId: string }[];
+    await markAgain(
+      tx,
+      drained[0]?.planId ?? '',
+      drained.map((d) => drainMark(d.stageId)),
+    );
+  }
   return fresh.length;
 }
 
