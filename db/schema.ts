@@ -148,7 +148,7 @@ export const logEntries = mysqlTable(
     result: varchar('result', { length: 10 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.result'))`, STORED),
     symptom: varchar('symptom', { length: 8 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.symptom'))`, STORED),
     amends: char('amends', { length: 36 }).generatedAlwaysAs(sql`(JSON_VALUE(entry, '$.amends'))`, STORED),
-    /** Whether a chore was done by it. */
+    /** Whether a task was done by it. */
     counts: boolean('counts').generatedAlwaysAs(
       sql`(stands = 1 AND kind <> 'put-off' AND COALESCE(result, '') <> 'could-not')`,
       STORED,

@@ -11,8 +11,8 @@ import {
   LOOKED_AT,
   type LogSummary,
   NEWEST,
-  ratiosOf,
   type Series,
+  seriesOf,
   signalsAsked,
 } from '../core/routine/log-summary';
 import type { LastDone, RoutineEvent, Signal } from '../core/routine/logged';
@@ -237,19 +237,12 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
     entriesOfLives(plan, id, false),
     readCharges(id),
   ]);
-  const ofReadings = firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(
-    ({ stageId, of }): Series => ({
-      stageId,
-      of,
-      ratios: ratiosOf(signals.filter((s) => s.stageId === stageId && s.of === of)),
-    }),
-  );
   return {
     last,
     putOffs: firstOfEach(putOffs(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
     events: eventsOf(marks),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...ofReadings].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),
     newest: newest.map(entryOf),
     beads,
     charges,

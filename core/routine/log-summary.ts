@@ -50,11 +50,19 @@ export function firstOfEach<T>(of: readonly T[], keyOf: (one: T) => string): T[]
 }
 
 /** Of readings of one series, the newest first, the ratios to what was expected. */
-export const ratiosOf = (newestFirst: readonly Pick<Signal, 'value' | 'expected'>[]): number[] =>
+const ratiosOf = (newestFirst: readonly Pick<Signal, 'value' | 'expected'>[]): number[] =>
   newestFirst
     .slice(0, NEWEST)
     .flatMap(({ value, expected }) => (expected && expected.value > 0 ? [value / expected.value] : []))
     .toReversed();
+
+/** The series of readings, from all signals, the newest first. */
+export const seriesOf = (signals: readonly Signal[]): Series[] =>
+  firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(({ stageId, of }) => ({
+    stageId,
+    of,
+    ratios: ratiosOf(signals.filter((s) => s.stageId === stageId && s.of === of)),
+  }));
 
 /** Of all signals, the newest first, those that are asked for. */
 export function signalsAsked(signals: readonly Signal[]): Signal[] {
@@ -95,19 +103,12 @@ export function summaryOf(log: {
         .toReversed(),
     }),
   );
-  const ofReadings = firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(
-    ({ stageId, of }): Series => ({
-      stageId,
-      of,
-      ratios: ratiosOf(signals.filter((s) => s.stageId === stageId && s.of === of)),
-    }),
-  );
   return {
     last: firstOfEach(done, key).map((d) => (COUNTED.includes(d.task) ? { ...d, times: times.get(key(d)) ?? 1 } : d)),
     putOffs: firstOfEach(putOffs(log.entries).toReversed(), key).toReversed(),
     events: firstOfEach(routineEvents(log.entries), (e) => `${e.stageId} ${e.what}`),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...ofReadings].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),
     newest: newestFirst.slice(0, LOOKED_AT),
     beads: standingEntries(log.entries),
     charges: log.charges,

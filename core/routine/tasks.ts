@@ -14,7 +14,7 @@ export const TASKS: readonly Task[] = [
   ...VESSEL_TASKS,
 ];
 
-/** Chores that isolate and open their stage. */
+/** Tasks that isolate and open their stage. */
 export const ISOLATING: readonly string[] = TASKS.flatMap((t) => (t.isolates ? [t.id] : []));
 
 /** Tasks of which it matters how often they were done. */
