@@ -553,6 +553,38 @@ const LIMITS: readonly Limit[] = [
     measure: (l) => at(l, 'outlet').pressureDewPointC - l.around.roomTemperatureC,
     limit: 2.8,
   },
+  {
+    // Dry air may leave the side of the main: 10 K under the room there.
+    rule: 'O32',
+    line: on(
+      () =>
+        all(
+          goodShop(),
+          behind('fine', stageOf('pipe', { material: 'copper', use: 'branch', takeOff: 'side', legs: 1 }, 'drop')),
+        ),
+      (x) => but('refrigerated-dryer', { method: 'entered', pressureDewPointC: x }),
+    ),
+    from: 3,
+    to: 20,
+    measure: (l) => l.around.roomTemperatureC - inlet(l, 'drop').pressureDewPointC,
+    limit: 10,
+  },
+  {
+    // Without its dryer the air has 5 °F to spare.
+    rule: 'A40',
+    line: on(
+      () => dryIntake(goodShop()),
+      (x) => but('outlet', { dewPointC: x }),
+    ),
+    from: -40,
+    to: 20,
+    measure: (l) => {
+      const bare = without('refrigerated-dryer')(l.plan);
+      const { dewPointC } = (stage(l, 'outlet') as { parameters: { dewPointC: number } }).parameters;
+      return dewPointC - (walk(bare).at('outlet')?.pressureDewPointC ?? 0);
+    },
+    limit: 3,
+  },
 ];
 
 test.each(LIMITS)('$rule begins at its limit', ({ rule, line, from, to, measure, limit }) => {
@@ -616,4 +648,41 @@ test('drops form where the dew point is above the room by more than a thermomete
   const wet = (overK: number) =>
     isWet({ ...station, liquidKgPerS: 0, temperatureC: 40, pressureDewPointC: 20 + overK }, { roomTemperatureC: 20 });
   expect([wet(0.049), wet(0.051)]).toEqual([false, true]);
+});
+
+test('a pipe is offered up to three sizes wider; where that is not enough, one size, and so it is said', () => {
+  const sizes = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2'];
+  const shop = goodShop();
+  const least = judgeOutlets(shop, walk(shop)).get('outlet')?.pressure.getsPa ?? 0;
+  const offered = Array.from({ length: 30 }, (_, i) => {
+    const pipe = stageOf('pipe', { material: 'copper', size: '1/2', legs: 1, lengthM: 1.3 ** i }, 'long');
+    const plan = all(shop, behind('regulator', pipe), but('outlet', { leastPressurePa: least - 2000 }));
+    const rules = RULES.filter((r) => r.id === 'O31');
+    const remedy = judgeLine(plan, undefined, rules).advice[0]?.finding.remedies?.[0];
+    if (!remedy) return undefined;
+    const wider = stage(
+      new LineFacts(
+        remedy.edit(plan, () => 'new'),
+        walk(plan),
+      ),
+      'long',
+    ) as typeof pipe;
+    const up = sizes.indexOf((wider.parameters as { size: string }).size);
+    return `${up}${remedy.does.includes('not enough alone') ? ', not enough' : ''}`;
+  });
+  expect([...new Set(offered)].filter((x) => x !== undefined)).toEqual(['1', '2', '3', '1, not enough']);
+});
+
+test('a tank too low: the pump cuts in 0.3 bar over what the job needs, while 0.3 bar are left up to its cut-out', () => {
+  const shop = goodShop(); // cuts out at 10.5 bar
+  const offered = (needsPa: number) => {
+    const what = { name: 'too-low', seconds: 60, needsPa } as const;
+    const rules = RULES.filter((r) => r.id === 'A26');
+    const [low] = judgeLine(shop, undefined, rules, [{ stageId: 'outlet', matters: true, what }]).advice;
+    const after = low?.finding.remedies?.[0]?.edit(shop, () => 'new');
+    const find = (id: string) => after?.stages.find((s) => s.id === id)?.parameters as Record<string, number>;
+    return [find('compressor').cutInPa, find('receiver').volumeM3];
+  };
+  expect(offered(bar(9.89))).toEqual([expect.closeTo(bar(9.89) + 3e4, 3), 0.5]);
+  expect(offered(bar(9.91))).toEqual([bar(8.5), 1]);
 });
