@@ -12,6 +12,7 @@ import {
   newStage,
   removeBranch,
   removeStage,
+  setPlace,
   setProvided,
   setWitness,
   startPlan,
@@ -20,7 +21,7 @@ import {
 import { type Plan, planSchema } from './plan';
 import { allStages, runsOf, stageById } from './runs';
 import { imbalance } from './section';
-import { surveyAtmosphericPa } from './survey';
+import { type Survey, surveyAtmosphericPa } from './survey';
 import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from './units';
 import { walk } from './walk';
 
@@ -216,6 +217,18 @@ test('a line for a job at a distance: what it asks for, how long the pump is loa
   expect(plan.survey.climate).toMatchObject({ from: 'file', yearId: 'd0000000-0000-4000-8000-000000000009' });
   const regulator = plan.stages.find((s) => s.kind === 'regulator')?.parameters;
   expect(regulator?.setPressurePa).toBeGreaterThan(101325 + 40 * 6894.757 + 2e4);
+});
+
+test('a place that is taken out: what stood there stands where the line stands', () => {
+  const cold = { ...start.survey.places[0], id: 'cold', name: 'Yard' } as Survey['places'][number];
+  const placed = setPlace(
+    withSurvey(start, { ...start.survey, places: [...start.survey.places, cold] }),
+    'outlet',
+    'cold',
+  );
+  const without = withSurvey(placed, start.survey);
+  expect([stageById(placed, 'outlet')?.place, stageById(without, 'outlet')?.place]).toEqual(['cold', undefined]);
+  expect(planSchema.safeParse(without).success).toBe(true);
 });
 
 test('another barometer: what the gauges read stays, the absolute pressures move', () => {

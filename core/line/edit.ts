@@ -193,10 +193,17 @@ export function setParameters(plan: Plan, stageId: string, values: Readonly<Reco
 
 /**
  * The plan with another survey. Pressures were read from gauges, so when the barometer changes every gauge reading is
- * kept and the absolute pressures move with it, within their allowed range.
+ * kept and the absolute pressures move with it, within their allowed range. Stages of a place that is gone stand where the
+ * line stands.
  */
 export function withSurvey(plan: Plan, survey: Survey): Plan {
   const shift = surveyAtmosphericPa(survey) - surveyAtmosphericPa(plan.survey);
+  const gone = allStages(plan).filter((s) => s.place && !survey.places.some((p) => p.id === s.place));
+  if (gone.length > 0)
+    return withSurvey(
+      gone.reduce((p, s) => setPlace(p, s.id, undefined), plan),
+      survey,
+    );
   if (shift === 0) return { ...plan, survey };
   const moved = (stage: Stage): Stage => {
     const shape = KINDS[stage.kind].parameters.shape as Record<string, { meta(): unknown }>;

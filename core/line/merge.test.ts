@@ -124,4 +124,11 @@ describe('joining what two did', () => {
     expect(ids.indexOf('gauge')).toBe(ids.indexOf('main') + 1);
     expect(ids.indexOf('oil-water-separator')).toBe(at);
   });
+
+  test('one took out what the other hung a branch on: it hangs on the stage before', () => {
+    const base = goodShop();
+    const hung = branch('drop', 'fine', [stageOf('outlet', {}, 'other')])(base);
+    for (const merged of [merge(base, without('fine')(base), hung), merge(base, hung, without('fine')(base))])
+      expect(merged?.plan.branches[0]?.from).toBe('refrigerated-dryer');
+  });
 });

@@ -1,4 +1,5 @@
 import { demandM3PerS } from '../flow/demand';
+import { all, branch, standingIn } from '../test/good-lines';
 import { planOf, stageOf } from '../test/reference';
 import {
   drainPoints,
@@ -15,6 +16,7 @@ import {
 import { explain, STATION_FIGURES } from './explain';
 import { PLAN_FIGURES } from './explain-plan';
 import { type Plan, planSchema, type Stage } from './plan';
+import { rehung } from './rehang';
 import { sameStages, standing } from './runs';
 import { surveyAtmosphericPa } from './survey';
 import { walk } from './walk';
@@ -37,6 +39,7 @@ describe('the plan file', () => {
   test.each<[string, string, unknown, RegExp]>([
     ['an unknown kind', 'stages.3.kind', 'wishing-well', /stages\.3.*Unknown kind of stage\. Known: intake/],
     ['an unknown version', 'version', 99, /version: Unknown version.*reads version 1/],
+    ['a place that is not there', 'stages.3.place', 'moon', /stages\.3: There is no place with this id/],
     ['another format', 'format', 'recipe', /format: Not a plan file/],
     ['humidity of 140 %', 'survey.places.0.relativeHumidity', 1.4, /survey\.places\.0\.relativeHumidity/],
     ['a receiver of −80 gallons', 'stages.4.parameters.volumeM3', -0.3, /stages\.4\.parameters\.volumeM3/],
@@ -62,6 +65,38 @@ describe('the plan file', () => {
     expect(result.error?.issues.map((i) => i.path.join('.')).join()).toMatch(field);
   });
 
+  test.each([
+    ['from', { from: 'nothing' }, 'There is no stage with this id.'],
+    ['from', { from: 'own' }, 'A branch cannot take its air from itself.'],
+    ['into', { into: 'nothing' }, 'There is no stage with this id.'],
+    ['into', { into: 'own' }, 'A branch cannot join into itself.'],
+    ['into', { into: 'intake' }, 'Compressed air does not join ahead of an intake or a compressor.'],
+    ['into', { into: 'compressor' }, 'Compressed air does not join ahead of an intake or a compressor.'],
+  ])('refuses a branch by its link %s %j', (field, link, message) => {
+    const drop = (change: object) =>
+      planSchema.safeParse(branch('drop', 'separator', [stageOf('gauge', {}, 'own')], change)(plan));
+    expect(drop({ into: 'outlet' }).success).toBe(true);
+    expect(drop(link).error?.issues).toMatchObject([{ path: ['branches', 0, field], message }]);
+  });
+  test('in which something hangs on what is gone is hung on what is left', () => {
+    const linked = all(
+      plan,
+      branch('drop', 'separator', [stageOf('gauge')], { into: 'receiver' }),
+      standingIn('outlet', 'cold'),
+    );
+    const gone = { ...linked, stages: linked.stages.filter((s) => !['separator', 'receiver'].includes(s.id)) };
+    expect(planSchema.safeParse(gone).success).toBe(false);
+    const links = (was?: Plan) => {
+      const { branches, stages } = rehung(gone, was).data as Plan;
+      return [branches[0]?.from, branches[0]?.into, stages.at(-1)?.place];
+    };
+    expect([links(linked), links()]).toEqual([
+      ['aftercooler', 'outlet', undefined],
+      ['outlet', null, undefined],
+    ]);
+    expect(rehung(plan).data).toEqual(planSchema.parse(plan));
+    expect(rehung({ ...gone, name: '' }).success).toBe(false);
+  });
   test('of an earlier program opens: a hose had a loss that somebody entered, and branches no way of parting', () => {
     const { split: _, ...branch } = { id: 'b', name: 'b', from: 'receiver', split: 'x', stages: [] };
     const old = { id: 'h', kind: 'hose', name: 'h', parameters: { lengthM: 5, pressureLossPa: 2e4 } };

@@ -174,57 +174,69 @@ function checkSources(stages: readonly { kind: string }[], draws: boolean, refus
   });
 }
 
+/** A plan by its fields alone: what one says of another may be gone. */
+const planFields = z.strictObject({
+  format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
+  version: z.literal(PLAN_VERSION, {
+    error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.`,
+  }),
+  name: name(80),
+  survey: surveySchema,
+  stages: z.array(anyStage).min(2).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
+  branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
+  units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
+  /** Advice that was set aside, with the reason and with what it rested on then: when that changes it returns. */
+  setAside: z.array(setAsideSchema).max(400).default([]),
+  /** Prices, tariff and what dry air is worth: the person’s own. */
+  money: moneySchema.default(moneySchema.parse({})),
+  /** The routine: what a person pinned, left out, and the way round. */
+  routine: routineSchema.default(routineSchema.parse({})),
+});
+
 /** The plan file as it is written today: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */
-export const currentPlanSchema = z
-  .strictObject({
-    format: z.literal(PLAN_FORMAT, { error: `Not a plan file: “format” must be “${PLAN_FORMAT}”.` }),
-    version: z.literal(PLAN_VERSION, {
-      error: `Unknown version of the plan format. This program reads version ${PLAN_VERSION}.`,
-    }),
-    name: name(80),
-    survey: surveySchema,
-    stages: z.array(anyStage).min(2).max(MOST_STAGES, `At most ${MOST_STAGES} stages.`),
-    branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
-    units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
-    /** Advice that was set aside, with the reason and with what it rested on then: when that changes it returns. */
-    setAside: z.array(setAsideSchema).max(400).default([]),
-    /** Prices, tariff and what dry air is worth: the person’s own. */
-    money: moneySchema.default(moneySchema.parse({})),
-    /** The routine: what a person pinned, left out, and the way round. */
-    routine: routineSchema.default(routineSchema.parse({})),
-  })
-  .superRefine(({ stages, branches, units }, ctx) => {
-    const seen = new Set<string>();
-    const check = (
-      run: readonly Pick<Stage, 'id' | 'kind' | 'unit'>[],
-      draws: boolean,
-      path: (string | number)[],
-    ): void => {
-      const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [...path, i], message });
-      checkSources(run, draws, refuse);
-      run.forEach((s, i) => {
-        if (seen.has(s.id)) refuse(i, 'Two stages have the same id.');
-        seen.add(s.id);
-        if (s.unit !== undefined && !units.some((u) => u.id === s.unit)) refuse(i, 'There is no unit with this id.');
-      });
-    };
-    check(stages, true, ['stages']);
-    branches.forEach((b, i) => {
-      check(b.stages, b.from === null, ['branches', i, 'stages']);
-      if (b.from === null && b.stages.length < 2)
-        ctx.addIssue({
-          code: 'custom',
-          path: ['branches', i, 'from'],
-          message: 'A branch takes its air behind a stage, or begins with an intake and a compressor.',
-        });
-      if (branches.findIndex((other) => other.id === b.id) < i || b.id === 'main')
-        ctx.addIssue({ code: 'custom', path: ['branches', i, 'id'], message: 'Two runs have the same id.' });
+export const currentPlanSchema = planFields.superRefine(({ survey, stages, branches, units }, ctx) => {
+  const seen = new Set<string>();
+  const kinds = new Map([stages, ...branches.map((b) => b.stages)].flat().map((s) => [s.id, s.kind]));
+  const check = (
+    run: readonly Pick<Stage, 'id' | 'kind' | 'unit' | 'place'>[],
+    draws: boolean,
+    path: (string | number)[],
+  ): void => {
+    const refuse = (i: number, message: string) => ctx.addIssue({ code: 'custom', path: [...path, i], message });
+    checkSources(run, draws, refuse);
+    run.forEach((s, i) => {
+      if (seen.has(s.id)) refuse(i, 'Two stages have the same id.');
+      seen.add(s.id);
+      if (s.unit !== undefined && !units.some((u) => u.id === s.unit)) refuse(i, 'There is no unit with this id.');
+      if (s.place !== undefined && !survey.places.some((p) => p.id === s.place))
+        refuse(i, 'There is no place with this id.');
     });
+  };
+  check(stages, true, ['stages']);
+  branches.forEach((b, i) => {
+    check(b.stages, b.from === null, ['branches', i, 'stages']);
+    const refuse = (field: keyof Branch, message: string) =>
+      ctx.addIssue({ code: 'custom', path: ['branches', i, field], message });
+    const isOwn = (id: string) => b.stages.some((s) => s.id === id);
+    if (b.from === null && b.stages.length < 2)
+      refuse('from', 'A branch takes its air behind a stage, or begins with an intake and a compressor.');
+    if (b.from !== null && !kinds.has(b.from)) refuse('from', 'There is no stage with this id.');
+    if (b.from !== null && isOwn(b.from)) refuse('from', 'A branch cannot take its air from itself.');
+    if (b.into !== null && !kinds.has(b.into)) refuse('into', 'There is no stage with this id.');
+    if (b.into !== null && isOwn(b.into)) refuse('into', 'A branch cannot join into itself.');
+    if (b.into !== null && ['intake', 'compressor'].includes(kinds.get(b.into) ?? ''))
+      refuse('into', 'Compressed air does not join ahead of an intake or a compressor.');
+    if (branches.findIndex((other) => other.id === b.id) < i || b.id === 'main')
+      refuse('id', 'Two runs have the same id.');
   });
+});
 export type Plan = z.infer<typeof currentPlanSchema>;
 
 /** The plan file, also as earlier programs wrote it. */
 export const planSchema = z.preprocess(upgradePlan, currentPlanSchema);
+
+/** The same by its fields alone: for what was stored before links were checked, or was joined of two plans. */
+export const planFieldsSchema = z.preprocess(upgradePlan, planFields);
 
 /** What a list of lines shows of each. */
 export interface PlanSummary {
