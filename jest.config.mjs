@@ -1,7 +1,14 @@
 const transform = {
   '^.+\\.(ts|tsx)$': [
     '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2023' }, module: { type: 'commonjs' } },
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+        target: 'es2023',
+      },
+      module: { type: 'commonjs' },
+    },
   ],
 };
 
@@ -16,6 +23,15 @@ export default {
       testMatch: ['<rootDir>/{core,ui,db}/**/*.test.ts'],
       transform,
       sandboxInjectedGlobals,
+      setupFiles: ['<rootDir>/bin/lib/shift-clock.cjs', '<rootDir>/jest.setup.ts'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
+    },
+    {
+      // Pages as the server draws them. Its libraries have their own Map; one of them is not CommonJS.
+      displayName: 'pages',
+      testMatch: ['<rootDir>/ui/**/*.test.tsx'],
+      transform: { ...transform, 'node_modules/nuqs/.+\\.js$': transform['^.+\\.(ts|tsx)$'] },
+      transformIgnorePatterns: ['/node_modules/(?!nuqs/)'],
       setupFiles: ['<rootDir>/bin/lib/shift-clock.cjs', '<rootDir>/jest.setup.ts'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/$1' },
     },

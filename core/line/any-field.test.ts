@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { judgeLine } from '../advice/judge-line';
@@ -9,42 +10,11 @@ import { waterfallTo } from '../flow/waterfall';
 import { gradeLine } from '../purity/grade-line';
 import { dueTasks } from '../routine/due';
 import { routineFacts } from '../routine/facts';
+import { anyPlan, fieldsIn, STRANGE, withField } from '../test/any-plan';
 import { judgeOutlets } from './judge-outlet';
 import { type Plan, planSchema } from './plan';
 import { allStages } from './runs';
 import { walk } from './walk';
-
-// What the schema accepts every page must be able to show: each field of both demos in turn gets values that nobody means.
-const STRANGE = [
-  null,
-  -1,
-  0,
-  1e308,
-  -1e308,
-  1e-308,
-  1e-12,
-  '',
-  'x'.repeat(3000),
-  'constructor',
-  true,
-  [],
-  {},
-  '2026-02-31',
-];
-
-type Path = readonly (string | number)[];
-function fieldsIn(value: unknown, path: Path = []): Path[] {
-  if (typeof value !== 'object' || value === null) return [path];
-  const own = Object.entries(value).flatMap(([k, v]) => fieldsIn(v, [...path, k]));
-  return Array.isArray(value) ? [path, ...own] : own;
-}
-function changed(plan: Plan, path: Path, value: unknown): unknown {
-  const copy = structuredClone(plan);
-  let at = copy as unknown as Record<string, unknown>;
-  for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
-  at[path.at(-1) as string] = value;
-  return copy;
-}
 
 /** Everything that pages work out of a line; what is not a number anywhere in it. */
 function shown(plan: Plan): string[] {
@@ -68,6 +38,7 @@ function shown(plan: Plan): string[] {
   return [...reached, ...(/\bNaN\b|Infinity/.test(told) || judgement.broken.length > 0 ? [told] : [])];
 }
 
+// What the schema accepts every page must be able to show: each field of both demos in turn gets values that nobody means.
 test.each([
   ['workshop', demoPlan(), 1],
   ['dairy', dairyPlan(), 7],
@@ -78,7 +49,7 @@ test.each([
     .filter((_path, i) => i % every === 0)
     .forEach((path) => {
       for (const value of STRANGE) {
-        const read = planSchema.safeParse(changed(plan, path, value));
+        const read = planSchema.safeParse(withField(plan, path, value));
         if (!read.success) continue;
         accepted++;
         try {
@@ -90,4 +61,13 @@ test.each([
     });
   expect(wrong).toEqual([]);
   expect(accepted).toBeGreaterThan(100);
+});
+
+test('any line that the schema accepts can be walked, judged and drawn (random)', () => {
+  fc.assert(
+    fc.property(anyPlan, (plan) => {
+      expect(shown(plan)).toEqual([]);
+    }),
+    { numRuns: Number(process.env.RANDOM_PLANS ?? 500) },
+  );
 });

@@ -1,123 +1,14 @@
 import fc from 'fast-check';
-import { KINDS, type KindName } from '../equipment/index';
-import { WALL_UNITS, type WallUnitName } from '../equipment/wall-unit';
+import { anyEdit, fresh } from '../test/any-plan';
 import { planOf, stageOf } from '../test/reference';
-import {
-  addBranch,
-  addBypass,
-  addPump,
-  drainPoints,
-  insertStage,
-  moveStage,
-  newStage,
-  removeBranch,
-  removeStage,
-  setPlace,
-  setProvided,
-  setWitness,
-  startPlan,
-  withSurvey,
-} from './edit';
+import { drainPoints, setPlace, startPlan, withSurvey } from './edit';
 import { type Plan, planSchema } from './plan';
 import { allStages, runsOf, stageById } from './runs';
 import { imbalance } from './section';
 import { type Survey, surveyAtmosphericPa } from './survey';
-import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from './units';
+import { stagesOfUnit } from './units';
 import { walk } from './walk';
 
-const kinds = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');
-let n = 0;
-const fresh = (): string => `n${n++}`;
-type Edit = (plan: Plan) => Plan;
-
-/** Any edit that the screens offer, at any stage, run or unit that the plan happens to have. */
-const edits: fc.Arbitrary<Edit> = (() => {
-  const at = fc.nat({ max: 40 });
-  const stage = (plan: Plan, i: number): string => allStages(plan)[i % allStages(plan).length]?.id ?? '';
-  const run = (plan: Plan, i: number): string => runsOf(plan)[i % runsOf(plan).length]?.id ?? '';
-  const unit = (plan: Plan, i: number): string => plan.units[i % Math.max(1, plan.units.length)]?.id ?? '';
-  const room = (plan: Plan): boolean =>
-    allStages(plan).length < 40 && plan.branches.length < 10 && plan.units.length < 10;
-  return fc.oneof(
-    fc.tuple(fc.constantFrom(...kinds), at, at).map(
-      ([kind, i, r]): Edit =>
-        (p) =>
-          room(p) ? insertStage(p, newStage(kind, fresh()), i % 8, run(p, r)) : p,
-    ),
-    fc.tuple(at, at, at).map(
-      ([s, i, r]): Edit =>
-        (p) =>
-          moveStage(p, stage(p, s), i % 8, run(p, r)),
-    ),
-    at.map(
-      (s): Edit =>
-        (p) =>
-          removeStage(p, stage(p, s)),
-    ),
-    at.map(
-      (s): Edit =>
-        (p) =>
-          room(p) ? addBranch(p, stage(p, s), fresh(), fresh()) : p,
-    ),
-    at.map(
-      (s): Edit =>
-        (p) =>
-          room(p) ? (addBypass(p, stage(p, s), fresh()) ?? p) : p,
-    ),
-    at.map(
-      (s): Edit =>
-        (p) => {
-          const into = stage(p, s);
-          return room(p) && !['intake', 'compressor'].includes(stageById(p, into)?.kind ?? '')
-            ? addPump(p, into, fresh)
-            : p;
-        },
-    ),
-    at.map(
-      (r): Edit =>
-        (p) =>
-          run(p, r) === 'main' ? p : removeBranch(p, run(p, r)),
-    ),
-    fc.tuple(fc.constantFrom(...(Object.keys(WALL_UNITS) as WallUnitName[])), at, at).map(
-      ([name, i, r]): Edit =>
-        (p) =>
-          room(p) ? addWallUnit(p, name, i % 8, run(p, r), fresh(), fresh) : p,
-    ),
-    at.map(
-      (s): Edit =>
-        (p) =>
-          room(p) ? groupWithNext(p, stage(p, s), fresh()) : p,
-    ),
-    fc.tuple(at, at, at).map(
-      ([u, i, r]): Edit =>
-        (p) =>
-          moveUnit(p, unit(p, u), i % 8, run(p, r)),
-    ),
-    fc.tuple(at, fc.boolean()).map(
-      ([u, away]): Edit =>
-        (p) =>
-          setUnit(p, unit(p, u), { form: 'portable', is: away ? 'away' : 'here' }),
-    ),
-    at.map(
-      (u): Edit =>
-        (p) =>
-          removeUnit(p, unit(p, u)),
-    ),
-    at.map(
-      (u): Edit =>
-        (p) =>
-          ungroup(p, unit(p, u)),
-    ),
-    fc.tuple(at, fc.boolean()).map(
-      ([s, on]): Edit =>
-        (p) => {
-          const id = stage(p, s);
-          const fixed = ['intake', 'compressor'].includes(stageById(p, id)?.kind ?? '');
-          return fixed ? p : setProvided(setWitness(p, id, on), id, on ? 'when the dew point rises' : undefined);
-        },
-    ),
-  );
-})();
 const start = planOf(
   {},
   stageOf('aftercooler'),
@@ -128,7 +19,7 @@ const start = planOf(
 );
 
 describe('whatever is edited in whatever order', () => {
-  const edited = fc.array(edits, { minLength: 1, maxLength: 25 }).map((all) => all.reduce((p, e) => e(p), start));
+  const edited = fc.array(anyEdit, { minLength: 1, maxLength: 25 }).map((all) => all.reduce((p, e) => e(p), start));
 
   test('the plan stays one that can be saved, read back and walked, and its water balances', () => {
     fc.assert(

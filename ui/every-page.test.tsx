@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { NuqsTestingAdapter } from 'nuqs/adapters/testing';
+import type { ReactElement } from 'react';
+import { renderToString } from 'react-dom/server';
+import type { Plan } from '@/core/line/plan';
+import { METRIC } from '@/core/quantity/units';
+import { summaryOf } from '@/core/routine/log-summary';
+import { anyPlan } from '@/core/test/any-plan';
+import { AdviceView } from './advice/advice-view';
+import { ChargesView } from './charges/charges-view';
+import { CompareView } from './compare/compare-view';
+import { CardsView } from './keep/cards-view';
+import { GoView } from './keep/go-view';
+import { RoundsView } from './keep/rounds-view';
+import { SheetView } from './keep/sheet-view';
+import { TodayView } from './keep/today-view';
+import { LineView } from './line-section/line-view';
+import { AllView } from './logbook/all-view';
+import { LogbookView } from './logbook/logbook-view';
+import { PlanProvider } from './plan/plan-provider';
+import { PumpDayView } from './pump-day/pump-day-view';
+import { Frame } from './shell/frame';
+import { SaveStatus } from './shell/save-status';
+import { SurveyView } from './survey/survey-view';
+import { UnitsProvider } from './units/units';
+import { PlanPrint } from './water/plan-print';
+import { TodayView as WaterToday } from './water/today-view';
+import { WaterFrame } from './water/water-frame';
+import { WaterProvider } from './water/water-provider';
+import { WeatherView } from './water/weather-view';
+import { WeekView } from './water/week-view';
+import { WinterView } from './water/winter-view';
+import { YearView } from './water/year-view';
+
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ push() {}, replace() {}, refresh() {}, prefetch() {} }),
+  usePathname: () => '/lines/x/line',
+  useSearchParams: () => new URLSearchParams(),
+  useParams: () => ({ id: 'x' }),
+}));
+
+const log = summaryOf({ drains: [], entries: [], charges: [] });
+const NO_TREND = { names: [], chosen: undefined, points: [], each: 1, expected: null, opened: [] };
+const water = (view: ReactElement) => (
+  <WaterProvider years={[]}>
+    <WaterFrame>{view}</WaterFrame>
+  </WaterProvider>
+);
+const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
+  survey: () => <SurveyView />,
+  line: () => <LineView />,
+  advice: () => <AdviceView />,
+  compare: (plan) => <CompareView revisions={[]} lines={[]} others={[{ key: 'other', title: 'Other', plan }]} />,
+  day: () => <PumpDayView />,
+  today: () => <TodayView log={log} />,
+  rounds: () => <RoundsView log={log} />,
+  go: () => <GoView log={log} />,
+  sheet: () => <SheetView log={log} />,
+  cards: () => <CardsView log={log} />,
+  logbook: () => <LogbookView entries={[]} drained={[]} next={undefined} />,
+  all: () => (
+    <AllView page={{ entries: [], next: undefined, lookedBackTo: undefined }} trend={NO_TREND} calibrations={[]} />
+  ),
+  charges: () => <ChargesView charges={[]} entries={[]} />,
+  water: () => water(<WaterToday />),
+  'drain plan': () => water(<PlanPrint />),
+  weather: () => water(<WeatherView />),
+  week: () => water(<WeekView />),
+  winter: () => water(<WinterView />),
+  year: () => water(<YearView />),
+};
+
+/** A page as the server sends it. */
+const drawn = (plan: Plan, page: (plan: Plan) => ReactElement): string =>
+  renderToString(
+    <UnitsProvider initial={METRIC}>
+      <NuqsTestingAdapter>
+        <PlanProvider planId="x" stored={{ plan, rowVersion: 1 }}>
+          <Frame planId="x" actions={<SaveStatus />}>
+            {page(plan)}
+          </Frame>
+        </PlanProvider>
+      </NuqsTestingAdapter>
+    </UnitsProvider>,
+  );
+
+test('any line that is accepted is drawn on any page, with every figure a number (random)', () => {
+  fc.assert(
+    fc.property(anyPlan, fc.constantFrom(...Object.keys(PAGES)), (plan, name) => {
+      expect(drawn(plan, PAGES[name] as (plan: Plan) => ReactElement)).not.toMatch(/NaN|Infinity|undefined/);
+    }),
+    { numRuns: Number(process.env.RANDOM_PLANS ?? 200) },
+  );
+});
