@@ -4,7 +4,7 @@ const config: NextConfig = {
   distDir: process.env.COOL_DRAM_DIST ?? '.next',
   poweredByHeader: false,
   reactStrictMode: true,
-  serverExternalPackages: ['mysql2'],
+  serverExternalPackages: ['mysql2', 'piscina'],
   devIndicators: false,
 };
 

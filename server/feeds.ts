@@ -3,7 +3,7 @@ import { and, count, eq, isNull } from 'drizzle-orm';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
-import { calendarOf } from './calendar';
+import { calendarOf } from './calendar/calendar-of';
 import { RequestRefused } from './errors';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';

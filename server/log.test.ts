@@ -7,11 +7,12 @@ import { verdictOfReading } from '../core/record/expect-reading';
 import type { LogEntry } from '../core/record/log-entry';
 import { standingEntries } from '../core/record/log-entry';
 import { all, goodShop } from '../core/test/good-lines';
-import { calendarText } from './calendar';
-import { dueOn } from './due-today';
+import { calendarText } from './calendar/calendar-text';
+import { dueOn } from './calendar/due-on';
 import { newFeed, readFeed, revokeFeeds } from './feeds';
 import { keepAPhoto, readPhoto } from './keep-a-photo';
 import { logAnEntry } from './log-an-entry';
+import { readLogSummary } from './read-log-summary';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
 import { pictureOf } from './test/picture';
@@ -88,9 +89,10 @@ test.each<[string, Partial<LogEntry>, RegExp]>([
 });
 
 test('a chore that is done is not due any more; put off it waits', async () => {
+  const due = async () =>
+    dueOn({ plan, log: await readLogSummary(planId, plan), weather: undefined, now: '2026-11-27T09:00' });
   const state = async (task: string) =>
-    (await dueOn(planId, plan, '2026-11-27T09:00')).find((t) => t.stage.id === 'separator' && t.task.id === task)
-      ?.state;
+    (await due()).find((t) => t.stage.id === 'separator' && t.task.id === task)?.state;
   expect(await state('M03')).toBe('overdue');
   await logAnEntry(planId, entry({ kind: 'done', stageId: 'separator', task: 'M03', readings: [], result: 'ok' }), NOW);
   expect(await state('M03')).toBe('later');
@@ -106,7 +108,7 @@ test('a chore that is done is not due any more; put off it waits', async () => {
     }),
     NOW,
   );
-  expect((await dueOn(planId, plan, '2026-11-27T09:00')).find((t) => t.task.id === 'M28')?.state).toBe('put off');
+  expect((await due()).find((t) => t.task.id === 'M28')?.state).toBe('put off');
 });
 
 test('a photo is a small JPEG, kept once, and only shown with its line', async () => {

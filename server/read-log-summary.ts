@@ -3,7 +3,7 @@ import { unionAll } from 'drizzle-orm/mysql-core';
 import type { Plan } from '../core/line/plan';
 import { allStages } from '../core/line/runs';
 import type { Charge } from '../core/record/charge';
-import type { LoggedEntry } from '../core/record/log-entry';
+import type { LifeEntry, LoggedEntry } from '../core/record/log-entry';
 import { CHANGING, DRAINING, putOffs } from '../core/routine/last-done';
 import {
   firstOfEach,
@@ -166,7 +166,7 @@ async function drainSeries(planId: string, stageIds: readonly string[]): Promise
 }
 
 /** Entries that the lives of charges and elements rest on: changes and tasks at their stages, and readings of each kind. */
-export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LoggedEntry[]> {
+export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LifeEntry[]> {
   const pump = allStages(plan).find((s) => s.kind === 'compressor')?.id;
   const places = beadPlaces(plan).map((s) => s.id);
   const elements = elementsToo ? allStages(plan).filter((s) => ELEMENT_KINDS.has(s.kind)) : [];
@@ -207,7 +207,11 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
     .from(logEntries)
     .where(inArray(logEntries.id, unique))
     .orderBy(...newestFirst);
-  return rows.map(entryOf);
+  return rows.map((row) => {
+    const { id, kind, stageId, task, measuredAt, enteredAt, chargeId, readings, expected, amends, result } =
+      entryOf(row);
+    return { id, kind, stageId, task, measuredAt, enteredAt, chargeId, readings, expected, amends, result };
+  });
 }
 
 /** What is asked of the log of a line each day, by bounded questions however long the log is. */
@@ -255,7 +259,7 @@ export const readSummaryOf = async (planId: string): Promise<LogSummary> =>
   readLogSummary(planId, (await readPlan(planId)).plan);
 
 /** The charges of beads of a line, and what their lives and those of elements rest on. */
-export async function readChargeLog(planId: string): Promise<{ charges: Charge[]; entries: LoggedEntry[] }> {
+export async function readChargeLog(planId: string): Promise<{ charges: Charge[]; entries: LifeEntry[] }> {
   const { plan } = await readPlan(planId);
   const [charges, entries] = await Promise.all([readCharges(planId), entriesOfLives(plan, planId, true)]);
   return { charges, entries };

@@ -1,6 +1,6 @@
 import type { Plan } from '../core/line/plan';
 import type { Charge } from '../core/record/charge';
-import type { LoggedEntry } from '../core/record/log-entry';
+import type { LifeEntry } from '../core/record/log-entry';
 import { livesOf, type PlaceLife } from '../core/season/charge-lives';
 import type { WeatherHours } from '../core/season/weather';
 
@@ -10,7 +10,7 @@ export interface ChargesQuestion {
   readonly plan: Plan;
   readonly weather: WeatherHours | undefined;
   readonly charges: readonly Charge[];
-  readonly entries: readonly LoggedEntry[];
+  readonly entries: readonly LifeEntry[];
   readonly now: string;
 }
 

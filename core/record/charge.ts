@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MEDIA, type Medium } from '../media/isotherm';
-import { type LoggedEntry, standingEntries } from './log-entry';
+import { type LifeEntry, standingEntries } from './log-entry';
 import { type ShopTime, shopTimeMs } from './shop-clock';
 
 /** A charge of beads as a thing: it is bought, put in, taken out, dried, and discarded in the end. */
@@ -49,10 +49,10 @@ export interface Stint {
 
 /** The chores that put a charge in, and that look at it. */
 const CHANGES = 'M22';
-const isChange = (e: LoggedEntry): boolean =>
+const isChange = (e: LifeEntry): boolean =>
   e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));
-const weightOf = (e: LoggedEntry): number | undefined => e.readings.find((r) => r.of === 'weight')?.value;
-function spentOf(e: LoggedEntry): number | undefined {
+const weightOf = (e: LifeEntry): number | undefined => e.readings.find((r) => r.of === 'weight')?.value;
+function spentOf(e: LifeEntry): number | undefined {
   const seen = e.readings.find((r) => r.of === 'spent')?.value;
   if (seen !== undefined) return seen;
   const wet = e.readings.some((r, i) => r.of === 'dew-point' && e.expected[i] && r.value > e.expected[i].high);
@@ -60,7 +60,7 @@ function spentOf(e: LoggedEntry): number | undefined {
 }
 
 /** What stands of the log, the oldest first; within a minute as it was entered. */
-const inOrder = (entries: readonly LoggedEntry[]): LoggedEntry[] =>
+const inOrder = (entries: readonly LifeEntry[]): LifeEntry[] =>
   standingEntries(entries).toSorted(
     (a, b) => a.measuredAt.localeCompare(b.measuredAt) || a.enteredAt.localeCompare(b.enteredAt),
   );
@@ -73,7 +73,7 @@ const inOrder = (entries: readonly LoggedEntry[]): LoggedEntry[] =>
 export function stintsOf(
   places: readonly string[],
   charges: readonly Charge[],
-  entries: readonly LoggedEntry[],
+  entries: readonly LifeEntry[],
 ): Stint[] {
   const log = inOrder(entries);
   const times = new Map(charges.map((c) => [c.id, c.timesBefore]));
@@ -135,7 +135,7 @@ export interface ChargeNow {
 /** Each charge as the log leaves it: in its place, dry on the shelf, spent and to be dried, or gone. */
 export function chargesNow(
   charges: readonly Charge[],
-  entries: readonly LoggedEntry[],
+  entries: readonly LifeEntry[],
   stints: readonly Stint[],
 ): ChargeNow[] {
   const log = inOrder(entries);

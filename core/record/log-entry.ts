@@ -144,6 +144,22 @@ export interface LoggedEntry extends LogEntry {
   readonly expected: readonly (ExpectedReading | null)[];
 }
 
+/** What the lives of charges and elements rest on, of an entry. */
+export type LifeEntry = Pick<
+  LoggedEntry,
+  | 'id'
+  | 'kind'
+  | 'stageId'
+  | 'task'
+  | 'measuredAt'
+  | 'enteredAt'
+  | 'chargeId'
+  | 'readings'
+  | 'expected'
+  | 'amends'
+  | 'result'
+>;
+
 /** What the walk expects of a reading, with its band, SI. */
 export interface ExpectedReading {
   readonly value: number;

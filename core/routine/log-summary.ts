@@ -1,6 +1,6 @@
 import type { Charge } from '../record/charge';
 import type { LoggedDrain } from '../record/judge-log';
-import { type LoggedEntry, standingEntries } from '../record/log-entry';
+import { type LifeEntry, type LoggedEntry, standingEntries } from '../record/log-entry';
 import type { ShopTime } from '../record/shop-clock';
 import { lastDone, putOffs, routineEvents, signalsOf } from './last-done';
 import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
@@ -34,7 +34,7 @@ export interface LogSummary {
   /** The newest entries that stand. */
   readonly newest: readonly LoggedEntry[];
   /** What the lives of charges of beads rest on. */
-  readonly beads: readonly LoggedEntry[];
+  readonly beads: readonly LifeEntry[];
   readonly charges: readonly Charge[];
   /** When each drain was last opened. */
   readonly drained: readonly { readonly stageId: string; readonly at: ShopTime }[];

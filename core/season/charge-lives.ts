@@ -16,7 +16,7 @@ import {
 import { type Medium, usableWater } from '../media/isotherm';
 import { leftAfter } from '../media/judge-charge';
 import { type Charge, type Stint, stintsOf } from '../record/charge';
-import type { LoggedEntry } from '../record/log-entry';
+import type { LifeEntry } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { chargeLoad, inletHumidity } from './charge-load';
 import { loadedClock } from './loaded-clock';
@@ -123,7 +123,7 @@ export function livesOf(
   plan: Plan,
   weather: WeatherHours | undefined,
   charges: readonly Charge[],
-  entries: readonly LoggedEntry[],
+  entries: readonly LifeEntry[],
   now: ShopTime,
   onProgress: (share: number) => boolean = () => true,
 ): PlaceLife[] | undefined {

@@ -8,7 +8,7 @@ import type { Section } from '../line/section';
 import { surroundingsAt } from '../line/surroundings';
 import { Z80 } from '../media/charge-life';
 import { cheapestChangeH, type Growth, growthOf } from '../media/element-life';
-import { type LoggedEntry, standingEntries } from '../record/log-entry';
+import { type LifeEntry, standingEntries } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { taskById } from '../routine/tasks';
 import { loadedClock } from './loaded-clock';
@@ -51,7 +51,7 @@ export interface ElementLife {
 export function elementLives(
   plan: Plan,
   section: Section,
-  entries: readonly LoggedEntry[],
+  entries: readonly LifeEntry[],
   now: ShopTime,
 ): ElementLife[] {
   const line = standing(plan);

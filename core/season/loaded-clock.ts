@@ -1,6 +1,6 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
-import { type LoggedEntry, standingEntries } from '../record/log-entry';
+import { type LifeEntry, standingEntries } from '../record/log-entry';
 import { shopTimeMs } from '../record/shop-clock';
 import { midnightOf } from './calendar';
 import { loadThrough } from './run-weather';
@@ -53,14 +53,14 @@ export interface LoadedClock {
 }
 
 /** The clock of a line from a midnight on: by its shifts and days off, corrected by an hour meter of its first pump that was read twice. */
-export function loadedClock(plan: Plan, entries: readonly LoggedEntry[], fromMs: number, days: number): LoadedClock {
+export function loadedClock(plan: Plan, entries: readonly LifeEntry[], fromMs: number, days: number): LoadedClock {
   const startMs = midnightOf(fromMs);
   const load = loadThrough(plan, days * 24, (day) => startMs + day * DAY_MS);
   const hours = new Sum(startMs, load.length, (h) => load[h] as number);
   return { startMs, load, hours, factor: meterFactor(plan, entries, hours) };
 }
 
-function meterFactor(plan: Plan, entries: readonly LoggedEntry[], hours: Sum): number {
+function meterFactor(plan: Plan, entries: readonly LifeEntry[], hours: Sum): number {
   const pump = allStages(standing(plan)).find((s) => s.kind === 'compressor')?.id;
   const read = standingEntries(entries)
     .filter((e) => e.stageId === pump)

@@ -1,6 +1,4 @@
 import fc from 'fast-check';
-import { dairyPlan } from '../../db/dairy';
-import { demoPlan } from '../../db/demo';
 import { KINDS, type KindName } from '../equipment/index';
 import { WALL_UNITS, type WallUnitName } from '../equipment/wall-unit';
 import {
@@ -187,23 +185,27 @@ const anyParameter: fc.Arbitrary<Edit> = fc
 
 const oddField = fc.tuple(fc.nat({ max: 5000 }), fc.constantFrom(...STRANGE));
 
-/** Plans that their schema accepts: a line of some kind, edited anyhow, with some fields anywhere in their range and some strange. */
-export const anyPlan: fc.Arbitrary<Plan> = fc
-  .tuple(
-    fc.constantFrom(demoPlan, dairyPlan, goodShop, goodDry, goodPlant, goodSpray),
-    fc.array(anyEdit, { maxLength: 6 }),
-    fc.array(anyParameter, { maxLength: 12 }),
-    fc.array(oddField, { maxLength: 3 }),
-  )
-  .map(([base, edits, parameters, odd]) => {
-    const accepted = (before: Plan, document: unknown): Plan => planSchema.safeParse(document).data ?? before;
-    const edited = edits.reduce((plan, edit) => edit(plan), base());
-    const filled = accepted(
-      edited,
-      parameters.reduce((plan, edit) => edit(plan), edited),
-    );
-    return odd.reduce((plan, [at, value]) => {
-      const fields = fieldsIn(plan);
-      return accepted(plan, withField(plan, fields[at % fields.length] as Path, value));
-    }, filled);
-  });
+/**
+ * Plans that their schema accepts: a line of some kind, edited anyhow, with some fields anywhere in their range and some strange.
+ * @param lines what to begin with, besides the good ones
+ */
+export const anyPlan = (...lines: readonly (() => Plan)[]): fc.Arbitrary<Plan> =>
+  fc
+    .tuple(
+      fc.constantFrom(...lines, goodShop, goodDry, goodPlant, goodSpray),
+      fc.array(anyEdit, { maxLength: 6 }),
+      fc.array(anyParameter, { maxLength: 12 }),
+      fc.array(oddField, { maxLength: 3 }),
+    )
+    .map(([base, edits, parameters, odd]) => {
+      const accepted = (before: Plan, document: unknown): Plan => planSchema.safeParse(document).data ?? before;
+      const edited = edits.reduce((plan, edit) => edit(plan), base());
+      const filled = accepted(
+        edited,
+        parameters.reduce((plan, edit) => edit(plan), edited),
+      );
+      return odd.reduce((plan, [at, value]) => {
+        const fields = fieldsIn(plan);
+        return accepted(plan, withField(plan, fields[at % fields.length] as Path, value));
+      }, filled);
+    });

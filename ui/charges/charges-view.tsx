@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { bandOf } from '@/core/media/charge-life';
 import { type Charge, chargesNow, stintsOf } from '@/core/record/charge';
-import type { LoggedEntry } from '@/core/record/log-entry';
+import type { LifeEntry } from '@/core/record/log-entry';
 import { beadPlaces } from '@/core/season/charge-lives';
 import { useNow } from '@/ui/keep/use-due';
 import { useSender } from '@/ui/keep/use-sender';
@@ -16,7 +16,7 @@ import { Shelf } from './shelf';
 import { useLives } from './use-lives';
 
 /** Every charge of beads: where it is, when it is spent, and what its place has taught. */
-export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LoggedEntry[] }) {
+export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LifeEntry[] }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
   const now = useNow();

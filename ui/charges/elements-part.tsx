@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import { useMemo } from 'react';
-import type { LoggedEntry } from '@/core/record/log-entry';
+import type { LifeEntry } from '@/core/record/log-entry';
 import { type ChangeReason, elementLives } from '@/core/season/element-lives';
 import { sayTime } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -19,7 +19,7 @@ const WHY: Record<ChangeReason, string> = {
 const sayOn = (at: string | undefined): string => (at ? format(new Date(at), 'd MMM yyyy') : 'never');
 
 /** Elements and carbon: what has loaded them, and the days that ask for new ones. */
-export function ElementsPart({ entries, now }: { entries: readonly LoggedEntry[]; now: string }) {
+export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; now: string }) {
   const { plan, section } = usePlan();
   const { say } = useUnits();
   const lives = useMemo(() => elementLives(plan, section, entries, now), [plan, section, entries, now]);

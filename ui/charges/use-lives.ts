@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Charge } from '@/core/record/charge';
-import type { LoggedEntry } from '@/core/record/log-entry';
+import type { LifeEntry } from '@/core/record/log-entry';
 import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
@@ -11,7 +11,7 @@ import type { ChargesAnswer, ChargesQuestion } from '@/workers/charges.worker';
 /** The places with beads and what is known of them, worked out beside the page, anew with each entry. */
 export function useLives(
   charges: readonly Charge[],
-  entries: readonly LoggedEntry[],
+  entries: readonly LifeEntry[],
   now: string,
 ): { answer: ChargesAnswer | undefined; busy: boolean } {
   const { plan } = usePlan();

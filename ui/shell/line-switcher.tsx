@@ -3,16 +3,19 @@
 import { Check, ChevronDown, Download } from 'lucide-react';
 import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
-import type { PlanSummary } from '@/core/line/plan';
+import { useState } from 'react';
 import { usePlanState } from '@/ui/plan/plan-provider';
+import { useLines } from './use-lines';
 
 /** What is open, and the other lines. */
-export function LineSwitcher({ planId, lines }: { planId: string; lines: readonly PlanSummary[] }) {
+export function LineSwitcher({ planId }: { planId: string }) {
+  const [open, setOpen] = useState(false);
+  const lines = useLines(open);
   const shop = usePlanState((s) => s.plan.survey.shop);
   const name = usePlanState((s) => s.plan.name);
   const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger className="button min-w-0 shrink">
         <span className="truncate">
           <strong>{shop}</strong>
@@ -26,7 +29,8 @@ export function LineSwitcher({ planId, lines }: { planId: string; lines: readonl
           sideOffset={6}
           className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1"
         >
-          {lines.map((line) => (
+          {!lines && <p className="px-2 py-1.5 text-quiet">Looking for the other lines …</p>}
+          {lines?.map((line) => (
             <DropdownMenu.Item key={line.id} asChild>
               <Link href={`/lines/${line.id}/today`} className={item}>
                 <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>

@@ -4,8 +4,8 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import type { PlanSummary } from '@/core/line/plan';
 import { useHistory } from '@/ui/plan/plan-provider';
+import { useLines } from './use-lines';
 
 /** Keys of the line's pages; a page adds its own by listening for `cool-dram:act`. */
 const KEYS: readonly (readonly [key: string, does: string])[] = [
@@ -40,10 +40,11 @@ export function isTyping(target: EventTarget | null): boolean {
 }
 
 /** Ctrl K finds and does; single letters go places; `?` lists the keys. */
-export function Shortcuts({ planId, lines }: { planId: string; lines: readonly PlanSummary[] }) {
+export function Shortcuts({ planId }: { planId: string }) {
   const router = useRouter();
   const { undo, redo } = useHistory();
   const [open, setOpen] = useState<'find' | 'keys'>();
+  const lines = useLines(open === 'find');
   const base = `/lines/${planId}`;
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -192,7 +193,7 @@ export function Shortcuts({ planId, lines }: { planId: string; lines: readonly P
                 <Command.Item className={item} onSelect={() => setOpen('keys')}>
                   Show the keys
                 </Command.Item>
-                {lines.map((line) => (
+                {lines?.map((line) => (
                   <Command.Item
                     key={line.id}
                     value={`${line.shop} ${line.name} ${line.id}`}

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { listPlans, readPlan } from '@/server/read-plan';
+import { readPlan } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { PlanProvider } from '@/ui/plan/plan-provider';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -19,8 +19,7 @@ export default async function LineLayout({
 }) {
   const { id } = await params;
   const stored = await whenUp(() => readPlan(id));
-  const lines = stored && (await whenUp(listPlans))?.lines;
-  if (!stored || !lines)
+  if (!stored)
     return (
       <Frame planId={id}>
         <DatabaseDown />
@@ -28,11 +27,11 @@ export default async function LineLayout({
     );
   return (
     <PlanProvider key={id} planId={id} stored={stored}>
-      <Frame planId={id} title={<LineSwitcher planId={id} lines={lines} />} actions={<SaveStatus />}>
+      <Frame planId={id} title={<LineSwitcher planId={id} />} actions={<SaveStatus />}>
         <SaveNotice />
         {children}
       </Frame>
-      <Shortcuts planId={id} lines={lines} />
+      <Shortcuts planId={id} />
     </PlanProvider>
   );
 }

@@ -1,4 +1,4 @@
-import { calendarOf } from '@/server/calendar';
+import { calendarOf } from '@/server/calendar/calendar-of';
 import { readPlan } from '@/server/read-plan';
 import { respondAs } from '@/server/respond';
 

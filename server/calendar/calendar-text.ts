@@ -1,8 +1,5 @@
 import ical, { ICalEventRepeatingFreq, ICalWeekday } from 'ical-generator';
-import type { Plan } from '../core/line/plan';
-import { type RoutineEvent, routineEvents } from '../core/routine/calendar';
-import { clockOnTheWall } from './clock';
-import { dueOn } from './due-today';
+import type { RoutineEvent } from '../../core/routine/calendar';
 
 const WEEKDAYS = [
   ICalWeekday.MO,
@@ -38,10 +35,4 @@ export function calendarText(name: string, events: readonly RoutineEvent[]): str
     });
   }
   return calendar.toString();
-}
-
-/** The calendar of a line as text. */
-export async function calendarOf(planId: string, plan: Plan): Promise<string> {
-  const tasks = await dueOn(planId, plan, clockOnTheWall());
-  return calendarText(`${plan.survey.shop} · ${plan.name}`, routineEvents(planId, plan, tasks));
 }
