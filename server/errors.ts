@@ -18,6 +18,7 @@ export class RequestRefused extends Error {
       | 'database-down'
       | 'disk-full'
       | 'too-often'
+      | 'busy'
       | 'service-down'
       | 'unreadable',
     message: string,
@@ -68,6 +69,7 @@ const DOWN = new Set([
   'PROTOCOL_SEQUENCE_TIMEOUT',
   'ER_SERVER_SHUTDOWN',
   'ER_CON_COUNT_ERROR',
+  'ER_UNKNOWN_COM_ERROR', // a node that has lost its cluster, or not joined it yet
   'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
 ]);
 

@@ -75,13 +75,18 @@ describe('what a client sends', () => {
     expect(await lowDiskBytes(Promise.resolve(501e6))).toBeUndefined();
   });
 
-  test('a database that does not answer is 503 and says so; a bug of ours is not dressed up', async () => {
-    const down = Object.assign(new Error('query failed'), {
-      cause: Object.assign(new Error('refused'), { code: 'ECONNREFUSED' }),
-    });
-    const answer = await respond(() => Promise.reject(down));
-    expect(answer.status).toBe(503);
-    expect(await answer.json()).toMatchObject({ error: { code: 'database-down' } });
-    await expect(respond(() => Promise.reject(new Error('bug')))).rejects.toThrow('bug');
-  });
+  test.each([
+    ['refused', 'ECONNREFUSED'],
+    ['WSREP has not yet prepared node for application use', 'ER_UNKNOWN_COM_ERROR'], // a node without its cluster
+  ])(
+    'a database that does not answer (%s) is 503 and says so; a bug of ours is not dressed up',
+    async (message, code) => {
+      const cause = Object.assign(new Error(message), { code });
+      const down = Object.assign(new Error('query failed'), { cause });
+      const answer = await respond(() => Promise.reject(down));
+      expect(answer.status).toBe(503);
+      expect(await answer.json()).toMatchObject({ error: { code: 'database-down' } });
+      await expect(respond(() => Promise.reject(new Error('bug')))).rejects.toThrow('bug');
+    },
+  );
 });

@@ -10,6 +10,7 @@ import { saveRevision } from './save-revision';
 import { saveWeather } from './save-weather';
 import { closeDatabase, freshDatabase } from './test/database';
 import { pictureOf } from './test/picture';
+import { inTransaction } from './transaction';
 
 const uuid = (): string => crypto.randomUUID();
 const plan = planOf({}, stageOf('receiver'));
@@ -97,4 +98,20 @@ test('a line that was made is acknowledged again after it was edited, and not wi
   await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'edited' } });
   expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
   await expect(createPlan({ id, plan: { ...plan, name: 'edited' } })).rejects.toMatchObject({ status: 409 });
+});
+
+test.each([
+  ['ER_LOCK_DEADLOCK', 503],
+  ['ER_DUP_ENTRY', 409],
+])('%s: the work is begun again, and what never gets through is refused with %d', async (code, status) => {
+  const clash = () => Object.assign(new Error('in the way'), { code });
+  let begun = 0;
+  const often = (times: number) =>
+    inTransaction(async () => {
+      if (++begun <= times) throw clash();
+      return 'done';
+    });
+  expect(await often(2)).toBe('done');
+  begun = 0;
+  await expect(often(99)).rejects.toMatchObject({ status });
 });

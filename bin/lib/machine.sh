@@ -120,7 +120,7 @@ db_start() { # initialises the data directory once, starts the server, sees to i
     setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --socket="$DB_SOCKET" --port="$DB_PORT" \
       --bind-address=127.0.0.1 --skip-name-resolve --local-infile=0 --character-set-server=utf8mb4 \
       --default-time-zone=+00:00 --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 7>&- &
-    for _ in $(seq 150); do db_ping && break; sleep 0.1; done
+    for _ in $(seq "${DB_TRIES:-150}"); do db_ping && break; sleep 0.1; done
     db_ping || { kill -KILL "$!" 2>/dev/null; die "MariaDB does not answer; see $log"; }
   fi
   DB_PORT=$(cat "$DB_DIR/port")

@@ -4,6 +4,7 @@ import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
 import { demoPlan } from '../../../db/demo';
+import { compared } from './compare';
 import { fuzz } from './fuzz';
 import { Place } from './place';
 import { Writers } from './writers';
@@ -34,22 +35,11 @@ const place = (name: string): Place => {
 
 /** What of the acknowledged writes is missing, other than it was sent, or there twice. */
 async function compare(at: Place, writers: Writers): Promise<void> {
-  const copy = await (await fetch(`${at.url}/api/plans/${DEMO}/copy`)).text();
-  const found = new Map<string, number>();
-  const text = new Map<string, string>();
-  for (const line of copy.trim().split('\n')) {
-    const record = JSON.parse(line);
-    const own = record.entry ?? record.charge ?? record;
-    found.set(own.id, (found.get(own.id) ?? 0) + 1);
-    text.set(own.id, own.what || own.note || own.name);
-  }
-  const lost = writers.acknowledged.filter((w) => text.get(w.id) !== w.what);
-  const whats = [...text.values()].filter((t) => /^n\d+-/.test(t));
-  const doubled = whats.length - new Set(whats).size;
+  const { lost, doubled } = await compared(at.url, DEMO, writers);
   tell('writes acknowledged', writers.acknowledged.length);
   tell('of them lost', lost.length);
   tell('doubled', doubled);
-  for (const w of lost) wrong.push(`lost: ${w.path} ${w.id}`);
+  for (const w of lost) wrong.push(`lost: ${w}`);
   if (doubled > 0) wrong.push(`${doubled} doubled`);
   wrong.push(...writers.wrong);
 }

@@ -38,7 +38,7 @@ function bodyOf(kind: Kind, id: string, what: string, plan: object): object {
 
 /**
  * Writes one thing after another, as a browser does: under an id of its own, again and again until it is acknowledged.
- * Anything but an answer, or “not now” (503), is written down as wrong.
+ * Anything but an answer, or “not now” (503; 502 and 504 of a proxy), is written down as wrong.
  */
 export class Writers {
   readonly acknowledged: Acknowledged[] = [];
@@ -81,7 +81,7 @@ export class Writers {
           this.acknowledged.push({ path, id, what });
           break;
         }
-        if (answer && answer.status !== 503) {
+        if (answer && ![502, 503, 504].includes(answer.status)) {
           this.wrong.push(`${answer.status} ${path} ${(await answer.text()).slice(0, 200)}`);
           break;
         }
