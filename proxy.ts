@@ -3,13 +3,17 @@ import { refusalOf } from './server/who-may-call';
 
 const isProduction = process.env.NODE_ENV === 'production';
 
+/** The style sheet that the library of toasts puts into a page by itself, by its content: empty at first (sonner, as pinned). */
+const TOAST_STYLES =
+  "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU=' 'sha256-StEaX+se6YS7pqjzrzMIA0KaX9zF/8zAhvQXZAe5epY='";
+
 /** What a page may load and do: scripts of this build alone, each marked for this answer; nothing from elsewhere. */
 const policyOf = (nonce: string): string =>
   [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isProduction ? '' : " 'unsafe-eval'"}`,
-    // Libraries of toasts, charts and menus set styles at run time.
-    "style-src 'self' 'unsafe-inline'",
+    `style-src 'self' 'nonce-${nonce}' ${TOAST_STYLES}`,
+    "style-src-attr 'unsafe-inline'", // where something stands in a chart is an attribute of it
     "img-src 'self' blob: data:",
     "font-src 'self'",
     "worker-src 'self' blob:",

@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { expect, test } from './test';
+import { DEMO } from './own-line';
+import { expect, settled, test } from './test';
 
 test('a page of another origin, and a name that is not ours, are refused; what is ours is shown under a strict policy', async ({
   page,
@@ -29,6 +30,25 @@ test('a page of another origin, and a name that is not ours, are refused; what i
   const answer = await page.goto('/');
   const policy = (await answer?.headerValue('content-security-policy')) ?? '';
   expect(policy).toContain("frame-ancestors 'none'");
-  expect(/script-src ([^;]*)/.exec(policy)?.[1]).not.toContain('unsafe');
+  for (const what of ['script-src', 'style-src'])
+    expect(new RegExp(`${what} ([^;]*)`).exec(policy)?.[1]).not.toContain('unsafe');
   expect(await answer?.headerValue('x-content-type-options')).toBe('nosniff');
+});
+
+test('no page breaks its own rules, nor does what opens on it', async ({ page }) => {
+  const broken: string[] = [];
+  page.on('console', (m) => m.text().includes('Content Security Policy') && broken.push(m.text()));
+  for (const path of ['/', '/dew-point', '/bed', ...['line', 'today', 'water', 'charges'].map((p) => `${DEMO}/${p}`)]) {
+    await page.goto(path);
+    await settled(page);
+  }
+  await page.getByRole('button', { name: 'Light or dark' }).click();
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('banner').getByRole('button').first().click();
+  await expect(page.getByRole('menu')).toBeVisible();
+  // The page behind an open menu does not scroll: a style that its library puts into the page.
+  await expect(page.locator('body')).toHaveCSS('overflow', 'hidden');
+  expect(broken).toEqual([]);
 });

@@ -1,10 +1,12 @@
 'use client';
 
+import { setNonce } from 'get-nonce';
 import { Moon, Sun } from 'lucide-react';
 import { ThemeProvider, useTheme } from 'next-themes';
 import type { ReactNode } from 'react';
 
 export function Theme({ nonce, children }: { nonce: string; children: ReactNode }) {
+  setNonce(nonce); // for the styles that menus and dialogs put into the page while they are open
   return (
     <ThemeProvider attribute="data-theme" defaultTheme="system" enableSystem disableTransitionOnChange nonce={nonce}>
       {children}
