@@ -56,7 +56,7 @@ async function kills(): Promise<void> {
   writers.begin(4);
   const killed = { web: 0, database: 0, starter: 0 };
   for (let round = 0; round < times(72); round++) {
-    await pause(200 + 800 * chance());
+    await pause(100 + 500 * chance());
     for (const part of ['web', 'database'] as const) if (at.kill(part)) killed[part]++;
     if (round % 4 === 3) {
       if (at.kill('starter')) killed.starter++;
@@ -96,7 +96,7 @@ async function killsWhileMigrating(at: Place): Promise<void> {
     }
     at.killAll();
     at.begin();
-    await pause(600 + 2200 * chance());
+    await pause(500 + 1700 * chance());
     at.killAll();
     killed++;
     if (round % 8 === 7 || round === times(45) - 1) {
