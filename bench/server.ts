@@ -7,6 +7,7 @@ import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
 import { Place } from '../bin/lib/attack/place';
 import { fill, LONG } from './fill-server';
@@ -67,6 +68,24 @@ async function writesASecond(url: string): Promise<number> {
   return done / ((performance.now() - began) / 1000);
 }
 
+/** How long the server takes to say that it is well while it works calendars out, p95 and longest, ms. */
+async function healthMeanwhile(url: string): Promise<{ ms: number[]; calendarsS: number }> {
+  const began = performance.now();
+  let busy = true;
+  const calendars = Promise.all(LONG.map((id) => fetch(`${url}/api/plans/${id}/calendar`))).finally(() => {
+    busy = false;
+  });
+  const ms: number[] = [];
+  while (busy) {
+    const asked = performance.now();
+    await fetch(`${url}/api/health`);
+    ms.push(performance.now() - asked);
+    await pause(20);
+  }
+  await calendars;
+  return { ms: ms.toSorted((a, b) => a - b), calendarsS: (performance.now() - began) / 1000 };
+}
+
 const dir = mkdtempSync(path.join(tmpdir(), 'cool-dram-bench-'));
 chmodSync(dir, 0o755);
 const place = new Place(path.join(dir, 'data'), 3190, path.join(dir, 'start.log'));
@@ -98,6 +117,10 @@ try {
     );
   }
   console.log(`\nwrites a second, eight at once: ${(await writesASecond(place.url)).toFixed(0)}, of 80`);
+  const { ms, calendarsS } = await healthMeanwhile(place.url);
+  console.log(
+    `health while two calendars are worked out (${calendarsS.toFixed(1)} s): p95 ${quantile(ms, 0.95).toFixed(0)} ms, longest ${quantile(ms, 1).toFixed(0)} ms, of 50`,
+  );
   await db.end();
 } finally {
   await place.stop();
