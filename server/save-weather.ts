@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
-import { nearestYear } from '../core/season/nearest-year';
+import { nearestYear, type WarmHours, warmHoursOf } from '../core/season/nearest-year';
 import { WEATHER_RANGE, type WeatherSummary, type WeatherYear, weatherYearSchema } from '../core/season/weather';
 import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
@@ -56,10 +57,28 @@ const warmDaySchema = z.strictObject({
   relativeHumidity: z.coerce.number().min(WEATHER_RANGE.leastRh).max(1),
 });
 
+/** Warm hours of years that were looked at, by their ids: a year is never changed. */
+const known = new LRUCache<string, WarmHours>({ max: 10 * MOST });
+
 /** Of the stored years the one whose warm hours are nearest to a warm day. */
 export async function nearestWeather(input: unknown): Promise<{ id: string; name: string }> {
   const warm = checked(warmDaySchema, input);
-  const found = nearestYear(await database().select().from(weatherYears), warm);
+  const years = await database().select({ id: weatherYears.id, name: weatherYears.name }).from(weatherYears);
+  for (const { id } of years.filter((y) => !known.has(y.id))) {
+    // One by one: others are answered in between.
+    const [year] = await database()
+      .select({ hours: weatherYears.hours })
+      .from(weatherYears)
+      .where(eq(weatherYears.id, id));
+    if (year) known.set(id, warmHoursOf(year.hours));
+  }
+  const found = nearestYear(
+    years.flatMap((y) => {
+      const own = known.get(y.id);
+      return own ? [{ ...y, warm: own }] : [];
+    }),
+    warm,
+  );
   if (!found) throw noSuchYear();
   return { id: found.id, name: found.name };
 }
@@ -68,16 +87,12 @@ export async function nearestWeather(input: unknown): Promise<{ id: string; name
 export async function removeWeather(id: string): Promise<{ id: string }> {
   const own = checkedId('id', id);
   return inTransaction(async (tx) => {
-    const using = (await tx.select({ document: plans.document }).from(plans)).filter(
-      ({ document }) => document.survey.climate?.yearId === own,
-    );
-    const [first] = using;
-    if (first)
-      throw new RequestRefused(
-        409,
-        'conflict',
-        `${first.document.survey.shop} uses this year. Choose another there first.`,
-      );
+    const [first] = await tx
+      .select({ shop: plans.shop })
+      .from(plans)
+      .where(eq(sql`JSON_VALUE(${plans.document}, '$.survey.climate.yearId')`, own))
+      .limit(1);
+    if (first) throw new RequestRefused(409, 'conflict', `${first.shop} uses this year. Choose another there first.`);
     const [done] = await tx.delete(weatherYears).where(eq(weatherYears.id, own));
     if (done.affectedRows === 0) throw noSuchYear();
     return { id: own };

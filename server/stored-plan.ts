@@ -1,21 +1,21 @@
 import { LRUCache } from 'lru-cache';
 import type { Plan } from '../core/line/plan';
-import { rehung } from '../core/line/rehang';
+import { relinked } from '../core/line/relink';
 import { issuesOf, RequestRefused } from './errors';
 
 /** Plans that were read, by their documents: a plan is never changed, and its checks take longer than finding it here. */
 const known = new LRUCache<string, Plan>({ max: 200 });
 
 /**
- * A plan as it lies in the database, through its schema, so that fields new since then get their defaults, and what hangs on
- * something that is gone hangs on what is left.
+ * A plan as it lies in the database, through its schema, so that fields new since then get their defaults, and links to
+ * what is gone lead to what is left.
  * @throws RequestRefused `unreadable` with the fields: damaged, or stored by a later version
  */
 export function storedPlan(document: unknown): Plan {
   const text = JSON.stringify(document);
   const there = known.get(text);
   if (there) return there;
-  const result = rehung(document);
+  const result = relinked(document);
   if (result.success) {
     known.set(text, result.data);
     return result.data;

@@ -125,10 +125,10 @@ describe('joining what two did', () => {
     expect(ids.indexOf('oil-water-separator')).toBe(at);
   });
 
-  test('one took out what the other hung a branch on: it hangs on the stage before', () => {
+  test('one took out the stage behind which the other put a branch: it leaves behind the stage before', () => {
     const base = goodShop();
-    const hung = branch('drop', 'fine', [stageOf('outlet', {}, 'other')])(base);
-    for (const merged of [merge(base, without('fine')(base), hung), merge(base, hung, without('fine')(base))])
+    const branched = branch('drop', 'fine', [stageOf('outlet', {}, 'other')])(base);
+    for (const merged of [merge(base, without('fine')(base), branched), merge(base, branched, without('fine')(base))])
       expect(merged?.plan.branches[0]?.from).toBe('refrigerated-dryer');
   });
 });

@@ -1,5 +1,5 @@
 import type { Plan } from './plan';
-import { rehung } from './rehang';
+import { relinked } from './relink';
 
 type Json = Record<string, unknown>;
 const isObject = (v: unknown): v is Json => typeof v === 'object' && v !== null && !Array.isArray(v);
@@ -22,7 +22,7 @@ export interface Merged {
  */
 export function merge(base: Plan, mine: Plan, theirs: Plan): Merged | undefined {
   const clashes: string[] = [];
-  const merged = rehung(join(base, mine, theirs, '', clashes), base);
+  const merged = relinked(join(base, mine, theirs, '', clashes), base);
   return merged.success ? { plan: merged.data, clashes } : undefined;
 }
 

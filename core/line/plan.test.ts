@@ -16,7 +16,7 @@ import {
 import { explain, STATION_FIGURES } from './explain';
 import { PLAN_FIGURES } from './explain-plan';
 import { type Plan, planSchema, type Stage } from './plan';
-import { rehung } from './rehang';
+import { relinked } from './relink';
 import { sameStages, standing } from './runs';
 import { surveyAtmosphericPa } from './survey';
 import { walk } from './walk';
@@ -78,7 +78,7 @@ describe('the plan file', () => {
     expect(drop({ into: 'outlet' }).success).toBe(true);
     expect(drop(link).error?.issues).toMatchObject([{ path: ['branches', 0, field], message }]);
   });
-  test('in which something hangs on what is gone is hung on what is left', () => {
+  test('whose links lead to what is gone: they lead to what is left', () => {
     const linked = all(
       plan,
       branch('drop', 'separator', [stageOf('gauge')], { into: 'receiver' }),
@@ -87,15 +87,15 @@ describe('the plan file', () => {
     const gone = { ...linked, stages: linked.stages.filter((s) => !['separator', 'receiver'].includes(s.id)) };
     expect(planSchema.safeParse(gone).success).toBe(false);
     const links = (was?: Plan) => {
-      const { branches, stages } = rehung(gone, was).data as Plan;
+      const { branches, stages } = relinked(gone, was).data as Plan;
       return [branches[0]?.from, branches[0]?.into, stages.at(-1)?.place];
     };
     expect([links(linked), links()]).toEqual([
       ['aftercooler', 'outlet', undefined],
       ['outlet', null, undefined],
     ]);
-    expect(rehung(plan).data).toEqual(planSchema.parse(plan));
-    expect(rehung({ ...gone, name: '' }).success).toBe(false);
+    expect(relinked(plan).data).toEqual(planSchema.parse(plan));
+    expect(relinked({ ...gone, name: '' }).success).toBe(false);
   });
   test('of an earlier program opens: a hose had a loss that somebody entered, and branches no way of parting', () => {
     const { split: _, ...branch } = { id: 'b', name: 'b', from: 'receiver', split: 'x', stages: [] };

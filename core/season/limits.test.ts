@@ -3,7 +3,7 @@ import { all, behind, but, goodShop, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { steady } from '../test/synthetic-year';
 import { throughYear } from './at-hour';
-import { nearestYear } from './nearest-year';
+import { nearestYear, warmHoursOf } from './nearest-year';
 import { EpwReader } from './read-epw';
 import { runWeather, type WeatherRun } from './run-weather';
 import { airOfReadings, type Sample } from './sample';
@@ -150,10 +150,10 @@ describe('what is read of the weather', () => {
 
   test('a warm day is what 2 % of the hours exceed: of 1000 hours the 21st warmest', () => {
     const hot = (hours: number) => ({
-      hours: {
+      warm: warmHoursOf({
         temperatureC: Array.from({ length: 1000 }, (_, h) => (h < hours ? 27 : 10)),
         relativeHumidity: Array(1000).fill(0.5),
-      },
+      }),
     });
     const [twenty, twentyOne] = [hot(20), hot(21)];
     expect(nearestYear([twenty, twentyOne], { temperatureC: 27, relativeHumidity: 0.5 })).toBe(twentyOne);

@@ -1,12 +1,12 @@
-import { nearestYear } from './nearest-year';
+import { nearestYear, warmHoursOf } from './nearest-year';
 
 const year = (name: string, warmC: number, rh: number) => ({
   name,
-  hours: {
+  warm: warmHoursOf({
     // A tenth of the hours are warm, the others cold and dry: only the warm ones count.
     temperatureC: Array.from({ length: 8760 }, (_, h) => (h % 10 === 0 ? warmC : -5)),
     relativeHumidity: Array.from({ length: 8760 }, (_, h) => (h % 10 === 0 ? rh : 0.3)),
-  },
+  }),
 });
 
 test('the nearest year by its warm hours: temperature and dew point both count', () => {
@@ -20,10 +20,10 @@ test('the nearest year by its warm hours: temperature and dew point both count',
 test('warm is what two per cent of the hours exceed', () => {
   const warmFor = (share: number) => ({
     name: `${share}`,
-    hours: {
+    warm: warmHoursOf({
       temperatureC: Array.from({ length: 8760 }, (_, h) => (h < share * 8760 ? 30 : -5)),
       relativeHumidity: Array(8760).fill(0.5),
-    },
+    }),
   });
   const nearest = (temperatureC: number) =>
     nearestYear([warmFor(0.0199), warmFor(0.0201)], { temperatureC, relativeHumidity: 0.5 })?.name;

@@ -11,21 +11,33 @@ const exceeded = (values: readonly number[]): number =>
 const dewC = (temperatureC: number, relativeHumidity: number): number =>
   dewPointFromVapourPressureC(relativeHumidity * saturationPressurePa(temperatureC, 'water'), 'water');
 
+/** What a year exceeds in its warm and humid hours, °C. */
+export interface WarmHours {
+  readonly temperatureC: number;
+  readonly dewPointC: number;
+}
+
+/**
+ * What 2 % of the hours of a year exceed: in temperature, and in dew point, each by itself.
+ * @example of 1000 hours, 21 of them at 27 °C and the others at 10 °C: 27 °C
+ */
+export const warmHoursOf = ({ temperatureC, relativeHumidity }: WeatherYear['hours']): WarmHours => ({
+  temperatureC: exceeded(temperatureC),
+  dewPointC: exceeded(temperatureC.map((c, h) => dewC(c, relativeHumidity[h] as number))),
+});
+
 /**
  * The year whose warm and humid hours are nearest to those of a warm day.
  * @param warm temperature and relative humidity of the air at the intake on a warm day, °C and 0…1
  * @returns `undefined` where there are no years
  * @example of years whose warmest hours are 20 and 30 °C, for a day of 27 °C: the second
  */
-export function nearestYear<Y extends { readonly hours: WeatherYear['hours'] }>(
+export function nearestYear<Y extends { readonly warm: WarmHours }>(
   years: readonly Y[],
   warm: { readonly temperatureC: number; readonly relativeHumidity: number },
 ): Y | undefined {
   const wantedDewC = dewC(warm.temperatureC, warm.relativeHumidity);
-  const apartK = ({ hours }: Y): number => {
-    const dew = hours.temperatureC.map((c, h) => dewC(c, hours.relativeHumidity[h] as number));
-    return Math.abs(exceeded(hours.temperatureC) - warm.temperatureC) + Math.abs(exceeded(dew) - wantedDewC);
-  };
-  const apart = new Map(years.map((y) => [y, apartK(y)]));
-  return years.toSorted((a, b) => (apart.get(a) as number) - (apart.get(b) as number))[0];
+  const apartK = ({ warm: own }: Y): number =>
+    Math.abs(own.temperatureC - warm.temperatureC) + Math.abs(own.dewPointC - wantedDewC);
+  return years.toSorted((a, b) => apartK(a) - apartK(b))[0];
 }

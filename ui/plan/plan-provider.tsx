@@ -8,6 +8,7 @@ import type { Section } from '@/core/line/section';
 import { surveyAtmosphericPa } from '@/core/line/survey';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
+import { knownPlan } from './known-plan';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';
 import { sectionOf } from './section-of';
 import { useAfterPaint } from './use-after-paint';
@@ -61,7 +62,7 @@ export function PlanProvider({
   stored: { plan: Plan; rowVersion: number };
   children: ReactNode;
 }) {
-  const [store] = useState(() => createPlanStore(stored.plan));
+  const [store] = useState(() => createPlanStore(knownPlan(stored.plan)));
   const [autosave, setAutosave] = useState<Autosave>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the server sent first is the base; later edits are the store's
   useEffect(() => {

@@ -2,13 +2,13 @@ import { type Plan, planFieldsSchema, planSchema } from './plan';
 import { allStages, runOfStage } from './runs';
 
 /**
- * A plan document in which something may hang on a stage, place or unit that is gone: on what is left beside it. A branch
+ * A plan document in which a link may lead to a stage, place or unit that is gone: it leads to what is left beside it. A branch
  * takes its air from the stage before, else from the end of the line; joins ahead of the next stage, else not at all.
  * @param was the plan in which what is gone still stood
  * @returns the plan as its schema has it; else what is wrong with it
- * @example a branch from a dryer that was taken out is hung on the filter that stood before the dryer
+ * @example a branch behind a dryer that was taken out leaves behind the filter that stood before the dryer
  */
-export function rehung(document: unknown, was?: Plan): ReturnType<typeof planSchema.safeParse> {
+export function relinked(document: unknown, was?: Plan): ReturnType<typeof planSchema.safeParse> {
   const sound = planSchema.safeParse(document);
   if (sound.success) return sound;
   const fields = planFieldsSchema.safeParse(document);
