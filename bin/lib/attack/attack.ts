@@ -11,7 +11,8 @@ import { Writers } from './writers';
 
 // Everything that goes wrong on the worst day, on a real installation in a place of its own. With a share below one, so
 // much less of it. Ends with 1 where anything acknowledged was lost or doubled, or anything was answered with 500.
-const [dir = '', port = '', shareText = '1'] = process.argv.slice(2);
+const [dir = '', portsText = '', shareText = '1'] = process.argv.slice(2);
+const [port = 0, otherPort = 0] = portsText.split(',').map(Number);
 const share = Number(shareText);
 const times = (n: number): number => Math.max(1, Math.round(n * share));
 const DEMO = 'd0000000-0000-4000-8000-000000000001';
@@ -27,18 +28,18 @@ const chance = (): number => {
   seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
   return seed / 2 ** 32;
 };
-const place = (name: string): Place => {
+const place = (name: string, at = port): Place => {
   const own = path.join(dir, name);
   mkdirSync(own, { recursive: true, mode: 0o755 });
-  return new Place(path.join(own, 'data'), Number(port), path.join(own, 'start.log'));
+  return new Place(path.join(own, 'data'), at, path.join(own, 'start.log'));
 };
 
 /** What of the acknowledged writes is missing, other than it was sent, or there twice. */
-async function compare(at: Place, writers: Writers): Promise<void> {
+async function compare(at: Place, writers: Writers, after: string): Promise<void> {
   const { lost, doubled } = await compared(at.url, DEMO, writers);
-  tell('writes acknowledged', writers.acknowledged.length);
-  tell('of them lost', lost.length);
-  tell('doubled', doubled);
+  tell(`${after}: writes acknowledged`, writers.acknowledged.length);
+  tell(`${after}: of them lost`, lost.length);
+  tell(`${after}: doubled`, doubled);
   for (const w of lost) wrong.push(`lost: ${w}`);
   if (doubled > 0) wrong.push(`${doubled} doubled`);
   wrong.push(...writers.wrong);
@@ -74,9 +75,9 @@ async function kills(): Promise<void> {
   tell('kills of the database', killed.database);
   tell('kills of bin/start', killed.starter);
   tell('tries of writers', writers.tries);
-  await compare(at, writers);
+  await compare(at, writers, 'kills');
   await killsWhileMigrating(at);
-  await compare(at, writers);
+  await compare(at, writers, 'kills of migrations');
   await at.stop();
 }
 
@@ -127,7 +128,7 @@ async function drill(): Promise<void> {
 }
 
 async function fuzzed(): Promise<void> {
-  const at = place('fuzz');
+  const at = place('fuzz', otherPort);
   at.begin();
   await at.up();
   const {
@@ -156,7 +157,7 @@ async function fullDisk(): Promise<void> {
     return tell('full disk', 'left out: no disk can be made here (needs root)');
   }
   try {
-    const at = new Place(path.join(disk, 'data'), Number(port), path.join(dir, 'disk.log'));
+    const at = new Place(path.join(disk, 'data'), otherPort, path.join(dir, 'disk.log'));
     at.begin();
     await at.up();
     const fill = path.join(disk, 'fill');
@@ -180,7 +181,7 @@ async function fullDisk(): Promise<void> {
     await at.up();
     await pause(1000);
     await writers.end();
-    await compare(at, writers);
+    await compare(at, writers, 'full disk');
     await at.stop();
   } finally {
     await pause(500);
@@ -188,14 +189,18 @@ async function fullDisk(): Promise<void> {
   }
 }
 
-try {
-  for (const [name, attack] of Object.entries({ kills, drill, fullDisk, fuzzed })) {
-    console.error(name);
-    await attack();
+/** One attack after another, on one port. */
+async function inTurn(...attacks: readonly (() => Promise<void>)[]): Promise<void> {
+  try {
+    for (const attack of attacks) {
+      console.error(attack.name);
+      await attack();
+    }
+  } catch (error) {
+    wrong.push(error instanceof Error ? (error.stack ?? error.message) : String(error));
   }
-} catch (error) {
-  wrong.push(error instanceof Error ? (error.stack ?? error.message) : String(error));
 }
+await Promise.all([inTurn(kills, drill), inTurn(fuzzed, fullDisk)]);
 const kinds = new Map<string, number>();
 for (const w of wrong) kinds.set(w, (kinds.get(w) ?? 0) + 1);
 for (const [what, count] of [...kinds].slice(0, 40)) console.error(`✗ ${count} × ${what}`);
