@@ -131,6 +131,7 @@ async function fuzzed(): Promise<void> {
   const at = place('fuzz', otherPort);
   at.begin();
   await at.up();
+  const web = at.pidIn('web.pid');
   const {
     requests,
     accepted,
@@ -142,6 +143,7 @@ async function fuzzed(): Promise<void> {
   tell('pages of them opened', pages);
   tell('answers of 500, and pages that break', found.length);
   wrong.push(...found);
+  if (at.pidIn('web.pid') !== web) wrong.push('the web server died of a request');
   const log = readFileSync(path.join(at.dir, 'web.log'), 'utf8');
   const forged = log.split('\n').filter((line) => line.startsWith('DROP') || line.includes('\u0000')).length;
   if (forged > 0) wrong.push(`${forged} forged lines in the log`);

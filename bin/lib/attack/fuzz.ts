@@ -130,10 +130,12 @@ export async function fuzz(
     if (body !== undefined)
       headers.set('content-type', path.includes('copies') ? 'application/x-ndjson' : 'application/json');
     const init = { method, headers, ...(body !== undefined && { body }), redirect: 'manual' } as const;
-    const answer = await fetch(url + path, init).catch((error) => ({
-      status: 0,
-      text: async () => String(error.cause ?? error),
-    }));
+    // A connection that was kept may be closed at the very moment at which it is used again: asked anew, as browsers do.
+    const again = (error: { cause?: { code?: string } }) =>
+      error.cause?.code === 'UND_ERR_SOCKET' ? fetch(url + path, init) : Promise.reject(error);
+    const answer = await fetch(url + path, init)
+      .catch(again)
+      .catch((error) => ({ status: 0, text: async () => String(error.cause ?? error) }));
     const text = await answer.text();
     if (answer.status === 0 || answer.status >= 500)
       done.wrong.push(

@@ -52,7 +52,7 @@ export class Place {
 
   said = (): string => readFileSync(this.log, 'utf8').slice(-2000);
 
-  private pidIn(file: string): number | undefined {
+  pidIn(file: string): number | undefined {
     const whole = path.join(this.dir, file);
     return existsSync(whole) ? Number(readFileSync(whole, 'utf8')) || undefined : undefined;
   }
