@@ -6,6 +6,9 @@ const config: NextConfig = {
   reactStrictMode: true,
   serverExternalPackages: ['mysql2', 'piscina'],
   devIndicators: false,
+  headers: async () => [
+    { source: '/_next/static/:path*', headers: [{ key: 'x-content-type-options', value: 'nosniff' }] },
+  ],
 };
 
 export default config;

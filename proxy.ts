@@ -36,7 +36,10 @@ function isDecodable(url: string): boolean {
   }
 }
 
-/** Before every request: whether whoever calls may, and what the answer may do in a browser. */
+/** Files of the build say nothing of anybody, and a page asks for many of them. */
+export const config = { matcher: ['/((?!_next/static/).*)'] };
+
+/** Before every other request: whether whoever calls may, and what the answer may do in a browser. */
 export function proxy(request: NextRequest): Response {
   if (!isDecodable(request.url))
     return refused(400, 'The address is not well written: a percent sign stands for nothing.');

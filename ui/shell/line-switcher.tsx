@@ -10,13 +10,18 @@ import { useLines } from './use-lines';
 /** What is open, and the other lines. */
 export function LineSwitcher({ planId }: { planId: string }) {
   const [open, setOpen] = useState(false);
-  const lines = useLines(open);
+  const [near, setNear] = useState(false); // asked for as the pointer comes, so that the menu does not grow under it
+  const lines = useLines(open || near);
   const shop = usePlanState((s) => s.plan.survey.shop);
   const name = usePlanState((s) => s.plan.name);
   const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
   return (
     <DropdownMenu.Root open={open} onOpenChange={setOpen}>
-      <DropdownMenu.Trigger className="button min-w-0 shrink">
+      <DropdownMenu.Trigger
+        className="button min-w-0 shrink"
+        onPointerEnter={() => setNear(true)}
+        onPointerLeave={() => setNear(false)}
+      >
         <span className="truncate">
           <strong>{shop}</strong>
           <span className="max-md:hidden"> · {name}</span>

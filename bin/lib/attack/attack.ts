@@ -56,7 +56,7 @@ async function kills(): Promise<void> {
   const writers = new Writers(at.url, DEMO, demoPlan());
   writers.begin(4);
   const killed = { web: 0, database: 0, starter: 0 };
-  for (let round = 0; round < times(58); round++) {
+  for (let round = 0; round < times(40); round++) {
     await pause(100 + 500 * chance());
     for (const part of ['web', 'database'] as const) if (at.kill(part)) killed[part]++;
     if (round % 4 === 3) {
@@ -84,7 +84,7 @@ async function kills(): Promise<void> {
 /** Forgets that migrations were done: each may be done again, so that a start goes through all of them. */
 async function killsWhileMigrating(at: Place): Promise<void> {
   let killed = 0;
-  for (let round = 0; round < times(74); round++) {
+  for (let round = 0; round < times(112); round++) {
     const password = readFileSync(path.join(at.dir, 'migrate-password'), 'utf8').trim();
     const dbPort = Number(readFileSync(path.join(at.dir, 'port'), 'utf8'));
     const account = { host: '127.0.0.1', port: dbPort, user: 'cool_dram_migrate', password, database: 'cool_dram' };
@@ -97,10 +97,10 @@ async function killsWhileMigrating(at: Place): Promise<void> {
     }
     at.killAll();
     at.begin();
-    await pause(500 + 1700 * chance());
+    await pause(400 + 1500 * chance());
     at.killAll();
     killed++;
-    if (round % 8 === 7 || round === times(74) - 1) {
+    if (round % 8 === 7 || round === times(112) - 1) {
       at.begin();
       await at.up();
     }
