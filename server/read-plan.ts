@@ -34,7 +34,7 @@ export async function readDocument(id: string): Promise<unknown> {
 
 const UNREADABLE = 'a line that cannot be read';
 /** Lines that a list shows at once; more are found by their names. */
-const LISTED = 100;
+const LISTED = 40;
 
 const row = {
   id: plans.id,

@@ -34,17 +34,19 @@ export function LineSwitcher({ planId }: { planId: string }) {
           sideOffset={6}
           className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1"
         >
-          {!lines && <p className="px-2 py-1.5 text-quiet">Looking for the other lines …</p>}
-          {lines?.map((line) => (
-            <DropdownMenu.Item key={line.id} asChild>
-              <Link href={`/lines/${line.id}/today`} className={item}>
-                <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
-                <span className="min-w-0 truncate">
-                  {line.shop} · {line.name}
-                </span>
-              </Link>
-            </DropdownMenu.Item>
-          ))}
+          <div className="max-h-[45vh] overflow-auto">
+            {!lines && <p className="px-2 py-1.5 text-quiet">Looking for the other lines …</p>}
+            {lines?.map((line) => (
+              <DropdownMenu.Item key={line.id} asChild>
+                <Link href={`/lines/${line.id}/today`} prefetch={false} className={item}>
+                  <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
+                  <span className="min-w-0 truncate">
+                    {line.shop} · {line.name}
+                  </span>
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+          </div>
           <DropdownMenu.Separator className="my-1 border-t border-hairline" />
           <DropdownMenu.Item asChild>
             <a className={item} href={`/api/plans/${planId}/file`} download>

@@ -89,6 +89,7 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
                 <li key={l.id} className="border-b border-hairline">
                   <Link
                     href={`/lines/${l.id}/today`}
+                    prefetch={false}
                     className="flex min-h-11 items-center justify-between gap-3 px-1 hover:bg-sunk"
                   >
                     <span className="min-w-0 truncate">
