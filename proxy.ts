@@ -12,7 +12,7 @@ const policyOf = (nonce: string): string =>
   [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${isProduction ? '' : " 'unsafe-eval'"}`,
-    `style-src 'self' 'nonce-${nonce}' ${TOAST_STYLES}`,
+    isProduction ? `style-src 'self' 'nonce-${nonce}' ${TOAST_STYLES}` : "style-src 'self' 'unsafe-inline'",
     "style-src-attr 'unsafe-inline'", // where something stands in a chart is an attribute of it
     "img-src 'self' blob: data:",
     "font-src 'self'",
