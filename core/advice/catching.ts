@@ -4,7 +4,7 @@ import { WORTH_KG_PER_S } from './line-facts';
 import { at, carry, put, set, takeOut } from './mend';
 import type { Rule } from './rule';
 
-const SATURATED = 0.99;
+const SATURATED = 0.99; // relative humidity; the rest is what a sensor is off by (estimate)
 
 const drainOf = (s: Stage): string => (s.parameters as { drain?: string }).drain ?? 'none';
 

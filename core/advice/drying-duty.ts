@@ -15,9 +15,9 @@ const PURGE_APART_PA = 68_948; // 10 psi
 
 const DYE_MOST_C = 121.1; // 250 °F
 
-const SWEEP_WASTED_BELOW = 0.3;
+const SWEEP_WASTED_BELOW = 0.3; // of the rated flow (common practice, no source)
 
-const PEAK_OVER_AVERAGE = 2;
+const PEAK_OVER_AVERAGE = 2; // so uneven a draw wants a dry receiver (common practice, no source)
 
 /** A reading holds up to a tenth more air and a room some degrees warmer than it was read in (estimates). */
 const READ_FLOW_MOST = 1.1;

@@ -10,7 +10,7 @@ import type { Rule } from './rule';
 // Limits: common practice of the trade.
 const RATED_PA = 801_325; // absolute, 7 bar: where the flow on the plate is meant
 
-const CYCLONE_LEAST = 0.2;
+const CYCLONE_LEAST = 0.2; // of its rated flow: it no longer spins (common practice, no source)
 
 const SMALL_M3_PER_S = 0.02; // some 40 cfm: where each stage’s pressure is missed at the tool (estimate)
 

@@ -4,15 +4,16 @@ import type { LineFacts } from './line-facts';
 import { at, put, set } from './mend';
 import type { Rule } from './rule';
 
-const FALL_LEAST = 0.01;
+const FALL_LEAST = 0.01; // 1 to 2 % (common practice, no source)
 
-const SHORT_M = 6;
+const SHORT_M = 6; // 20 ft: less holds little water (estimate)
 
-const COLD_JACKET_C = -10;
+const COLD_JACKET_C = -10; // hose stiffens below (common practice, no source)
 
+/** Hottest air for a hose, by its jacket (makers’ sheets, recalled). */
 const JACKET_C = { rubber: 70, pvc: 50, polyurethane: 60, nitrile: 100 } as const;
 
-const DRY_BY_K = 10;
+const DRY_BY_K = 10; // 18 °F under the room, as instrument air is asked for (ISA-7.0.01, recalled)
 
 /** Water lies in it: the air comes with drops, or drops some here. */
 const wet = (line: LineFacts, s: Stage): boolean =>

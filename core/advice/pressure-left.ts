@@ -11,11 +11,11 @@ const TREATMENT_MOST_PA = 68_948; // 10 psi
 
 const TREATMENT_MOST_SHARE = 0.1;
 
-const BENCH_M = 15;
+const BENCH_M = 15; // 50 ft (common practice, no source)
 
-const RANGE = { least: 0.25, most: 0.75 };
+const RANGE = { least: 0.25, most: 0.75 }; // of a gauge’s scale (common practice, no source)
 
-const MOST_SIZES_UP = 3;
+const MOST_SIZES_UP = 3; // more than that is another line (estimate)
 
 const NO_FIX = ' Nothing that this program can try here cures it: less at once, or a pump that makes more.';
 

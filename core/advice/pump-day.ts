@@ -1,7 +1,7 @@
 import { at, set } from './mend';
 import type { Rule } from './rule';
 
-const SPARE_PA = 3e4;
+const SPARE_PA = 3e4; // above what a job needs, and under the cut-out (estimate)
 const ROOM = 1.5; // beyond what the day asked for
 const WATER = 1000; // kg/m³
 const clock = (s: number): string =>

@@ -3,9 +3,9 @@ import { mostStartsPerHour, pumpCycle } from '../pump/cycle';
 import { at, inTurn, ofLine, set, stated } from './mend';
 import type { Rule } from './rule';
 
-const ROOM_FOR_STARTS = 0.8;
-const ROOM_TO_REST = 1.1;
-export const SHARES_APART = 1.5;
+const ROOM_FOR_STARTS = 0.8; // of the starts allowed, left spare by a larger tank (estimate)
+const ROOM_TO_REST = 1.1; // a tenth more than its duty limit asks (estimate)
+export const SHARES_APART = 1.5; // what is entered of jobs and of load may be so far apart (estimate)
 
 const withLoadedShare = (plan: Plan, loadedShare: number): Plan => ({
   ...plan,

@@ -2,8 +2,8 @@ import { hourAt, hourIndex, MONTHS, YEAR_HOURS } from './calendar';
 import type { Sample } from './sample';
 import { type RowNote, WeatherRefused, type WeatherYear } from './weather';
 
-const MOST_NOTES = 40;
-const MOST_MISSING = 876; // a tenth of the year
+const MOST_NOTES = 40; // as many as somebody reads (estimate)
+const MOST_MISSING = 876; // a tenth of the year (estimate)
 const SHORT_GAP_H = 6; // filled along a straight line; a longer one by the same hours of the days round it
 
 interface Hours {
