@@ -10,10 +10,10 @@ const SHORT_M = 6; // 20 ft: less holds little water (estimate)
 
 const COLD_JACKET_C = -10; // hose stiffens below (common practice, no source)
 
-/** Hottest air for a hose, by its jacket (makers’ sheets, recalled). */
+/** Hottest air for a hose, by its jacket (common practice, no source). */
 const JACKET_C = { rubber: 70, pvc: 50, polyurethane: 60, nitrile: 100 } as const;
 
-const DRY_BY_K = 10; // 18 °F under the room, as instrument air is asked for (ISA-7.0.01, recalled)
+const DRY_BY_K = 10; // 18 °F under the room, as much as instrument air is given to spare (estimate)
 
 /** Water lies in it: the air comes with drops, or drops some here. */
 const wet = (line: LineFacts, s: Stage): boolean =>
