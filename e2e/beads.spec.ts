@@ -18,6 +18,24 @@ test('a cartridge sized within a minute, told honestly, and what upstream would 
   await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue(/4\.1/);
 });
 
+test('what is typed before the scripts arrive is kept', async ({ page }) => {
+  let release = (): void => {};
+  const typed = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await typed;
+    await route.continue();
+  });
+  await page.goto('/beads', { waitUntil: 'commit' });
+  await page.getByLabel('Dry beads').fill('250 g');
+  await page.getByLabel('Air comes in at').fill('75 F');
+  release();
+  await page.getByLabel('Pressure', { exact: true }).fill('60 psi');
+  await expect(page).toHaveURL(/kg=0\.25&c=23\.8.*pa=515010/);
+  await expect(page.getByRole('region', { name: 'A charge of beads' })).toContainText('Spent after 24 min');
+});
+
 test('an oven for a spent charge: what it leaves, what it ruins, when it is refused', async ({ page }) => {
   await page.goto('/beads');
   const batch = page.getByRole('region', { name: 'Drying a charge' });

@@ -1,13 +1,13 @@
 'use client';
 
-import { useQueryStates } from 'nuqs';
 import { asker, bounded } from '@/ui/forms/ask';
+import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { BatchSheet } from './batch-sheet';
 import { CartridgeSheet } from './cartridge-sheet';
 import { ColourSheet } from './colour-sheet';
 import { HousingSheet } from './housing-sheet';
-import { BOUNDS, type Query, STATE } from './query';
+import { BOUNDS, STATE } from './query';
 import { RechargeSheet } from './recharge-sheet';
 import { WeighSheet } from './weigh-sheet';
 
@@ -22,9 +22,8 @@ const PARTS = [
 
 /** How long beads last, whether that is a good idea, and what an oven does for a spent charge. */
 export function BeadsView() {
-  const [typed, setQ] = useQueryStates(STATE);
+  const [typed, set] = useQuestion(STATE);
   const q = bounded(typed, BOUNDS);
-  const set = (change: Partial<Query>): void => void setQ(change);
   const ask = asker(q, BOUNDS, set);
   return (
     <AtmosphereProvider atmosphericPa={q.atm}>

@@ -1,9 +1,9 @@
 'use client';
 
-import { useQueryStates } from 'nuqs';
 import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { BedFilmView } from './bed-film-view';
 import { BOUNDS, dutyOf, type Query, STATE } from './query';
@@ -13,9 +13,8 @@ const LABELS = Object.fromEntries(Object.entries(BED_MEDIA).map(([id, m]) => [id
 
 /** What happens inside the beads: the front, the warmth, what leaves; a cartridge, or two towers that dry each other. */
 export function BedView() {
-  const [typed, setQ] = useQueryStates(STATE);
+  const [typed, set] = useQuestion(STATE);
   const q = bounded(typed, BOUNDS);
-  const set = (change: Partial<Query>): void => void setQ(change);
   const ask = asker(q, BOUNDS, set);
   const towers = q.of === 'towers';
   const duty = dutyOf(q);

@@ -1,6 +1,5 @@
 'use client';
 
-import { useQueryStates } from 'nuqs';
 import type { ReactNode } from 'react';
 import { explainMoisture, type MoistureFigure } from '@/core/air/explain-moisture';
 import { type MoistureReading, moistureAt } from '@/core/air/moisture';
@@ -8,12 +7,11 @@ import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { Amount, useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
-import { fractionOf, type Query, readingOf, STATE } from './query';
+import { fractionOf, type Query, readingOf } from './query';
 
 /** The same air told in every way: where it was read, where it is wanted, and let out into the room. */
-export function Answer({ q }: { q: Query }) {
+export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => void }) {
   const { say } = useUnits();
-  const [, setQ] = useQueryStates(STATE);
   const x = fractionOf(q);
   return (
     <section className="grid min-w-0 gap-3" aria-label="The same air elsewhere" aria-live="polite">
@@ -26,7 +24,7 @@ export function Answer({ q }: { q: Query }) {
           min={0.5e5}
           max={41e5}
           onCommit={(toPa) => {
-            void setQ({ toPa });
+            set({ toPa });
             return undefined;
           }}
         />
@@ -38,7 +36,7 @@ export function Answer({ q }: { q: Query }) {
           min={-40}
           max={100}
           onCommit={(toC) => {
-            void setQ({ toC });
+            set({ toC });
             return undefined;
           }}
         />

@@ -1,6 +1,6 @@
 'use client';
 
-import { useQueryStates } from 'nuqs';
+import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { Answer } from './answer';
 import { STATE } from './query';
@@ -8,7 +8,7 @@ import { Question } from './question';
 
 /** Any one way of telling moisture turned into all the others, at any pressure. The address bar holds the question. */
 export function DewPointView() {
-  const [q, setQ] = useQueryStates(STATE);
+  const [q, set] = useQuestion(STATE);
   const air = Math.min(108000, Math.max(55000, q.air));
   return (
     <AtmosphereProvider atmosphericPa={air}>
@@ -19,8 +19,8 @@ export function DewPointView() {
             “2.4 % here at 50 psi: what is it at 105?” Type what your meter says and where; read it in every other way.
           </p>
         </div>
-        <Question q={q} set={(change) => void setQ(change)} />
-        <Answer q={{ ...q, air }} />
+        <Question q={q} set={set} />
+        <Answer q={{ ...q, air }} set={set} />
       </div>
     </AtmosphereProvider>
   );

@@ -1,9 +1,9 @@
 'use client';
 
-import { useQueryStates } from 'nuqs';
 import { familiesFor } from '@/core/sizing/families';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { FamiliesTable } from './families-table';
 import { FamilySheet } from './family-sheet';
@@ -11,9 +11,8 @@ import { BOUNDS, dutyOf, type Query, STATE } from './query';
 
 /** All families of dryers for one duty, side by side, and the sheet of each. */
 export function DryersView() {
-  const [typed, setQ] = useQueryStates(STATE);
+  const [typed, set] = useQuestion(STATE);
   const q = bounded(typed, BOUNDS);
-  const set = (change: Partial<Query>): void => void setQ(change);
   const ask = asker(q, BOUNDS, set);
   const duty = dutyOf(q);
   return (

@@ -61,6 +61,12 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
     else lastShown.current = editableNumber(parsed.value, quantity, choice, atmosphericPa);
     setError(refusal);
   };
+  const input = useRef<HTMLInputElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the page becomes live
+  useEffect(() => {
+    // What was typed into the page before its scripts were there.
+    if (input.current && input.current.value !== text) take(input.current.value);
+  }, []);
   const step = (event: KeyboardEvent): void => {
     const sign = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (sign === 0) return;
@@ -74,6 +80,7 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
       <div className="relative">
         <input
           {...tied(id, error)}
+          ref={input}
           className={`control pr-16 ${large ? 'text-[1.6rem] font-semibold' : ''}`}
           inputMode="decimal"
           autoComplete="off"
