@@ -64,7 +64,7 @@ const job = (
   stage('outlet', id, name, { flowM3PerS: perMin(m3PerMin), usedShare, leastPressurePa: BAR_G(bar), ...needs });
 const packed = { need: 'iso-class', waterClass: '5' } as const;
 
-/** Beads that a balance of the laboratory breathes through. */
+/** Beads that a balance of the laboratory is vented through. */
 export const DAIRY_BEADS = 'lab-beads';
 
 /** Both tanks, by their plates. */

@@ -131,7 +131,7 @@ export function demoCharges(
   return { charges, entries };
 }
 
-/** What a new charge takes up here by the book, as the log reckons it. */
+/** What a new charge takes up here as published, as the log has it. */
 function bookOf(plan: Plan, charges: readonly Charge[], stageId: string): number {
   const change = logEntrySchema.parse({
     id: demoId(1),

@@ -11,15 +11,15 @@ import { demoId } from './demo-stage';
 
 const DAY_MS = 86_400_000;
 const PEOPLE = ['Ottilie', 'Bram', 'Yusra'] as const;
-/** Of their interval, how long ago chores were done: one in nine is late. */
+/** Of their interval, how long ago tasks were done: one in nine is late. */
 const AGO = [0.3, 0.75, 0.12, 0.55, 0.9, 0.4, 1.4, 0.2, 0.65] as const;
 /** A pressure drop read each week, over what the plan expects: steady, and then the element loads. */
 const LOADING = [0.98, 1.03, 0.97, 1.01, 1.02, 0.96, 1.0, 1.03, 0.99, 1.21, 1.26, 1.24, 1.31] as const;
 
-/** Chores with a log of their own: the filter’s drop, and charges of beads. */
+/** Tasks with a log of their own: the filter’s drop, and charges of beads. */
 const OWN_LOG = ['M11', 'M22'];
 
-/** What somebody has logged of a demo’s routine: chores done, and the pressure drop of a filter that begins to load. */
+/** What somebody has logged of a demo’s routine: tasks done, and the pressure drop of a filter that begins to load. */
 export function demoEntries(plan: Plan, nowMs: number, coalescer: string | undefined, firstId: number): LogEntry[] {
   const facts = routineFacts(plan, walk(plan));
   let n = 0;

@@ -111,7 +111,7 @@ export const drainEntries = mysqlTable(
   ],
 );
 
-/** Years of weather, for any line. What an import mended is kept with them. */
+/** Years of weather, for any line. What an import corrected is kept with them. */
 export const weatherYears = mysqlTable('weather_years', {
   id: char('id', { length: 36 }).primaryKey(),
   name: varchar('name', { length: 80 }).notNull(),
@@ -122,7 +122,7 @@ export const weatherYears = mysqlTable('weather_years', {
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
 
-/** The log besides drains: chores done, readings, changes, tests, complaints. Never changed: a correction is an entry of its own. */
+/** The log besides drains: tasks done, readings, changes, tests, complaints. Never changed: a correction is an entry of its own. */
 export const logEntries = mysqlTable(
   'log_entries',
   {

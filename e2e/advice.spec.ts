@@ -1,7 +1,7 @@
 import { buildOwnLine, expectSaved } from './own-line';
 import { expect, test } from './test';
 
-test('advice at its stage: mended with one button, undone with one key', async ({ page }) => {
+test('advice at its stage: fixed with one button, undone with one key', async ({ page }) => {
   const own = await buildOwnLine(page);
   const beside = page.getByRole('region', { name: 'Advice' });
   await beside.getByRole('button', { name: /has it a relief valve, and is its nameplate legible/ }).click();

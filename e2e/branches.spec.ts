@@ -57,18 +57,18 @@ test('a branch, a bypass and a second pump are laid, moved into and taken out; t
   await expect(page.getByRole('list', { name: 'Paint drop' })).toHaveCount(0);
 });
 
-test('a stage that is only provided for is left out, and put in when it is bought', async ({ page }) => {
+test('a stage that is only planned is left out, and put in when it is bought', async ({ page }) => {
   await buildOwnLine(page);
   await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
   await page.keyboard.press('a');
   await page.getByRole('button', { name: /^Refrigerated dryer Chills/ }).click();
   const dew = figure(page, 'Pressure dew point after Regulator:');
   const dried = await dew.textContent();
-  await page.getByLabel('Only provided for: not bought yet').check();
+  await page.getByLabel('Planned: not installed yet').check();
   await page.getByLabel('The reading that should trigger it').fill('humidity over 60 % indoors');
   await expect(page.getByText('Not in the line yet: left out')).toBeVisible();
   await expect(dew).not.toHaveText(dried as string);
-  await page.getByLabel('Only provided for: not bought yet').uncheck();
+  await page.getByLabel('Planned: not installed yet').uncheck();
   await expect(dew).toHaveText(dried as string);
 });
 

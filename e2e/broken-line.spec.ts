@@ -12,7 +12,7 @@ test('a line that cannot be read says so, can be kept and opened as it once was,
   await request.post('/api/plans', { data: { id: broken, plan: { ...plan, name: 'Broken line' } } });
   await request.post('/api/plans', { data: { id: sound, plan: { ...plan, name: 'Sound line' } } });
   await request.post(`/api/plans/${broken}/revisions`, {
-    data: { id: crypto.randomUUID(), name: 'As it was in May', plan: { ...plan, name: 'Mended line' } },
+    data: { id: crypto.randomUUID(), name: 'As it was in May', plan: { ...plan, name: 'Repaired line' } },
   });
   const database = await createConnection(process.env.DATABASE_URL ?? '');
   await database.execute(
@@ -32,5 +32,5 @@ test('a line that cannot be read says so, can be kept and opened as it once was,
   await expect(page.getByRole('heading', { name: 'This page cannot be shown' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Download the line' })).toHaveAttribute('href', /file\?stored$/);
   await page.getByRole('button', { name: 'Open it as a line of its own' }).click();
-  await expect(page.getByRole('heading', { name: 'Mended line' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Repaired line' })).toBeVisible();
 });

@@ -13,7 +13,7 @@ test('one demo is learning, with a band; the other is overdue and says since whe
   await page.goto(DAIRY);
   const balance = page.getByRole('region', { name: 'Beads at the balance' });
   await expect(balance).toContainText('Overdue', { timeout: 30_000 });
-  await expect(balance).toContainText('by reckoning it was spent about');
+  await expect(balance).toContainText('by estimate it was exhausted about');
 });
 
 test('a charge of its own line: named, put in, looked at, changed, dried, discarded; bad input is said at its field', async ({

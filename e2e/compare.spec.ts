@@ -4,7 +4,7 @@ import { expect, test } from './test';
 const view = (page: import('@playwright/test').Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name, exact: true });
 
-test('a line is kept under a name, changed, held against it side by side, and brought back', async ({ page }) => {
+test('a line is kept under a name, changed, compared side by side, and brought back', async ({ page }) => {
   await buildOwnLine(page);
   await view(page, 'Compare').click();
   const name = page.getByLabel('Keep the line as it is under a name');
@@ -19,7 +19,7 @@ test('a line is kept under a name, changed, held against it side by side, and br
   await page.locator('[data-stage]', { hasText: 'Separator' }).click();
   await page.getByRole('button', { name: 'Take out', exact: true }).click();
   await view(page, 'Compare').click();
-  await page.getByLabel('Hold it against').selectOption({ label: 'As found' });
+  await page.getByLabel('Compare with').selectOption({ label: 'As found' });
   await expect(page.getByRole('region', { name: 'What changed' })).toContainText(
     'Took out Separator (behind Aftercooler).',
   );

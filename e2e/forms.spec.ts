@@ -57,16 +57,16 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
 
   await page.goto(`${own}/today`);
   const row = page.getByRole('listitem').filter({ hasText: 'Drain the receiver' }).first();
-  await row.getByRole('button', { name: 'Put off…' }).click();
+  await row.getByRole('button', { name: 'Postpone…' }).click();
   await fillNonsense(row.locator('form'));
   await expectRefused(row.locator('form'));
 
   await page.goto(`${own}/rounds/go?round=round`);
   await settled(page);
-  const chore = page.locator('[data-round] form');
-  if ((await chore.count()) > 0) {
-    await fillNonsense(chore);
-    await expectRefused(chore);
+  const task = page.locator('[data-round] form');
+  if ((await task.count()) > 0) {
+    await fillNonsense(task);
+    await expectRefused(task);
   }
 
   await page.goto(`${own}/compare`);

@@ -106,16 +106,16 @@ test('the database away during a round: what was logged is kept in the phone and
   expect(await logOf(page, `/lines/${id}`)).toHaveLength(1);
 });
 
-test('@date put off with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
+test('@date postponed with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
   const own = await buildOwnLine(page);
   await beginRoutine(page);
   const row = page.getByRole('listitem').filter({ hasText: 'Drain the receiver' }).first();
-  await row.getByRole('button', { name: 'Put off…' }).click();
-  await row.getByRole('button', { name: 'Put off', exact: true }).click();
+  await row.getByRole('button', { name: 'Postpone…' }).click();
+  await row.getByRole('button', { name: 'Postpone', exact: true }).click();
   await expect(row).toContainText('Say why, for whoever comes after you.');
   await row.getByLabel('Why').fill('valve on order');
-  await row.getByRole('button', { name: 'Put off', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Put off' })).toContainText('“valve on order”');
+  await row.getByRole('button', { name: 'Postpone', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Postponed' })).toContainText('“valve on order”');
   await page.goto(`${own}/rounds/go?at=gone`);
   await expect(page.getByText('Nothing of this point is in the routine')).toBeVisible();
   await expect(page.getByText('Its log stays.')).toBeVisible();

@@ -117,7 +117,7 @@ test('a timed pump-up tells what the pump delivers, and says when its readings c
   await page.getByLabel('Time it took').fill('75');
   await page.getByLabel('Air drawn in').fill('20 C');
   await page.getByLabel('Tank at the end').fill('20 C');
-  // 34.9 cfm, at 14.7 psi, handbook of practice, computed: 0.988 m³/min; 0.989 at 1013.25 hPa.
+  // 34.9 cfm, at 14.7 psi, trade handbook, computed: 0.988 m³/min; 0.989 at 1013.25 hPa.
   await expect(page.getByText(/^It delivers/)).toContainText('0.989 m³/min');
   await page.getByLabel('Pressure at the end').fill('80 psi');
   await expect(page.getByText('The pressure must rise during the test.')).toBeVisible();
@@ -163,7 +163,7 @@ test('any figure answers “why?”, from the keyboard too', async ({ page }) =>
   const why = page.getByRole('dialog', { name: 'Why this figure' });
   await expect(why).toContainText('drops at this stage · share caught');
   await expect(why).toContainText('Source: water balance');
-  await expect(why).toContainText('19 times in 20');
+  await expect(why).toContainText('95 %');
   await page.keyboard.press('Escape');
   await expect(why).toHaveCount(0);
   await page.getByRole('heading', { level: 1 }).click();

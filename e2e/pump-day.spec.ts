@@ -30,16 +30,16 @@ test('a day of the pump is played, scrubbed, judged, and put right', async ({ pa
   await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('1.5');
   await expect(page.locator('#main').getByRole('alert')).toContainText('whole number');
   await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('1');
-  await expect(remarks).toContainText('its motor bears 1.');
+  await expect(remarks).toContainText('its motor allows 1.');
   await page.getByLabel('Starts in an hour, at most', { exact: true }).fill('120');
-  await expect(page.locator('#main')).not.toContainText('its motor bears');
+  await expect(page.locator('#main')).not.toContainText('its motor allows');
 
-  // A break, a long blast, a line let down.
+  // A break, a long blast, a line depressurised.
   await page.getByLabel('Busy from 12 to 13').fill('0');
-  await page.getByLabel('After work the line').selectOption('is let down');
+  await page.getByLabel('After work the line').selectOption('is depressurised');
   await expect(page.getByText('After work')).toBeVisible();
   await expectSaved(page);
   await page.reload();
   await expect(page.getByLabel('Busy from 12 to 13')).toHaveValue('0');
-  await expect(page.getByLabel('After work the line')).toHaveValue('let-down');
+  await expect(page.getByLabel('After work the line')).toHaveValue('depressurised');
 });

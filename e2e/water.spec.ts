@@ -30,7 +30,7 @@ test('a newcomer sets a drain for today, fits a better one, and takes it back', 
   await expect(detail.getByText(/after \d+ h of work/)).not.toHaveText(before ?? '');
 
   const ways = page.getByRole('region', { name: 'Ways to drain Receiver' });
-  await ways.getByRole('button', { name: /^Fit it.*timed solenoid/ }).click();
+  await ways.getByRole('button', { name: /^Use this drain.*timed solenoid/ }).click();
   const row = page.getByRole('row').filter({ hasText: 'Receiver' });
   await expect(row).toContainText('timed solenoid');
   await expect(row).toContainText('of air on average');
@@ -43,7 +43,7 @@ test('a newcomer sets a drain for today, fits a better one, and takes it back', 
   await expect(row).toContainText('by hand');
 });
 
-test('weather is imported with what was mended, kept, and used; a file that is none leaves all as it was', async ({
+test('weather is imported with what was corrected, kept, and used; a file that is none leaves all as it was', async ({
   page,
 }) => {
   await buildOwnLine(page);
@@ -64,7 +64,7 @@ test('weather is imported with what was mended, kept, and used; a file that is n
 
   await choose(page, 'Harbour 2025.csv', csvYear());
   const importing = page.getByRole('region', { name: 'Import a year' });
-  await expect(importing).toContainText('8759 rows; 2 hours filled, 1 row dropped, 1 value mended');
+  await expect(importing).toContainText('8759 rows; 2 hours filled, 1 row dropped, 1 value corrected');
   await expect(importing).toContainText('row 4001: 870 % is no humidity');
   await importing.getByRole('button', { name: 'Keep it and use it here' }).click();
   await expect(page.getByRole('radio', { name: 'Harbour 2025' })).toBeChecked();
@@ -91,7 +91,7 @@ test('columns that do not tell their unit are asked about, once', async ({ page 
   const asks = page.getByLabel(/“temp”, 50.0 in its first row, is in/);
   await asks.selectOption('F');
   await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByText('8760 rows, nothing to mend').last()).toBeVisible();
+  await expect(page.getByText('8760 rows, nothing to correct').last()).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByRole('radio', { name: /Merrow Delta/ })).toBeChecked();
 });

@@ -79,7 +79,7 @@ test.each<[string, Partial<LogEntry>, RegExp]>([
   ['a stage that is gone', { stageId: 'gone' }, /no such stage any more/],
   ['nobody', { who: ' ' }, /Say who/],
   ['could not, without a reason', { kind: 'done', task: 'M03', readings: [], result: 'could-not' }, /in the way/],
-  ['put off without a day', { kind: 'put-off', task: 'M03', readings: [], what: 'parts' }, /until when/],
+  ['postponed without a day', { kind: 'put-off', task: 'M03', readings: [], what: 'parts' }, /until when/],
   ['31 February', { measuredAt: '2026-02-31T08:00' }, /Not a date/],
 ])('%s is refused in words, and nothing is written', async (_what, change, message) => {
   const before = await readEntries(planId);
@@ -88,7 +88,7 @@ test.each<[string, Partial<LogEntry>, RegExp]>([
   expect(await readEntries(planId)).toEqual(before);
 });
 
-test('a chore that is done is not due any more; put off it waits', async () => {
+test('a task that is done is not due any more; postponed it waits', async () => {
   const due = async () =>
     dueOn({ plan, log: await readLogSummary(planId, plan), weather: undefined, now: '2026-11-27T09:00' });
   const state = async (task: string) =>
@@ -108,7 +108,7 @@ test('a chore that is done is not due any more; put off it waits', async () => {
     }),
     NOW,
   );
-  expect((await due()).find((t) => t.task.id === 'M28')?.state).toBe('put off');
+  expect((await due()).find((t) => t.task.id === 'M28')?.state).toBe('postponed');
 });
 
 test('a photo is a small JPEG, kept once, and only shown with its line', async () => {
@@ -148,7 +148,7 @@ describe('the calendar, read by a parser of the registry', () => {
     return Array.from({ length: count }, () => String(next?.next() ?? ''));
   };
 
-  test('a chore at half past seven stays at half past seven when the clocks change, and keeps off the weekend', () => {
+  test('a task at half past seven stays at half past seven when the clocks change, and keeps off the weekend', () => {
     const text = calendarText('Line', [
       {
         uid: 'daily',
@@ -213,7 +213,7 @@ describe('the calendar, read by a parser of the registry', () => {
   });
 });
 
-test('what was measured in other air is held against the walk in that air', async () => {
+test('what was measured in other air is compared with the walk in that air', async () => {
   const id = uuid();
   await createPlan({ id, plan });
   const at = { stageId: 'intake', readings: [{ of: 'temperature' as const, value: 5 }] };

@@ -4,7 +4,7 @@ import { walk } from '../core/line/walk';
 import { shopTimeOf } from '../core/record/shop-clock';
 import { dueTasks } from '../core/routine/due';
 import { routineFacts } from '../core/routine/facts';
-import { lastDone, putOffs, routineEvents, signalsOf } from '../core/routine/last-done';
+import { lastDone, postponed, routineEvents, signalsOf } from '../core/routine/last-done';
 import { type LogSummary, summaryOf } from '../core/routine/log-summary';
 import { planOf, stageOf } from '../core/test/reference';
 import { logADrain, strikeADrain } from './log-a-drain';
@@ -84,11 +84,11 @@ async function write(planId: string, log: readonly What[]): Promise<void> {
   }
 }
 /** Without the order of what has none, and without what is bounded by the line rather than by the log. */
-const sorted = ({ last, putOffs: off, events, signals, series, newest, drained }: LogSummary) => {
+const sorted = ({ last, postponed: off, events, signals, series, newest, drained }: LogSummary) => {
   const by = <T>(of: readonly T[]): T[] => of.toSorted((a, b) => JSON.stringify(a).localeCompare(JSON.stringify(b)));
   return {
     last: by(last.map(({ stageId, task, at, times }) => ({ at, stageId, task, times }))),
-    putOffs: by(off),
+    postponed: by(off),
     events: by(events.map(({ stageId, at, what: w }) => ({ at, stageId, what: w }))),
     signals: by(signals.map(({ stageId, of, at, value, expected }) => ({ at, stageId, of, value, expected }))),
     series: by(series.map(({ stageId, of, ratios }) => ({ stageId, of, ratios: ratios.map((r) => r.toPrecision(9)) }))),
@@ -112,13 +112,13 @@ test('what the database says of a log is what the whole log says, and the same i
       const all = dueTasks(
         facts,
         lastDone(entries, drains),
-        putOffs(entries),
+        postponed(entries),
         now,
         routineEvents(entries),
         signalsOf(entries),
       );
       const said = (tasks: unknown): unknown => JSON.parse(JSON.stringify(tasks));
-      expect(said(dueTasks(facts, asked.last, asked.putOffs, now, asked.events, asked.signals))).toEqual(said(all));
+      expect(said(dueTasks(facts, asked.last, asked.postponed, now, asked.events, asked.signals))).toEqual(said(all));
     }),
     { numRuns: 12 },
   );

@@ -4,7 +4,7 @@ import type { Plan } from '../core/line/plan';
 import { allStages } from '../core/line/runs';
 import type { Charge } from '../core/record/charge';
 import type { LifeEntry, LoggedEntry } from '../core/record/log-entry';
-import { CHANGING, DRAINING, putOffs } from '../core/routine/last-done';
+import { CHANGING, DRAINING, postponed } from '../core/routine/last-done';
 import {
   firstOfEach,
   LEAST_EXPECTED_KG,
@@ -243,7 +243,7 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
   ]);
   return {
     last,
-    putOffs: firstOfEach(putOffs(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
+    postponed: firstOfEach(postponed(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
     events: eventsOf(marks),
     signals: signalsAsked(signals),
     series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),

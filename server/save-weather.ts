@@ -3,7 +3,13 @@ import { desc, eq, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { nearestYear, type WarmHours, warmHoursOf } from '../core/season/nearest-year';
-import { WEATHER_RANGE, type WeatherSummary, type WeatherYear, weatherYearSchema } from '../core/season/weather';
+import {
+  importNotesSchema,
+  WEATHER_RANGE,
+  type WeatherSummary,
+  type WeatherYear,
+  weatherYearSchema,
+} from '../core/season/weather';
 import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
 import { checked, RequestRefused } from './errors';
@@ -39,7 +45,7 @@ export async function saveWeather(input: unknown): Promise<{ id: string }> {
 export async function listWeather(): Promise<WeatherSummary[]> {
   const { id, name, origin, altitudeM, notes, at } = weatherYears;
   const rows = await database().select({ id, name, origin, altitudeM, notes, at }).from(weatherYears).orderBy(desc(at));
-  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+  return rows.map((r) => ({ ...r, notes: importNotesSchema.parse(r.notes), at: r.at.toISOString() }));
 }
 
 export async function readWeather(id: string): Promise<WeatherYear> {
@@ -49,7 +55,7 @@ export async function readWeather(id: string): Promise<WeatherYear> {
     .where(eq(weatherYears.id, checkedId('id', id)));
   if (!row) throw noSuchYear();
   const { id: _id, at: _at, ...year } = row;
-  return year;
+  return { ...year, notes: importNotesSchema.parse(year.notes) };
 }
 
 const warmDaySchema = z.strictObject({

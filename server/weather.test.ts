@@ -16,7 +16,7 @@ const year = (name: string, c = 20): WeatherYear => ({
   name,
   origin: 'csv',
   altitudeM: null,
-  notes: { rows: 8759, filled: 1, dropped: 0, mended: 0, notes: [{ row: 0, message: 'filled' }] },
+  notes: { rows: 8759, filled: 1, dropped: 0, corrected: 0, notes: [{ row: 0, message: 'filled' }] },
   hours: {
     temperatureC: Array.from({ length: 8760 }, (_, h) => c + (h % 24) / 10),
     relativeHumidity: new Array<number>(8760).fill(0.6123),
@@ -28,7 +28,7 @@ const refused = (work: Promise<unknown>) =>
     (e: unknown) => e,
   );
 
-test('a year is kept once, with what was mended, for every line; its hours come back as they were', async () => {
+test('a year is kept once, with what was corrected, for every line; its hours come back as they were', async () => {
   const id = uuid();
   await saveWeather({ id, year: year('Here') });
   await saveWeather({ id, year: year('Here') });
@@ -38,10 +38,20 @@ test('a year is kept once, with what was mended, for every line; its hours come 
   expect(await readWeather(id)).toEqual(year('Here'));
 });
 
+test('a year of an earlier program keeps what was corrected', async () => {
+  const id = uuid();
+  const { corrected: mended, ...notes } = year('Old').notes;
+  await saveWeather({
+    id,
+    year: { ...year('Old'), notes: { ...notes, mended: mended + 3 } } as unknown as WeatherYear,
+  });
+  expect((await readWeather(id)).notes).toEqual({ ...notes, corrected: 3 });
+});
+
 test.each<[string, object, RegExp]>([
   ['hours that are missing', { hours: { temperatureC: [1, 2], relativeHumidity: [0.5, 0.5] } }, /8760 hours/],
   ['no name', { name: ' ' }, /name is needed/],
-  ['air that nobody breathes', { hours: { ...year('x').hours, temperatureC: new Array(8760).fill(90) } }, /60/],
+  ['air that cannot be', { hours: { ...year('x').hours, temperatureC: new Array(8760).fill(90) } }, /60/],
 ])('%s is refused at its field', async (_what, change, message) => {
   const error = await refused(saveWeather({ id: uuid(), year: { ...year('x'), ...change } }));
   expect(error).toMatchObject({ status: 422 });

@@ -41,7 +41,7 @@ const year = (name: string) => {
     name,
     origin: 'csv',
     altitudeM: 0,
-    notes: { rows: 8760, filled: 0, dropped: 0, mended: 0, notes: [] },
+    notes: { rows: 8760, filled: 0, dropped: 0, corrected: 0, notes: [] },
     hours,
   };
 };

@@ -31,7 +31,7 @@ function example(kind: KindName): object {
   });
 }
 
-/** The ids of the handbook of practice; those without a kind are still to come. */
+/** The ids of the trade handbook; those without a kind are still to come. */
 const HANDBOOK_IDS =
   'intake recip1 recip2 screw_oil oilfree ac_air ac_belt ac_fluid ac_water coolrun coolhose sep_cyclone rcv_wet rcv_dry flt_sep3 flt_gp flt_he flt_part5 flt_bowl flt_carbon flt_dust ref_noncyc ref_cyc ref_hit des_cart heatless heated_purge blower_purge hoc deliq membrane reg lub drn_man drn_float drn_timer drn_zero drn_unl drn_spit ows relief check iso hose/coupler'.split(
     ' ',
@@ -53,7 +53,7 @@ function section(kind: KindName): string[] {
     ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),
     '',
     ...(ids
-      ? [`Handbook of practice: ${ids.join(', ')}. Cautions: ${cautions.join(', ')}.`]
+      ? [`Trade handbook: ${ids.join(', ')}. Cautions: ${cautions.join(', ')}.`]
       : [`Cautions: ${cautions.join(', ')}.`]),
     '',
     '| Parameter | Key | Default | Range | Where the default comes from |',
@@ -86,7 +86,7 @@ function catalogue(): string {
     '|---|---|',
     ...Object.values(WALL_UNITS).map((u) => `| ${u.label} | ${u.stages.map((s) => s.name).join(' → ')} |`),
     '',
-    '## By id of the handbook of practice',
+    '## By id of the trade handbook',
     '',
     '| Id | Kind |',
     '|---|---|',
@@ -107,12 +107,12 @@ function advice(): string {
   const lines = [
     '# Advice',
     '',
-    'Made from the rules in `core/advice/` by `bin/lib/make-docs.ts`. S and O are the ids of the handbook of practice, A those beyond it; a b stands for the lesser grade of the same. *Stop* cannot be set aside, and no line on which one stands is ready. Each rule has a test on which it speaks, and one on a line that differs only by the fault.',
+    'Made from the rules in `core/advice/` by `bin/lib/make-docs.ts`. S and O are the ids of the trade handbook, A those beyond it; a b stands for the lesser grade of the same. *Stop* cannot be set aside, and no line on which one stands is ready. Each rule has a test on which it speaks, and one on a line that differs only by the fault.',
     '',
     '| Id | Grade | Speaks of | What to do | Source |',
     '|---|---|---|---|---|',
     ...RULES.toSorted((a, b) => a.id.localeCompare(b.id)).map(
-      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.mend} | ${r.source} |`,
+      (r) => `| ${r.id} | ${r.grade}${r.stop ? ', stop' : ''} | ${r.when} | ${r.fix} | ${r.source} |`,
     ),
     '',
     '## Refused at the field instead',

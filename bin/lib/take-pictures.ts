@@ -39,7 +39,7 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
-  for (const busy of ['Working out the day', 'working it out', 'Asking for a forecast', 'reckoning…'])
+  for (const busy of ['Calculating the day', 'calculating', 'Asking for a forecast', 'calculating…'])
     await page.getByText(busy).waitFor({ state: 'hidden' });
   await page.waitForTimeout(600); // charts measure their place before they draw
   if ('press' in picture) {

@@ -25,7 +25,7 @@ import {
   working,
 } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { mend } from './apply-remedies';
+import { applyFix } from './apply-fixes';
 import { isReady, judgeLine, RULES } from './judge-line';
 import { say } from './rule';
 
@@ -262,7 +262,7 @@ const CASES: Readonly<Record<string, Case>> = {
   A07: [goodShop, behind('fine', stageOf('particulate-filter', { element: '5' }))],
   A08: [
     goodShop,
-    (p) => ({ ...p, stages: p.stages.map((s) => (s.id === 'separator' ? { ...s, witness: true as const } : s)) }),
+    (p) => ({ ...p, stages: p.stages.map((s) => (s.id === 'separator' ? { ...s, checkFilter: true as const } : s)) }),
   ],
   A09: [goodShop, but('fine', { roomBelow: 'none' })],
   A10: [
@@ -282,7 +282,7 @@ const CASES: Readonly<Record<string, Case>> = {
     (p) => all(removeStage(p, 'check-valve'), behind('aftercooler', stageOf('check-valve'))),
   ],
   A13: [
-    withLine(goodShop, but('coalescing-filter', { drain: 'pressure-loss' }), working({ overnight: 'let-down' })),
+    withLine(goodShop, but('coalescing-filter', { drain: 'pressure-loss' }), working({ overnight: 'depressurised' })),
     working({ overnight: 'charged' }),
   ],
   A14: [
@@ -391,16 +391,16 @@ const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => i
 
 test('every rule has its case', () => {
   expect(Object.keys(CASES).toSorted()).toEqual(RULES.map((r) => r.id).toSorted());
-  // One thing is wrong in each, and most can be mended by a button.
+  // One thing is wrong in each, and most can be fixed by a button.
   expect(
     Object.entries(CASES)
       .filter(([, [, ...fault]]) => fault.length !== 1)
       .map(([id]) => id),
   ).toEqual([]);
-  const mendable = Object.entries(CASES).filter(
-    ([id, [line, ...fault]]) => speaks(all(line(), ...fault), id)[0]?.finding.remedies?.length,
+  const fixable = Object.entries(CASES).filter(
+    ([id, [line, ...fault]]) => speaks(all(line(), ...fault), id)[0]?.finding.fixes?.length,
   );
-  expect(mendable.length).toBeGreaterThan(80);
+  expect(fixable.length).toBeGreaterThan(80);
 });
 
 describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
@@ -420,13 +420,13 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
       }
   });
 
-  test('what it offers mends it', () => {
+  test('what it offers fixes it', () => {
     for (const { key, finding } of speaks(faulty, id).slice(0, 1))
-      for (const [i, remedy] of (finding.remedies ?? []).entries()) {
+      for (const [i, fix] of (finding.fixes ?? []).entries()) {
         let n = 0;
-        const result = mend(faulty, key, i, () => `new-${n++}`, dayOf(faulty, id));
+        const result = applyFix(faulty, key, i, () => `new-${n++}`, dayOf(faulty, id));
         if ('refused' in result) throw new Error(result.refused);
-        expect([remedy.does, speaks(result.plan, id).filter((a) => a.key === key)]).toEqual([remedy.does, []]);
+        expect([fix.does, speaks(result.plan, id).filter((a) => a.key === key)]).toEqual([fix.does, []]);
       }
   });
 });

@@ -20,7 +20,7 @@ import {
   standingIn,
   working,
 } from '../test/good-lines';
-import { mend, mendAll } from './apply-remedies';
+import { applyFix, applyFixes } from './apply-fixes';
 import { holdAgainst } from './hold-against';
 import { isReady, judgeLine, RULES } from './judge-line';
 import { say } from './rule';
@@ -77,15 +77,15 @@ test('on any line every rule speaks in whole sentences or is silent; none breaks
 
 const musts = (plan: Plan): number => judgeLine(plan).advice.filter((a) => a.rule.grade === 'must').length;
 
-test('whatever remedy is chosen on any line, what it leaves is a plan that can be stored and walked', () => {
+test('whatever fix is chosen on any line, what it leaves is a plan that can be stored and walked', () => {
   let n = 0;
   fc.assert(
     fc.property(anyLine, fc.nat(), fc.nat(), (plan, i, j) => {
       const { advice } = judgeLine(plan);
-      const chosen = advice.filter((a) => (a.finding.remedies?.length ?? 0) > 0);
+      const chosen = advice.filter((a) => (a.finding.fixes?.length ?? 0) > 0);
       const a = chosen[i % Math.max(1, chosen.length)];
       if (!a) return;
-      const result = mend(plan, a.key, j % (a.finding.remedies?.length ?? 1), () => `new-${n++}`);
+      const result = applyFix(plan, a.key, j % (a.finding.fixes?.length ?? 1), () => `new-${n++}`);
       if ('refused' in result) {
         expect(result.refused).toMatch(/Something else on this line needs that stage/);
         return;
@@ -100,21 +100,21 @@ test('whatever remedy is chosen on any line, what it leaves is a plan that can b
   );
 });
 
-test('doing all remedies never makes a danger of a line that had none, and a danger is never ready', () => {
+test('doing all fixes never makes a danger of a line that had none, and a danger is never ready', () => {
   let n = 0;
   const dangers = (plan: Plan): number => judgeLine(plan).advice.filter((a) => a.rule.stop).length;
   fc.assert(
     fc.property(anyLine, (plan) => {
-      const mended = mendAll(plan, () => `new-${n++}`).plan;
-      expect(planSchema.parse(mended)).toEqual(mended);
-      if (dangers(plan) === 0) expect(dangers(mended)).toBe(0);
+      const better = applyFixes(plan, () => `new-${n++}`).plan;
+      expect(planSchema.parse(better)).toEqual(better);
+      if (dangers(plan) === 0) expect(dangers(better)).toBe(0);
       if (dangers(plan) > 0) expect(isReady(judgeLine(plan), walk(plan), judgeOutlets(plan, walk(plan)))).toBe(false);
     }),
     { numRuns: 40 },
   );
 });
 
-test('whatever the order of its stages, remedies sort them: each function once in each place, and no must is left', () => {
+test('whatever the order of its stages, fixes sort them: each function once in each place, and no must is left', () => {
   let n = 0;
   fc.assert(
     fc.property(
@@ -126,7 +126,7 @@ test('whatever the order of its stages, remedies sort them: each function once i
         const outlet = rest.pop();
         const keys = new Map(rest.map((s) => [s.id, order.next().value as number]));
         const middle = rest.toSorted((a, b) => (keys.get(a.id) ?? 0) - (keys.get(b.id) ?? 0));
-        const { plan, left } = mendAll(
+        const { plan, left } = applyFixes(
           { ...good, stages: [intake, compressor, ...middle, outlet] } as Plan,
           () => `new-${n++}`,
         );

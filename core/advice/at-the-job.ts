@@ -5,9 +5,9 @@ import { walk } from '../line/walk';
 import { isAsClean } from '../purity/grade-line';
 import { coolAtPump } from './cool-first';
 import { abilityC, both, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
+import { at, put, refit, set, type Values } from './fix';
 import { LineFacts, type StageOf } from './line-facts';
-import { at, put, refit, set, type Values } from './mend';
-import { type Finding, type Remedy, type Rule, type Sentence, say } from './rule';
+import { type Finding, type Fix, type Rule, type Sentence, say } from './rule';
 
 type Outlet = StageOf<'outlet'>;
 type Fails = (line: LineFacts, outlet: Outlet) => boolean;
@@ -37,10 +37,10 @@ export const isDirty: Fails = (line, s) => {
   return !!grade && !(isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass));
 };
 
-/** Of some remedies those after which a job gets what it failed on, tried on the line. */
-function curing(line: LineFacts, s: Outlet, fails: Fails, remedies: readonly (Remedy | undefined)[]): Remedy[] {
+/** Of some fixes those after which a job gets what it failed on, tried on the line. */
+function curing(line: LineFacts, s: Outlet, fails: Fails, fixes: readonly (Fix | undefined)[]): Fix[] {
   let made = 0;
-  return remedies.filter((r): r is Remedy => {
+  return fixes.filter((r): r is Fix => {
     if (!r) return false;
     const plan = r.edit(line.entered, () => `tried-${made++}`);
     const after = new LineFacts(plan, walk(plan));
@@ -56,30 +56,30 @@ const NO_FIX =
   ' Nothing that this program can try here cures it: ask the makers of the tool and of what treats its air.';
 
 /**
- * A finding whose remedies are tried only when somebody looks at them: each takes a walk of the line.
+ * A finding whose fixes are tried only when somebody looks at them: each takes a walk of the line.
  * @param why with what is added where none cures
  */
 function tried(
   stages: Stage | readonly Stage[],
   what: Sentence,
   why: (noFix: string) => Sentence,
-  cures: () => readonly Remedy[],
+  cures: () => readonly Fix[],
 ): Finding {
-  let known: readonly Remedy[] | undefined;
-  const remedies = (): readonly Remedy[] => {
+  let known: readonly Fix[] | undefined;
+  const fixes = (): readonly Fix[] => {
     known ??= cures();
     return known;
   };
   return {
-    ...at(stages, what, (inUnits) => say(why(remedies().length === 0 ? NO_FIX : ''), inUnits)),
-    get remedies() {
-      return remedies();
+    ...at(stages, what, (inUnits) => say(why(fixes().length === 0 ? NO_FIX : ''), inUnits)),
+    get fixes() {
+      return fixes();
     },
   };
 }
 
 /** What the dryers before a job can be set or made to do, the least change first. */
-function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Remedy | undefined)[] {
+function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Fix | undefined)[] {
   return [...dryersBefore(line, s), ...line.upstream(s).filter((u) => u.kind === 'home-made-housing')].flatMap((d) => {
     const load = line.load(d) ?? 1;
     const p = d.parameters as { ratedFlowM3PerS?: number };
@@ -125,7 +125,7 @@ const WET: Rule = {
   id: 'A28',
   grade: 'must',
   when: 'drops at a job, or a dew point above the room where its hose and tool are',
-  mend: 'Cool and drain first; then a dryer, or a last trap at the tool.',
+  fix: 'Cool and drain first; then a dryer, or a last trap at the tool.',
   source: 'computed from this line',
   finds: (line) =>
     line.of('outlet').flatMap((s) => {
@@ -165,7 +165,7 @@ const OPEN: Rule = {
   id: 'A30',
   grade: 'should',
   when: 'a job of which the uncertain inputs leave open whether it gets what it asks for',
-  mend: 'Take the reading that decides it, and enter it as measured.',
+  fix: 'Take the reading that decides it, and enter it as measured.',
   source: 'computed: the figure over the range of its inputs',
   finds: (line) =>
     line.of('outlet').flatMap((s) => {
@@ -193,7 +193,7 @@ export const AT_THE_JOB: readonly Rule[] = [
     id: 'A29',
     grade: 'must',
     when: 'a dew point that the dryers on the way could make, and do not',
-    mend: 'A dryer that is large enough, a new charge, or a lower setting.',
+    fix: 'A dryer that is large enough, a new charge, or a lower setting.',
     source: 'computed from this line',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -228,7 +228,7 @@ export const AT_THE_JOB: readonly Rule[] = [
     id: 'A32',
     grade: 'must',
     when: 'oil or particles above the class that a job asks for',
-    mend: 'Coalescers of 1 µm and 0.01 µm; carbon for oil vapour; a dust filter behind carbon and beads.',
+    fix: 'Coalescers of 1 µm and 0.01 µm; carbon for oil vapour; a dust filter behind carbon and beads.',
     source: 'ISO 8573-1 classes, recalled; what filters pass is typical of makers’ sheets',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -268,7 +268,7 @@ export const AT_THE_JOB: readonly Rule[] = [
     id: 'A33',
     grade: 'must',
     when: 'a job that no air reaches while all blow that can',
-    mend: 'A wider part where the air chokes, or less at once.',
+    fix: 'A wider part where the air chokes, or less at once.',
     source: 'computed from this line at its worst moment',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {

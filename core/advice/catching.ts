@@ -1,7 +1,7 @@
 import { CATCHERS } from '../equipment/groups';
 import type { Stage } from '../line/plan';
+import { at, carry, put, set, takeOut } from './fix';
 import { WORTH_KG_PER_S } from './line-facts';
-import { at, carry, put, set, takeOut } from './mend';
 import type { Rule } from './rule';
 
 const SATURATED = 0.99; // relative humidity; the rest is what a sensor is off by (estimate)
@@ -14,7 +14,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O04',
     grade: 'must',
     when: 'anything that takes water out of the air, without a drain',
-    mend: 'Fit a drain.',
+    fix: 'Fit a drain.',
     source: 'common practice: a full sump gives back what it gets',
     finds: (line) =>
       line
@@ -35,7 +35,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O05',
     grade: 'should',
     when: 'a coalescer before any separator or wet tank',
-    mend: 'Put it behind the tank.',
+    fix: 'Put it behind the tank.',
     source: 'common practice',
     finds: (line) =>
       line.of('coalescing-filter').flatMap((s) => {
@@ -72,7 +72,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O06',
     grade: 'should',
     when: 'a 0.01 µm coalescer without a 1 µm one before it',
-    mend: 'Put a 1 µm coalescer before it.',
+    fix: 'Put a 1 µm coalescer before it.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -95,7 +95,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O64',
     grade: 'note',
     when: 'two coalescers of the same grade in a row',
-    mend: 'Take one out, or make them of different grades.',
+    fix: 'Take one out, or make them of different grades.',
     source: 'common practice',
     finds: (line) =>
       line.of('coalescing-filter').flatMap((s) => {
@@ -114,16 +114,16 @@ export const CATCHING: readonly Rule[] = [
   {
     id: 'A08',
     grade: 'should',
-    when: 'water in a witness, which ought to stay empty',
-    mend: 'Look for what fails before it: a full bowl, a stuck drain, a dryer that is off.',
+    when: 'water in a check filter, which should stay dry',
+    fix: 'Look for what fails before it: a full bowl, a stuck drain, a dryer that is off.',
     source: 'common practice',
     finds: (line) =>
       line.stages
-        .filter((s) => s.witness && (line.at(s)?.caughtKgPerS ?? 0) > WORTH_KG_PER_S)
+        .filter((s) => s.checkFilter && (line.at(s)?.caughtKgPerS ?? 0) > WORTH_KG_PER_S)
         .map((s) =>
           at(
             s,
-            `${s.name} is a witness, and it is wet.`,
+            `${s.name} is a check filter, and it is wet.`,
             (say) => `${say(line.at(s)?.caughtKgPerS ?? 0, 'waterFlow')} gets through all that stands before it.`,
           ),
         ),
@@ -132,7 +132,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'A10',
     grade: 'should',
     when: 'a hose reel in wet air, with nothing that drains it',
-    mend: 'Dry or drop the water before it, or drain the reel.',
+    fix: 'Dry or drop the water before it, or drain the reel.',
     source: 'common practice: coiled hose is a dead leg',
     finds: (line) =>
       line.of('hose-reel').flatMap((s) => {

@@ -1,8 +1,8 @@
 import { CATCHERS, CHILLED, is } from '../equipment/groups';
 import { setPlace } from '../line/edit';
 import type { Stage } from '../line/plan';
+import { at } from './fix';
 import type { LineFacts } from './line-facts';
-import { at } from './mend';
 import type { Rule } from './rule';
 
 export const FROST_C = 2; // a reading in the room, and the coldest corner of it, differ by that much (estimate)
@@ -21,7 +21,7 @@ export const COLD_PLACES: readonly Rule[] = [
     id: 'A35',
     grade: 'must',
     when: 'a receiver, separator, filter, cooling run or drain with water in it where it is below 36 °F (2 °C)',
-    mend: 'Move it where it is warm, or heat and insulate it with its drain; until then empty it before each cold night.',
+    fix: 'Move it where it is warm, or heat and insulate it with its drain; until then empty it before each cold night.',
     source: 'freezing point of water; the margin is an estimate',
     finds: (line) =>
       line

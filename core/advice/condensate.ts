@@ -2,7 +2,7 @@ import { is, TREATMENT } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import { drainPoints } from '../line/edit';
 import { caught, WATER } from './drain-facts';
-import { answer, at, ofLine, set, stated } from './mend';
+import { answer, at, ofLine, set, stated } from './fix';
 import type { Rule } from './rule';
 
 const LIFT_MOST_M = 1.83; // 6 ft
@@ -19,7 +19,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O39',
     grade: 'must',
     when: 'condensate of an oiled pump that goes down a drain or on the ground',
-    mend: 'An oil–water separator, or a licensed collector.',
+    fix: 'An oil–water separator, or a licensed collector.',
     source: 'water and waste law: the local limit counts',
     finds: (line) => {
       const { condensate } = line.plan.survey.site;
@@ -39,7 +39,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'A16',
     grade: 'note',
     when: 'nobody has said where the condensate of an oiled pump goes',
-    mend: 'Find out, and say so in the Survey.',
+    fix: 'Find out, and say so in the Survey.',
     source: 'common practice',
     finds: (line) => {
       const { condensate } = line.plan.survey.site;
@@ -64,7 +64,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O40',
     grade: 'should',
     when: 'drains of different pressure in one unvented line',
-    mend: 'One vented line for all, and check valves.',
+    fix: 'One vented line for all, and check valves.',
     source: 'common practice',
     finds: (line) => {
       const pressures = drainPoints(line.plan).flatMap((s) => line.at(s)?.pressurePa ?? []);
@@ -85,7 +85,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O41',
     grade: 'should',
     when: 'a drain line that rises over 6 ft (1.8 m), is narrower than 1/4 in, or may freeze',
-    mend: 'Lay it anew, or trace it.',
+    fix: 'Lay it anew, or trace it.',
     source: 'common practice',
     finds: (line) => {
       const { drainLiftM, drainLineBoreM, drainLineCold } = line.plan.survey.site;
@@ -116,7 +116,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O42',
     grade: 'should',
     when: 'a bypass round a dryer or filter that is not locked shut',
-    mend: 'Lock it, tag it, and log each opening.',
+    fix: 'Lock it, tag it, and log each opening.',
     source: 'common practice: found in many complaints of wet air',
     finds: (line) =>
       line.plan.branches
@@ -157,7 +157,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O55',
     grade: 'should',
     when: 'an oil–water separator whose carbon has no record of change in twelve months',
-    mend: 'Change it, look at a jar of what comes out, and write it down.',
+    fix: 'Change it, look at a jar of what comes out, and write it down.',
     source: 'common practice',
     finds: (line) =>
       line

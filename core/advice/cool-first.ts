@@ -1,6 +1,6 @@
 import type { Stage } from '../line/plan';
+import { put } from './fix';
 import type { LineFacts } from './line-facts';
-import { put } from './mend';
 
 const COOL_FIRST = [['aftercooler'], ['separator', { drain: 'float' }]] as const;
 

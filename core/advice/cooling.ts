@@ -2,8 +2,8 @@ import { CHILLED, COOLERS, FILTERS, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { coolAtPump } from './cool-first';
+import { at, carry, ofLine, put, set } from './fix';
 import type { LineFacts } from './line-facts';
-import { at, carry, ofLine, put, set } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
@@ -28,7 +28,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O01',
     grade: 'should',
     when: 'a piston pump loaded over 30 % of the time, and nothing that cools the air before the tank',
-    mend: 'Put an aftercooler with a separator before the tank.',
+    fix: 'Put an aftercooler with a separator before the tank.',
     source: 'common practice: 60 % and more of the water is still vapour there',
     finds: (line) =>
       line.of('receiver').flatMap((s) => {
@@ -58,7 +58,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O02',
     grade: 'must',
     when: 'a cooler whose water nothing takes away within the next two elements',
-    mend: 'A separator with a drain right behind the cooler.',
+    fix: 'A separator with a drain right behind the cooler.',
     source: 'common practice',
     finds: (line) =>
       line.of(...COOLERS).flatMap((s) => {
@@ -79,7 +79,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O03',
     grade: 'must',
     when: 'a separator before the air is cooled',
-    mend: 'Move it behind the cooler.',
+    fix: 'Move it behind the cooler.',
     source: 'common practice: a separator takes liquid only',
     finds: (line) =>
       line.of('separator').flatMap((s) => {
@@ -103,7 +103,7 @@ export const COOLING: readonly Rule[] = [
     id: 'A05',
     grade: 'should',
     when: 'a filter where the air is so warm that its water passes as vapour and falls out later',
-    mend: 'Cool the air first, or put the filter where it is cool.',
+    fix: 'Cool the air first, or put the filter where it is cool.',
     source: 'common practice: “50 ft away”, in other words cooled',
     finds: (line) =>
       line.of('bowl-filter', 'coalescing-filter', 'droplet-separator').flatMap((s) => {
@@ -127,7 +127,7 @@ export const COOLING: readonly Rule[] = [
     id: 'A36',
     grade: 'should',
     when: 'air that leaves the last cooler before tank, filter or dryer more than 27 °F (15 K) above the room',
-    mend: 'A larger cooler, a cleaner one, or a second one behind it.',
+    fix: 'A larger cooler, a cleaner one, or a second one behind it.',
     source: 'common practice: 10 to 20 °F (5 to 11 K) above the cooling air is usual',
     finds: (line) =>
       line.of('aftercooler', 'fluid-cooler', 'cooling-run').flatMap((s) => {
@@ -160,7 +160,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O12',
     grade: 'must',
     when: 'a standard refrigerated dryer on air of more than 120 °F (49 °C)',
-    mend: 'A cooler before it, or a dryer made for hot air.',
+    fix: 'A cooler before it, or a dryer made for hot air.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED).flatMap((s) => {
@@ -180,8 +180,8 @@ export const COOLING: readonly Rule[] = [
   {
     id: 'O48',
     grade: 'note',
-    when: 'the pump breathes much warmer or colder air than stands round the cooler',
-    mend: 'Measure both, and enter both.',
+    when: 'the intake air is much warmer or colder than the air around the cooler',
+    fix: 'Measure both, and enter both.',
     source: 'common practice: 15 °F apart',
     finds: (line) => {
       const { intakeTemperatureC, roomTemperatureC } = line.around;
@@ -189,8 +189,8 @@ export const COOLING: readonly Rule[] = [
         ? [
             ofLine(
               (say) =>
-                `The pump breathes ${say(intakeTemperatureC, 'temperature')}, the cooler ${say(roomTemperatureC, 'temperature')}: are both right?`,
-              'The air leaves the cooler a little above the air that cools it, not above what the pump breathes.',
+                `The intake air has ${say(intakeTemperatureC, 'temperature')}, the cooler ${say(roomTemperatureC, 'temperature')}: are both right?`,
+              'The air leaves the cooler a little above the air that cools it, not above the intake air.',
             ),
           ]
         : [];
@@ -199,8 +199,8 @@ export const COOLING: readonly Rule[] = [
   {
     id: 'O59',
     grade: 'should',
-    when: 'the compressor room is 15 °F (8 K) or more above the air that the pump breathes',
-    mend: 'Duct the warm air out, or open a louvre.',
+    when: 'the compressor room is 15 °F (8 K) or more above the intake air',
+    fix: 'Duct the warm air out, or open a louvre.',
     source: 'common practice',
     finds: (line) => {
       const { intakeTemperatureC, roomTemperatureC } = line.around;
@@ -219,7 +219,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O65',
     grade: 'should',
     when: 'a water-cooled cooler whose water is at a higher pressure than the air',
-    mend: 'Lower the water pressure, and look for water with the air off.',
+    fix: 'Lower the water pressure, and look for water with the air off.',
     source: 'common practice',
     finds: (line) =>
       line.of('water-cooler').flatMap((s) => {
@@ -241,7 +241,7 @@ export const COOLING: readonly Rule[] = [
     id: 'A06',
     grade: 'note',
     when: 'the pump swallows heated or air-conditioned air',
-    mend: 'Weigh drier intake air against what it costs to make up.',
+    fix: 'Weigh drier intake air against what it costs to make up.',
     source: 'heat of the air drawn, computed',
     finds: (line) =>
       line

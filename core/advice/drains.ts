@@ -3,7 +3,7 @@ import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { pumpCycle } from '../pump/cycle';
 import { caught, drained, own, WATER } from './drain-facts';
-import { at, set } from './mend';
+import { at, set } from './fix';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
@@ -21,7 +21,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O35',
     grade: 'must',
     when: 'more than half a litre a shift at a drain that somebody has to open; where that is never forgotten, more than its sump holds',
-    mend: 'An automatic drain.',
+    fix: 'An automatic drain.',
     source: 'common practice',
     finds: (line) => {
       const loadedS = loadedHoursPerDay(line.plan) * 3600;
@@ -50,7 +50,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O36',
     grade: 'should',
     when: 'a timed drain that blows away more than 1 % of what the pumps deliver',
-    mend: 'Open it shorter and less often, or fit one that senses the level.',
+    fix: 'Open it shorter and less often, or fit one that senses the level.',
     source: 'common practice; loss computed from bore, pressure and times',
     finds: (line) =>
       drained(line, 'timer').flatMap((s) => {
@@ -76,7 +76,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O37',
     grade: 'must',
     when: 'a drain that the unloader opens, on a pump that never unloads',
-    mend: 'A timed or level-sensing drain.',
+    fix: 'A timed or level-sensing drain.',
     source: 'common practice',
     finds: (line) =>
       drained(line, 'unloader', 'unloader-start')
@@ -95,7 +95,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O38',
     grade: 'should',
     when: 'a float or a small solenoid on a receiver that rusts, without a strainer',
-    mend: 'A strainer before it, or a drain with a larger port.',
+    fix: 'A strainer before it, or a drain with a larger port.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -116,7 +116,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'A12',
     grade: 'must',
     when: 'a trap whose unloader drain stands behind the check valve',
-    mend: 'Put the trap before the check valve, or give it another drain.',
+    fix: 'Put the trap before the check valve, or give it another drain.',
     source: 'common practice: the unloader empties only what stands before the check valve',
     finds: (line) =>
       drained(line, 'unloader', 'unloader-start')
@@ -134,11 +134,11 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'A13',
     grade: 'must',
-    when: 'a bowl that empties itself only without pressure, in a line that is never let down',
-    mend: 'A float drain, or let the line down each evening.',
+    when: 'a bowl that empties itself only without pressure, in a line that is never depressurised',
+    fix: 'A float drain, or depressurise the line each evening.',
     source: 'common practice',
     finds: (line) =>
-      line.plan.survey.working.overnight === 'let-down'
+      line.plan.survey.working.overnight === 'depressurised'
         ? []
         : drained(line, 'pressure-loss').map((s) =>
             at(
@@ -154,7 +154,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'A14',
     grade: 'should',
     when: 'an unloader drain that opens as the pump starts',
-    mend: 'One that opens as the pump stops, when all the water is there and the pressure drives it out.',
+    fix: 'One that opens as the pump stops, when all the water is there and the pressure drives it out.',
     source: 'common practice: makes differ',
     finds: (line) =>
       drained(line, 'unloader-start').map((s) =>
@@ -171,7 +171,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'A15',
     grade: 'must',
     when: 'an unloader drain that passes less each time than gathers between stops',
-    mend: 'A larger pulse, or a level-sensing drain.',
+    fix: 'A larger pulse, or a level-sensing drain.',
     source: 'cycle of the pump at its average demand, computed',
     finds: (line) => {
       const tank = line.of('receiver')[0];

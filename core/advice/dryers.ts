@@ -4,9 +4,9 @@ import { CHILLED, DRYERS, INERT, is } from '../equipment/groups';
 import { refrigeratedCapacity } from '../equipment/refrigerated-capacity';
 import type { Stage } from '../line/plan';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
+import { put } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
-import { put } from './mend';
-import type { Remedy } from './rule';
+import type { Fix } from './rule';
 
 const WORKING_PA = 8e5;
 
@@ -80,7 +80,7 @@ export const rightBefore = (line: LineFacts, s: Stage): Stage | undefined =>
 
 export const dryersBefore = (line: LineFacts, s: Stage): Stage[] => line.upstream(s).filter((u) => is(DRYERS, u.kind));
 
-const PURGE = 0.15; // of the rated flow, heatless (handbook of practice)
+const PURGE = 0.15; // of the rated flow, heatless (trade handbook)
 
 const RATED_AT_PA = 801_325;
 
@@ -89,7 +89,7 @@ const ROOM_FOR_MORE = 1.25;
 const USUAL_DEW_POINT_C = 10 / 3; // 38 °F
 
 /** A refrigerated dryer by its rating for what passes a stage, before the regulator that serves it. */
-export function chilled(line: LineFacts, s: Stage, needsC: number): Remedy {
+export function chilled(line: LineFacts, s: Stage, needsC: number): Fix {
   const regulator = line.upstream(s).find((u) => u.kind === 'regulator' && line.runOf(u) === line.runOf(s));
   const before = regulator ?? s;
   const comes = line.inlet(before);

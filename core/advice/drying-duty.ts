@@ -5,8 +5,8 @@ import { suitsBatch } from '../media/dry-batch';
 import { MEDIA } from '../media/isotherm';
 import { coolAtPump } from './cool-first';
 import { burstsThrough, dryersBefore, peakThrough, rightBefore } from './dryers';
+import { at, ofLine, put, set, stated } from './fix';
 import type { LineFacts } from './line-facts';
-import { at, ofLine, put, set, stated } from './mend';
 import type { Rule } from './rule';
 
 const PELLETS_MOST_C = 37.8; // 100 °F
@@ -50,7 +50,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O13',
     grade: 'note',
     when: 'use through a dryer in bursts of more than twice the average, and no dry receiver',
-    mend: 'A dry receiver behind it, sized by the bursts.',
+    fix: 'A dry receiver behind it, sized by the bursts.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
@@ -71,7 +71,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O14',
     grade: 'should',
     when: 'a peak beyond what the dryer can do, and no dry receiver',
-    mend: 'A dry receiver, a flow controller, or a larger dryer.',
+    fix: 'A dry receiver, a flow controller, or a larger dryer.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS).flatMap((s) => {
@@ -95,7 +95,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O15',
     grade: 'must',
     when: 'more air than a dryer can dry in these conditions',
-    mend: 'Cool the air, cool the room, raise the pressure; else a larger dryer or one more beside it.',
+    fix: 'Cool the air, cool the room, raise the pressure; else a larger dryer or one more beside it.',
     source: 'generic correction tables, common practice: the maker’s own win',
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'high-inlet-dryer').flatMap((s) => {
@@ -119,7 +119,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'A34',
     grade: 'should',
     when: 'a measured dew point of a refrigerated dryer, of which nobody noted the flow, or that was read at less flow or in a cooler room',
-    mend: 'Read it again in this duty, or enter the dryer by its rating.',
+    fix: 'Read it again in this duty, or enter the dryer by its rating.',
     source: 'computed from this line',
     finds: (line) =>
       line.of('refrigerated-dryer').flatMap((s) => {
@@ -149,7 +149,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O19',
     grade: 'must',
     when: 'air of more than 100 °F (38 °C) on salt pellets',
-    mend: 'A better aftercooler.',
+    fix: 'A better aftercooler.',
     source: 'common practice',
     finds: (line) =>
       line.of('pellet-tower').flatMap((s) => {
@@ -177,7 +177,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O20',
     grade: 'must',
     when: 'a pellet tower whose brine has nowhere to go',
-    mend: 'A drain, into a container or a sewer that may take it.',
+    fix: 'A drain, into a container or a sewer that may take it.',
     source: 'local law on discharge; common practice',
     finds: (line) =>
       line
@@ -196,7 +196,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O23',
     grade: 'note',
     when: 'a membrane that is used to less than 30 %, while its sweep goes on',
-    mend: 'A smaller one, or shut the sweep while nobody draws air.',
+    fix: 'A smaller one, or shut the sweep while nobody draws air.',
     source: 'common practice',
     finds: (line) =>
       line.of('membrane').flatMap((s) => {
@@ -217,7 +217,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O24',
     grade: 'must',
     when: 'use, leaks and purge together above what the pumps deliver',
-    mend: 'More supply, a dryer that purges less, or fix the leaks.',
+    fix: 'More supply, a dryer that purges less, or fix the leaks.',
     source: 'balance of this line',
     finds: (line) => {
       const { leftM3PerS, lostM3PerS, usedM3PerS, deliveredM3PerS, fallsToPa } = line.balance;
@@ -248,7 +248,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O25',
     grade: 'should',
     when: 'purge set for a pressure more than 10 psi (0.7 bar) from the one that arrives',
-    mend: 'Reset the nozzle or the valve.',
+    fix: 'Reset the nozzle or the valve.',
     source: 'common practice',
     finds: (line) =>
       line.of('twin-tower').flatMap((s) => {
@@ -271,7 +271,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O54',
     grade: 'should',
     when: 'beads that last less than a working day',
-    mend: 'Dry or cool the air before them; a second cartridge.',
+    fix: 'Dry or cool the air before them; a second cartridge.',
     source: 'computed from this line; the charge is a first model',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
@@ -312,7 +312,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'A39',
     grade: 'should',
     when: 'beads that were dried in an oven too cool for what they are',
-    mend: 'The heat that the medium needs, by its maker; or a new charge.',
+    fix: 'The heat that the medium needs, by its maker; or a new charge.',
     source: 'trade handbook: gel from 230 °F, alumina from 350 °F, sieve from 450 °F',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
@@ -333,7 +333,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'A24',
     grade: 'must',
     when: 'silica gel with a dye, dried hotter than 250 °F (121 °C)',
-    mend: 'Retire that charge and replace it; dry the next at most at {120 °C}, until its weight stands.',
+    fix: 'Retire that charge and replace it; dry the next at most at {120 °C}, until its weight stands.',
     source: 'common practice; reference group 12',
     finds: (line) =>
       line

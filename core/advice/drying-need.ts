@@ -3,8 +3,8 @@ import { kindOf } from '../equipment/index';
 import { setPlace } from '../line/edit';
 import type { Stage } from '../line/plan';
 import { abilityC, both, CHILLED_LEAST_C, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
+import { at, put, refit } from './fix';
 import type { LineFacts } from './line-facts';
-import { at, put, refit } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade unless a standard is named.
@@ -45,7 +45,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O18',
     grade: 'must',
     when: 'a refrigerated dryer in a room below 40 °F (4.4 °C) or above 110 °F (43.3 °C), a pellet tower below 40 °F or above 100 °F (37.8 °C)',
-    mend: 'Move it, ventilate or warm the room, or take another type.',
+    fix: 'Move it, ventilate or warm the room, or take another type.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -75,7 +75,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O16',
     grade: 'must',
     when: 'a need that the dryers before it cannot meet, whatever their size',
-    mend: 'Desiccant or a membrane; ask first on which basis the humidity is meant.',
+    fix: 'Desiccant or a membrane; ask first on which basis the humidity is meant.',
     source: 'what each kind of dryer reaches, common practice',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -110,7 +110,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'A11',
     grade: 'must',
     when: 'a need of dry air, and no dryer on the way to it',
-    mend: 'A dryer that can make what the job needs.',
+    fix: 'A dryer that can make what the job needs.',
     source: 'computed from this line',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -136,7 +136,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O17',
     grade: 'must',
     when: 'dried air that still meets pipe colder than its dew point',
-    mend: 'A lower dew point, or insulate and trace that pipe.',
+    fix: 'A lower dew point, or insulate and trace that pipe.',
     source: 'ISA-7.0.01 for instrument air, recalled; common practice',
     finds: (line) =>
       coldSpots(line)
@@ -164,7 +164,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O17b',
     grade: 'should',
     when: 'dried air less than 18 °F (10 K) above its dew point on the coldest pipe',
-    mend: 'Watch that pipe on the coldest day; insulate it.',
+    fix: 'Watch that pipe on the coldest day; insulate it.',
     source: 'common practice, after ISA-7.0.01',
     finds: (line) =>
       coldSpots(line)
@@ -187,7 +187,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O21',
     grade: 'must',
     when: 'a pellet tower whose dew point is above the coldest place behind it',
-    mend: 'Another dryer, or insulate what is cold.',
+    fix: 'Another dryer, or insulate what is cold.',
     source: 'suppression counts from the air that comes, common practice',
     finds: (line) =>
       line.of('pellet-tower').flatMap((s) => {
@@ -212,7 +212,7 @@ export const DRYING_NEED: readonly Rule[] = [
     id: 'O52',
     grade: 'should',
     when: 'a branch through a place colder than that of the main, below its dew point',
-    mend: 'A small dryer on that branch only.',
+    fix: 'A small dryer on that branch only.',
     source: 'common practice',
     finds: (line) =>
       line.of('pipe', 'cooling-run').flatMap((s) => {

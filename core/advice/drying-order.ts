@@ -1,7 +1,7 @@
 import { CHILLED, DESICCANT, DRYERS, is, SENSITIVE, TOWERS } from '../equipment/groups';
 import type { Stage } from '../line/plan';
 import { both, outletsBehind, rightBefore } from './dryers';
-import { at, carry, inTurn, put, set, takeOut } from './mend';
+import { at, carry, inTurn, put, set, takeOut } from './fix';
 import type { Rule } from './rule';
 
 /** What has to stand before and behind a dryer. */
@@ -10,7 +10,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O07',
     grade: 'must',
     when: 'desiccant or carbon behind an oiled pump with no coalescer right before it',
-    mend: 'Coalescers of 1 µm and 0.01 µm right before it.',
+    fix: 'Coalescers of 1 µm and 0.01 µm right before it.',
     source: 'common practice: oil spoils it for good',
     finds: (line) =>
       !line.oiled
@@ -39,7 +39,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O08',
     grade: 'must',
     when: 'a bead cartridge before a refrigerated dryer',
-    mend: 'Swap them.',
+    fix: 'Swap them.',
     source: 'common practice: four to ten times the load',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
@@ -61,7 +61,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O09',
     grade: 'should',
     when: 'a desiccant dryer before a sensitive use with no dust filter behind it',
-    mend: 'A dust filter of 1 µm behind it.',
+    fix: 'A dust filter of 1 µm behind it.',
     source: 'common practice: beads shed dust',
     finds: (line) =>
       line.of(...DESICCANT).flatMap((s) => {
@@ -92,7 +92,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O10',
     grade: 'should',
     when: 'carbon before a coalescer or before a dryer',
-    mend: 'Move it to the end.',
+    fix: 'Move it to the end.',
     source: 'common practice',
     finds: (line) =>
       line.of('carbon-filter').flatMap((s) => {
@@ -117,7 +117,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'A38',
     grade: 'should',
     when: 'a pellet tower with no filter behind it, or one that does not stand upright',
-    mend: 'Stand it upright, and put a coalescer with a drain behind it.',
+    fix: 'Stand it upright, and put a coalescer with a drain behind it.',
     source: 'common practice: brine and salt carry over, and eat steel',
     finds: (line) =>
       line.of('pellet-tower').flatMap((s) => {
@@ -142,7 +142,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O22',
     grade: 'must',
     when: 'a membrane behind an oiled pump with no 0.01 µm coalescer before it',
-    mend: 'Coalescers of 1 µm and 0.01 µm before it.',
+    fix: 'Coalescers of 1 µm and 0.01 µm before it.',
     source: 'common practice: oil ruins the fibres for good',
     finds: (line) =>
       !line.oiled
@@ -166,7 +166,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a heat-of-compression dryer behind an oiled pump',
-    mend: 'Another type of dryer.',
+    fix: 'Another type of dryer.',
     source: 'common practice: oil on hot beads burns',
     finds: (line) =>
       line
@@ -189,7 +189,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O27',
     grade: 'should',
     when: 'a regulator before a coalescer or a dryer',
-    mend: 'Regulate behind them, unless a bowl is not rated for the tank’s pressure.',
+    fix: 'Regulate behind them, unless a bowl is not rated for the tank’s pressure.',
     source: 'common practice: schools differ at bead cartridges',
     finds: (line) =>
       line.of('regulator').flatMap((s) => {

@@ -1,10 +1,10 @@
 import { DESICCANT, DRYERS, FILTERS, is } from '../equipment/groups';
-import { removeStage, setWitness } from '../line/edit';
+import { removeStage, setCheckFilter } from '../line/edit';
 import type { Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { isDirty, isTooWet } from './at-the-job';
+import { at, set, takeOut } from './fix';
 import { LineFacts, WORTH_KG_PER_S } from './line-facts';
-import { at, set, takeOut } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
@@ -54,7 +54,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'O28',
     grade: 'must',
     when: 'more air through a filter than it is rated for at its pressure',
-    mend: 'A larger filter, or two side by side.',
+    fix: 'A larger filter, or two side by side.',
     source: 'capacity in proportion to the absolute pressure, common practice',
     finds: (line) =>
       [
@@ -83,7 +83,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'O29',
     grade: 'note',
     when: 'a cyclone at less than a fifth of its rated flow',
-    mend: 'A smaller separator; a coalescer does not mind.',
+    fix: 'A smaller separator; a coalescer does not mind.',
     source: 'common practice',
     finds: (line) =>
       line.of('separator').flatMap((s) => {
@@ -104,7 +104,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'O53',
     grade: 'should',
     when: 'a tool that draws more than its cartridge or filter is rated for',
-    mend: 'A larger one, or two side by side.',
+    fix: 'A larger one, or two side by side.',
     source: 'the part’s own rating',
     finds: (line) =>
       line.of('bead-cartridge', 'tool-filter', 'droplet-separator').flatMap((s) => {
@@ -129,7 +129,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'O60',
     grade: 'note',
     when: 'a coalescer without a pressure-drop gauge',
-    mend: 'Fit a gauge across it, and change the element by the calendar besides.',
+    fix: 'Fit a gauge across it, and change the element by the calendar besides.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -149,12 +149,12 @@ export const FILTERING: readonly Rule[] = [
     id: 'A07',
     grade: 'note',
     when: 'a filter or separator that finds nothing to catch',
-    mend: 'Take it out, or call it a witness: it should stay empty.',
+    fix: 'Take it out, or mark it as a check filter: it should stay dry.',
     source: 'computed from this line',
     finds: (line) =>
       line
         .of(...FILTERS, 'separator')
-        .filter((s) => !s.witness && s.kind !== 'tool-filter' && !guardsDust(line, s) && idle(line, s))
+        .filter((s) => !s.checkFilter && s.kind !== 'tool-filter' && !guardsDust(line, s) && idle(line, s))
         .map((s) =>
           at(
             s,
@@ -162,7 +162,7 @@ export const FILTERING: readonly Rule[] = [
             (say) =>
               `It costs ${say((line.inlet(s)?.pressurePa ?? 0) - (line.at(s)?.pressurePa ?? 0), 'pressureDifference')}, and takes out neither water nor oil nor dust.`,
             takeOut('Take it out', s),
-            { does: 'Keep it as a witness', edit: (plan) => setWitness(plan, s.id, true) },
+            { does: 'Keep it as a check filter', edit: (plan) => setCheckFilter(plan, s.id, true) },
           ),
         ),
   },
@@ -170,7 +170,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'A09',
     grade: 'should',
     when: 'no room below a bowl to take it off',
-    mend: 'Hang it higher.',
+    fix: 'Hang it higher.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -189,7 +189,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'A40',
     grade: 'note',
     when: 'a dryer, fine coalescer or carbon on a small compressor, without which every job still gets what it asks for',
-    mend: 'It may go, if no other job is to come: what it costs in pressure comes back.',
+    fix: 'It may go, if no other job is to come: what it costs in pressure comes back.',
     source: 'computed from this line, with 5 °F (3 K) to spare',
     finds: (line) => {
       if (line.pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0) > SMALL_M3_PER_S) return [];

@@ -1,8 +1,8 @@
 import type { Stage } from '../line/plan';
 import { provenanceOf } from '../line/provenance';
 import { coolAtPump } from './cool-first';
+import { at, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
-import { at, set } from './mend';
 import type { Finding, Rule } from './rule';
 
 const FIRE_C = 204.4; // 400 °F
@@ -96,7 +96,7 @@ export const HEAT: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a bowl, hose or vessel that hotter air reaches than it bears',
-    mend: 'Cool the air before it.',
+    fix: 'Cool the air before it.',
     source: 'limits on the parts; typical ones are common practice',
     finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.', 'read'),
   },
@@ -104,7 +104,7 @@ export const HEAT: readonly Rule[] = [
     id: 'A42',
     grade: 'must',
     when: 'the same by an estimate of what leaves the pump, which nobody has read',
-    mend: 'Read the temperature of the air that leaves the pump, warm and loaded, and enter it; cool the air first if in doubt.',
+    fix: 'Read the temperature of the air that leaves the pump, warm and loaded, and enter it; cool the air first if in doubt.',
     source: 'the estimate is good to some 25 K for pistons',
     finds: (line) => [
       ...tooHot(
@@ -133,7 +133,7 @@ export const HEAT: readonly Rule[] = [
     id: 'S06b',
     grade: 'must',
     when: 'another part that hotter air reaches than it bears',
-    mend: 'Cool the air before it.',
+    fix: 'Cool the air before it.',
     source: 'limits on the parts; typical ones are common practice',
     finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it lets through what it should hold.'),
   },
@@ -142,7 +142,7 @@ export const HEAT: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'an oil-lubricated piston pump whose air leaves at 400 °F (204 °C) or more',
-    mend: 'Shut it down and have valves, carbon and oil seen to. Cooling alone is no cure.',
+    fix: 'Shut it down and have valves, carbon and oil seen to. Cooling alone is no cure.',
     source: 'common practice',
     finds: (line) =>
       hotPumps(line, FIRE_C, Infinity).map(([s, c]) =>
@@ -157,7 +157,7 @@ export const HEAT: readonly Rule[] = [
     id: 'S11b',
     grade: 'should',
     when: 'the same, from 350 °F (177 °C) on',
-    mend: 'See to valves, cooling fins and oil before it grows hotter.',
+    fix: 'See to valves, cooling fins and oil before it grows hotter.',
     source: 'common practice',
     finds: (line) =>
       hotPumps(line, HOT_C, FIRE_C).map(([s, c]) =>
@@ -176,7 +176,7 @@ export const HEAT: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'oily beads that are dried by heat',
-    mend: 'Discard them, and find where the oil comes from.',
+    fix: 'Discard them, and find where the oil comes from.',
     source: 'makers’ instructions; common practice',
     finds: (line) =>
       line
@@ -196,7 +196,7 @@ export const HEAT: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'soft solder, aluminium or plastic tube where the air is hotter than it bears',
-    mend: 'Copper brazed, steel or rated stainless flex until the air is cool enough.',
+    fix: 'Copper brazed, steel or rated stainless flex until the air is cool enough.',
     source: 'common practice',
     finds: (line) =>
       line.of('pipe', 'cooling-run').flatMap((s) => {

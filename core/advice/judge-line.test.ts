@@ -3,7 +3,7 @@ import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import { all, behind, branch, but, goodPlant, goodShop, site, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { mend, mendAll } from './apply-remedies';
+import { applyFix, applyFixes } from './apply-fixes';
 import { type Advice, isReady, judgeLine, RULES, setAside, withoutAside, withVerdicts } from './judge-line';
 import type { Rule } from './rule';
 
@@ -75,27 +75,27 @@ test('a rule that breaks is named, the others speak, and the line is not ready',
   expect(isReady(judgement, walk(plan), judgeOutlets(plan, walk(plan)))).toBe(false);
 });
 
-describe('a remedy on a line that has changed meanwhile', () => {
+describe('a fix on a line that has changed meanwhile', () => {
   const faulty = all(goodShop(), but('coalescing-filter', { drain: 'none' }));
   const { key } = find(faulty, 'O04');
   test('is refused in words where its stage is gone, or its fault', () => {
-    expect(mend(removeStage(faulty, 'coalescing-filter'), key, 0, newId)).toHaveProperty('refused');
-    expect(mend(goodShop(), key, 0, newId)).toHaveProperty('refused');
-    expect(mend(faulty, key, 9, newId)).toHaveProperty('refused');
+    expect(applyFix(removeStage(faulty, 'coalescing-filter'), key, 0, newId)).toHaveProperty('refused');
+    expect(applyFix(goodShop(), key, 0, newId)).toHaveProperty('refused');
+    expect(applyFix(faulty, key, 9, newId)).toHaveProperty('refused');
   });
   test('is applied to the line as it is now', () => {
     const later = but('regulator', { setPressurePa: 7e5 })(faulty);
-    const result = mend(later, key, 0, newId);
+    const result = applyFix(later, key, 0, newId);
     expect('plan' in result && result.plan.stages.find((s) => s.kind === 'regulator')?.parameters).toMatchObject({
       setPressurePa: 7e5,
     });
   });
 });
 
-test('of two remedies for one fault the second is left out: nothing is put in twice', () => {
+test('of two fixes for one fault the second is left out: nothing is put in twice', () => {
   // Without cooler and tank the filters and the dryer each ask for a cooler.
   const faulty = all(goodShop(), without('aftercooler', 'separator', 'receiver'));
-  const { plan, left } = mendAll(faulty, newId);
+  const { plan, left } = applyFixes(faulty, newId);
   expect(plan.stages.filter((s) => s.kind === 'aftercooler')).toHaveLength(1);
   expect(left).toEqual([]);
 });
@@ -107,12 +107,12 @@ test('a lubricator ahead of tools and a spray gun: the gun gets a dry branch, th
     branch('gun', 'lubricator', [stageOf('outlet', { use: 'spray' }, 'gun-outlet')]),
   );
   const { key } = find(faulty, 'O11');
-  const dry = mend(faulty, key, 0, newId);
+  const dry = applyFix(faulty, key, 0, newId);
   if ('refused' in dry) throw new Error(dry.refused);
   expect(dry.plan.branches.find((b) => b.id === 'gun')?.from).toBe('regulator');
   expect(dry.plan.stages.map((s) => s.kind)).toContain('lubricator');
   expect(judgeLine(dry.plan).advice.map((a) => a.rule.id)).not.toContain('A41');
-  const out = mend(faulty, key, 1, newId);
+  const out = applyFix(faulty, key, 1, newId);
   if ('refused' in out) throw new Error(out.refused);
   expect(judgeLine(out.plan).advice.map((a) => a.rule.id)).toContain('A41');
 });

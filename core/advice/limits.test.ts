@@ -616,7 +616,7 @@ test('a stage in frost is sent to a place of 5 °C, not to a cooler one', () => 
       undefined,
       RULES.filter((r) => r.id === 'A35'),
     ).advice;
-    return (frost?.finding.remedies ?? []).length > 0;
+    return (frost?.finding.fixes ?? []).length > 0;
   };
   expect([sends(4.9), sends(5.1)]).toEqual([false, true]);
 });
@@ -658,17 +658,17 @@ test('a pipe is offered up to three sizes wider; where that is not enough, one s
     const pipe = stageOf('pipe', { material: 'copper', size: '1/2', legs: 1, lengthM: 1.3 ** i }, 'long');
     const plan = all(shop, behind('regulator', pipe), but('outlet', { leastPressurePa: least - 2000 }));
     const rules = RULES.filter((r) => r.id === 'O31');
-    const remedy = judgeLine(plan, undefined, rules).advice[0]?.finding.remedies?.[0];
-    if (!remedy) return undefined;
+    const fix = judgeLine(plan, undefined, rules).advice[0]?.finding.fixes?.[0];
+    if (!fix) return undefined;
     const wider = stage(
       new LineFacts(
-        remedy.edit(plan, () => 'new'),
+        fix.edit(plan, () => 'new'),
         walk(plan),
       ),
       'long',
     ) as typeof pipe;
     const up = sizes.indexOf((wider.parameters as { size: string }).size);
-    return `${up}${remedy.does.includes('not enough alone') ? ', not enough' : ''}`;
+    return `${up}${fix.does.includes('not enough alone') ? ', not enough' : ''}`;
   });
   expect([...new Set(offered)].filter((x) => x !== undefined)).toEqual(['1', '2', '3', '1, not enough']);
 });
@@ -679,7 +679,7 @@ test('a tank too low: the pump cuts in 0.3 bar over what the job needs, while 0.
     const what = { name: 'too-low', seconds: 60, needsPa } as const;
     const rules = RULES.filter((r) => r.id === 'A26');
     const [low] = judgeLine(shop, undefined, rules, [{ stageId: 'outlet', matters: true, what }]).advice;
-    const after = low?.finding.remedies?.[0]?.edit(shop, () => 'new');
+    const after = low?.finding.fixes?.[0]?.edit(shop, () => 'new');
     const find = (id: string) => after?.stages.find((s) => s.id === id)?.parameters as Record<string, number>;
     return [find('compressor').cutInPa, find('receiver').volumeM3];
   };

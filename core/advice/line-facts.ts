@@ -24,7 +24,7 @@ interface Place {
 
 /** A walked line as a rule asks about it: what comes before and behind a stage, and what the air is there. */
 export class LineFacts {
-  /** The line as it stands: without what is only provided for or away. */
+  /** The line as it stands: without what is only planned or away. */
   readonly plan: Plan;
   readonly runs: readonly Run[];
   /** Of the main run, then the branches. */
@@ -63,7 +63,7 @@ export class LineFacts {
     return (this.places.get(stage.id) as Place).run;
   }
 
-  /** The stage that the air comes from: the one before it, or the one that its branch hangs on. */
+  /** The stage that the air comes from: the one before it, or the one that its branch starts from. */
   before(stage: Stage): Stage | undefined {
     const { run, index } = this.places.get(stage.id) as Place;
     if (index > 0) return run.stages[index - 1];
@@ -84,7 +84,7 @@ export class LineFacts {
     return met;
   }
 
-  /** What the air may meet behind a stage, in its run and in all that hangs on it, in the order of flow. */
+  /** What the air may meet behind a stage, in its run and in all that is downstream of it, in the order of flow. */
   downstream(stage: Stage): Stage[] {
     const { run, index } = this.places.get(stage.id) as Place;
     const meets: Stage[] = [];

@@ -2,9 +2,9 @@ import { DRYERS, is, SENSITIVE } from '../equipment/groups';
 import { removeStage } from '../line/edit';
 import type { Stage } from '../line/plan';
 import { both } from './dryers';
+import { answer, at, inTurn, put, set, stated, takeOut } from './fix';
 import type { LineFacts } from './line-facts';
-import { answer, at, inTurn, put, set, stated, takeOut } from './mend';
-import type { Remedy, Rule } from './rule';
+import type { Fix, Rule } from './rule';
 
 const SPOILT_BY_OIL = [...SENSITIVE, 'blasting', 'breathing'] as const;
 
@@ -12,7 +12,7 @@ const isSpoilt = (s: Stage): boolean =>
   s.kind === 'outlet' && (SPOILT_BY_OIL as readonly string[]).includes(s.parameters.use);
 
 /** Takes every use that oil spoils off ahead of a lubricator, each on a branch of its own; the tools stay behind it. */
-function dryBranch(line: LineFacts, lubricator: Stage): Remedy | undefined {
+function dryBranch(line: LineFacts, lubricator: Stage): Fix | undefined {
   const from = line.before(lubricator);
   if (!from || line.downstream(lubricator).some((d) => is(DRYERS, d.kind))) return undefined;
   return {
@@ -42,7 +42,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O11',
     grade: 'must',
     when: 'a lubricator before a use or a dryer that oil spoils',
-    mend: 'Take the dry line off before the lubricator.',
+    fix: 'Take the dry line off before the lubricator.',
     source: 'common practice: it oils everything behind it for good',
     finds: (line) =>
       line.of('lubricator').flatMap((s) => {
@@ -65,7 +65,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'A41',
     grade: 'should',
     when: 'a line that was oiled once, before a use that oil spoils',
-    mend: 'Replace the hose, clean or replace the pipe; a coalescer at the tool until then.',
+    fix: 'Replace the hose, clean or replace the pipe; a coalescer at the tool until then.',
     source: 'common practice: oil creeps on for months',
     finds: (line) =>
       line.plan.survey.site.oiledOnce === 'no' || line.of('lubricator').length > 0
@@ -87,7 +87,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O56',
     grade: 'should',
     when: 'oil class 1 or 2 from an oil-free pump without coalescers and carbon',
-    mend: '1 µm, 0.01 µm and carbon.',
+    fix: '1 µm, 0.01 µm and carbon.',
     source: 'common practice: the air of the room has oil in it',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -113,7 +113,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O57',
     grade: 'note',
     when: 'a dryer whose valves are moved by air from the wet side',
-    mend: 'Feed its valves from dry air.',
+    fix: 'Feed its valves from dry air.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -132,7 +132,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O63',
     grade: 'note',
     when: 'carbon whose hours nobody counts',
-    mend: 'Count its hours, and try it with a blotter and your nose.',
+    fix: 'Count its hours, and try it with a blotter and your nose.',
     source: 'common practice',
     finds: (line) =>
       line

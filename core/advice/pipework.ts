@@ -1,7 +1,7 @@
 import { DESICCANT, is, TOWERS } from '../equipment/groups';
 import type { Stage } from '../line/plan';
+import { at, put, set } from './fix';
 import type { LineFacts } from './line-facts';
-import { at, put, set } from './mend';
 import type { Rule } from './rule';
 
 const FALL_LEAST = 0.01; // 1 to 2 % (common practice, no source)
@@ -30,7 +30,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'O32',
     grade: 'should',
     when: 'a take-off from the side or bottom of the main',
-    mend: 'Take it off the top, with a gooseneck.',
+    fix: 'Take it off the top, with a gooseneck.',
     source: 'common practice: water runs on the bottom',
     finds: (line) =>
       line
@@ -50,7 +50,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'O33',
     grade: 'should',
     when: 'pipe in which water gathers, without a drip leg and drain',
-    mend: 'A leg with a drain at the low point.',
+    fix: 'A leg with a drain at the low point.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -76,7 +76,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'O34',
     grade: 'should',
     when: 'a main that falls less than 1 %, in air that is not dry',
-    mend: '1 to 2 % of fall to a leg that is drained.',
+    fix: '1 to 2 % of fall to a leg that is drained.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -101,7 +101,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'O44',
     grade: 'should',
     when: 'galvanised or black steel behind desiccant, before a use of particle class 1 or 2',
-    mend: 'Aluminium, copper or stainless.',
+    fix: 'Aluminium, copper or stainless.',
     source: 'common practice: it sheds flakes',
     finds: (line) =>
       line.of('pipe').flatMap((s) => {
@@ -126,7 +126,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'O45',
     grade: 'should',
     when: 'rigid pipe straight off a pump that shakes',
-    mend: 'A flexible joint rated for that heat and pressure.',
+    fix: 'A flexible joint rated for that heat and pressure.',
     source: 'common practice: it fatigues and cracks',
     finds: (line) =>
       line.pumps.flatMap((pump) => {
@@ -149,7 +149,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'A17',
     grade: 'note',
     when: 'no valve right at the tank’s outlet',
-    mend: 'A valve there: the pump can be served without emptying the shop’s air.',
+    fix: 'A valve there: the pump can be served without emptying the shop’s air.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -175,7 +175,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'A18',
     grade: 'must',
     when: 'two halves of a coupling that do not mate',
-    mend: 'Keep one pattern of plug, one flare, one thread.',
+    fix: 'Keep one pattern of plug, one flare, one thread.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -198,7 +198,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'A19',
     grade: 'should',
     when: 'a hose whose jacket does not bear the oil, heat or cold that it meets',
-    mend: 'A jacket of nitrile rubber, or what its maker names for it.',
+    fix: 'A jacket of nitrile rubber, or what its maker names for it.',
     source: 'common practice; limits typical',
     finds: (line) =>
       line.of('hose').flatMap((s) => {
@@ -229,7 +229,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'A23',
     grade: 'must',
     when: 'a portable unit that stands in two places at once',
-    mend: 'Name the second one, if there are two; else take it out of one place.',
+    fix: 'Name the second one, if there are two; else take it out of one place.',
     source: 'computed from this line',
     finds: (line) =>
       line.plan.units

@@ -2,8 +2,8 @@ import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { GAUGE_TELLS_PA } from '../line/judge-outlet';
 import type { Stage } from '../line/plan';
+import { at, carry, put, refit, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
-import { at, carry, put, refit, set } from './mend';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
@@ -54,7 +54,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
     id: 'O30',
     grade: 'should',
     when: 'more than 10 psi (0.7 bar), or 10 % of the supply, lost in treatment',
-    mend: 'New or larger elements, fewer duplicates.',
+    fix: 'New or larger elements, fewer duplicates.',
     source: 'common practice: about ½ % of the power for each psi',
     finds: (line) =>
       line
@@ -89,7 +89,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
     id: 'O31',
     grade: 'must',
     when: 'less pressure at a tool than it needs while all blows that can',
-    mend: 'Look at the step with the greatest loss: hose, coupler and pipe first, the pressure switch last.',
+    fix: 'Look at the step with the greatest loss: hose, coupler and pipe first, the pressure switch last.',
     source: 'computed from this line at its worst moment',
     finds: (line) =>
       line.of('outlet').flatMap((o) => {
@@ -103,12 +103,12 @@ export const PRESSURE_LEFT: readonly Rule[] = [
         const worst = line.stage(losses[0]?.stageId);
         const wider =
           worst && moment && wideEnough(worst, (p) => (moment.with(worst.id, p).at(o.id)?.pressurePa ?? 0) >= needs);
-        const remedies = [
+        const fixes = [
           low && set(`Set ${low.name} up`, low, { setPressurePa: needs + 2e4 }),
           low || !worst || !wider ? undefined : refit(`Take ${wider.says}`, worst, wider.parameters),
           !low && regulator ? setUp(line, o, regulator, needs - gets) : undefined,
         ];
-        const noFix = remedies.some((r) => r) ? '' : NO_FIX;
+        const noFix = fixes.some((r) => r) ? '' : NO_FIX;
         return [
           at(
             worst ? [o, worst] : [o],
@@ -119,7 +119,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
                 : worst
                   ? `${worst.name} loses the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}.${noFix}`
                   : `The pump itself does not reach it.${noFix}`,
-            ...remedies,
+            ...fixes,
           ),
         ];
       }),
@@ -128,7 +128,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
     id: 'A20',
     grade: 'should',
     when: 'a gauge whose range is far from twice the working pressure',
-    mend: 'A range of about twice what it shows.',
+    fix: 'A range of about twice what it shows.',
     source: 'common practice',
     finds: (line) =>
       line.of('gauge').flatMap((s) => {
@@ -152,7 +152,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
     id: 'A21',
     grade: 'note',
     when: 'a regulator far from the bench that it serves',
-    mend: 'Regulate close to the bench.',
+    fix: 'Regulate close to the bench.',
     source: 'common practice',
     finds: (line) =>
       line.of('outlet').flatMap((o) => {
@@ -175,7 +175,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
     id: 'A22',
     grade: 'should',
     when: 'a coupler at tank pressure beside one that is regulated',
-    mend: 'Regulate both, or make the couplers differ.',
+    fix: 'Regulate both, or make the couplers differ.',
     source: 'common practice: a tool for 90 psi meets 150',
     finds: (line) => {
       const outlets = line.of('outlet').map((o) => ({

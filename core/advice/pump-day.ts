@@ -1,4 +1,4 @@
-import { at, set } from './mend';
+import { at, set } from './fix';
 import type { Rule } from './rule';
 
 const SPARE_PA = 3e4; // above what a job needs, and under the cut-out (estimate)
@@ -13,7 +13,7 @@ export const PUMP_DAY: readonly Rule[] = [
     id: 'A25',
     grade: 'must',
     when: 'a sump or bowl that fills up in the course of the day',
-    mend: 'Drain it more often, or by itself.',
+    fix: 'Drain it more often, or by itself.',
     source: 'the pump’s day, played second by second',
     finds: (line) =>
       line
@@ -31,7 +31,7 @@ export const PUMP_DAY: readonly Rule[] = [
     id: 'A26',
     grade: 'should',
     when: 'a receiver that has less pressure than a job needs while the job blows',
-    mend: 'A larger tank, a higher cut-in, or fewer jobs at once.',
+    fix: 'A larger tank, a higher cut-in, or fewer jobs at once.',
     source: 'the pump’s day, played second by second',
     finds: (line) =>
       line.seen('too-low').map(({ stage, what }) => {
@@ -53,7 +53,7 @@ export const PUMP_DAY: readonly Rule[] = [
     id: 'A27',
     grade: 'should',
     when: 'an unloader that hisses for more than 20 s at each stop',
-    mend: 'A wider unloader, or less volume before the check valve.',
+    fix: 'A wider unloader, or less volume before the check valve.',
     source: 'common practice: it must be done in 10 to 20 s, or the pump starts against pressure',
     finds: (line) =>
       line.seen('long-hiss').flatMap(({ stage, what }) => {

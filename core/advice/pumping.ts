@@ -1,6 +1,6 @@
 import type { Plan } from '../line/plan';
 import { mostStartsPerHour, pumpCycle } from '../pump/cycle';
-import { at, inTurn, ofLine, set, stated } from './mend';
+import { at, inTurn, ofLine, set, stated } from './fix';
 import type { Rule } from './rule';
 
 const ROOM_FOR_STARTS = 0.8; // of the starts allowed, left spare by a larger tank (estimate)
@@ -18,7 +18,7 @@ export const PUMPING: readonly Rule[] = [
     id: 'O46',
     grade: 'should',
     when: 'a piston pump loaded for more of the time than it is made for',
-    mend: 'Fix leaks, use less, or more pump.',
+    fix: 'Fix leaks, use less, or more pump.',
     source: 'common practice: 60 % single-stage, 75 % two-stage cast iron',
     finds: (line) =>
       line.pumps.slice(0, 1).flatMap((s) => {
@@ -47,7 +47,7 @@ export const PUMPING: readonly Rule[] = [
     id: 'A37',
     grade: 'should',
     when: 'a share of the time loaded that differs by half and more from what the jobs ask for',
-    mend: 'Read the hour meter over a week, or measure what the jobs take; then enter both.',
+    fix: 'Read the hour meter over a week, or measure what the jobs take; then enter both.',
     source: 'balance of this line; half is an estimate of what flows of tools by their sheets are off',
     finds: (line) => {
       const { loadedShare } = line.plan.survey.working;
@@ -68,8 +68,8 @@ export const PUMPING: readonly Rule[] = [
   {
     id: 'O47',
     grade: 'should',
-    when: 'a start-and-stop pump that starts more often than its motor bears',
-    mend: 'A wider band, a larger tank, or let the motor run on.',
+    when: 'a start-and-stop pump that starts more often than its motor allows',
+    fix: 'A wider band, a larger tank, or let the motor run on.',
     source: 'common practice: 10 an hour at 5 hp, 6 from 10 hp on',
     finds: (line) =>
       line.pumps.slice(0, 1).flatMap((s) => {
@@ -92,7 +92,7 @@ export const PUMPING: readonly Rule[] = [
           at(
             s,
             `${s.name} starts ${starts.toFixed(0)} times an hour.`,
-            `Its motor bears ${p.startsPerHour}; at half load it would be ${most.toFixed(0)}.`,
+            `Its motor allows ${p.startsPerHour}; at half load it would be ${most.toFixed(0)}.`,
             set('Let it run on unloaded', s, { control: 'unload' }),
             tank &&
               set('Take a larger tank', tank, {

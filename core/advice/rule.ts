@@ -11,8 +11,8 @@ export type Say = (si: number, quantity: QuantityName) => string;
 /** A sentence; with figures, it needs the units of its reader. */
 export type Sentence = string | ((say: Say) => string);
 
-/** What mends a fault: an edit of the plan, applied as one step that can be undone. */
-export interface Remedy {
+/** What fixes a fault: an edit of the plan, applied as one step that can be undone. */
+export interface Fix {
   /** What is done, as the words on its button. */
   readonly does: string;
   /** @param newId makes ids for stages that are new */
@@ -29,12 +29,12 @@ export interface Finding {
   readonly stageIds: readonly string[];
   readonly what: Sentence;
   readonly why: Sentence;
-  readonly remedies?: readonly Remedy[];
+  readonly fixes?: readonly Fix[];
 }
 
 /** What an experienced colleague would look for. */
 export interface Rule {
-  /** S and O by the handbook of practice, A beyond it. */
+  /** S and O by the trade handbook, A beyond it. */
   readonly id: string;
   readonly grade: GradeOfAdvice;
   /** A danger: it cannot be set aside, and no line on which it stands is ready. */
@@ -42,7 +42,7 @@ export interface Rule {
   /** When it speaks, for the table in docs/advice.md. */
   readonly when: string;
   /** What to do about it, whatever buttons there are. */
-  readonly mend: string;
+  readonly fix: string;
   readonly source: string;
   readonly finds: (line: LineFacts) => readonly Finding[];
 }

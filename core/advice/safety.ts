@@ -1,4 +1,4 @@
-import { answer, at, ofLine, put, set, takeOut } from './mend';
+import { answer, at, ofLine, put, set, takeOut } from './fix';
 import type { Rule } from './rule';
 
 const PSI = 6894.757;
@@ -14,7 +14,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a plastic pipe or housing that no maker lists for compressed air',
-    mend: 'Take it out of service. Replace it with metal, or with what its maker lists for compressed air.',
+    fix: 'Take it out of service. Replace it with metal, or with what its maker lists for compressed air.',
     source: 'OSHA hazard bulletin of 1988 and pipe makers’ instructions, recalled',
     finds: (line) => [
       ...line
@@ -47,7 +47,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'somebody breathes from the line, or a name claims that the air is fit for it',
-    mend: 'Use a certified breathing-air system. This program plans no air to breathe.',
+    fix: 'Use a certified breathing-air system. This program does not plan breathing air.',
     source: 'OSHA 1910.134, EN 12021 and the like, recalled',
     finds: (line) => {
       const { breathed } = line.plan.survey.site;
@@ -55,7 +55,7 @@ export const SAFETY: readonly Rule[] = [
       const outlets = line
         .of('outlet')
         .filter((s) => s.parameters.use === 'breathing')
-        .map((s) => at(s, `${s.name} gives air to breathe.`, why, takeOut('Take this outlet off the line', s)));
+        .map((s) => at(s, `${s.name} supplies breathing air.`, why, takeOut('Take this outlet off the line', s)));
       const claims =
         breathed === 'no'
           ? []
@@ -64,7 +64,7 @@ export const SAFETY: readonly Rule[] = [
               .map((s) =>
                 at(
                   s,
-                  `“${s.name}” sounds like air to breathe.`,
+                  `“${s.name}” sounds like breathing air.`,
                   why,
                   answer('Nobody breathes from this line', { breathed: 'no' }),
                 ),
@@ -79,7 +79,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'an intake near solvent, fuel gas or oxygen',
-    mend: 'Move the intake to clean air.',
+    fix: 'Move the intake to clean air.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -99,7 +99,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'another gas than air in the line',
-    mend: 'Ask a specialist for that gas.',
+    fix: 'Ask a specialist for that gas.',
     source: 'outside the range of the program',
     finds: (line) =>
       line.plan.survey.site.gas === 'other'
@@ -116,7 +116,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'any part above 200 psi (13.8 bar)',
-    mend: 'Ask a pressure engineer.',
+    fix: 'Ask a pressure engineer.',
     source: 'outside the range of the program',
     finds: (line) =>
       line.pumps
@@ -134,7 +134,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'electrics of unknown rating where the air may explode',
-    mend: 'Have the area classified, and fit what is rated for it.',
+    fix: 'Have the area classified, and fit what is rated for it.',
     source: 'NEC 500, ATEX, recalled',
     finds: (line) =>
       line.plan.survey.site.area === 'unrated'
@@ -151,7 +151,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a tube, fluid cooler or hose without a rating for compressed air',
-    mend: 'Ask its maker for a rating in writing. None means: take it out.',
+    fix: 'Ask its maker for a rating in writing. None means: take it out.',
     source: 'common practice',
     finds: (line) => {
       const why = 'Fuel line, plumbing tube and household hose are not made for hot, pulsing air.';
@@ -192,7 +192,7 @@ export const SAFETY: readonly Rule[] = [
     id: 'A03',
     grade: 'note',
     when: 'nobody has said whether anyone breathes from the line',
-    mend: 'Ask, and say so in the Survey.',
+    fix: 'Ask, and say so in the Survey.',
     source: 'common practice',
     finds: (line) =>
       line.plan.survey.site.breathed === 'not-said'

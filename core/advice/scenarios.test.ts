@@ -21,11 +21,11 @@ import {
   working,
 } from '../test/good-lines';
 import { bandAround, planOf, stageOf } from '../test/reference';
-import { mendAll } from './apply-remedies';
+import { applyFixes } from './apply-fixes';
 import { isReady, judgeLine } from './judge-line';
 import { say } from './rule';
 
-// Invented shops of the handbook of practice, with the judgement that is written there beside each.
+// Invented shops of the trade handbook, with the judgement that is written there beside each.
 const CFM = 4.719474e-4;
 const c = (f: number): number => (f - 32) / 1.8;
 const feet = (ft: number): number => atmosphericPressurePa(ft * 0.3048);
@@ -200,14 +200,14 @@ test('a boat club that would fill bottles: stop, and no filter makes it right', 
     site({ breathed: 'yes' }),
   );
   expect(judgeLine(plan).advice[0]?.rule).toMatchObject({ id: 'S07', stop: true });
-  expect(judgeLine(plan).advice.find((a) => a.rule.id === 'S07')?.finding.remedies).toEqual([]);
+  expect(judgeLine(plan).advice.find((a) => a.rule.id === 'S07')?.finding.fixes).toEqual([]);
 });
 
 test.each(['water-spray', 'laser', 'instruments', 'plasma'] as const)(
   'the classes of a usual job can be met: %s',
   (job) => {
     const plan = all(goodDry(), but('outlet', { use: 'tools' }));
-    const { left } = mendAll(setJob(plan, 'outlet', job), () => crypto.randomUUID());
+    const { left } = applyFixes(setJob(plan, 'outlet', job), () => crypto.randomUUID());
     expect(left.filter((a) => a.rule.id === 'A32')).toEqual([]);
   },
 );
@@ -255,7 +255,7 @@ test('a dryer in a room too cold comes first, and no other dryer is offered for 
   const at = (id: string): number => advice.findIndex((a) => a.rule.id === id);
   expect(at('O18')).toBeGreaterThanOrEqual(0);
   expect(at('O18')).toBeLessThan(at('O17'));
-  expect(advice[at('O17')]?.finding.remedies).toEqual([]);
+  expect(advice[at('O17')]?.finding.fixes).toEqual([]);
 });
 
 test('beads cooked at 450 °F: retire and replace', () => {
@@ -266,7 +266,7 @@ test('beads cooked at 450 °F: retire and replace', () => {
     stageOf('bead-cartridge', { medium: 'silica', charge: 'oven', ovenC: c(450) }),
     stageOf('outlet'),
   ]);
-  expect(judgeLine(plan).advice.find((a) => a.rule.id === 'A24')?.rule.mend).toMatch(
+  expect(judgeLine(plan).advice.find((a) => a.rule.id === 'A24')?.rule.fix).toMatch(
     /^Retire that charge and replace it/,
   );
 });

@@ -9,7 +9,7 @@ const dispute = (id: string): Dispute => DISPUTES.find((d) => d.id === id) as Di
 const gives = (plan: Parameters<typeof holdAgainst>[0], id: string) =>
   holdAgainst(plan, dispute(id), newId).map((r) => r.gives);
 
-// Directions by physics; which school is right when: common practice (handbook of practice, disputed orders).
+// Directions by physics; which school is right when: common practice (trade handbook, disputed orders).
 test('cooling first leaves less water than fifty feet of hose, whose loops have no drain', () => {
   const [far, first] = gives(goodShop(), 'far');
   expect(first?.intoTank).toBeLessThan(0.6 * (far?.intoTank ?? 0));

@@ -4,9 +4,9 @@ import type { Plan, Stage } from '../line/plan';
 import { allStages, MAIN } from '../line/runs';
 import { walk } from '../line/walk';
 import { heldWater, ovenHumidity } from '../media/isotherm';
+import { made, type Values } from './fix';
 import { LineFacts } from './line-facts';
 import type { Measure } from './measures';
-import { made, type Values } from './mend';
 
 export interface School {
   readonly says: string;
@@ -45,7 +45,7 @@ const cooledBy =
     putAt(uncooled(plan), 2, made(newId(), kind, values), made(newId(), 'separator', { drain: 'float' }));
 const outlets = (plan: Plan): Stage[] => allStages(plan).filter((s) => s.kind === 'outlet');
 const undried = (plan: Plan): Plan => drop(plan, (s) => is(DRYERS, s.kind));
-/** Stages behind the tank, where all the air passes them: what hung on the tank hangs on the last of them. */
+/** Stages behind the tank, where all the air passes them: what started at the tank starts at the last of them. */
 const forAll = (plan: Plan, ...stages: Stage[]): Plan => {
   const at = behindTank(plan);
   const tank = plan.stages[at - 1]?.id;

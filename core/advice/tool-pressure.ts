@@ -1,4 +1,4 @@
-import { at, put, set } from './mend';
+import { at, put, set } from './fix';
 import type { Rule } from './rule';
 
 const PSI = 6894.757;
@@ -12,7 +12,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a regulator set above what the tool bears',
-    mend: 'Set it lower and lock it.',
+    fix: 'Set it lower and lock it.',
     source: 'the tool’s own rating',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -38,7 +38,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a plain blow-gun on 30 psi (2.1 bar) or more',
-    mend: 'A nozzle that relieves when blocked, chip guard, eye protection.',
+    fix: 'A nozzle that relieves when blocked, chip guard, eye protection.',
     source: 'OSHA 1910.242(b), recalled',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -59,7 +59,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'tank pressure on a tool that is rated for less',
-    mend: 'Put a regulator before it.',
+    fix: 'Put a regulator before it.',
     source: 'the tool’s own rating',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {

@@ -71,7 +71,7 @@ const SHOPS: readonly (readonly [name: string, plan: () => Plan, grave: readonly
     false,
   ],
   [
-    'conditioned intake: the pump breathes heated air',
+    'conditioned intake: the compressor draws heated air',
     () => all(goodBench(), but('intake', { conditioned: 'yes' })),
     [],
     true,

@@ -1,7 +1,7 @@
 import { orificeKgPerS } from '../flow/orifice';
 import type { Stage } from '../line/plan';
+import { at, put, set, stated, takeOut } from './fix';
 import type { LineFacts } from './line-facts';
-import { at, put, set, stated, takeOut } from './mend';
 import type { Rule } from './rule';
 
 const RELIEF_OVER = 1.1; // a relief valve passes its stamped flow at 110 % of its setting
@@ -21,7 +21,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a receiver without a relief valve',
-    mend: 'Fit a stamped relief valve on the tank, with no valve between.',
+    fix: 'Fit a stamped relief valve on the tank, with no valve between.',
     source: 'OSHA 1910.169(b)(3), recalled',
     finds: (line) =>
       line
@@ -48,7 +48,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a relief valve set above the rating of a tank beside it, or of a part ahead of it',
-    mend: 'Fit a valve with a lower setting, or protect the weaker part by a valve of its own.',
+    fix: 'Fit a valve with a lower setting, or protect the weaker part by a valve of its own.',
     source: 'pressure-vessel codes; common practice',
     finds: (line) =>
       [...line.of('relief-valve'), ...line.of('receiver')].flatMap((s) => {
@@ -90,7 +90,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a relief valve that passes less than all connected pumps deliver',
-    mend: 'Fit a valve whose stamped capacity is at least what all pumps deliver together.',
+    fix: 'Fit a valve whose stamped capacity is at least what all pumps deliver together.',
     source: 'ASME VIII-1 (capacity at 110 % of the setting), recalled; flow through its bore computed',
     finds: (line) =>
       line.of('relief-valve').flatMap((s) => {
@@ -114,7 +114,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a part rated for less than the relief valve before it lets through',
-    mend: 'Fit a part of a higher rating, or a regulator with a relief valve of its own before it.',
+    fix: 'Fit a part of a higher rating, or a regulator with a relief valve of its own before it.',
     source: 'common practice: a regulator may fail open',
     finds: (line) =>
       line.stages.flatMap((s) => {
@@ -141,7 +141,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a valve that can be shut between a pump and its first relief valve',
-    mend: 'Take the valve out, or fit a relief valve before it.',
+    fix: 'Take the valve out, or fit a relief valve before it.',
     source: 'OSHA 1910.169 and pressure-vessel codes, recalled',
     finds: (line) =>
       line.pumps.flatMap((pump) => {
@@ -164,8 +164,8 @@ export const VESSELS: readonly Rule[] = [
     id: 'S09',
     grade: 'must',
     stop: true,
-    when: 'a tank without a legible nameplate for air, made for another gas, or mended by nobody knows whom',
-    mend: 'Have it looked at by an inspector, or scrap it. A test with water at home makes it neither legal nor safe.',
+    when: 'a tank without a legible nameplate for air, made for another gas, or repaired by an unknown person',
+    fix: 'Have it looked at by an inspector, or scrap it. A test with water at home makes it neither legal nor safe.',
     source: 'ASME VIII and the like, recalled; common practice',
     finds: (line) =>
       line
@@ -177,7 +177,7 @@ export const VESSELS: readonly Rule[] = [
             `Nobody can tell what ${s.name} may hold.`,
             s.parameters.nameplate === 'none'
               ? 'It has no legible nameplate.'
-              : 'It was made for another gas, or mended by nobody knows whom.',
+              : 'It was made for another gas, or repaired by an unknown person.',
             set('Put in a tank with a nameplate', s, { nameplate: 'legible' }),
           ),
         ),
@@ -186,7 +186,7 @@ export const VESSELS: readonly Rule[] = [
     id: 'A04',
     grade: 'should',
     when: 'a tank of which nobody has said whether it has a relief valve or a nameplate',
-    mend: 'Look at the tank, and enter what is there.',
+    fix: 'Look at the tank, and enter what is there.',
     source: 'common practice',
     finds: (line) =>
       line.of('receiver').flatMap((s) => {

@@ -19,7 +19,7 @@ const FIGURES: MoistureFigure[] = [
   'ppmByVolume',
 ];
 
-test('effects add in quadrature: 80 ± 1 °F and 60 ± 3 % give vapour ± 6 % (handbook of practice, worked)', () => {
+test('effects add in quadrature: 80 ± 1 °F and 60 ± 3 % give vapour ± 6 % (trade handbook, worked)', () => {
   const one = bandOf(1, [
     ['temperature', [1.033, 0.967]],
     ['humidity', [1.05, 0.95]],
@@ -40,7 +40,7 @@ test.each(READINGS)('a reading of $kind: each answer explains the figure that is
   }
 });
 
-test('a sensor of ± 2 K read at the same pressure is ± 4 K, 19 times in 20; outside the equations nothing is said', () => {
+test('a sensor of ± 2 K read at the same pressure is ± 4 K, 95 %; outside the equations nothing is said', () => {
   const reading: MoistureReading = { kind: 'pressureDewPoint', dewPointC: 3, convention: 'frost', at: line };
   const why = explainMoisture('frostOrDewPointC', reading, line);
   const dew = why?.band?.drivers.find((d) => d.label === 'dew or frost point');

@@ -15,7 +15,7 @@ interface Part {
   readonly label: string;
   readonly quantity: ReasonInput['quantity'];
   readonly value: number;
-  /** Standard uncertainty. Handbook of practice: probes and gauges as usually found, typical. */
+  /** Standard uncertainty. Trade handbook: probes and gauges as usually found, typical. */
   readonly off: number;
   readonly changed: (value: number) => MoistureReading;
 }

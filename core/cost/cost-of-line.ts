@@ -5,13 +5,13 @@ import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { hoursPerWeek } from '../line/working-time';
-import { choresOf } from './chores';
 import { type Money, priceOf } from './money';
+import { taskLoad } from './task-load';
 
 const CFM = 4.719474e-4;
-/** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (handbook of practice). */
+/** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (trade handbook). */
 const CHILLED_W = 750 / (100 * CFM);
-const CYCLES = 0.5; // of that, by load (0.2–0.8, handbook of practice)
+const CYCLES = 0.5; // of that, by load (0.2–0.8, trade handbook)
 const WEEKS = 50; // with two of holidays (estimate)
 const ELEMENTS: readonly KindName[] = [
   'bowl-filter',
@@ -57,7 +57,7 @@ export interface LineCost {
 /**
  * What a line costs to buy and to keep.
  * @param money the person’s own figures
- * @source specific power, 0.5 % a psi and dryers’ power: handbook of practice, orders of magnitude; prices: the person’s or
+ * @source specific power, 0.5 % a psi and dryers’ power: trade handbook, orders of magnitude; prices: the person’s or
  *   invented placeholders
  */
 export function costOfLine(plan: Plan, money: Money): LineCost {
@@ -89,7 +89,7 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
   const prices = line.stages
     .map((s) => ({ kind: s.kind, ...priceOf(money, s.kind) }))
     .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
-  const minutes = choresOf(plan, line.section).reduce((sum, c) => sum + c.minutesPerYear, 0);
+  const minutes = taskLoad(plan, line.section).reduce((sum, c) => sum + c.minutesPerYear, 0);
   const first = prices.reduce((sum, p) => sum + p.price.first, 0);
   const upkeep = (of: (kind: KindName) => boolean): number =>
     prices.filter((p) => of(p.kind)).reduce((sum, p) => sum + p.price.yearly, 0);

@@ -8,7 +8,7 @@ export interface Price {
 }
 
 /**
- * Invented placeholders, in no currency, so that plans can be held against one another before anybody has asked for prices:
+ * Invented placeholders, in no currency, so that plans can be compared before anybody has asked for prices:
  * they tell small from large and no more. Each stands until the person replaces it.
  */
 export const PLACEHOLDERS: Partial<Record<KindName, Price>> = {

@@ -1,6 +1,6 @@
 import type { Symptom } from './symptom';
 
-// Order and limits: handbook of practice, common practice and estimates; wording ours.
+// Order and limits: trade handbook, common practice and estimates; wording ours.
 
 /** What shows at pump, tank, coolers, dryers and drains. */
 export const AT_THE_MACHINES: readonly Symptom[] = [

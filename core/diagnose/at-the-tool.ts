@@ -1,6 +1,6 @@
 import type { Symptom } from './symptom';
 
-// Order and limits: handbook of practice, common practice and estimates; wording ours.
+// Order and limits: trade handbook, common practice and estimates; wording ours.
 
 /** What shows where the air is used. D31 and D32 beyond the handbook. */
 export const AT_THE_TOOL: readonly Symptom[] = [
@@ -105,7 +105,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       { title: 'The carbon is spent', check: 'Smell before it and behind it.' },
       { title: 'There is no carbon', check: 'Vapour passes every coalescer.' },
-      { title: 'The intake breathes fumes', check: 'Where it stands.' },
+      { title: 'The intake draws in fumes', check: 'Where it stands.' },
     ],
   },
   {

@@ -49,7 +49,7 @@ const because = (plan: Plan, id: string, drain: Drain, year?: DutyOfYear): strin
   (waysToDrain(duty(plan, id, year)).find((w) => w.drain === drain)?.because ?? []).map(words).join(' ');
 const SHOP: Edit[] = [but('receiver', { drain: 'manual' }), but('compressor', { control: 'start-stop' })];
 
-describe('which drain suits: the table of the handbook of practice, situation by situation', () => {
+describe('which drain suits: the table of the trade handbook, situation by situation', () => {
   test('attended small shop that starts and stops: by hand or by the unloader on the tank', () => {
     const plan = all(goodShop(), ...SHOP, site({ remembers: 'daily' }));
     expect(suits(plan, 'receiver', 'manual')).toBe(3);
@@ -105,8 +105,8 @@ describe('which drain suits: the table of the handbook of practice, situation by
 
   test('what only opens without pressure never opens in a line that stays charged', () => {
     expect(suits(goodShop(), 'separator', 'pressure-loss')).toBe(0);
-    const letDown = all(goodShop(), working({ overnight: 'let-down' }), but('separator', { sumpM3: 0.01 }));
-    expect(suits(letDown, 'separator', 'pressure-loss')).toBe(2);
+    const depressurised = all(goodShop(), working({ overnight: 'depressurised' }), but('separator', { sumpM3: 0.01 }));
+    expect(suits(depressurised, 'separator', 'pressure-loss')).toBe(2);
   });
 
   test('an unloader behind the check valve, or of a pump that never unloads, drains nothing', () => {
@@ -155,8 +155,8 @@ describe('a drain as it is set', () => {
     expect(at(7200, 5).judged.mark).toBe('over');
     const wasteful = at(30, 10);
     expect(wasteful.judged.mark).toBe('wastes');
-    const mended = but('separator', wasteful.judged.parameters ?? {})(wasteful.plan);
-    expect(judgeSetting(duty(mended, 'separator')).mark).toBe('holds');
+    const fixed = but('separator', wasteful.judged.parameters ?? {})(wasteful.plan);
+    expect(judgeSetting(duty(fixed, 'separator')).mark).toBe('holds');
   });
 
   test('by hand: over once a day brings more than the mark, with the millimetres of this receiver', () => {
@@ -174,11 +174,11 @@ describe('a drain as it is set', () => {
     expect(words(judgeSetting(duty(plan, 'pellet-tower')).better)).toMatch(/also while it idles/);
   });
 
-  test('a witness should stay dry; where nothing comes, look weekly', () => {
+  test('a check filter should stay dry; where nothing comes, look weekly', () => {
     const plan = all(goodShop(), (p) => ({
       ...p,
       stages: p.stages.map((s) =>
-        s.id === 'fine' ? { ...s, witness: true as const, parameters: { ...s.parameters, drain: 'manual' } } : s,
+        s.id === 'fine' ? { ...s, checkFilter: true as const, parameters: { ...s.parameters, drain: 'manual' } } : s,
       ) as Plan['stages'],
     }));
     expect(judgeSetting(duty(plan, 'fine'))).toMatchObject({ mark: 'dry', better: 'look weekly' });
@@ -260,8 +260,8 @@ describe('by season', () => {
     const [change] = weekPlan([duty(set, 'separator')], ran, 0);
     expect(change).toMatchObject({ stageId: 'separator', beforeMs: startMs + 2 * 86_400_000 });
     expect(words(change?.why)).toMatch(/would not let it all out/);
-    const mended = but('separator', change?.parameters ?? {})(set);
-    expect(weekPlan([duty(mended, 'separator')], runWeather(mended, week, { startMs }) as WeatherRun, 0)).toEqual([]);
+    const fixed = but('separator', change?.parameters ?? {})(set);
+    expect(weekPlan([duty(fixed, 'separator')], runWeather(fixed, week, { startMs }) as WeatherRun, 0)).toEqual([]);
   });
 });
 
@@ -275,7 +275,7 @@ describe('oily water', () => {
     // 12 mg/m³ of a two-stage piston (common practice) in 0.01 m³/s.
     expect(oily.oilKgPerYear).toBeCloseTo(12e-6 * 0.01 * loadedS, 3);
     expect(oily.oilKgPerM3).toBeCloseTo((oily.oilKgPerYear / oily.yearKg) * 1000, 9);
-    // 100–5000 mg/L before it is parted (handbook of practice).
+    // 100–5000 mg/L before it is parted (trade handbook).
     expect(oily.oilKgPerM3 * 1000).toBeGreaterThan(100);
     expect(oily.oilKgPerM3 * 1000).toBeLessThan(5000);
     expect(oily.chamberM3).toBeCloseTo(oily.peakKgPerS * 3.6, 9);

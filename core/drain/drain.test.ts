@@ -20,7 +20,7 @@ const duty = (o: Partial<TimerDuty> = {}): TimerDuty => ({
   ...o,
 });
 
-// Handbook of practice, computed there.
+// Trade handbook, computed there.
 test.each([
   [1 / 8, 180],
   [3 / 16, 400],
@@ -30,7 +30,7 @@ test.each([
   expect(Math.abs(ratio - 1)).toBeLessThan(0.02);
 });
 
-// Handbook of practice: choked scfm at 100 psig with Cd 0.65, and what dry openings lose on average.
+// Trade handbook: choked scfm at 100 psig with Cd 0.65, and what dry openings lose on average.
 test.each([
   [1 / 16, 4.2, [0.014, 0.021, 0.012, 0.012]],
   [1 / 8, 17, [0.056, 0.085, 0.047, 0.047]],
@@ -96,7 +96,7 @@ describe('by hand', () => {
     expect(howOften(r.perDay, 9.6)).toBe('twice a day');
   });
 
-  // Handbook of practice: daily unless less than 50 mL a day is predicted; then weekly.
+  // Trade handbook: daily unless less than 50 mL a day is predicted; then weekly.
   test.each([
     [0.01, 0.04, 'weekly'],
     [0.01, 0.06, 'daily'],

@@ -1,6 +1,6 @@
 import type { Drain } from '../equipment/drains';
 
-/** How somebody sees at the drain that it works (handbook of practice and common practice). */
+/** How somebody sees at the drain that it works (trade handbook and common practice). */
 export const HOW_TO_CHECK: Readonly<Record<Drain, string>> = {
   manual: 'Open slowly until only air comes; note the amount and how it looked.',
   float: 'Weekly: lift its test pin, or crack the line before it: water standing there means that it hangs.',

@@ -128,10 +128,10 @@ function judgeFloat(d: DrainDuty): Omit<JudgedSetting, 'seasons'> {
 export function judgeSetting(d: DrainDuty, year?: PointYear, day = 0): JudgedSetting {
   const { drain } = d.stage.parameters;
   const seasons = seasonsOf(d, year);
-  if (d.stage.witness)
+  if (d.stage.checkFilter)
     return {
       mark: 'dry',
-      atSetting: 'a witness: water here means that something before it failed',
+      atSetting: 'a check filter: water here means that something upstream of it failed',
       better: 'look weekly',
       seasons,
     };

@@ -8,11 +8,11 @@ import { caughtInAll } from '../season/series';
 import { dailyKg, monthlyKg, peak, totalKg } from '../season/sums';
 
 const WATER_KG_PER_M3 = 1000;
-const RESIDENCE_S = 3600; // sixty minutes or more (handbook of practice)
+const RESIDENCE_S = 3600; // sixty minutes or more (trade handbook)
 /** What is still in the water when its oil has floated up: the carbon’s work, kg/m³ (100 mg/L; estimate). */
 const AFTER_SETTLING = 0.1;
 const CARBON_HOLDS = 0.1; // of its own mass in oil (estimate; makers’ sheets differ widely)
-const CARBON_AT_MOST_S = 365 * 86_400; // changed within a year in any case (handbook of practice: 6–12 months)
+const CARBON_AT_MOST_S = 365 * 86_400; // changed within a year in any case (trade handbook: 6–12 months)
 const OIL_KG_PER_M3 = 870;
 
 /** The oily water of a line, and what becomes of it. */
@@ -39,7 +39,7 @@ export interface OilyWater {
  * stays in the air is little beside it.
  *
  * @returns `undefined` for pumps without oil: their condensate may still hold dust, metals and acid, so ask
- * @source carry-over by type of pump (common practice); residence and carbon: handbook of practice and estimates
+ * @source carry-over by type of pump (common practice); residence and carbon: trade handbook and estimates
  */
 export function oilyWater(plan: Plan, section: Section, run: WeatherRun): OilyWater | undefined {
   const stages = allStages(standing(plan));

@@ -36,10 +36,10 @@ export interface TimerResult extends TimerSetting {
 }
 
 const WATER_KG_PER_M3 = 1000;
-const MOST_FILL = 0.5; // t ≤ 0.5·sump/q (handbook of practice)
-const MARGIN_S = 0.5; // ½ to 1 s more than the water takes; a solenoid needs ½ to 1 s (handbook of practice)
+const MOST_FILL = 0.5; // t ≤ 0.5·sump/q (trade handbook)
+const MARGIN_S = 0.5; // ½ to 1 s more than the water takes; a solenoid needs ½ to 1 s (trade handbook)
 const LEAST_OPEN_S = 1;
-/** What the dials of timers have, s; 1 to 60 min is usual, half a minute the least (handbook of practice). */
+/** What the dials of timers have, s; 1 to 60 min is usual, half a minute the least (trade handbook). */
 const INTERVALS = [30, 45, 60, 90, 120, 180, 240, 300, 420, 600, 900, 1200, 1800, 2700, 3600] as const;
 
 /** How a setting copes with a duty. */
@@ -71,7 +71,7 @@ export function timerAt(duty: TimerDuty, { everyS, openS }: TimerSetting): Timer
  * a separator fills in minutes.
  *
  * @returns `undefined` where even the shortest interval is too long for the sump: it needs another drain
- * @source handbook of practice: t ≤ 0.5·sump/q, t_open = t_liq + ½ s, loss = choked flow·(t_open − t_liq)/t
+ * @source trade handbook: t ≤ 0.5·sump/q, t_open = t_liq + ½ s, loss = choked flow·(t_open − t_liq)/t
  */
 export function setTimer(duty: TimerDuty): TimerResult | undefined {
   const most =
@@ -87,5 +87,5 @@ export function setTimer(duty: TimerDuty): TimerResult | undefined {
 /** As most people leave one: open ten seconds every five minutes (common practice, no source). */
 export const LEFT_ALONE: TimerSetting = { everyS: 300, openS: 10 };
 
-/** Share of what the pumps deliver that a timer may lose: ideally; and at which one without loss is better (handbook of practice). */
+/** Share of what the pumps deliver that a timer may lose: ideally; and at which one without loss is better (trade handbook). */
 export const LOSS = { ideal: 0.005, most: 0.01 } as const;

@@ -29,14 +29,14 @@ export interface Way {
 }
 
 const WATER_KG_PER_M3 = 1000;
-// Floats: orifice 0.06–0.1 in (handbook of practice); below some millilitres an hour the seat runs dry, leaks or sticks
+// Floats: orifice 0.06–0.1 in (trade handbook); below some millilitres an hour the seat runs dry, leaks or sticks
 // (common practice, no source). Dirt and the travel of the float leave half of the free flow.
 const FLOAT_BORE_M = 2e-3;
 const FLOAT_LEFT = 0.5;
 export const FLOAT_LEAST_KG_PER_S = 5e-3 / 3600;
 /** So many times that at the wettest hour, and its seat is wetted often enough (estimate). */
 const SEALS_IN_WET = 4;
-// A drain without loss pays over some 100 cfm, or from 4,000 hours a year (handbook of practice).
+// A drain without loss pays over some 100 cfm, or from 4,000 hours a year (trade handbook).
 const PAYS_FROM_M3_PER_S = 100 * 4.719474e-4;
 const PAYS_FROM_H = 4000;
 /** A spitter hisses for a moment at each change of pressure (estimate). */
@@ -234,9 +234,9 @@ function onLossOfPressure(d: DrainDuty): Way {
       d.charged
         ? 'This line stays under pressure overnight: it would never open.'
         : (say) =>
-            `It opens each evening as the line is let down; a day of the worst weather brings ${sayWater(say, kg / WATER_KG_PER_M3)}, and it holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
+            `It opens each evening as the line is depressurised; a day of the worst weather brings ${sayWater(say, kg / WATER_KG_PER_M3)}, and it holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
     ],
-    setting: 'let the line down each evening',
+    setting: 'depressurise the line each evening',
     parameters: { drain: 'pressure-loss' },
     lostKgPerDay: 0,
     kWhPerYear: 0,

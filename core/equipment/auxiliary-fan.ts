@@ -3,7 +3,7 @@ import type { AirStream } from '../stream/air-stream';
 import { temperatureBehindWallC } from '../stream/wall';
 import { choiceField, defineKind, type Surroundings } from './kind';
 
-// From still to moved air: 1.8 to 4 Btu/(h·ft²·°F) on bare metal (handbook of practice, estimates).
+// From still to moved air: 1.8 to 4 Btu/(h·ft²·°F) on bare metal (trade handbook, estimates).
 const MORE_W_PER_M2K = (4 - 1.8) * 5.678;
 
 function outletC(air: AirStream, p: { surfaceM2: number }, around: Surroundings): number {

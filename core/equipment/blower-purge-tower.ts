@@ -14,7 +14,7 @@ import {
   towerShows,
 } from './tower';
 
-const POWER_W_PER_M3_PER_S = 3e3 / (100 * CFM); // blower and heater, 2.5–3.5 kW on average for 100 cfm (handbook of practice, estimate)
+const POWER_W_PER_M3_PER_S = 3e3 / (100 * CFM); // blower and heater, 2.5–3.5 kW on average for 100 cfm (trade handbook, estimate)
 const STAYS_K = { swept: 5, room: 15 } as const; // on average over a cycle (estimate)
 // Cooled with the room’s air, a bed takes up its moisture again: its dew point suffers by the room (estimate).
 const WORSE_PER_K = 0.4;

@@ -98,7 +98,7 @@ export const compressor = defineKind({
       most: 1,
       default: 16 * 4.719474e-4, // 16 cfm
       source: 'typical of 5 hp (3.5 cfm/hp), common practice',
-      uncertainty: { rel: 0.1 }, // condensate ±15–20 % with flow ±10 % (handbook of practice)
+      uncertainty: { rel: 0.1 }, // condensate ±15–20 % with flow ±10 % (trade handbook)
     }),
     flowBasis: choiceField({
       label: 'Flow is counted',
@@ -141,7 +141,7 @@ export const compressor = defineKind({
     }),
     dutyLimit: numberField({
       label: 'Loaded share of the time, at most',
-      help: 'What the pump can bear without overheating.',
+      help: 'The limit without overheating.',
       quantity: 'share',
       least: 0.05,
       most: 1,

@@ -8,7 +8,7 @@ import { lossFields, pressureAfterLoss } from './losses';
 
 const MATERIALS = { copper: 'bare copper', dark: 'black steel or painted pipe', hose: 'rubber hose' } as const;
 // W/(m²·K) on the outside: 1.8 Btu/(h·ft²·°F) in still air and 4 in moving air for bare copper, 15–30 % more for dull or
-// painted pipe, 0.8–1.2 for hose (handbook of practice, estimates).
+// painted pipe, 0.8–1.2 for hose (trade handbook, estimates).
 const BTU = 5.678;
 const U: Record<keyof typeof MATERIALS, { still: number; moving: number }> = {
   copper: { still: 1.8 * BTU, moving: 4 * BTU },

@@ -20,7 +20,7 @@ const WATER_KG_PER_M3 = 1000;
 /** Every drain there is, but none. */
 export const FITTED = (Object.keys(DRAINS) as Drain[]).filter((d) => d !== 'none');
 
-/** Where the handbook of practice has each drain. */
+/** Where the trade handbook has each drain. */
 export const DRAIN_IDS: Readonly<Record<string, Drain>> = {
   drn_man: 'manual',
   drn_float: 'float',
@@ -100,7 +100,7 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
  * carried on. A drain that opens only on loss of pressure never does so in a line that stays charged.
  */
 export function drained(drain: Drain, efficiency: number, around: Surroundings): number {
-  return drain === 'none' || (drain === 'pressure-loss' && !around.letDown) ? 0 : efficiency;
+  return drain === 'none' || (drain === 'pressure-loss' && !around.depressurised) ? 0 : efficiency;
 }
 
 /** A rated dew point includes what the dryer’s own separator misses: of the drops at its coldest place all count as caught. */

@@ -108,7 +108,7 @@ describe('bead cartridge', () => {
   });
 });
 
-test('a pellet tower follows the inlet: 113 °F gives 93 °F, 98 °F gives 78 °F with 20 °F suppression (handbook of practice)', () => {
+test('a pellet tower follows the inlet: 113 °F gives 93 °F, 98 °F gives 78 °F with 20 °F suppression (trade handbook)', () => {
   const dewF = (inletF: number): number => {
     const inletC = (inletF - 32) / 1.8;
     return (
@@ -163,7 +163,7 @@ test.each(checksOf(11).filter((k) => k.expected.capacity_factor !== undefined))(
 );
 
 describe('cooling', () => {
-  // Handbook of practice, computed there: °F at the end, 15.2 scfm dry, 300 °F in, 80 °F room, sensible heat only, 0.245 Btu/lb °F.
+  // Trade handbook, computed there: °F at the end, 15.2 scfm dry, 300 °F in, 80 °F room, sensible heat only, 0.245 Btu/lb °F.
   test.each([
     [0.625, 'still', 50, 171],
     [0.875, 'still', 25, 198],

@@ -7,7 +7,7 @@ import { defineKind, numberField, Refusal, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import { CFM, FREE_AIR_KG_PER_M3 } from './tower';
 
-const HOT_ENOUGH_C = 121; // 250 °F: below it the bed hardly dries (handbook of practice)
+const HOT_ENOUGH_C = 121; // 250 °F: below it the bed hardly dries (trade handbook)
 const GOOD_FROM_C = 149; // 300 °F
 const DRIEST_RH = 1e-4; // estimate
 

@@ -20,7 +20,7 @@ export interface Surroundings {
   /** Share of the working time in which the compressor is loaded, 0…1: heat comes to a receiver only then. */
   readonly loadedShare: number;
   /** Whether the line loses its pressure when work ends, so that drains which need that can open. */
-  readonly letDown?: boolean;
+  readonly depressurised?: boolean;
 }
 
 /** A stage refuses its parameters in the stream that reaches it; the message belongs at the field. */
@@ -128,13 +128,13 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly does: string;
   /** Its model, in one line for the catalogue. */
   readonly equation: string;
-  /** Where the handbook of practice has it. */
+  /** Where the trade handbook has it. */
   readonly ids?: readonly string[] | undefined;
   /** Other names that people have for it, for the search. */
   readonly alsoCalled?: readonly string[] | undefined;
   /** What belongs before it and behind it. */
   readonly needs?: { readonly before: string; readonly after: string } | undefined;
-  /** Ids of the chores that it brings, in core/routine/tasks.ts. */
+  /** Ids of the tasks that it brings, in core/routine/tasks.ts. */
   readonly service?: readonly string[] | undefined;
   /** Ids of the cautions that the screen shows beside it. */
   readonly cautions: readonly string[];

@@ -67,7 +67,7 @@ export const LOSS_GROWS = { media: 1.2, mixed: 1.85, ports: 2 } as const;
  * taken one by one: whoever hands on whole parameters makes the engine look at a new shape for every kind.
  * @param lossPa as it was read, at the flow `atM3PerS`; 0 there: the same at any flow
  * @source Δp₂ = Δp₁ · (Q₂/Q₁)ⁿ · p₁/p₂ with n = 1.0–1.4 for coalescing media, 1.85 for pipe-like passages, 2 for ports
- *   (handbook of practice, estimate)
+ *   (trade handbook, estimate)
  */
 export function pressureAfterLoss(
   inlet: AirStream,

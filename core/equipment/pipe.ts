@@ -19,7 +19,7 @@ import { coolAlong } from './cooling-run';
 import { drained, drainFields } from './drains';
 import { aboveAtmosphere, choiceField, chokes, defineKind, numberField, Refusal } from './kind';
 
-/** Fastest that the air should go: so slow that drops stay on the floor of a main (handbook of practice, common practice). */
+/** Fastest that the air should go: so slow that drops stay on the floor of a main (trade handbook, common practice). */
 const FASTEST = { main: 6, branch: 9, service: 15 } as const;
 const ENOUGH_FALL = 0.01; // 1–2 %, common practice
 const LEGS_EVERY_M = 30; // 15–30 m, common practice

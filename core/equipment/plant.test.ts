@@ -51,7 +51,7 @@ describe('purge', () => {
     expectCheck(1 - share, check, 'delivered_fraction');
   });
 
-  test('by theory 12.8 % at 100 psig, and 11.0 % at 5,200 ft and 115 psig (pitfall 12; handbook of practice)', () => {
+  test('by theory 12.8 % at 100 psig, and 11.0 % at 5,200 ft and 115 psig (pitfall 12; trade handbook)', () => {
     expect(leastPurgeShare(114.696, 14.696)).toBeCloseTo(0.128, 3);
     expect(leastPurgeShare(115 + 12.14, 12.14) * 1.15).toBeCloseTo(0.11, 2);
   });
@@ -104,7 +104,7 @@ describe('heated towers', () => {
     const bump = 'For 10–20 min after switching, dew point up to';
     expect(no.shown[bump]).toMatchObject({ warns: true });
     expect(yes.shown[bump]).toMatchObject({ warns: false });
-    // Heater of 1.0–1.5 kW on average for 100 cfm (handbook of practice, estimate).
+    // Heater of 1.0–1.5 kW on average for 100 cfm (trade handbook, estimate).
     expect(yes.shown['Heater, on average']?.value).toBeGreaterThan(1000);
     expect(yes.shown['Heater, on average']?.value).toBeLessThan(1500);
   });
@@ -129,7 +129,7 @@ describe('heated towers', () => {
 describe('heat of compression', () => {
   const dew = (duty: Duty): number =>
     behind(stageOf('heat-of-compression-tower'), { inletC: 160, ...duty }).at.pressureDewPointC;
-  test('its dew point floats: hotter delivery dries better, a hotter room worse; −4 to −40 °C (handbook of practice)', () => {
+  test('its dew point floats: hotter delivery dries better, a hotter room worse; −4 to −40 °C (trade handbook)', () => {
     sound(behind(stageOf('heat-of-compression-tower'), { inletC: 160 }));
     expect(dew({ inletC: 180 })).toBeLessThan(dew({ inletC: 150 }) - 3);
     expect(dew({ roomC: 38 })).toBeGreaterThan(dew({ roomC: 20 }) + 5);
@@ -177,14 +177,14 @@ describe('refrigerated dryers of a plant', () => {
     expect(third.at.pressureDewPointC).toBeCloseTo(10 / 3 + 2.5, 1);
     const perRated = (x: typeof full, cfm: number): number => (x.shown.Power?.value as number) / cfm;
     expect(perRated(third, 300)).toBeLessThan(0.6 * perRated(full, 100));
-    // 0.6–0.9 kW for 100 cfm at full load (handbook of practice, estimate).
+    // 0.6–0.9 kW for 100 cfm at full load (trade handbook, estimate).
     expect(full.shown.Power?.value).toBeGreaterThan(600);
     expect(full.shown.Power?.value).toBeLessThan(900);
   });
 });
 
 describe('cooling', () => {
-  test('a water-cooled aftercooler follows its water, not the room; 10 °F approach at its rating (handbook of practice)', () => {
+  test('a water-cooled aftercooler follows its water, not the room; 10 °F approach at its rating (trade handbook)', () => {
     const out = (p: object, duty: Duty = {}) =>
       behind(stageOf('water-cooler', { ratedFlowM3PerS: 100 * CFM, ...p }), { inletC: 102, ...duty }).at.temperatureC;
     expect(out({ waterC: 22 })).toBeCloseTo(22 + 5.6, 0);

@@ -127,7 +127,7 @@ export const receiver = defineKind({
     nameplate: askedField('Its nameplate', {
       legible: 'is legible, and for air',
       none: 'is gone or not legible',
-      other: 'is for another gas, or the tank was mended by nobody knows whom',
+      other: 'is for another gas, or the tank was repaired by an unknown person',
     }),
     ...ratingFields(230, 'often 450 °F on small tanks, common practice'),
     relief: askedField('Relief valve', {

@@ -58,7 +58,7 @@ describe('regulator', () => {
 });
 
 describe('coupler', () => {
-  test('standard loses 2–5 psi at 15 cfm and 90 psig, high-flow about one (handbook of practice, estimates)', () => {
+  test('standard loses 2–5 psi at 15 cfm and 90 psig, high-flow about one (trade handbook, estimates)', () => {
     const loss = (type: 'standard' | 'full-flow', flow = 15) => {
       const { before, after } = behind(stageOf('coupler', { type }), { pressurePa: 7.4e5, flowM3PerS: flow * CFM });
       return (before.pressurePa - after.pressurePa) / PSI;
@@ -140,13 +140,13 @@ test('a reel without a way to empty it holds nothing back for good; blown out by
   expect(behind(stageOf('hose-reel', { drain: 'manual' })).after.caughtKgPerS).toBeGreaterThan(0);
 });
 
-test('a hose is held against what is printed on it', () => {
+test('a hose is compared with what is printed on it', () => {
   expect(behind(stageOf('hose')).shown['Rating left']?.warns).toBe(false);
   expect(behind(stageOf('hose', { ratedPa: 5e5 })).shown['Rating left']?.warns).toBe(true);
 });
 
 describe('cyclone off its rating', () => {
-  // 0.95 at 0.4–1.0 of the rating, ~0.6 below 0.2, ~0.8 above 1.3 (handbook of practice, estimate).
+  // 0.95 at 0.4–1.0 of the rating, ~0.6 below 0.2, ~0.8 above 1.3 (trade handbook, estimate).
   test.each([
     [0.1, 0.5, 0.65],
     [0.19, 0.55, 0.65],
@@ -178,7 +178,7 @@ describe('a home-made housing', () => {
   });
 });
 
-test('carbon lasts half as long for every 20 °F more (handbook of practice, estimate), and minds the wet', () => {
+test('carbon lasts half as long for every 20 °F more (trade handbook, estimate), and minds the wet', () => {
   const lasts = (inletC: number) =>
     behind(stageOf('carbon-filter'), { inletC, drops: false }).shown['Lasts about']?.value as number;
   expect(lasts(30) / lasts(30 + 11.1)).toBeCloseTo(2, 1);

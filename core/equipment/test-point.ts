@@ -10,7 +10,7 @@ export const testPoint = defineKind({
   family: 'serving',
   label: 'Test point',
   does: 'A valved tap for a dew-point meter, a blotter or a gauge. What a meter reads there depends on the pressure in its cell.',
-  equation: 'the same vapour fraction at line pressure and let down to the atmosphere',
+  equation: 'the same vapour fraction at line pressure and expanded to the atmosphere',
   alsoCalled: ['sample tap', 'measuring point', 'dew-point tap'],
   service: ['M38'],
   cautions: ['C36', 'C20'],

@@ -79,7 +79,7 @@ export function nozzlePurgeKgPerS(rated: Rated, share: number, setPa: number, li
 /**
  * Least purge of a heatless pair, as a share of what enters: its actual volume at the purge pressure must be that of the feed.
  * @param margin over the theory, 1.1–1.2 (common practice)
- * @source F = m · p_atm / p_line (handbook of practice; reference group 11)
+ * @source F = m · p_atm / p_line (trade handbook; reference group 11)
  */
 export function leastPurgeShare(linePa: number, atmosphericPa: number, margin = 1): number {
   return (margin * atmosphericPa) / linePa;

@@ -7,7 +7,7 @@ import { lossFields, pressureAfterLoss } from './losses';
 
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
 const RATED_SPAN_K = 80; // air in above water in, at which an approach is stated (estimate)
-const GROWS = 0.4; // NTU falls with the flow to this power (handbook of practice, estimate)
+const GROWS = 0.4; // NTU falls with the flow to this power (trade handbook, estimate)
 
 interface Settings {
   waterC: number;

@@ -42,7 +42,7 @@ test('more use or more purge never leaves more, and the fall never ends below th
   );
 });
 
-test('a timed drain blows air: ⅛ in at 100 psig passes 17 scfm (handbook of practice, Cd 0.65); open 5 s of every 600', () => {
+test('a timed drain blows air: ⅛ in at 100 psig passes 17 scfm (trade handbook, Cd 0.65); open 5 s of every 600', () => {
   const stage = stageOf('separator', { drain: 'timer', drainOpenS: 5, drainEveryS: 600, drainBoreM: 3.175e-3 });
   const air = { pressurePa: 114.696 * 6894.757, temperatureC: 21.1 };
   const scfmKgPerS = (0.0749 * 0.45359237) / 60;

@@ -3,7 +3,7 @@ import { runsOf } from '../line/runs';
 
 /** What an outlet takes on average, m³/s of free air: its flow while in use × the share of the working time. */
 export function averageDemandM3PerS(stage: Stage): number {
-  return stage.kind === 'outlet' && !stage.provided ? stage.parameters.flowM3PerS * stage.parameters.usedShare : 0;
+  return stage.kind === 'outlet' && !stage.planned ? stage.parameters.flowM3PerS * stage.parameters.usedShare : 0;
 }
 
 /** What all outlets take on average, m³/s of free air. */
@@ -15,7 +15,7 @@ export function demandM3PerS(plan: Plan): number {
 
 /** What an outlet takes while it blows, m³/s of free air, whatever share of the time. */
 function flowInUseM3PerS(stage: Stage): number {
-  return stage.kind === 'outlet' && !stage.provided && stage.parameters.usedShare > 0 ? stage.parameters.flowM3PerS : 0;
+  return stage.kind === 'outlet' && !stage.planned && stage.parameters.usedShare > 0 ? stage.parameters.flowM3PerS : 0;
 }
 
 /**

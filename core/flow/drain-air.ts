@@ -5,7 +5,7 @@ import { DISCHARGE, orificeKgPerS } from './orifice';
 /**
  * Air that a timed drain blows away on average, kg/s: open for its seconds, whether water comes or not. Drains by float,
  * level or hand are taken to lose none.
- * @source choked flow through its bore (handbook of practice: loss = flow · t_open / interval)
+ * @source choked flow through its bore (trade handbook: loss = flow · t_open / interval)
  */
 export function drainAirKgPerS(
   stage: Stage,

@@ -36,7 +36,7 @@ export function frictionFactor(reynolds: number, relativeRoughness: number): num
   return (64 / LAMINAR_RE) * (1 - share) + turbulent(TURBULENT_RE, relativeRoughness) * share;
 }
 
-/** Friction factor of flow so fast that only the roughness counts: what K of a fitting = n · f_T is reckoned with. */
+/** Friction factor of flow so fast that only the roughness counts: K of a fitting = n · f_T uses it. */
 export function fullyRoughFactor(relativeRoughness: number): number {
   return (-2 * Math.log10(relativeRoughness / 3.7)) ** -2;
 }

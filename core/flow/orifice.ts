@@ -6,7 +6,7 @@ const CRITICAL = (2 / (GAMMA + 1)) ** (GAMMA / (GAMMA - 1)); // 0.528: below it 
 
 /**
  * Discharge coefficients of a hole: well rounded, and sharp as drilled (handbooks of compressed air, recalled); of the seat
- * of a drain valve (handbook of practice).
+ * of a drain valve (trade handbook).
  */
 export const DISCHARGE = { rounded: 0.97, sharp: 0.61, drain: 0.65 } as const;
 

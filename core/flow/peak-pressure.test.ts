@@ -31,7 +31,7 @@ const peakPressures = (plan: Plan) =>
   );
 const lost = (plan: Plan, id: string): number => (7.2e5 - (peakPressures(plan).get(id)?.pressurePa ?? 0)) / PSI;
 
-test('one 15 cfm tool loses 2–5 psi in a standard quarter-inch coupler (handbook of practice, estimate), however seldom it blows', () => {
+test('one 15 cfm tool loses 2–5 psi in a standard quarter-inch coupler (trade handbook, estimate), however seldom it blows', () => {
   expect(lost(line(outlet('a', 15)), 'a')).toBeCloseTo(3.5, 0);
   expect(lost(line(outlet('a', 15, { usedShare: 0.01 })), 'a')).toBeCloseTo(3.5, 0);
 });
@@ -176,7 +176,7 @@ describe('where the pressure goes', () => {
     expect(peakPressures(small).get('a')?.stoppedBy).toMatchObject({ stageId: 'valve' });
   });
 
-  test('losses grow with the flow as media, passages and ports do (handbook of practice: n = 1.2, 1.85, 2)', () => {
+  test('losses grow with the flow as media, passages and ports do (trade handbook: n = 1.2, 1.85, 2)', () => {
     const loss = (kind: 'coalescing-filter' | 'refrigerated-dryer', flow: number): number => {
       const stage = stageOf(kind, { pressureLossPa: 1e4, lossAtM3PerS: 10 * CFM }, 'x');
       return waterfallTo(line(stage, outlet('a', flow)), 'a')?.steps.find((s) => s.stageId === 'x')?.lossPa ?? 0;

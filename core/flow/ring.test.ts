@@ -193,7 +193,7 @@ test('two dryers side by side part the air by what they lose: at 1 to 2 of one f
     stageOf('cycling-dryer', { pressureLossPa, lossAtM3PerS: 0.02, ratedFlowM3PerS: 0.05 }, id);
   const plan = ringed([dryer('one', 1e4), job('end', 0.04)], arm('beside', 'tank', 'end', dryer('two', 2e4)));
   const flow = flowsOf(plan);
-  // Δp ∝ Q^1.85 in both (handbook of practice): Q₁/Q₂ = 2^(1/1.85).
+  // Δp ∝ Q^1.85 in both (trade handbook): Q₁/Q₂ = 2^(1/1.85).
   expect(flow('one') / flow('two')).toBeCloseTo(2 ** (1 / 1.85), 2);
   const section = walk(plan);
   expect(section.problems).toEqual([]);

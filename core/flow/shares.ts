@@ -51,8 +51,8 @@ export function netOf(runs: readonly Run[]): Net {
   const pump = [...stages.values()].find((s) => s.kind === 'compressor');
   const linePa = pump?.kind === 'compressor' ? workingPressurePa(pump.parameters) : 0;
   const vents = new Map<string, number>();
-  for (const { id, kind, parameters, provided } of stages.values()) {
-    const vented = provided ? 0 : (kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0);
+  for (const { id, kind, parameters, planned } of stages.values()) {
+    const vented = planned ? 0 : (kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0);
     if (vented > 0) vents.set(id, vented);
   }
   return { runs, stages, vents, hanging: by((r) => r.from), joining: by((r) => r.into) };

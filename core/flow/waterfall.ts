@@ -88,7 +88,7 @@ export function waterfallTo(plan: Plan, outletId: string, basis: Basis = 'real')
 }
 
 const CFM = 4.719474e-4;
-/** Power of a compressor for its free air at 100 psig, W for each m³/s: middle of what is usual (handbook of practice). */
+/** Power of a compressor for its free air at 100 psig, W for each m³/s: middle of what is usual (trade handbook). */
 const SPECIFIC_W = {
   piston1: 25e3 / (100 * CFM),
   piston2: 21.5e3 / (100 * CFM),

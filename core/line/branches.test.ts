@@ -178,8 +178,8 @@ describe('what cannot be is named, and the rest of the line still computes', () 
   });
 });
 
-test('a stage provided for is left out of the walk, and what hangs on it hangs on the stage before', () => {
-  const dryer: Stage = { ...stageOf('refrigerated-dryer', {}, 'dryer'), provided: { trigger: 'dew point over 10 °C' } };
+test('a planned stage is left out of the walk, and its branches start at the stage upstream', () => {
+  const dryer: Stage = { ...stageOf('refrigerated-dryer', {}, 'dryer'), planned: { trigger: 'dew point over 10 °C' } };
   const plan = hang(planOf({}, cooled, trap, dryer, job('tool', 0.001)), {
     id: 'drop',
     from: 'dryer',
@@ -207,14 +207,14 @@ describe('edits of branches', () => {
     expect(runOfStage(moveStage(there, 'cooler', 2, 'main'), 'cooler')?.stages[2]?.id).toBe('cooler');
   });
 
-  test('taking out the stage that a branch hangs on hangs it on the one before; a branch goes with what hangs on it', () => {
+  test('taking out the stage at which a branch starts moves the branch upstream; a branch goes with its own branches', () => {
     expect(runsOf(removeStage(plan, 'trap'))[1]?.from).toBe('cooler');
     const nested = addBranch(plan, 'o1', 'b2', 'o2');
     expect(removeBranch(nested, 'b1').branches).toEqual([]);
     expect(removeBranch(nested, 'b2').branches.map((b) => b.id)).toEqual(['b1']);
   });
 
-  test('a stage never moves into a branch that hangs on it and leaves it with nothing before', () => {
+  test('a stage never moves into a branch of its own and leaves it with nothing before', () => {
     const moved = moveStage(plan, 'trap', 0, 'b1');
     expect(walk(moved).problems).toEqual([]);
     expect(runsOf(moved)[1]?.from).toBe('cooler');

@@ -120,10 +120,10 @@ function ofStages(before: Plan, after: Plan): Change[] {
     return [
       ...(was.name === s.name ? [] : [{ stageId: s.id, says: () => `Renamed ${was.name} to ${s.name}.` }]),
       ...(carried ? [{ stageId: s.id, says: () => `Moved ${s.name}: it stands ${here?.behind} now.` }] : []),
-      ...(was.provided === undefined && s.provided
-        ? [{ stageId: s.id, says: () => `${s.name} is only provided for now.` }]
+      ...(was.planned === undefined && s.planned
+        ? [{ stageId: s.id, says: () => `${s.name} is only planned for now.` }]
         : []),
-      ...(was.provided && s.provided === undefined ? [{ stageId: s.id, says: () => `${s.name} is fitted now.` }] : []),
+      ...(was.planned && s.planned === undefined ? [{ stageId: s.id, says: () => `${s.name} is fitted now.` }] : []),
       ...inFields(
         s.name,
         was.kind === s.kind ? fieldsOf(s.kind) : [],
@@ -134,7 +134,7 @@ function ofStages(before: Plan, after: Plan): Change[] {
       ...inFields(
         s.name,
         [
-          ['witness', { label: 'witness' }],
+          ['checkFilter', { label: 'check filter' }],
           ['place', { label: 'stands in' }],
           ['unit', { label: 'part of the unit' }],
         ],
@@ -185,7 +185,7 @@ export function changes(before: Plan, after: Plan): Change[] {
       a as unknown as Values,
       b as unknown as Values,
     ),
-    ...where('The pump breathes in', 'intakePlaceId'),
+    ...where('The compressor draws in', 'intakePlaceId'),
     ...where('The line stands in', 'roomPlaceId'),
     ...ofNamed(
       'the place',
@@ -210,13 +210,13 @@ export function changes(before: Plan, after: Plan): Change[] {
       a.working as unknown as Values,
       b.working as unknown as Values,
     ),
-    ...inFields('Asked once', shapeOf(siteSchema), a.site as unknown as Values, b.site as unknown as Values),
+    ...inFields('Site details', shapeOf(siteSchema), a.site as unknown as Values, b.site as unknown as Values),
     ...ofStages(before, after),
     ...ofNamed(
       'the branch',
       [
         ['name', { label: 'name' }],
-        ['from', { label: 'hangs on' }],
+        ['from', { label: 'starts at' }],
         ['into', { label: 'joins ahead of' }],
         ...pick(branchSchema, 'share', 'split'),
       ],
@@ -234,7 +234,7 @@ export function changes(before: Plan, after: Plan): Change[] {
       : [{ says: () => 'Prices, tariff or what dry air is worth.' }]),
     ...(JSON.stringify(before.routine) === JSON.stringify(after.routine)
       ? []
-      : [{ says: () => 'The routine: what is pinned, left out, who does it, or the way round.' }]),
+      : [{ says: () => 'The routine: what is pinned, left out, who does it, or the route.' }]),
     ...(aside === 0
       ? []
       : [

@@ -13,7 +13,7 @@ export function waterInPerDayKg(section: Section, plan: Plan): number {
   return section.ledger.waterInKgPerS * 3600 * loadedHoursPerDay(plan);
 }
 
-/** What it would cost in water to breathe at a place instead: drawn in while loaded, kg/s. */
+/** What it would cost in water to draw in at a place instead: drawn in while loaded, kg/s. */
 export function withIntakeAt(plan: Plan, placeId: string): Plan {
   return { ...plan, survey: { ...plan.survey, intakePlaceId: placeId } };
 }

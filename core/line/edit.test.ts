@@ -38,7 +38,7 @@ describe('whatever is edited in whatever order', () => {
     );
   });
 
-  test('no stage is lost or doubled; a unit has stages, side by side in one run; a branch hangs on what is there', () => {
+  test('no stage is lost or doubled; a unit has stages, side by side in one run; a branch starts at what is there', () => {
     fc.assert(
       fc.property(edited, (plan) => {
         const ids = allStages(plan).map((s) => s.id);
@@ -51,7 +51,7 @@ describe('whatever is edited in whatever order', () => {
           expect(run?.stages.slice(first, first + own.length).map((s) => s.id)).toEqual(own);
         }
         for (const b of plan.branches) for (const end of [b.from, b.into]) if (end !== null) expect(ids).toContain(end);
-        for (const s of drainPoints(plan)) expect(s.provided).toBeUndefined();
+        for (const s of drainPoints(plan)) expect(s.planned).toBeUndefined();
       }),
       { numRuns: 250 },
     );

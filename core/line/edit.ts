@@ -43,7 +43,7 @@ export function insertStage(plan: Plan, stage: Stage, position: number, runId: s
 }
 
 /**
- * Takes a stage out of its run. What hung on it hangs on the stage before it; what joined ahead of it joins ahead of the
+ * Takes a stage out of its run. Its branches start at the stage upstream; what joined ahead of it joins ahead of the
  * next. Intake and compressor stay.
  */
 export function removeStage(plan: Plan, stageId: string): Plan {
@@ -76,7 +76,7 @@ export function moveStage(plan: Plan, stageId: string, position: number, toRun?:
       withRun(plan, run.id, (stages) => adopted(stages.toSpliced(from, 1).toSpliced(to, 0, stage), to)),
     );
   }
-  // A stage cannot move into a branch that hangs on it, directly or further along.
+  // A stage cannot move into a branch of its own, directly or further along.
   const without = removeStage(plan, stageId);
   return insertStage(without, stage, position, target.id);
 }
@@ -131,11 +131,11 @@ export function addPump(plan: Plan, into: string, newId: () => string): Plan {
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
-/** Marks a stage as provided for (left out of the walk), with the reading that should trigger it, or as fitted. */
+/** Marks a stage as planned (left out of the walk), with the reading that should trigger it, or as fitted. */
 export function setProvided(plan: Plan, stageId: string, trigger: string | undefined): Plan {
   return withStage(plan, stageId, (s) => {
-    const { provided: _, ...fitted } = s;
-    return (trigger === undefined ? fitted : { ...fitted, provided: { trigger } }) as Stage;
+    const { planned: _, ...fitted } = s;
+    return (trigger === undefined ? fitted : { ...fitted, planned: { trigger } }) as Stage;
   });
 }
 
@@ -147,15 +147,15 @@ export function setPlace(plan: Plan, stageId: string, placeId: string | undefine
   });
 }
 
-/** Marks a stage as a witness: it ought to catch nothing. */
-export function setWitness(plan: Plan, stageId: string, witness: boolean): Plan {
+/** Marks a stage as a check filter: it should catch nothing. */
+export function setCheckFilter(plan: Plan, stageId: string, checkFilter: boolean): Plan {
   return withStage(plan, stageId, (s) => {
-    const { witness: _, ...plain } = s;
-    return (witness ? { ...plain, witness: true } : plain) as Stage;
+    const { checkFilter: _, ...plain } = s;
+    return (checkFilter ? { ...plain, checkFilter: true } : plain) as Stage;
   });
 }
 
-/** Takes a branch out, with every branch that hangs on it. */
+/** Takes a branch out, with every branch of it. */
 export function removeBranch(plan: Plan, branchId: string): Plan {
   const gone = new Set([branchId, ...hangingOn(plan, branchId)]);
   const lost = new Set(plan.branches.filter((b) => gone.has(b.id)).flatMap((b) => b.stages.map((s) => s.id)));

@@ -35,7 +35,7 @@ const dry: Need = { need: 'no-liquid' };
 const waterClass = (is: ParametersOf<'outlet'>['waterClass']): Need => ({ need: 'iso-class', waterClass: is });
 
 /**
- * Usual jobs. Middle of the bands of practice (common practice and estimates): the tool's own sheet wins. Humidity of a
+ * Usual jobs. Middle of the bands of common practice (common practice and estimates): the tool's own sheet wins. Humidity of a
  * finish is asked for without its basis more often than not: expanded is usual for solvent-borne ones, in the line is the
  * safer reading for water-borne ones. Ask its maker.
  */

@@ -105,6 +105,19 @@ describe('the plan file', () => {
     expect(opened.branches[0]?.split).toBe('entered');
   });
 
+  test('of an earlier program opens under the names of today', () => {
+    const [intake, compressor, first, second, ...rest] = plan.stages;
+    const old = {
+      ...plan,
+      survey: { ...plan.survey, working: { ...plan.survey.working, overnight: 'let-down' } },
+      stages: [intake, compressor, { ...first, witness: true }, { ...second, provided: { trigger: 'wet' } }, ...rest],
+    };
+    const opened = planSchema.parse(old);
+    expect(opened.survey.working.overnight).toBe('depressurised');
+    expect(opened.stages.slice(2, 4)).toMatchObject([{ checkFilter: true }, { planned: { trigger: 'wet' } }]);
+    expect(planSchema.parse(opened)).toEqual(opened);
+  });
+
   test('fills what is left out with typical values', () => {
     const bare = { ...plan, stages: plan.stages.map(({ parameters: _p, ...s }) => ({ ...s, parameters: {} })) };
     expect(planSchema.parse(bare).stages[1]?.parameters).toEqual(newStage('compressor', 'x').parameters);

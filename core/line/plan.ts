@@ -21,9 +21,9 @@ function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, p
     name: name(60),
     parameters,
     /** Not bought yet: left out of the walk until it is, with the reading that should trigger it. */
-    provided: z.strictObject({ trigger: z.string().trim().max(200, 'At most 200 characters.') }).optional(),
+    planned: z.strictObject({ trigger: z.string().trim().max(200, 'At most 200 characters.') }).optional(),
     /** Ought to catch nothing: water in it means that something before it failed. */
-    witness: z.literal(true).optional(),
+    checkFilter: z.literal(true).optional(),
     /** The unit that it is part of. */
     unit: id.optional(),
     /** The place of the survey where it stands; left out, where the line stands. */
@@ -93,8 +93,8 @@ export type Stage = {
     kind: K;
     name: string;
     parameters: ParametersOf<K>;
-    provided?: { trigger: string } | undefined;
-    witness?: true | undefined;
+    planned?: { trigger: string } | undefined;
+    checkFilter?: true | undefined;
     unit?: string | undefined;
     place?: string | undefined;
     known?: { readonly [field: string]: Known | undefined } | undefined;
@@ -150,7 +150,7 @@ export const unitSchema = z.strictObject({
     default: 0,
     source: 'counted from new',
   }),
-  /** Shop time at which that was counted; hours since then are reckoned. */
+  /** Shop time at which that was counted; hours since then are estimated. */
   countedAt: timeField.nullable().default(null),
 });
 export type Unit = z.infer<typeof unitSchema>;
@@ -189,7 +189,7 @@ const planFields = z.strictObject({
   setAside: z.array(setAsideSchema).max(400).default([]),
   /** Prices, tariff and what dry air is worth: the person’s own. */
   money: moneySchema.default(moneySchema.parse({})),
-  /** The routine: what a person pinned, left out, and the way round. */
+  /** The routine: what a person pinned, left out, and the route. */
   routine: routineSchema.default(routineSchema.parse({})),
 });
 

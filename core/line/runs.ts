@@ -39,7 +39,7 @@ export function sameStages(a: Plan, b: Plan): boolean {
     runsOf(plan)
       .map(
         (r) =>
-          `${r.id} ${r.from} ${r.into} ${r.stages.map((s) => `${s.id} ${s.unit} ${s.place} ${s.witness} ${s.provided !== undefined}`)}`,
+          `${r.id} ${r.from} ${r.into} ${r.stages.map((s) => `${s.id} ${s.unit} ${s.place} ${s.checkFilter} ${s.planned !== undefined}`)}`,
       )
       .concat(plan.units.map((u) => u.id))
       .join('\n');
@@ -88,7 +88,7 @@ export function pathTo(plan: Plan, stageId: string): readonly Stage[] {
   return path;
 }
 
-/** Every run that hangs on the stages of a run, and what hangs on those. */
+/** Every run that starts at a stage of a run, and theirs. */
 export function hangingOn(plan: Plan, runId: string): string[] {
   const ids = new Set((runsOf(plan).find((r) => r.id === runId)?.stages ?? []).map((s) => s.id));
   const direct = plan.branches.filter((b) => b.id !== runId && b.from !== null && ids.has(b.from)).map((b) => b.id);
@@ -121,8 +121,8 @@ function withFreeFlows(plan: Plan): Plan {
 }
 
 /**
- * The line as it stands now: without the stages that are only provided for, and those of a portable unit that is away, and
- * with the flows of its jobs in free air. What hangs on one of those stages hangs on the stage before it, and what joins
+ * The line as it stands now: without the stages that are only planned, and those of a portable unit that is away, and
+ * with the flows of its jobs in free air. Their branches start at the stage upstream, and what joins
  * ahead of one joins ahead of the next.
  */
 export function standing(plan: Plan): Plan {
@@ -140,7 +140,7 @@ const STANDING = new WeakMap<Plan, Plan>();
 
 function fitted(plan: Plan): Plan {
   const away = new Set(plan.units.filter((u) => u.form === 'portable' && u.is === 'away').map((u) => u.id));
-  const isOut = (s: Stage): boolean => s.provided !== undefined || (s.unit !== undefined && away.has(s.unit));
+  const isOut = (s: Stage): boolean => s.planned !== undefined || (s.unit !== undefined && away.has(s.unit));
   if (!allStages(plan).some(isOut)) return plan;
   const runs = runsOf(plan);
   const before = (id: string | null): string | null => {

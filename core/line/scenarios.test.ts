@@ -9,7 +9,7 @@ import { humidityAt, type Section } from './section';
 import { surroundingsOf } from './surroundings';
 import { walk } from './walk';
 
-// Invented shops of the handbook of practice, each computed there with the ideal basis: 3 % on water, 2 °F on dew points.
+// Invented shops of the trade handbook, each computed there with the ideal basis: 3 % on water, 2 °F on dew points.
 const CFM = 4.719474e-4;
 const c = (f: number): number => (f - 32) / 1.8;
 const f = (celsius: number): number => celsius * 1.8 + 32;

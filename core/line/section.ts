@@ -98,7 +98,7 @@ export class Section {
     return this.line.stages.flatMap((_, i) => this.stationAt(i) ?? []);
   }
 
-  /** The station of a stage; `undefined` where the walk did not come, or the stage is only provided for. */
+  /** The station of a stage; `undefined` where the walk did not come, or the stage is only planned. */
   at(stageId: string | undefined): Station | undefined {
     this.places ??= new Map(this.line.stages.map(({ id }, i) => [id, i]));
     const index = stageId === undefined ? undefined : this.places.get(stageId);

@@ -16,7 +16,7 @@ export function surroundingsOf(plan: Plan, basis: Basis = 'real'): Surroundings 
     intakeRelativeHumidity: intake.relativeHumidity,
     rooms: Object.fromEntries(plan.survey.places.map((p) => [p.id, p.temperatureC])),
     loadedShare: plan.survey.working.loadedShare,
-    letDown: plan.survey.working.overnight === 'let-down',
+    depressurised: plan.survey.working.overnight === 'depressurised',
   };
 }
 

@@ -104,7 +104,7 @@ export const workingSchema = z
     busyByHour: z.array(z.number().min(0).max(5)).length(24, 'One number for each hour of the day.').optional(),
     overnight: choiceField({
       label: 'After work the line',
-      options: { charged: 'stays under pressure', 'let-down': 'is let down' },
+      options: { charged: 'stays under pressure', depressurised: 'is depressurised' },
     }),
     loadedShare: numberField({
       label: 'Share of that time the pump runs loaded',
@@ -119,7 +119,7 @@ export const workingSchema = z
   .refine((w) => w.endsAtH > w.startsAtH, { path: ['endsAtH'], message: 'The day must end after it starts.' });
 export type Working = z.infer<typeof workingSchema>;
 
-/** What is asked once of a site, for the advice. */
+/** Details of a site, for the advice. */
 export const siteSchema = z.strictObject({
   breathed: choiceField({
     label: 'Does anyone breathe from this line?',

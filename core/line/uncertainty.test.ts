@@ -10,7 +10,7 @@ import { walk } from './walk';
 const waterIn = (s: Section): number => s.ledger.waterInKgPerS;
 
 describe('propagated uncertainty', () => {
-  // Worked in the handbook of practice: 80 ± 1 °F and 60 ± 3 % give ± 6 % of vapour; with ± 10 % of flow, ± 12 % in all.
+  // Worked in the trade handbook: 80 ± 1 °F and 60 ± 3 % give ± 6 % of vapour; with ± 10 % of flow, ± 12 % in all.
   test('80 °F and 60 % give the worked figure', () => {
     const plan = planOf({ temperatureC: 26.667, relativeHumidity: 0.6 });
     const band = propagate(plan, waterIn);
@@ -70,7 +70,7 @@ describe('outlets judged', () => {
     );
   });
 
-  // Table 0.3 of the handbook of practice, computed: 38 °F at 90 psig is 31 % in the line at 70 °F, 4.4 % expanded.
+  // Table 0.3 of the trade handbook, computed: 38 °F at 90 psig is 31 % in the line at 70 °F, 4.4 % expanded.
   test('humidity in the line and after expansion are two meanings', () => {
     const at = { pressurePa: 101325 + 90 * 6894.757, temperatureC: 21.111, roomC: 21.111 };
     const outlet = (need: 'humidity-in-line' | 'humidity-expanded') =>
@@ -89,7 +89,7 @@ describe('outlets judged', () => {
     expect(Math.abs((gets('humidity-expanded') ?? 0) - 0.044)).toBeLessThan(0.0006); // the table is rounded
   });
 
-  test('drops fail every need; saturated air is too close to call', () => {
+  test('drops fail every need; saturated air is borderline', () => {
     const cooled = stageOf('aftercooler', { method: 'measured', outletTemperatureC: 30 });
     const outlet = stageOf('outlet', { need: 'no-liquid' }) as OutletStage;
     const wet = planOf({ relativeHumidity: 0.9 }, cooled, outlet);

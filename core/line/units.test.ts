@@ -44,7 +44,7 @@ describe('a wall unit', () => {
     expect(findWallUnits('bicycle')).toEqual([]);
   });
 
-  test('moves as one, into a branch too, and what hung on it hangs on the stage before', () => {
+  test('moves as one, into a branch too, and its branches start at the stage upstream', () => {
     const tapped = addBranch(hung(), ids(hung())[0] ?? '', 'tap', 'tap-outlet');
     const withTap = {
       ...tapped,

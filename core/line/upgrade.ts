@@ -40,13 +40,37 @@ function withFreeAir(stage: unknown): unknown {
     : { ...stage, parameters: { ...stage.parameters, flowBasis: 'inlet' } };
 }
 
+/** A check filter and a planned stage had other names. */
+function withTodaysNames(stage: unknown): unknown {
+  if (!isObject(stage)) return stage;
+  const { witness, provided, ...rest } = stage;
+  return {
+    ...rest,
+    ...(witness !== undefined && { checkFilter: witness }),
+    ...(provided !== undefined && { planned: provided }),
+  };
+}
+
+/** A line that is depressurised overnight was let down. */
+function withOvernight(survey: unknown): unknown {
+  if (!isObject(survey) || !isObject(survey.working) || survey.working.overnight !== 'let-down') return survey;
+  return { ...survey, working: { ...survey.working, overnight: 'depressurised' } };
+}
+
 /** A plan document of an earlier program as today's would have written it; anything else as it is, for the schema to judge. */
 export function upgradePlan(document: unknown): unknown {
   if (!isObject(document)) return document;
   const runs = (stages: unknown): unknown =>
-    Array.isArray(stages) ? stages.map((s) => withFreeAir(withoutSeparator(withBore(withBand(s))))) : stages;
+    Array.isArray(stages)
+      ? stages.map((s) => withTodaysNames(withFreeAir(withoutSeparator(withBore(withBand(s))))))
+      : stages;
   const branches = Array.isArray(document.branches)
     ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
     : document.branches;
-  return { ...document, stages: runs(document.stages), ...('branches' in document && { branches }) };
+  return {
+    ...document,
+    ...('survey' in document && { survey: withOvernight(document.survey) }),
+    stages: runs(document.stages),
+    ...('branches' in document && { branches }),
+  };
 }

@@ -39,7 +39,7 @@ describe('a cartridge sized', () => {
     relativeHumidity: 1,
     airHPerDay: 1,
   };
-  test('usable uptake of drier air is 30 to 60 % less (handbook of practice, estimate, for gel at 20–30 % RH)', () => {
+  test('usable uptake of drier air is 30 to 60 % less (trade handbook, estimate, for gel at 20–30 % RH)', () => {
     expect(usableWater('silica', 1)).toBe(USABLE.silica);
     for (const rh of [0.22, 0.3]) {
       expect(usableWater('silica', rh)).toBeLessThan(0.7 * USABLE.silica);
@@ -92,7 +92,7 @@ describe('a batch in the oven', () => {
     // 1½ h does not even bring it there: it cannot supply the heat.
     expect(dryBatch(batch, QUOTED[0].ovenC, 1.5).leaves).toBeGreaterThan(0.15);
   });
-  test('dye bears 250 °F; oil is never heated; sieve is not for a cool oven (handbook of practice)', () => {
+  test('dye bears 250 °F; oil is never heated; sieve is not for a cool oven (trade handbook)', () => {
     expect(dryBatch({ ...batch, dyed: true }, 149, 3).ruins).toContain('dye');
     expect(dryBatch({ ...batch, dyed: true }, 120, 3).ruins).toBeUndefined();
     expect(dryBatch({ ...batch, oily: true }, 120, 3).refused).toContain('oil');
@@ -115,7 +115,7 @@ describe('a charge weighed', () => {
     const judged = judgeCharge({ ...charge, ...c });
     return typeof judged === 'string' ? judged : judged.fate;
   };
-  test('kept, put to lesser use, or discarded under 70 % of new and after 20 times (handbook of practice)', () => {
+  test('kept, put to lesser use, or discarded under 70 % of new and after 20 times (trade handbook)', () => {
     expect(fate({})).toBe('keep');
     expect(fate({ wetKg: 1.09 })).toBe('lesser use');
     expect(fate({ wetKg: 1.083 })).toBe('discard');
@@ -123,7 +123,7 @@ describe('a charge weighed', () => {
     expect(fate({ medium: 'alumina', times: 20 })).toBe('keep');
     expect(fate({ dyed: true, times: 15 })).toBe('lesser use');
   });
-  test('weights that cannot be are told, not reckoned with', () => {
+  test('weights that cannot be are reported, not used', () => {
     expect(fate({ wetKg: 0.98 })).toContain('Heavier after');
     expect(fate({ wetKg: 1.6 })).toContain('No beads hold');
   });
@@ -132,12 +132,12 @@ describe('a charge weighed', () => {
   });
 });
 
-test('a dry colour proves 27 °F at beads of 70 °F where it begins to turn at 20 % (handbook of practice, computed), and never −40', () => {
+test('a dry colour proves 27 °F at beads of 70 °F where it begins to turn at 20 % (trade handbook, computed), and never −40', () => {
   expect(Math.abs(provesDownToC(INDICATORS.cobalt, 21.11) * 1.8 + 32 - 27)).toBeLessThan(1);
   for (const i of Object.values(INDICATORS)) expect(provesDownToC(i, 21.11)).toBeGreaterThan(-20);
 });
 
-test('gel takes up 70 % of new after its twenty dryings (handbook of practice)', () => {
+test('gel takes up 70 % of new after its twenty dryings (trade handbook)', () => {
   expect(leftAfter('silica', 20)).toBeCloseTo(0.7, 9);
   expect(leftAfter('silica', 0)).toBe(1);
 });

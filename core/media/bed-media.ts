@@ -81,7 +81,7 @@ export const BED_MEDIA = {
     heatJPerKg: HEAT_OF_ADSORPTION.alumina,
     bulkKgPerM3: BULK_KG_PER_M3.alumina,
     ratePerS: 5e-3,
-    source: 'handbook of practice at 10 and 60 %, the rest an estimate; heat 2.8 MJ/kg (estimate)',
+    source: 'trade handbook at 10 and 60 %, the rest an estimate; heat 2.8 MJ/kg (estimate)',
   },
   '4A': {
     label: 'molecular sieve 4A',

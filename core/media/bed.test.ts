@@ -142,7 +142,7 @@ const duty: BedDuty = {
 };
 
 test.each(['gel', 'alumina', '4A'] as const)(
-  'the front in %s is 6 to 18 in long at 30 ft/min while it is within the first three feet (handbook of practice)',
+  'the front in %s is 6 to 18 in long at 30 ft/min while it is within the first three feet (trade handbook)',
   (medium) => {
     const areaM2 = (Math.PI / 4) * 0.2 ** 2;
     const massKg = 1.6 * areaM2 * BED_MEDIA[medium].bulkKgPerM3;

@@ -14,13 +14,13 @@ function nature(seed: number) {
 }
 
 /** A charge run in nature: water a day until it is spent, and what an eye reads of it on a day. */
-function runCharge({ normal }: ReturnType<typeof nature>, factor: number, bookKg: number, reckonedKg: number) {
+function runCharge({ normal }: ReturnType<typeof nature>, factor: number, bookKg: number, estimatedKg: number) {
   const holds = bookKg * factor * Math.exp(0.12 * normal());
   const use = Math.exp(0.1 * normal());
   const days: number[] = [];
   let ends = 0;
   for (let sum = 0; days.length < 150; ) {
-    const kg = reckonedKg * use * Math.exp(0.25 * normal() - 0.03125);
+    const kg = estimatedKg * use * Math.exp(0.25 * normal() - 0.03125);
     if (sum < holds && sum + kg >= holds) ends = days.length + (holds - sum) / kg;
     days.push(kg);
     sum += kg;
@@ -36,18 +36,18 @@ test('500 simulated charges: the band of 80 % holds 75–85 % of the days on whi
   for (let n = 0; n < COUNT; n++) {
     const factor = Math.exp(0.35 * chance.normal());
     const bookKg = 2;
-    const reckonedKg = 0.05;
+    const estimatedKg = 0.05;
     const past: ChargeAtPlace[] = Array.from({ length: n % 4 }, () => {
-      const { holds } = runCharge(chance, factor, bookKg, reckonedKg);
+      const { holds } = runCharge(chance, factor, bookKg, estimatedKg);
       const spent = 0.7 + 0.3 * chance.even(); // taken out before it was through, and judged by eye
       return { bookKg, looks: [{ loadKg: holds * spent, spent: spent + 0.1 * chance.normal() }] };
     });
-    const charge = runCharge(chance, factor, bookKg, reckonedKg);
+    const charge = runCharge(chance, factor, bookKg, estimatedKg);
     const now = Math.floor(44 * chance.even()); // by the book it lasts 40 days
     const loadKg = charge.days.slice(0, now).reduce((sum, kg) => sum + kg, 0);
     const looks = n % 2 ? [{ loadKg, spent: charge.read(loadKg / charge.holds) }] : [];
     const capacity = capacityOf(learnFactor(past), { bookKg, looks });
-    const daily = new Float64Array(400).fill(reckonedKg);
+    const daily = new Float64Array(400).fill(estimatedKg);
     const change = predictChange(capacity, loadKg, daily, { samples: 400, seed: n + 1 });
     const left = Math.max(0, charge.ends - now);
     if (change && left >= change.days[0] && left <= change.days[2]) inside++;

@@ -14,13 +14,13 @@ export const UNSURE = {
   charge: 0.12,
   /** How far the front has come, of the height, read by eye. */
   front: 0.1,
-  /** Use and weather of the weeks to come, against those that are reckoned with. */
+  /** Use and weather of the weeks to come, as a factor of those expected. */
   ahead: 0.1,
-  /** A single day, against the reckoned. */
+  /** A single day, as a factor of the expected. */
   day: 0.25,
 } as const;
 
-/** Before anything was logged a place is taken to be as the book says. */
+/** Before anything was logged a place is taken to be as published. */
 export const FACTOR_BEFORE: Belief = { ln: 0, variance: UNSURE.place ** 2 };
 /** A front lower than this tells nothing yet (estimate). */
 export const LEAST_READ = 0.15;
@@ -39,7 +39,7 @@ function combine(a: Belief, b: Belief): Belief {
   return { ln: variance * (a.ln / a.variance + b.ln / b.variance), variance };
 }
 
-/** How far a charge was spent when so much water, by reckoning, had come to it. */
+/** How far a charge was spent when so much water, as estimated, had come to it. */
 export interface Look {
   readonly loadKg: number;
   /** 0…1 */
@@ -59,7 +59,7 @@ const readOf = ({ loadKg, spent }: Look): Belief | undefined =>
     : undefined;
 
 /**
- * Learns the capacity factor of a place: by how much its charges take up more or less than the book says. The last look at each charge
+ * Learns the capacity factor of a place: by how much its charges take up more or less than published. The last look at each charge
  * that was there is an account of it; the spread from charge to charge and the error of reading are allowed for.
  * @param charges that are done with, and the last look at each: mostly how far it was spent when it came out
  * @source conjugate update of a normal distribution, in logarithms
@@ -92,8 +92,8 @@ export interface Change {
 /**
  * When a charge will be spent, by drawing many outcomes over the stated uncertainties.
  * @param capacity of {@link capacityOf}
- * @param loadKg water, by reckoning, that came to it so far
- * @param dailyKg water of each day from now on, by reckoning
+ * @param loadKg water, as estimated, that came to it so far
+ * @param dailyKg water of each day from now on, as estimated
  * @param onProgress is told the share that is done; where it says false nothing is returned
  */
 export function predictChange(
@@ -109,7 +109,7 @@ export function predictChange(
   const chance = new Chance(seed);
   const sigma = Math.sqrt(capacity.variance);
   const days = dailyKg.length;
-  // Of the days up to each: what is reckoned with, and the spread of the sum of days that vary each for itself.
+  // Of the days up to each: the expected, and the spread of the sum of days that vary each for itself.
   const sum = new Float64Array(days + 1);
   const spread = new Float64Array(days + 1);
   for (let day = 0, squares = 0; day < days; day++) {

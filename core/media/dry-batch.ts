@@ -21,7 +21,7 @@ export const QUOTED = [
   { ovenC: (400 - 32) / 1.8, hours: 0.75 },
 ] as const;
 
-/** What a medium bears, and what suits it, °C (handbook of practice): gel 230–300 °F, with dye at most 250; alumina 350–450 °F; sieve 450–600 °F. */
+/** What a medium bears, and what suits it, °C (trade handbook): gel 230–300 °F, with dye at most 250; alumina 350–450 °F; sieve 450–600 °F. */
 const BEARS_C: Record<Medium, number> = { silica: 149, alumina: 260, sieve: 371 };
 const DYE_BEARS_C = 121;
 const SUITS: Record<Medium, { ovenC: number; leastC: number; hours: number }> = {
@@ -30,7 +30,7 @@ const SUITS: Record<Medium, { ovenC: number; leastC: number; hours: number }> = 
   sieve: { ovenC: 288, leastC: 232, hours: 4 },
 };
 const DYED_SUITS = { ovenC: 115, leastC: 110, hours: 4 };
-export const LAYER_MOST_M = 0.0254; // one inch, handbook of practice
+export const LAYER_MOST_M = 0.0254; // one inch, trade handbook
 /** Hotter than this no oven of a shop goes; the field refuses it. */
 export const OVEN_MOST_C = 320;
 const HEAT_TRANSFER = 20; // W/(m²·K), free air over a tray; assumed, reference group 12
@@ -83,7 +83,7 @@ export interface BatchResult {
  * What a time in an oven leaves in a charge, and whether it should be in there.
  * @param ovenC 30…320 °C
  * @param hours above 0
- * @source balance with the oven’s air (isotherm, ovenHumidity); time by {@link dryingHours}; limits of the handbook of practice
+ * @source balance with the oven’s air (isotherm, ovenHumidity); time by {@link dryingHours}; limits of the trade handbook
  */
 export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResult {
   const humidity = ovenHumidity(ovenC, ROOM_C, OVEN_ROOM.relativeHumidity);

@@ -7,7 +7,7 @@ export interface DryingStep {
 }
 
 const STIR_S = 1800;
-/** Between two weighings that must agree within 0.5 % (handbook of practice). */
+/** Between two weighings that must agree within 0.5 % (trade handbook). */
 export const WEIGH_AGAIN_S = 1800;
 const COOLS_S = 2700; // in a closed tin, to the hand’s warmth (estimate)
 

@@ -32,7 +32,7 @@ export function growthOf(reads: readonly DropRead[]): Growth | undefined {
  * @param growthPaPerH above 0
  * @param perPaH what a pascal costs for a loaded hour, in the same money: share of power for a pascal · kW · tariff
  * @returns h; infinite where pressure costs nothing
- * @source t* = √(2 C / (g · k · P · tariff)), from C/t + k·P·tariff·g·t/2 at its least (handbook of practice)
+ * @source t* = √(2 C / (g · k · P · tariff)), from C/t + k·P·tariff·g·t/2 at its least (trade handbook)
  */
 export const cheapestChangeH = (price: number, growthPaPerH: number, perPaH: number): number =>
   Math.sqrt((2 * price) / (growthPaPerH * perPaH));

@@ -12,7 +12,7 @@ export interface Indicator {
   readonly cautions: readonly string[];
 }
 
-/** Chemistries of indicators (handbook of practice; EU CLP for cobalt, recalled). Each shows relative humidity round the bead, no dew point. */
+/** Chemistries of indicators (trade handbook; EU CLP for cobalt, recalled). Each shows relative humidity round the bead, no dew point. */
 export const INDICATORS = {
   cobalt: {
     label: 'Cobalt chloride',

@@ -45,7 +45,7 @@ export function heldWater(medium: Medium, relativeHumidity: number): number {
  * air less in proportion to what the medium holds in balance with it.
  * @param relativeHumidity of the air that enters, 0…1
  * @source USABLE at 60 % RH and above (reference group 12, common practice); the proportion is an estimate, and falls in the
- *   “30–60 % less” that the handbook of practice gives for 20–30 % RH
+ *   “30–60 % less” that the trade handbook gives for 20–30 % RH
  */
 export function usableWater(medium: Medium, relativeHumidity: number): number {
   return USABLE[medium] * Math.min(1, heldWater(medium, relativeHumidity) / heldWater(medium, 0.6));

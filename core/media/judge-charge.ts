@@ -12,10 +12,10 @@ export interface WeighedCharge {
   readonly shouldHoldKg?: number;
 }
 
-/** Retired where it takes up less than this of a new one; let go on to lesser use below the second (handbook of practice; the second an estimate). */
+/** Retired where it takes up less than this of a new one; let go on to lesser use below the second (trade handbook; the second an estimate). */
 const RETIRED = 0.7;
 const LESSER = 0.85;
-/** Dryings that a medium bears at best (handbook of practice): gel 10–20, its dye 5–15, alumina over 20; sieve as alumina (estimate). */
+/** Dryings that a medium bears at best (trade handbook): gel 10–20, its dye 5–15, alumina over 20; sieve as alumina (estimate). */
 const TIMES: Record<Medium, number> = { silica: 20, alumina: 30, sieve: 30 };
 const DYE_TIMES = 15;
 /** No medium holds more than this of its dry mass (reference group 12, gel at saturation). */
@@ -23,7 +23,7 @@ const MOST_HELD = 0.45;
 
 /**
  * What a charge still takes up of a new one, after so many dryings: down to where it is retired at the end of its dryings.
- * @source 70 % after 10–20 (gel) and over 20 dryings (handbook of practice); in a straight line between (estimate)
+ * @source 70 % after 10–20 (gel) and over 20 dryings (trade handbook); in a straight line between (estimate)
  */
 export const leftAfter = (medium: Medium, times: number): number =>
   Math.max(0.3, 1 - ((1 - RETIRED) * times) / TIMES[medium]);
@@ -71,7 +71,7 @@ export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
   };
 }
 
-/** How a charge leaves the shop (handbook of practice; local rules win). */
+/** How a charge leaves the shop (trade handbook; local rules win). */
 export const disposalOf = (c: { dyed: boolean; oily: boolean }): string =>
   c.oily
     ? 'Oily waste, in a closed and labelled drum.'
@@ -84,6 +84,6 @@ export const disposalOf = (c: { dyed: boolean; oily: boolean }): string =>
  * within a working day, and never less than one.
  * @param hours of air that a charge lasts
  * @param airHPerDay hours of air of a day
- * @source one sealed dry set at least, and one charge for each that a peak day spends (handbook of practice)
+ * @source one sealed dry set at least, and one charge for each that a peak day spends (trade handbook)
  */
 export const sparesOf = (hours: number, airHPerDay: number): number => Math.max(1, Math.ceil(airHPerDay / hours));

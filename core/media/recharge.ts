@@ -59,7 +59,7 @@ export const RECHARGE = {
       'New element by its end, clean hands. Flow is from the inside out: see the arrow on the head.',
       SEAL,
       ...BACK,
-      'Read the pressure drop new and dry, and log it: later ones are held against it.',
+      'Read the pressure drop new and dry, and log it: later ones are compared with it.',
     ],
   },
   'bowl-filter': {

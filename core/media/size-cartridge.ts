@@ -17,7 +17,7 @@ export interface CartridgeDuty {
   readonly airHPerDay: number;
 }
 
-/** Air that enters over this is too hot for beads to be of use; over the second they hold next to nothing (handbook of practice). */
+/** Air that enters over this is too hot for beads to be of use; over the second they hold next to nothing (trade handbook). */
 export const WARM_INLET_C = 49;
 export const HOT_INLET_C = 66;
 /** Contact for −40 °C is 4–6 s (common practice, estimate); under a second the air goes through half dried (estimate). */

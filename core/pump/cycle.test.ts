@@ -33,14 +33,14 @@ test.each(checksOf(7))('$id ($provenance)', (check) => {
 });
 
 describe('pump-up test', () => {
-  // Handbook of practice, computed there: 80 gal, 90→150 psig, 75 s → 34.9 cfm; 60 gal, 100→150, 112 s → 14.6 cfm.
+  // Trade handbook, computed there: 80 gal, 90→150 psig, 75 s → 34.9 cfm; 60 gal, 100→150, 112 s → 14.6 cfm.
   test.each([
     [80, 90, 150, 75, 34.9],
     [60, 100, 150, 112, 14.6],
   ])('%d gal from %d to %d psig in %d s is %d cfm', (gal, from, to, seconds, cfm) => {
     const one = { volumeM3: gal * GAL, fromPa: from * PSI, toPa: to * PSI, seconds, intakeC: 20, receiverC: 20 };
     expect(deliveryFromPumpUp(one, 14.7 * PSI) / CFM).toBeCloseTo(cfm, 1);
-    // Air that warms by 10–40 °F makes the reading 2–7 % too high (handbook of practice).
+    // Air that warms by 10–40 °F makes the reading 2–7 % too high (trade handbook).
     const warm = deliveryFromPumpUp({ ...one, receiverC: 20 + 25 / 1.8 }, 14.7 * PSI) / CFM;
     expect(warm / cfm).toBeGreaterThan(0.93);
     expect(warm / cfm).toBeLessThan(0.98);

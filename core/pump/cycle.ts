@@ -80,7 +80,7 @@ export interface PumpUpTest {
   readonly receiverC: number;
 }
 
-/** Relative standard uncertainty of a delivery from a pump-up test: ±7–10 % (handbook of practice, typical). */
+/** Relative standard uncertainty of a delivery from a pump-up test: ±7–10 % (trade handbook, typical). */
 export const PUMP_UP_REL = 0.08;
 
 /**

@@ -51,7 +51,7 @@ const dayOf = (plan: Plan) => {
 const names = (plan: Plan): string[] => judgeDay(plan, dayOf(plan)).map((r) => `${r.stageId}: ${r.what.name}`);
 
 describe('a day at constant demand', () => {
-  // Held against the closed formulas of the isothermal cycle (reference group 7), which know no vapour, no warm tank.
+  // Compared with the closed formulas of the isothermal cycle (reference group 7), which know no vapour, no warm tank.
   test.each([0.2, 0.5, 0.8])('cycles as the formulas say at %d of the delivery', (share) => {
     const plan = shop(share, { pump: { dischargeSpaceM3: 0 }, tank: { method: 'measured', outletTemperatureC: 27 } });
     const dry = allStages(plan).reduce(
@@ -66,11 +66,11 @@ describe('a day at constant demand', () => {
 
   test('air and water balance over the day, whatever the line', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.05, max: 1.4, noNaN: true }), fc.boolean(), (share, letDown) => {
+      fc.property(fc.double({ min: 0.05, max: 1.4, noNaN: true }), fc.boolean(), (share, depressurised) => {
         const plan = shop(share);
         const working = {
           ...plan.survey.working,
-          overnight: letDown ? 'let-down' : 'charged',
+          overnight: depressurised ? 'depressurised' : 'charged',
           startsAtH: 8,
           endsAtH: 16,
         } as const;
@@ -166,9 +166,9 @@ describe('drains open by what opens them', () => {
 
   test('one that opens only on loss of pressure stays shut in a line that stays charged, and its stage catches nothing', () => {
     const plan = shop(0.5, { trap: { drain: 'pressure-loss' } });
-    expect(names(plan)).toContain('trap: never-let-down');
+    expect(names(plan)).toContain('trap: never-depressurised');
     expect(walk(plan).at('trap')?.caughtKgPerS).toBe(0);
-    const working = { ...plan.survey.working, overnight: 'let-down' } as const;
+    const working = { ...plan.survey.working, overnight: 'depressurised' } as const;
     expect(walk({ ...plan, survey: { ...plan.survey, working } }).at('trap')?.caughtKgPerS).toBeGreaterThan(0);
   });
 });
@@ -178,7 +178,7 @@ describe('what is said of a day', () => {
     ['a motor that starts too often', shop(0.5, { tank: { volumeM3: 0.03 } }), 'compressor: too-many-starts'],
     ['a pump beyond its duty', shop(0.8), 'compressor: over-duty'],
     ['demand beyond delivery for ever', shop(1.5), 'compressor: cannot-keep-up'],
-    ['a tank of a thimble', shop(0.5, { tank: { volumeM3: 0.004 } }), 'tank: thimble'],
+    ['a tank too small', shop(0.5, { tank: { volumeM3: 0.004 } }), 'tank: small-receiver'],
     ['a tank of a lake', shop(0.5, { tank: { volumeM3: 20 }, pump: { freeAirDeliveryM3PerS: 0.001 } }), 'tank: lake'],
     ['an unloader with too much to blow off', shop(0.5, { pump: { dischargeSpaceM3: 0.05 } }), 'compressor: long-hiss'],
     ['a job that gets too little pressure', shop(0.5, { job: { leastPressurePa: 9e5 } }), 'job: too-low'],

@@ -56,7 +56,7 @@ function wallOf(tank: Extract<Stage, { kind: 'receiver' }>, line: PreparedLine, 
   return implied ?? receiverWallWPerK(tank.parameters);
 }
 
-/** The tank as the day begins: at the middle of the band, or let down; at the temperature of the room. */
+/** The tank as the day begins: at the middle of the band, or depressurised; at the temperature of the room. */
 function tankAtDawn(
   tankStage: Extract<Stage, { kind: 'receiver' }>,
   line: Plan,
@@ -76,7 +76,7 @@ function tankAtDawn(
     wallOf(tankStage, prepared, around),
     low,
     walkPa,
-    around.letDown ? around.atmosphericPa : (low + high) / 2,
+    around.depressurised ? around.atmosphericPa : (low + high) / 2,
     freeAirRatio,
   );
   tank.settle();
@@ -125,7 +125,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
     steady.pressurePa,
   );
   const timed = points.filter((p) => p.drain === 'timer');
-  const byHand = points.filter((p) => p.drain === 'manual' || (p.drain === 'pressure-loss' && around.letDown));
+  const byHand = points.filter((p) => p.drain === 'manual' || (p.drain === 'pressure-loss' && around.depressurised));
   const pointAt = new Map(points.map((p) => [p.stageId, p]));
   const tankPoint = pointAt.get(tankStage.id);
   const moving = new MovingLine(prepared, tankStage.id, tank, pointAt, pumps, lossBefore(pumps[0], steady.pressurePa));

@@ -24,16 +24,16 @@ export interface DayRemark {
     | { readonly name: 'pan-over'; readonly atS: number; readonly kg: number }
     | { readonly name: 'pulse-too-small'; readonly perCycleKg: number; readonly pulseKg: number }
     | { readonly name: 'never-rests' }
-    | { readonly name: 'never-let-down' }
+    | { readonly name: 'never-depressurised' }
     | { readonly name: 'long-hiss'; readonly seconds: number }
-    | { readonly name: 'thimble'; readonly cycleS: number }
+    | { readonly name: 'small-receiver'; readonly cycleS: number }
     | { readonly name: 'lake'; readonly fillS: number };
 }
 
 /** The hiss of an unloader must end within 10–20 s (common practice); longer, and the pump may start against pressure. */
 const LONGEST_HISS_S = 20;
-/** A receiver that a pump fills from cut-in to cut-out in less is a thimble; one that takes longer than a day’s work from empty is a lake (estimates). */
-const THIMBLE_S = 5;
+/** A receiver that a pump fills from cut-in to cut-out in less is small; one that takes longer than a day’s work from empty is large (estimates). */
+const SMALL_RECEIVER_S = 5;
 /** Under cut-in by more than a switch scatters, for so long, all pumps have fallen behind (estimates). */
 const UNDER_CUT_IN = 0.99;
 const BEHIND_S = 600;
@@ -55,7 +55,7 @@ function pumpRemarks(plan: Plan, pump: PumpTotals, volumeM3: number, receiverId:
     remarks.push(say({ name: 'over-duty', share: pump.mostLoadedShareOfAnHour, limit: dutyLimit }));
   if (pump.blowOff && pump.blowOff.seconds > LONGEST_HISS_S)
     remarks.push(say({ name: 'long-hiss', seconds: pump.blowOff.seconds }));
-  if (cycleS < THIMBLE_S) remarks.push(say({ name: 'thimble', cycleS }, receiverId));
+  if (cycleS < SMALL_RECEIVER_S) remarks.push(say({ name: 'small-receiver', cycleS }, receiverId));
   if (fillS > (working.endsAtH - working.startsAtH) * 3600) remarks.push(say({ name: 'lake', fillS }, receiverId));
   return remarks;
 }
@@ -98,8 +98,8 @@ function pointRemarks(plan: Plan, day: PumpDay): DayRemark[] {
     ({ stageId, drain, caughtKg, carriedOnKg, fullAtS, pulseKg, blownOut }): DayRemark[] => {
       const say = (what: DayRemark['what']): DayRemark[] => [{ stageId, matters: true, what }];
       const byUnloader = drain === 'unloader' || drain === 'unloader-start';
-      if (drain === 'pressure-loss' && plan.survey.working.overnight !== 'let-down')
-        return say({ name: 'never-let-down' });
+      if (drain === 'pressure-loss' && plan.survey.working.overnight !== 'depressurised')
+        return say({ name: 'never-depressurised' });
       if (byUnloader && caughtKg > 0 && rests === 0) return say({ name: 'never-rests' });
       if (byUnloader && !blownOut && rests > 0 && caughtKg / rests > pulseKg)
         return say({ name: 'pulse-too-small', perCycleKg: caughtKg / rests, pulseKg });

@@ -29,7 +29,7 @@ export class MovingTank {
 
   constructor(
     private readonly p: ParametersOf<'receiver'>,
-    /** All storage that hangs on it. */
+    /** All storage connected to it. */
     readonly volumeM3: number,
     private readonly around: Surroundings,
     /** W/K */

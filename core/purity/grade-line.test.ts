@@ -89,13 +89,13 @@ test('air is dry enough for steel pipe up to 50 % (common practice, no source)',
   expect(humidityAt(station, station.temperatureC, station.pressurePa)).toBeCloseTo(0.5, 3);
 });
 
-test('oil vapour doubles with every 15–20 °F, 0.1–1 mg/m³ at 70 °F (handbook of practice, estimate)', () => {
+test('oil vapour doubles with every 15–20 °F, 0.1–1 mg/m³ at 70 °F (trade handbook, estimate)', () => {
   expect(oilVapourLimit(21)).toBeGreaterThanOrEqual(0.1);
   expect(oilVapourLimit(21)).toBeLessThanOrEqual(1);
   for (const k of [15 / 1.8, 20 / 1.8]) expect(oilVapourLimit(21 + k) / oilVapourLimit(21)).toBeCloseTo(2, 0);
 });
 
-test('a job is held against the digits that it asks for', () => {
+test('a job is judged by the digits that it asks for', () => {
   const plan = setJob(planOf({}, ...dry, general, fine, dryer, stageOf('outlet')), 'outlet', 'wrench');
   const judged = judgeOutlets(plan, walk(plan)).get('outlet');
   expect(judged?.clean).toMatchObject({ needs: '–:–:4', enough: true });

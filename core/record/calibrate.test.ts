@@ -15,10 +15,10 @@ test('a filter’s loss follows the drops that were read: taken over, the plan e
   const log = Array.from({ length: 6 }, () => entry({ readings: [{ of: 'pressure-drop', value: read }] }));
   const [c] = calibrations(plan, [], log);
   expect(c).toMatchObject({ stageId: 'coalescing-filter', field: 'pressureLossPa', entries: 6 });
-  const mended = but('coalescing-filter', { pressureLossPa: c?.to })(plan);
+  const fixed = but('coalescing-filter', { pressureLossPa: c?.to })(plan);
   const now =
-    (walk(mended).at('isolating-valve')?.pressurePa as number) -
-    (walk(mended).at('coalescing-filter')?.pressurePa as number);
+    (walk(fixed).at('isolating-valve')?.pressurePa as number) -
+    (walk(fixed).at('coalescing-filter')?.pressurePa as number);
   expect(now / read).toBeCloseTo(1, 2);
 });
 
@@ -41,8 +41,8 @@ test('a separator by its drains, a cooler by the air behind it; a correction cou
     }),
   );
   const slip = entry({ stageId: 'aftercooler', readings: [{ of: 'temperature', value: 200 }] });
-  const mended = entry({ stageId: 'aftercooler', readings: [{ of: 'temperature', value: 44 }], amends: slip.id });
-  const [cooler] = calibrations(plan, [], [...warm, slip, mended]);
+  const fixed = entry({ stageId: 'aftercooler', readings: [{ of: 'temperature', value: 44 }], amends: slip.id });
+  const [cooler] = calibrations(plan, [], [...warm, slip, fixed]);
   expect(cooler).toMatchObject({ field: 'approachK', from: 10, entries: 5 });
   expect(cooler?.to).toBeCloseTo(20, 6);
 });

@@ -47,7 +47,7 @@ export interface Stint {
   readonly dryKg: number | undefined;
 }
 
-/** The chores that put a charge in, and that look at it. */
+/** The tasks that put a charge in, and that look at it. */
 const CHANGES = 'M22';
 const isChange = (e: LifeEntry): boolean =>
   e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));

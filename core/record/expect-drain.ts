@@ -17,7 +17,7 @@ export const KG_PER_M3 = 1000;
 /** What the plan says should have come out of a drain. */
 export interface DrainExpectation {
   readonly loadedHours: number;
-  /** Whether the hours were metered or reckoned from the working pattern. */
+  /** Whether the hours were metered or estimated from the working pattern. */
   readonly metered: boolean;
   readonly expectedKg: number;
   readonly lowKg: number;

@@ -15,7 +15,7 @@ const entry = (task: string, fromPsi: number, toPsi: number, seconds: number) =>
   ],
 });
 
-// Handbook of practice, computed there.
+// Trade handbook, computed there.
 test.each([
   ['M31', 80, 90, 150, 75, 34.9],
   ['M31', 60, 100, 150, 112, 14.6],

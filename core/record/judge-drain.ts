@@ -109,7 +109,7 @@ function causesOfLess(c: DrainContext): Scored[] {
     },
     {
       id: 'less-use',
-      title: 'The pump ran less than reckoned',
+      title: 'The compressor ran less than expected',
       because: metered
         ? 'The hours were metered, so this is unlikely.'
         : allLess
@@ -175,7 +175,7 @@ function causesOfMore(c: DrainContext): Scored[] {
     },
     {
       id: 'more-use',
-      title: 'The pump ran more than reckoned',
+      title: 'The compressor ran more than expected',
       because:
         c.entry.loadedHours !== null
           ? 'The hours were metered, so this is unlikely.'

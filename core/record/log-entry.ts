@@ -6,7 +6,7 @@ import { shopTimeMs } from './shop-clock';
 
 /** What somebody writes into the log, besides drains. */
 export const ENTRY_KINDS = {
-  done: 'chore',
+  done: 'task',
   reading: 'reading',
   change: 'element or media changed',
   regeneration: 'beads dried',
@@ -17,7 +17,7 @@ export const ENTRY_KINDS = {
   test: 'test',
   observation: 'observation',
   complaint: 'complaint from a job',
-  'put-off': 'put off',
+  'put-off': 'postponed',
 } as const;
 export type EntryKind = keyof typeof ENTRY_KINDS;
 
@@ -86,7 +86,7 @@ export const logEntrySchema = z
     kind: z.enum(Object.keys(ENTRY_KINDS) as [EntryKind, ...EntryKind[]]),
     /** The thing that it concerns; empty for the whole line. */
     stageId: z.string().max(64),
-    /** The chore that it does or puts off. */
+    /** The task that it does or postpones. */
     task: z.string().max(8).nullable().default(null),
     measuredAt: shopTime,
     who: z.string().trim().min(1, 'Say who.').max(60, 'At most 60 characters.'),
@@ -103,7 +103,7 @@ export const logEntrySchema = z
     /** What the pump breathed then; left out, the air of the survey. */
     intakeTemperatureC: placeSchema.shape.temperatureC.unwrap().nullable().default(null),
     intakeRelativeHumidity: placeSchema.shape.relativeHumidity.unwrap().nullable().default(null),
-    /** A put-off lasts until then. */
+    /** Postponed until then. */
     until: timeField.nullable().default(null),
     /** The symptom of a complaint, by its id. */
     symptom: z.string().max(8).nullable().default(null),
@@ -115,11 +115,11 @@ export const logEntrySchema = z
     const refuse = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: [field], message });
     if (shopTimeMs(e.measuredAt) < Date.UTC(2000, 0, 1)) refuse('measuredAt', 'That is before the year 2000.');
     if (e.kind === 'put-off') {
-      if (e.task === null) refuse('task', 'Say which chore.');
-      if (e.what === '') refuse('what', 'Say why it is put off.');
+      if (e.task === null) refuse('task', 'Say which task.');
+      if (e.what === '') refuse('what', 'Say why it is postponed.');
       if (e.until === null || e.until <= e.measuredAt) refuse('until', 'Say until when: later than now.');
     }
-    if (e.kind === 'done' && e.task === null) refuse('task', 'Say which chore.');
+    if (e.kind === 'done' && e.task === null) refuse('task', 'Say which task.');
     if (e.result === 'could-not' && e.what === '') refuse('what', 'Say what was in the way.');
     const says = ['observation', 'repair', 'adjustment', 'leak'];
     if (says.includes(e.kind) && e.what === '') refuse('what', 'Say what.');

@@ -8,7 +8,7 @@ export const LOG_COLUMNS = [
   'time',
   'point',
   'kind',
-  'chore',
+  'task',
   'reading',
   'value',
   'unit',

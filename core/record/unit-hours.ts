@@ -23,7 +23,7 @@ export function shareInUse(plan: Plan, unitId: string): number {
   return own.size > 0 ? 1 - idle : 0;
 }
 
-/** Hours of air through a unit so far, s: those counted, and those reckoned since by working hours and use. */
+/** Hours of air through a unit so far, s: those counted, and those estimated since by working hours and use. */
 export function unitUsedS(plan: Plan, unit: Unit, now: ShopTime): number {
   if (unit.countedAt === null) return unit.usedS;
   return unit.usedS + 3600 * workingHoursBetween(unit.countedAt, now, plan.survey.working) * shareInUse(plan, unit.id);

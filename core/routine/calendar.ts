@@ -19,14 +19,14 @@ export interface RoutineEvent {
 const DAY_MS = 86_400_000;
 
 /**
- * The routine as a calendar: chores of one rhythm are one event that comes again, at the beginning of work. Times are the
+ * The routine as a calendar: tasks of one rhythm are one event that comes again, at the beginning of work. Times are the
  * shop’s wall clock without a zone, so that they stay the same when the clocks change.
  */
 export function routineEvents(planId: string, plan: Plan, tasks: readonly DueTask[]): RoutineEvent[] {
   const { working } = plan.survey;
   const groups = new Map<string, DueTask[]>();
   for (const t of tasks) {
-    if (t.state === 'put off') continue;
+    if (t.state === 'postponed') continue;
     const days = Math.max(1, Math.round(t.interval.days));
     const key = `${days} ${t.task.isolates ? 'stopped' : 'running'}`;
     groups.set(key, [...(groups.get(key) ?? []), t]);
@@ -39,7 +39,7 @@ export function routineEvents(planId: string, plan: Plan, tasks: readonly DueTas
     const stopped = own[0]?.task.isolates === true;
     return {
       uid: `${key.replace(' ', '-')}.${planId}`,
-      title: `${stopped ? 'Shutdown' : 'Round'} · ${own.length === 1 ? `${own[0]?.stage.name}: ${own[0]?.task.does.toLowerCase()}` : `${own.length} chores, ${sayInterval(days)}`}`,
+      title: `${stopped ? 'Shutdown' : 'Round'} · ${own.length === 1 ? `${own[0]?.stage.name}: ${own[0]?.task.does.toLowerCase()}` : `${own.length} tasks, ${sayInterval(days)}`}`,
       text: own.map((t) => `${t.stage.name}: ${t.task.does}`).join('\n'),
       starts: shopTimeOf(Math.floor(first / DAY_MS) * DAY_MS + opens),
       minutes: own.reduce((sum, t) => sum + t.task.minutes, 0),

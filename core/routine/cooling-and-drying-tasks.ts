@@ -1,8 +1,8 @@
 import type { Task } from './task';
 
-// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+// Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
-/** Chores of coolers and dryers. */
+/** Tasks of coolers and dryers. */
 export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
   {
     id: 'M09',

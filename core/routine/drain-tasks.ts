@@ -3,7 +3,7 @@ import type { Drain } from '../equipment/drains';
 import type { Stage } from '../line/plan';
 import type { Task } from './task';
 
-// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+// Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
 const drainIs =
   (...drains: Drain[]) =>
@@ -18,7 +18,7 @@ const hasLowLoops = (s: Stage): boolean =>
   (s.kind === 'hose-reel' && s.parameters.drain === 'none') ||
   (s.kind === 'cooling-run' && s.parameters.drain === 'none' && s.parameters.legs > 0);
 
-/** Chores of whatever collects water. */
+/** Tasks of whatever collects water. */
 export const DRAIN_TASKS: readonly Task[] = [
   {
     id: 'M01',

@@ -11,7 +11,7 @@ import { serviceOf } from './facts';
 import { dueByMeter } from './hour-meter';
 import { type Interval, intervalOf } from './interval';
 import { daysAt, type Level } from './levels';
-import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
+import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
 import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
 
@@ -23,9 +23,9 @@ const DAILY_DAYS = 1.5;
 const WINTER_DAYS = 200;
 const FROST_LEAD_DAYS = 14; // two weeks before the first frost of its year of weather (estimate)
 
-export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'put off';
+export type DueState = 'overdue' | 'due' | 'soon' | 'later' | 'postponed';
 
-/** A chore at a stage, and when it is due. */
+/** A task at a stage, and when it is due. */
 export interface DueTask {
   readonly key: string;
   readonly stage: Stage;
@@ -36,14 +36,14 @@ export interface DueTask {
   readonly times?: number;
   readonly dueMs: number;
   readonly state: DueState;
-  readonly putOff?: PutOff;
+  readonly postponed?: Postponed;
   /** The season that brings it forward or sets it back, in words. */
   readonly season?: string;
 }
 
 export const taskKey = (stageId: string, task: string): string => `${stageId} ${task}`;
 
-/** The stages and chores of a line, without those that are left out. */
+/** The stages and tasks of a line, without those that are left out. */
 export function choresOfLine(plan: Plan): { stage: Stage; task: Task }[] {
   return allStages(standing(plan)).flatMap((stage) =>
     serviceOf(stage).flatMap((id) => {
@@ -122,7 +122,7 @@ function firstFrostDay(facts: RoutineFacts, fromDay: number): number | undefined
   return first;
 }
 
-/** The newest event upstream of a stage that asks for a chore and that it was not done after. */
+/** The newest event upstream of a stage that asks for a task and that it was not done after. */
 function afterEvent(
   plan: Plan,
   stage: Stage,
@@ -138,7 +138,7 @@ function afterEvent(
   );
 }
 
-/** A reading since the chore was last done that asks for it now, and what it says. */
+/** A reading since the task was last done that asks for it now, and what it says. */
 function signalFor(
   stage: Stage,
   task: Task,
@@ -152,7 +152,7 @@ function signalFor(
     return { at: drop.at, says: 'its pressure drop is over that of a clean one at this flow' };
   const spent = newest('spent');
   if (task.every.spentShare !== undefined && task.isolates && spent && spent.value >= task.every.spentShare)
-    return { at: spent.at, says: `its beads were spent to ${Math.round(spent.value * 100)} %` };
+    return { at: spent.at, says: `its desiccant was exhausted to ${Math.round(spent.value * 100)} %` };
   const dew = newest('dew-point');
   if (task.every.dewPoint && dew?.expected && dew.value > dew.expected.high)
     return { at: dew.at, says: 'its dew point read above its band' };
@@ -164,12 +164,12 @@ function signalFor(
  * @param now the shop’s clock
  * @param events of the log, the newest first
  * @param signals of the log, the newest first
- * @param done the last time of each chore, from the log; what was never logged counts from the day on which the routine began
+ * @param done the last time of each task, from the log; what was never logged counts from the day on which the routine began
  */
 export function dueTasks(
   facts: RoutineFacts,
   done: readonly LastDone[],
-  putOffs: readonly PutOff[],
+  postponed: readonly Postponed[],
   now: ShopTime,
   events: readonly RoutineEvent[] = [],
   signals: readonly Signal[] = [],
@@ -183,8 +183,8 @@ export function dueTasks(
     if ((lastOf.get(key) ?? '') < d.at) lastOf.set(key, d.at);
     times.set(key, (times.get(key) ?? 0) + (d.times ?? 1));
   }
-  const off = new Map<string, PutOff>();
-  for (const p of putOffs) off.set(taskKey(p.stageId, p.task), p);
+  const off = new Map<string, Postponed>();
+  for (const p of postponed) off.set(taskKey(p.stageId, p.task), p);
   const begun = plan.routine.startedOn === null ? nowMs : shopTimeMs(`${plan.routine.startedOn}T00:00`);
   const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
   const todayOfYear = dayOfYear(today);
@@ -243,7 +243,7 @@ export function dueTasks(
       const own = off.get(key);
       const isOff = own !== undefined && own.until > now && (last === undefined || last < own.at);
       const state: DueState = isOff
-        ? 'put off'
+        ? 'postponed'
         : dueMs < today
           ? 'overdue'
           : dueMs < today + DAY_MS
@@ -260,7 +260,7 @@ export function dueTasks(
         ...(task.counted && { times: times.get(key) ?? 0 }),
         dueMs,
         state,
-        ...(isOff && own && { putOff: own }),
+        ...(isOff && own && { postponed: own }),
         ...(season && { season }),
       };
     })

@@ -11,7 +11,7 @@ import { surveyAtmosphericPa } from '../line/survey';
 import { hoursPerWeek } from '../line/working-time';
 import { pumpCycle } from '../pump/cycle';
 
-/** What the intervals of a line’s chores turn on. */
+/** What the intervals of a line’s tasks turn on. */
 export interface RoutineFacts {
   readonly plan: Plan;
   readonly line: LineFacts;
@@ -21,7 +21,7 @@ export interface RoutineFacts {
   readonly startsPerDay: number;
   readonly duties: ReadonlyMap<string, DrainDuty>;
   readonly years: ReadonlyMap<string, PointYear>;
-  /** When the charge that is in is spent, by reckoning, ms of the shop’s clock; by its place. */
+  /** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. */
   readonly spentAt: ReadonlyMap<string, number>;
 }
 
@@ -71,7 +71,7 @@ function startsOf(plan: Plan, section: Section): number {
   return (cycle.startsPerHour * hoursPerWeek(plan.survey.working)) / 7;
 }
 
-/** Chores of a stage, by its kind. */
+/** Tasks of a stage, by its kind. */
 export const serviceOf = (stage: Stage): readonly string[] => kindOf(stage.kind).service ?? [];
 
 /** Days in which the sump of a drain fills to its mark, by today’s water; `undefined` where nothing comes. */

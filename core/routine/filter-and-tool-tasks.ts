@@ -1,14 +1,14 @@
 import type { Stage } from '../line/plan';
 import type { Task } from './task';
 
-// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+// Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
 const outletIs =
   (...uses: string[]) =>
   (s: Stage): boolean =>
     s.kind === 'outlet' && uses.includes(s.parameters.use);
 
-/** Chores of filters, of what serves the tool, and of gauges. */
+/** Tasks of filters, of what serves the tool, and of gauges. */
 export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
   {
     id: 'M11',

@@ -6,14 +6,14 @@ import type { Signal } from './logged';
 const DAY_MS = 86_400_000;
 const APART_MS = DAY_MS; // readings closer than a day tell no rate (estimate)
 
-/** What an hour meter says of a chore that comes by hours. */
+/** What an hour meter says of a task that comes by hours. */
 export interface MeterDue {
   readonly dueMs: number;
   readonly hPerDay: number;
 }
 
 /**
- * When a chore is due by the hour meter that was read: of its own stage, else of the line’s first pump. What ran since it was
+ * When a task is due by the hour meter that was read: of its own stage, else of the line’s first pump. What ran since it was
  * last done counts as read; what is still to run goes at the rate between the readings.
  * @param everyH hours between two times
  * @param baseMs when it was last done, or the routine begun

@@ -37,7 +37,7 @@ const OIL_LEAVES = 0.25;
 const HEATED_LASTS = 0.75;
 const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
 
-/** Dew point of the air that the pump breathes, for the reasons given. */
+/** Dew point of the intake air, for the reasons given. */
 export function intakeDewPointC(facts: RoutineFacts): number {
   const { survey } = facts.plan;
   const { temperatureC, relativeHumidity } = placeOf(survey, survey.intakePlaceId);
@@ -135,7 +135,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       days: pin.days,
       by: 'pinned',
       triggers: [...triggers, { by: 'pinned', days: pin.days }],
-      why: [`Pinned by hand; reckoned it would be ${inWords(first.days)}.`],
+      why: [`Pinned by hand; calculated it would be ${inWords(first.days)}.`],
       pinned: true,
     };
   return { days: first.days, by: first.by, triggers, why, pinned: false };

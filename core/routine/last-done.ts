@@ -1,15 +1,15 @@
 import type { LoggedDrain } from '../record/judge-log';
 import { type EntryKind, type LoggedEntry, standingEntries } from '../record/log-entry';
-import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
+import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
 import { taskById } from './tasks';
 
-/** Chores that a logged drain does. */
+/** Tasks that a logged drain does. */
 export const DRAINING: readonly string[] = ['M01', 'M02', 'M24'];
 
-/** Chores that put something new in: a change that is logged without its chore does them too. */
+/** Tasks that put something new in: a change that is logged without its task does them too. */
 export const CHANGING: readonly string[] = ['M12', 'M13', 'M14', 'M20', 'M22'];
 
-/** When each chore was last done, by the log: entries that say so, changes, and drains. */
+/** When each task was last done, by the log: entries that say so, changes, and drains. */
 export function lastDone(
   entries: readonly LoggedEntry[],
   drains: readonly Pick<LoggedDrain, 'stageId' | 'drainedAt' | 'struck'>[],
@@ -29,8 +29,8 @@ export function lastDone(
   ];
 }
 
-/** What was put off, the newest of each chore last. */
-export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
+/** What was postponed, the newest of each task last. */
+export function postponed(entries: readonly LoggedEntry[]): Postponed[] {
   return standingEntries(entries)
     .filter((e) => e.kind === 'put-off' && e.task !== null && e.until !== null)
     .sort((a, b) => a.measuredAt.localeCompare(b.measuredAt))
@@ -46,7 +46,7 @@ export function putOffs(entries: readonly LoggedEntry[]): PutOff[] {
 export const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];
 export const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
 
-/** What of the log asks for other chores at once, the newest first: openings, and water where none should be. */
+/** What of the log asks for other tasks at once, the newest first: openings, and water where none should be. */
 export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
   return [...standingEntries(entries)]
     .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))

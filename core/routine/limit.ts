@@ -4,7 +4,7 @@ import type { ReadingName } from './task';
 import { taskById } from './tasks';
 
 /**
- * The value of a reading at which a chore of its stage is asked for: a clean element’s drop and what it may gain, beads used
+ * The value of a reading at which a task of its stage is asked for: a clean element’s drop and what it may gain, beads used
  * up, a dew point above its band. Nothing for what asks for nothing.
  * @param expected of that day, SI
  */

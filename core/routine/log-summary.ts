@@ -2,8 +2,8 @@ import type { Charge } from '../record/charge';
 import type { LoggedDrain } from '../record/judge-log';
 import { type LifeEntry, type LoggedEntry, standingEntries } from '../record/log-entry';
 import type { ShopTime } from '../record/shop-clock';
-import { lastDone, putOffs, routineEvents, signalsOf } from './last-done';
-import type { LastDone, PutOff, RoutineEvent, Signal } from './logged';
+import { lastDone, postponed, routineEvents, signalsOf } from './last-done';
+import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
 import type { ReadingName } from './task';
 import { COUNTED } from './tasks';
 
@@ -25,7 +25,7 @@ export interface Series {
 export interface LogSummary {
   readonly last: readonly LastDone[];
   /** The newest of each task, the oldest first. */
-  readonly putOffs: readonly PutOff[];
+  readonly postponed: readonly Postponed[];
   /** The newest of each kind at each stage, the newest first. */
   readonly events: readonly RoutineEvent[];
   /** Of each reading of each stage the newest, of hours some; the newest first. */
@@ -105,7 +105,7 @@ export function summaryOf(log: {
   );
   return {
     last: firstOfEach(done, key).map((d) => (COUNTED.includes(d.task) ? { ...d, times: times.get(key(d)) ?? 1 } : d)),
-    putOffs: firstOfEach(putOffs(log.entries).toReversed(), key).toReversed(),
+    postponed: firstOfEach(postponed(log.entries).toReversed(), key).toReversed(),
     events: firstOfEach(routineEvents(log.entries), (e) => `${e.stageId} ${e.what}`),
     signals: signalsAsked(signals),
     series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),

@@ -1,7 +1,7 @@
 import type { ShopTime } from '../record/shop-clock';
 import type { ReadingName } from './task';
 
-/** When a chore was last done, and whether it was put off since. */
+/** When a task was last done, and whether it was postponed since. */
 export interface LastDone {
   readonly stageId: string;
   readonly task: string;
@@ -9,7 +9,7 @@ export interface LastDone {
   /** How often it was done up to then, where that is counted; left out, once. */
   readonly times?: number;
 }
-export interface PutOff {
+export interface Postponed {
   readonly stageId: string;
   readonly task: string;
   /** When it was postponed: a task done later than that counts anew. */
@@ -19,7 +19,7 @@ export interface PutOff {
   readonly reason: string;
 }
 
-/** Something that asks for other chores at once: a stage was opened, or water was where none should be. */
+/** Something that asks for other tasks at once: a stage was opened, or water was where none should be. */
 export interface RoutineEvent {
   readonly stageId: string;
   readonly at: ShopTime;

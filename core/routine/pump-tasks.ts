@@ -1,7 +1,7 @@
 import type { Stage } from '../line/plan';
 import type { Task } from './task';
 
-// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+// Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
 const pumpIs =
   (...types: string[]) =>
@@ -10,7 +10,7 @@ const pumpIs =
 
 const isPump = (s: Stage): boolean => s.kind === 'compressor';
 
-/** Chores of intake and pump, and of the line as a whole. */
+/** Tasks of intake and pump, and of the line as a whole. */
 export const PUMP_TASKS: readonly Task[] = [
   {
     id: 'M05',
@@ -134,7 +134,7 @@ export const PUMP_TASKS: readonly Task[] = [
     tools: 'Stopwatch',
     steps: [
       'Drain the tank and shut it off behind.',
-      'Time the pump between two pressures in the middle of the gauge; the Line reckons the delivery.',
+      'Time the pump between two pressures in the middle of the gauge; the Line calculates the delivery.',
     ],
     records: ['pressure-from', 'pressure-to', 'seconds'],
     accept: 'At least 85 % of what it was in its first year.',
@@ -161,9 +161,9 @@ export const PUMP_TASKS: readonly Task[] = [
     every: { days: 180 },
     cautions: ['C19'],
     tools: 'Soap, or an ultrasonic ear; tags',
-    steps: ['Go along the line; tag, rank, mend, try again.'],
+    steps: ['Go along the line; tag, rank, repair, test again.'],
     records: [],
-    accept: 'Nine in ten mended within a month.',
+    accept: 'Nine in ten repaired within a month.',
     abnormal: 'They come back at the same joint: vibration.',
     minutes: 60,
     source: 'common practice',

@@ -2,7 +2,7 @@ import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
 import type { DueTask } from './due';
 
-/** Chores that one walk serves, in the order of the way. */
+/** Tasks that one walk serves, in the order of the way. */
 export interface Round {
   readonly id: 'round' | 'shutdown';
   readonly name: string;
@@ -29,7 +29,7 @@ export function wayRound(plan: Plan): string[] {
 
 /**
  * Groups what is due into rounds: one for what is done as the line runs, one for what needs it shut down, so that a single
- * shutdown serves several chores.
+ * shutdown serves several tasks.
  * @param nowMs the shop’s clock
  */
 export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): Round[] {
@@ -37,7 +37,7 @@ export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): 
   const way = wayRound(plan);
   const byWay = (a: DueTask, b: DueTask): number =>
     way.indexOf(a.stage.id) - way.indexOf(b.stage.id) || a.dueMs - b.dueMs;
-  const asked = tasks.filter((t) => t.state !== 'put off');
+  const asked = tasks.filter((t) => t.state !== 'postponed');
   const running = asked.filter((t) => !t.task.isolates);
   const isDue = (t: DueTask): boolean => t.dueMs < endOfDay;
   const walk = running.filter(isDue);

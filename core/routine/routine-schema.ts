@@ -6,7 +6,7 @@ import { LEVELS, type Level } from './levels';
 const taskId = z.string().regex(/^[A-Z]\d{2}[A-Z]?$/, 'Not a task.');
 const who = z.string().trim().max(60, 'At most 60 characters.');
 
-/** What a person decides of the routine: when it began, what is pinned, left out, who does what, and the way round. */
+/** What a person decides of the routine: when it began, what is pinned, left out, who does what, and the route. */
 export const routineSchema = z.strictObject({
   /** Shop day on which the routine was begun; what was never logged counts from here. */
   startedOn: dayField.nullable().default(null),
@@ -31,7 +31,7 @@ export const routineSchema = z.strictObject({
   /** Who does the rounds, and who what needs a shutdown. */
   rounds: who.default(''),
   shutdowns: who.default(''),
-  /** The way round on foot, by stages; those that are not named come behind, in the order of flow. */
+  /** The route on foot, by stages; those that are not named come behind, in the order of flow. */
   way: z.array(idField).max(200).default([]),
 });
 export type Routine = z.infer<typeof routineSchema>;

@@ -42,7 +42,7 @@ const interval = (plan: Plan, stageId: string, task: string) => {
 };
 const why = (i: ReturnType<typeof interval>): string => i.why.map((w) => said(w, (si, q) => inUnits(si, q))).join(' ');
 
-test('every chore that a kind brings is there, with steps, what is good, what it means if not, known cautions and its source', () => {
+test('every task that a kind brings is there, with steps, what is good, what it means if not, known cautions and its source', () => {
   const brought = Object.values(KINDS).flatMap((k) => k.service ?? []);
   expect([...new Set(brought)].filter((id) => !taskById(id))).toEqual([]);
   expect(TASKS.filter((t) => !brought.includes(t.id)).map((t) => t.id)).toEqual([]);
@@ -59,7 +59,7 @@ test('a blotter is held for a minute at least (ASTM D4285, recalled), a dew-poin
   const wait = (id: string): number =>
     Math.max(...(taskById(id)?.steps ?? []).map((s) => (typeof s === 'string' ? 0 : (s.waitS ?? 0))));
   expect(wait('M34')).toBeGreaterThanOrEqual(60);
-  expect(wait('M16')).toBeGreaterThanOrEqual(300); // 5–15 min for a warm dew point (handbook of practice)
+  expect(wait('M16')).toBeGreaterThanOrEqual(300); // 5–15 min for a warm dew point (trade handbook)
 });
 
 describe('how often', () => {
@@ -135,7 +135,7 @@ test('starts a day go by the local barometer: in thin air a receiver holds as mu
 describe('what is due', () => {
   const plan = begun(all(goodShop(), but('receiver', { drain: 'manual' })));
 
-  test('daily chores that were never logged are overdue since the routine began; done today, they are due next workday', () => {
+  test('daily tasks that were never logged are overdue since the routine began; done today, they are due next workday', () => {
     expect(of(due(plan), 'receiver', 'M01').state).toBe('overdue');
     const done = [{ stageId: 'receiver', task: 'M01', at: '2026-11-27T06:50' }];
     const next = of(due(plan, done), 'receiver', 'M01');
@@ -175,18 +175,18 @@ describe('what is due', () => {
     expect(due(goodShop()).filter((t) => t.state === 'overdue')).toEqual([]);
   });
 
-  test('put off it is not asked for until then, with the reason; done in between it counts anew', () => {
+  test('postponed it is not asked for until then, with the reason; done in between it counts anew', () => {
     const off = [
       { stageId: 'receiver', task: 'M01', at: '2026-11-26T07:00', until: '2026-11-29T00:00', reason: 'valve on order' },
     ];
     expect(of(due(plan, [], off), 'receiver', 'M01')).toMatchObject({
-      state: 'put off',
-      putOff: { reason: 'valve on order' },
+      state: 'postponed',
+      postponed: { reason: 'valve on order' },
     });
     expect(of(due(plan, [], off, '2026-11-29T00:01'), 'receiver', 'M01').state).toBe('overdue');
     const doneAt = (at: string) => of(due(plan, [{ stageId: 'receiver', task: 'M01', at }], off), 'receiver', 'M01');
     expect(doneAt('2026-11-26T07:00')).toMatchObject({ state: 'due' });
-    expect(doneAt('2026-11-26T06:59')).toMatchObject({ state: 'put off' });
+    expect(doneAt('2026-11-26T06:59')).toMatchObject({ state: 'postponed' });
   });
 
   test('an opening upstream asks for the cloth at once, and the reading behind it; water seen for the dew point', () => {
@@ -285,7 +285,7 @@ describe('what is due', () => {
     expect(limitOf(stage, 'temperature', expected)).toBeUndefined();
   });
 
-  test('what is put off, or could not be done, opens nothing; done, changed and dried does', () => {
+  test('what is postponed, or could not be done, opens nothing; done, changed and dried does', () => {
     const entry = (more: Partial<LoggedEntry>): LoggedEntry => ({
       ...logEntrySchema.parse({
         id: '00000000-0000-4000-8000-000000000001',
@@ -309,7 +309,7 @@ describe('what is due', () => {
     expect(opens({ result: 'could-not' })).toEqual([]);
   });
 
-  test('a chore left out is gone, another stays', () => {
+  test('a task left out is gone, another stays', () => {
     const without: Plan = {
       ...plan,
       routine: { ...plan.routine, leftOut: [{ stageId: 'receiver', task: 'M28', reason: 'rented' }] },
@@ -366,7 +366,7 @@ describe('what is due', () => {
     expect(due(new Map([[place, spent + 30 * 86_400_000]]))?.state).toBe('later');
   });
 
-  test('a change that is logged without its chore does it: what the old charge was spent to asks for nothing more', () => {
+  test('a change that is logged without its task does it: how far the old charge was exhausted asks for nothing more', () => {
     const own = demoPlan();
     const change: LoggedEntry = {
       ...logEntrySchema.parse({
@@ -392,7 +392,7 @@ describe('what is due', () => {
       ).find((t) => t.stage.id === 'press-beads' && t.task.id === 'M22');
     expect(due([change])).toMatchObject({ last: '2026-11-20T08:00' });
     expect(due([change])?.state).not.toBe('overdue');
-    expect(due([{ ...change, kind: 'reading' }])?.season).toMatch(/spent to 100 %/);
+    expect(due([{ ...change, kind: 'reading' }])?.season).toMatch(/exhausted to 100 %/);
   });
 
   test('never more often than its shortest trigger, never rarer than its longest (law)', () => {
@@ -434,7 +434,7 @@ describe('rounds', () => {
     expect(last - (stop?.dueMs ?? 0)).toBeLessThan(60 * DAY_MS);
   });
 
-  test('the way round is the person’s; a stage that is new comes behind', () => {
+  test('the route is the person’s; a stage that is new comes behind', () => {
     const own: Plan = { ...plan, routine: { ...plan.routine, way: ['receiver', 'compressor', 'gone'] } };
     expect(wayRound(own).slice(0, 2)).toEqual(['receiver', 'compressor']);
     expect(wayRound(own)).toHaveLength(wayRound(plan).length);

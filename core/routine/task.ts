@@ -50,7 +50,7 @@ export interface Step {
   readonly waitS?: number;
 }
 
-/** A chore at a stage, as an experienced colleague would show it. */
+/** A task at a stage, as an experienced colleague would show it. */
 export interface Task {
   readonly id: string;
   readonly does: string;

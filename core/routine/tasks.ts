@@ -5,7 +5,7 @@ import { PUMP_TASKS } from './pump-tasks';
 import type { Task } from './task';
 import { VESSEL_TASKS } from './vessel-tasks';
 
-/** Every chore that a kind of equipment can bring, by its id in the handbook of practice; T beyond it. */
+/** Every task that a kind of equipment can bring, by its id in the trade handbook; T beyond it. */
 export const TASKS: readonly Task[] = [
   ...DRAIN_TASKS,
   ...PUMP_TASKS,

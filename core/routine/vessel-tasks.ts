@@ -1,13 +1,13 @@
 import type { Stage } from '../line/plan';
 import type { Task } from './task';
 
-// Intervals and limits: common practice of the trade (handbook of practice) unless a task says otherwise; wording ours.
+// Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
 /** A relief valve of its own, or one that stands in the line. */
 const reliefIsOwn = (s: Stage): boolean =>
   s.kind === 'relief-valve' || (s.kind === 'receiver' && s.parameters.relief === 'own');
 
-/** Chores of vessels and their relief valves. */
+/** Tasks of vessels and their relief valves. */
 export const VESSEL_TASKS: readonly Task[] = [
   {
     id: 'M26',

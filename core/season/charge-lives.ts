@@ -25,7 +25,7 @@ import { runWeather } from './run-weather';
 import type { WeatherHours } from './weather';
 
 const DAY_MS = 86_400_000;
-/** So far ahead a change is looked for, and so far back the log is reckoned. */
+/** So far ahead a change is looked for, and so far back the log counts. */
 export const AHEAD_DAYS = 540;
 const BACK_DAYS = 1100;
 const SOON_DAYS = 7;
@@ -72,11 +72,11 @@ export interface PlaceLife {
   readonly loadKg?: number;
   readonly capacity?: Belief;
   readonly change?: Change;
-  /** Where it is overdue: when, by reckoning, it was spent. */
+  /** Where it is overdue: when, as estimated, it was exhausted. */
   readonly spentOn?: ShopTime;
 }
 
-/** When the charge that is in is spent, by reckoning, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
+/** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
 export function spentTimes(lives: readonly PlaceLife[], now: ShopTime): Map<string, number> {
   return new Map(
     lives.flatMap((l) => {

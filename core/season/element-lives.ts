@@ -18,7 +18,7 @@ const AHEAD_DAYS = 1500;
 const BACK_DAYS = 1100;
 /** An element that drops reach soaks first: what it reads in its first loaded hours is no loading (estimate). */
 const SOAKS_H = 24;
-/** The chore that changes it, by its kind. */
+/** The task that changes it, by its kind. */
 const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
 type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
 /** Stages whose element or charge of carbon is changed. */
@@ -40,12 +40,12 @@ export interface ElementLife {
   readonly growth?: Growth;
   /** Days that ask for a change, the earliest first; those beyond four years are left out. */
   readonly days: readonly { readonly reason: ChangeReason; readonly on: ShopTime }[];
-  /** Between these its drop is at the limit, four times in five, by how surely it rises; the second left out where it may never be. */
+  /** Between these its drop is at the limit(80 %), by how surely it rises; the second left out where it may never be. */
   readonly dropBand?: readonly [early: ShopTime | undefined, late: ShopTime | undefined];
 }
 
 /**
- * Elements and carbon as the log and the line have them. The drop is held against that of a clean element at the flow of its day, which is kept with
+ * Elements and carbon as the log and the line have them. The drop is compared with that of a clean element at the flow of its day, which is kept with
  * each reading; carbon tells nothing by its drop: it goes by oil, temperature, hours and the calendar.
  */
 export function elementLives(

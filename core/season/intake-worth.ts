@@ -45,5 +45,5 @@ export function intakeYears(plan: Plan, weather: WeatherHours, year: number): In
   });
 }
 
-/** Of the power for each kelvin: 2 % for each 10 °F cooler (handbook of practice). */
+/** Of the power for each kelvin: 2 % for each 10 °F cooler (trade handbook). */
 export const POWER_PER_K = 0.02 / (10 / 1.8);

@@ -97,7 +97,7 @@ describe('what is read of the weather', () => {
     const air = (relativeHumidity: number, dewPointC = NONE) =>
       airOfReadings({ temperatureC: 10, relativeHumidity, dewPointC });
     expect([air(1.1), air(1.11)]).toEqual([
-      { temperatureC: 10, relativeHumidity: 1, mended: expect.any(String) },
+      { temperatureC: 10, relativeHumidity: 1, corrected: expect.any(String) },
       '111 % is no humidity',
     ]);
     expect([air(NONE, 10.99), air(NONE, 11.01)]).toEqual([{ temperatureC: 10, relativeHumidity: 1 }, 'no humidity']);

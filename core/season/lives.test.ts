@@ -27,7 +27,7 @@ const entry = (
 });
 const plan = demoPlan();
 
-test('an element is changed cheapest after 3443 h, at 2.2 psi more (handbook of practice, worked example)', () => {
+test('an element is changed cheapest after 3443 h, at 2.2 psi more (trade handbook, worked example)', () => {
   const growth = (5 * PSI) / 8000;
   const hours = cheapestChangeH(400, growth, (0.005 / PSI) * 180 * 0.12);
   expect(Math.abs(hours / 3443 - 1)).toBeLessThan(1e-3);
@@ -67,16 +67,16 @@ test('an element in the line: a drop that doubled in half its way asks for a cha
   expect(of([])?.days).toEqual([]);
 });
 
-test('carbon lasts half as long for each 20 °F (handbook of practice), and 15 % of its mass in oil at 70 °F', () => {
+test('carbon lasts half as long for each 20 °F (trade handbook), and 15 % of its mass in oil at 70 °F', () => {
   const carbon = { carbonKg: 1, oilMgPerM3: 0.3 };
   // 150 g of oil at 0.3 mg/m³ and 0.01 m³/s: 5·10⁷ s (by hand).
   expect(carbonLastsS(carbon, 21, 0.01)).toBeCloseTo(5e7, -3);
   expect(carbonLastsS(carbon, 21 + 11.1, 0.01)).toBeCloseTo(2.5e7, -3);
 });
 
-test('an hour meter that ran twice as fast as reckoned doubles the water; a meter of another pump’s age does not matter', () => {
-  const reckoned = loadedClock(plan, [], Date.UTC(2026, 0, 5), 60);
-  const h = reckoned.hours.between(Date.UTC(2026, 0, 10), Date.UTC(2026, 1, 10));
+test('an hour meter that ran twice as fast as expected doubles the water; a meter of another pump’s age does not matter', () => {
+  const asExpected = loadedClock(plan, [], Date.UTC(2026, 0, 5), 60);
+  const h = asExpected.hours.between(Date.UTC(2026, 0, 10), Date.UTC(2026, 1, 10));
   const meter = (at: string, hours: number) =>
     entry(at, { kind: 'reading', stageId: 'compressor', readings: [{ of: 'hours', value: hours * 3600 }] });
   const log = [meter('2026-01-10T00:00', 5000), meter('2026-02-10T00:00', 5000 + 2 * h)];
@@ -108,7 +108,7 @@ test('a charge that is weighed tells how much of the book’s water is in it; on
   const life = (entries: LoggedEntry[]) => livesOf(plan, undefined, [charge], entries, '2026-02-12T08:00')?.[0];
   const bare = life([put]);
   const half = life([put, weigh(9 + 0.5 * (bare?.bookKg ?? 0))]);
-  // Half of the book’s water came, where reckoning says so much: the look alone would put it at twice that.
+  // Half of the published water came, where the estimate says so much: the look alone would put it at twice that.
   const alone = Math.log(((half?.loadKg ?? 0) * 0.95) / 0.5);
   expect(half?.capacity?.variance).toBeLessThan(bare?.capacity?.variance ?? 0);
   const between = [bare?.capacity?.ln ?? 0, alone].toSorted((a, b) => a - b) as [number, number];
@@ -142,10 +142,10 @@ describe('limits, from both sides; estimates that stand beside them', () => {
   test('hours of a meter count from a week apart on, and no further than five times and a tenth of what is calculated', () => {
     const clock = (entries: LoggedEntry[]) => loadedClock(plan, entries, Date.UTC(2026, 0, 5), 60);
     const factor = (until: string, times: number) => {
-      const reckoned = clock([]).hours.between(Date.UTC(2026, 0, 10), Date.parse(`${until}Z`));
+      const expectedHours = clock([]).hours.between(Date.UTC(2026, 0, 10), Date.parse(`${until}Z`));
       const meter = (at: string, hours: number) =>
         entry(at, { kind: 'reading', stageId: 'compressor', readings: [{ of: 'hours', value: hours * 3600 }] });
-      return clock([meter('2026-01-10T00:00', 5000), meter(until, 5000 + times * reckoned)]).factor;
+      return clock([meter('2026-01-10T00:00', 5000), meter(until, 5000 + times * expectedHours)]).factor;
     };
     expect([factor('2026-01-16T23:00', 2), factor('2026-01-17T01:00', 2)]).toEqual([1, expect.closeTo(2, 3)]);
     const month = (times: number) => factor('2026-02-10T00:00', times);

@@ -48,7 +48,7 @@ export interface LoadedClock {
   readonly startMs: number;
   readonly load: Float32Array;
   readonly hours: Sum;
-  /** Hours by the meter over those that are reckoned with, between its first and last reading; 1 where nothing was read. */
+  /** Hours by the meter over those expected, between its first and last reading; 1 where nothing was read. */
   readonly factor: number;
 }
 
@@ -70,6 +70,6 @@ function meterFactor(plan: Plan, entries: readonly LifeEntry[], hours: Sum): num
     .toSorted((a, b) => a.ms - b.ms);
   const [first, last] = [read[0], read.at(-1)];
   if (!first || !last || last.ms - first.ms < METER_APART_MS || last.h <= first.h) return 1;
-  const reckoned = hours.between(first.ms, last.ms);
-  return reckoned > 0 ? Math.min(FACTOR.most, Math.max(FACTOR.least, (last.h - first.h) / reckoned)) : 1;
+  const expectedHours = hours.between(first.ms, last.ms);
+  return expectedHours > 0 ? Math.min(FACTOR.most, Math.max(FACTOR.least, (last.h - first.h) / expectedHours)) : 1;
 }

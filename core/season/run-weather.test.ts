@@ -285,7 +285,7 @@ describe('outlets and what may be looked at', () => {
   });
 });
 
-test('where the pump breathes: outdoor moisture indoors is the same water, held air is what it holds (psychrolib)', () => {
+test('where the compressor draws in: outdoor moisture indoors is the same water, held air is what it holds (psychrolib)', () => {
   const plan: Plan = {
     ...plain(),
     survey: {

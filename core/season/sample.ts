@@ -13,7 +13,7 @@ export interface Sample {
   readonly temperatureC: number;
   readonly relativeHumidity: number;
   /** Whether a value had to be brought into range. */
-  readonly mended?: string;
+  readonly corrected?: string;
 }
 
 /** What a row says of the air; what it does not say is not a number. */
@@ -38,7 +38,7 @@ export function airOfReadings({
   temperatureC,
   relativeHumidity,
   dewPointC,
-}: Readings): { temperatureC: number; relativeHumidity: number; mended?: string } | string {
+}: Readings): { temperatureC: number; relativeHumidity: number; corrected?: string } | string {
   const { leastC, mostC, leastRh } = WEATHER_RANGE;
   if (!Number.isFinite(temperatureC)) return 'no temperature';
   if (temperatureC < -90 || temperatureC > 70) return `${temperatureC} °C is no temperature of the weather`;
@@ -50,11 +50,11 @@ export function airOfReadings({
     : relativeHumidity;
   if (rh < 0 || rh > MOST_RH) return `${Math.round(rh * 100)} % is no humidity`;
   const within = Math.min(1, Math.max(leastRh, rh));
-  const mended = [
+  const corrected = [
     c !== temperatureC && `${temperatureC} °C taken as ${c} °C`,
     rh > 1 + 1e-9 && !dewPoint && `${Math.round(rh * 100)} % humidity taken as 100 %`,
   ]
     .filter(Boolean)
     .join('; ');
-  return { temperatureC: c, relativeHumidity: within, ...(mended && { mended }) };
+  return { temperatureC: c, relativeHumidity: within, ...(corrected && { corrected }) };
 }

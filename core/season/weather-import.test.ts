@@ -40,7 +40,7 @@ describe('an EPW file', () => {
   const { reader, hours, notes } = importEpw(DELTA);
 
   test('gives a year: hour 1 of the file begins at midnight, dew point goes before the rounded humidity (psychrolib)', () => {
-    expect(notes).toEqual({ rows: YEAR_HOURS, filled: 0, dropped: 0, mended: 0, notes: [] });
+    expect(notes).toEqual({ rows: YEAR_HOURS, filled: 0, dropped: 0, corrected: 0, notes: [] });
     expect([reader.name, reader.altitudeM]).toEqual(['Merrow Delta humid coast, SYNTHETIC', 8]);
     for (const [month, day, hour] of [
       [0, 1, 0],
@@ -57,12 +57,12 @@ describe('an EPW file', () => {
   });
 
   test('with a line left out is filled there, and says so', () => {
-    const { hours: mended, notes } = importEpw(DELTA.toSpliced(lineOf(2, 3, 9), 1));
+    const { hours: corrected, notes } = importEpw(DELTA.toSpliced(lineOf(2, 3, 9), 1));
     const h = hourIndex({ month: 2, day: 3, hour: 9 }) as number;
     expect(notes.filled).toBe(1);
     expect(notes.notes[0]?.message).toMatch(/3 Mar 09:00 \(1 h\)/);
     const [a, b] = [hours.temperatureC[h - 1] as number, hours.temperatureC[h + 1] as number];
-    expect(mended.temperatureC[h]).toBeCloseTo((a + b) / 2, 2);
+    expect(corrected.temperatureC[h]).toBeCloseTo((a + b) / 2, 2);
   });
 
   test('with 9999s takes what else the row gives, or fills the hour, with the number of the row', () => {
@@ -92,11 +92,11 @@ describe('an EPW file', () => {
 
   test('a week that is missing is filled by the same hours of the days round it, not by a straight line', () => {
     const from = lineOf(5, 10, 0);
-    const { hours: mended, notes } = importEpw(DELTA.toSpliced(from, 7 * 24));
+    const { hours: corrected, notes } = importEpw(DELTA.toSpliced(from, 7 * 24));
     expect(notes.filled).toBe(7 * 24);
     const noon = hourIndex({ month: 5, day: 13, hour: 14 }) as number;
     const night = hourIndex({ month: 5, day: 13, hour: 3 }) as number;
-    expect((mended.temperatureC[noon] as number) - (mended.temperatureC[night] as number)).toBeGreaterThan(3);
+    expect((corrected.temperatureC[noon] as number) - (corrected.temperatureC[night] as number)).toBeGreaterThan(3);
   });
 });
 
@@ -162,7 +162,7 @@ describe('a CSV file', () => {
     (rows[10] as string[])[2] = '103';
     (rows[20] as string[])[2] = '700';
     const { notes, hours } = importCsv(['time', 'temp C', 'rh'], rows);
-    expect([notes.mended, notes.dropped, notes.filled]).toEqual([1, 1, 1]);
+    expect([notes.corrected, notes.dropped, notes.filled]).toEqual([1, 1, 1]);
     expect(hours.relativeHumidity[10]).toBe(1);
     expect(notes.notes.slice(0, 2).map((n) => n.row)).toEqual([12, 22]);
   });

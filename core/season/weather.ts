@@ -29,18 +29,25 @@ const rowNoteSchema = z.strictObject({ row: count, message: z.string().max(300) 
 export type RowNote = Readonly<z.infer<typeof rowNoteSchema>>;
 
 /** What an import made of a file: said once, kept with the weather. */
-const importNotesSchema = z.strictObject({
+const importNotes = z.strictObject({
   rows: count,
   /** Hours that no row gave, or whose row was wrong: filled from their neighbours. */
   filled: count,
   /** Rows that count for no hour: 29 February, an hour given twice, a row that is unreadable. */
   dropped: count,
   /** Values that were brought into range. */
-  mended: count,
+  corrected: count,
   /** The first such rows. */
   notes: z.array(rowNoteSchema).max(60),
 });
-export type ImportNotes = z.infer<typeof importNotesSchema>;
+export type ImportNotes = z.infer<typeof importNotes>;
+
+/** The same, also as earlier programs kept it: what was corrected was called mended. */
+export const importNotesSchema = z.preprocess((notes) => {
+  if (typeof notes !== 'object' || notes === null || !('mended' in notes)) return notes;
+  const { mended, ...rest } = notes;
+  return { corrected: mended, ...rest };
+}, importNotes);
 
 /** A year of hours as it is stored, for any line. */
 export const weatherYearSchema = z.strictObject({

@@ -19,7 +19,7 @@ export interface WinterItem {
   readonly lastHour: number;
 }
 
-// Handbook of practice (winterising), °F there.
+// Trade handbook (winterising), °F there.
 const BRITTLE_C = 0; // plastic bowls, 32 °F and below
 const DRYER_LEAST_C = 4.4; // 40 °F
 const COOLER_ROOM_C = -6.7; // 20 °F
@@ -62,7 +62,7 @@ function warmest(run: WeatherRun): number {
 
 /**
  * What of a line may freeze in a year of weather: drains and bowls with water, pipes through the cold, coolers, dryers, brine.
- * @source handbook of practice, winterising; margins as cited
+ * @source trade handbook, winterising; margins as cited
  */
 export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
   const n = run.stages.length;

@@ -19,7 +19,7 @@ export class YearCollector {
   private readonly notes: RowNote[] = [];
   private rows = 0;
   private dropped = 0;
-  private mended = 0;
+  private corrected = 0;
 
   note(row: number, message: string): void {
     if (this.notes.length < MOST_NOTES) this.notes.push({ row, message });
@@ -46,9 +46,9 @@ export class YearCollector {
     }
     this.seen.add(stamp);
     this.rows++;
-    if (sample.mended) {
-      this.mended++;
-      this.note(row, sample.mended);
+    if (sample.corrected) {
+      this.corrected++;
+      this.note(row, sample.corrected);
     }
     let hours = this.years.get(year);
     if (!hours) {
@@ -87,8 +87,8 @@ export class YearCollector {
     const temperatureC = filled(hours, hours.temperature, 2);
     const relativeHumidity = filled(hours, hours.humidity, 4);
     if (missing > 0) this.note(0, gapsOf(hours));
-    const { rows, dropped, mended, notes } = this;
-    return { hours: { temperatureC, relativeHumidity }, notes: { rows, filled: missing, dropped, mended, notes } };
+    const { rows, dropped, corrected, notes } = this;
+    return { hours: { temperatureC, relativeHumidity }, notes: { rows, filled: missing, dropped, corrected, notes } };
   }
 }
 

@@ -29,7 +29,7 @@ export interface DryerDuty {
 export const CFM = 4.719474e-4;
 /** Free air of ratings: dry, 20 °C, 1 bar. */
 export const FREE_AIR_KG_PER_M3 = 1.189;
-/** kWh that a compressor takes for a kilogram of air: 18 kW for 100 cfm (handbook of practice, at 100 psig). */
+/** kWh that a compressor takes for a kilogram of air: 18 kW for 100 cfm (trade handbook, at 100 psig). */
 export const KWH_PER_KG_AIR = 18 / (100 * CFM * FREE_AIR_KG_PER_M3) / 3600;
 
 export const freeAirM3PerS = (d: Pick<DryerDuty, 'dryAirKgPerS'>): number => d.dryAirKgPerS / FREE_AIR_KG_PER_M3;

@@ -40,7 +40,7 @@ export interface FamilyAnswer {
 }
 
 const CYCLES_LEAST = 0.15; // a cycling dryer idles at 10–20 % (estimate)
-/** Suppression of usual salt, 20 °F; air over 100 °F makes pellets fuse (handbook of practice). */
+/** Suppression of usual salt, 20 °F; air over 100 °F makes pellets fuse (trade handbook). */
 export const PELLETS = { suppressionK: 11.1, hottestC: 37.8, perKg: 1.5 } as const;
 /** A membrane of usual size lowers the dew point so far, 35–100 °F by its maker’s table only; sweep 10–25 % (handbook, the middle). */
 export const MEMBRANE = { suppressionK: 40, sweep: 0.17, hottestC: 49, most: 100 * CFM } as const;
@@ -80,10 +80,10 @@ function cartridgeFor(duty: DryerDuty) {
 }
 
 /**
- * All families for one duty: the dew point they reach, the air they let go, power, what a year costs, and chores.
+ * All families for one duty: the dew point they reach, the air they let go, power, what a year costs, and tasks.
  * @param duty inlet 5…60 °C, 1.5…41 bar absolute, hours above 0
  * @throws OutOfRange of the air’s equations
- * @source energy of practice (handbook, recalled); money invented, of the handbook’s order of magnitude
+ * @source energy of common practice (handbook, recalled); money invented, of the handbook’s order of magnitude
  */
 export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
   const flow = freeAirM3PerS(duty);

@@ -30,7 +30,7 @@ interface Practice {
   readonly reachesC?: number;
 }
 const per100Cfm = (kW: number): number => (kW * 1000) / (100 * CFM);
-/** Handbook of practice (recalled, estimates): heated 1.0–1.5 kW and 5–8 %, blower 2.5–3.5 kW and 0–3 %, heat of compression 0.2–0.5 kW and 0–2 %; split flow an estimate. */
+/** Trade handbook (recalled, estimates): heated 1.0–1.5 kW and 5–8 %, blower 2.5–3.5 kW and 0–3 %, heat of compression 0.2–0.5 kW and 0–2 %; split flow an estimate. */
 const PRACTICE: Record<Heated, Practice> = {
   'heated-purge-tower': {
     powerW: per100Cfm(1.25),
@@ -70,10 +70,10 @@ export const HEATS_TO_C = 180;
 const WORKING_SHARE = 0.07;
 const BED = { heatCapacity: 900, steelPerBeads: 0.5, steelHeat: 500 }; // J/(kg·K) reference group 12 and handbook; steel an estimate
 const REPRESSURISES_S = 300; // slowly, so that no bed is lifted (estimate)
-/** Hot air of an oil-free compressor as it reaches the bed: 300 °F (handbook of practice, where such a dryer works well). */
+/** Hot air of an oil-free compressor as it reaches the bed: 300 °F (trade handbook, where such a dryer works well). */
 export const DISCHARGE_C = 149;
 const ROOM_RH = 0.6; // of the air that the compressor draws (estimate)
-const DRIEST_C = -40; // −4 to −40, floating (handbook of practice)
+const DRIEST_C = -40; // −4 to −40, floating (trade handbook)
 
 /**
  * Pressure dew point behind a dryer that the heat of compression dries, °C: its bed is in balance with the hot air that dried it, and leaves that humidity
@@ -97,7 +97,7 @@ export const LEAST_KWH_PER_KG = HEAT_OF_UPTAKE / 3.6e6;
  * @param duty inlet 0…60 °C, 1.5…41 bar absolute
  * @returns masses kg, powers W, times h
  * @throws OutOfRange of the air’s equations
- * @source powers and purge of practice (handbook, recalled); the heat of a half cycle from beads, steel and water
+ * @source powers and purge of common practice (handbook, recalled); the heat of a half cycle from beads, steel and water
  */
 export function sizeHeated(kind: Heated, duty: DryerDuty) {
   const p = PRACTICE[kind];

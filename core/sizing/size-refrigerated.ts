@@ -6,15 +6,15 @@ import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty'
 
 /** The air leaves so far below the inlet, where a second exchanger warms it with what comes (estimate). */
 const REHEAT_APPROACH_K = 10;
-/** W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (handbook of practice). */
+/** W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (trade handbook). */
 const POWER_W = 750 / (100 * CFM);
-/** Room in which one works, °C: 40–110 °F (handbook of practice). */
+/** Room in which one works, °C: 40–110 °F (trade handbook). */
 export const ROOM_C = [4.4, 43.3] as const;
 /** Lowest pressure dew point before ice blocks it, °C: 35 °F (common practice). */
 export const LEAST_DEW_POINT_C = 1.7;
 /** The dew point of the usual rating, 38 °F. */
 export const USUAL_DEW_POINT_C = 10 / 3;
-/** 120 °F: air that enters hotter trips a standard one (handbook of practice). */
+/** 120 °F: air that enters hotter trips a standard one (trade handbook). */
 const HOTTEST_INLET_C = 49;
 
 /** What American plates are read at, and what a rating is entered for (common practice: “three 100s”). */

@@ -18,7 +18,7 @@ export interface TowersDuty extends Omit<CartridgeDuty, 'massKg' | 'airHPerDay'>
 
 /** What valves need of each half cycle: to let a tower down through its silencer, and to fill it again slowly (estimate). */
 export const VALVES_S = 45;
-/** A tower at rest must stand near the pressure of the room: over this its silencer is blocked (handbook of practice, 3 psi). */
+/** A tower at rest must stand near the pressure of the room: over this its silencer is blocked (trade handbook, 3 psi). */
 export const SILENCER_MOST_PA = 20_700;
 /** Beads that stood open: in balance with a room at half humidity. */
 const STOOD_RH = 0.5;

@@ -94,7 +94,7 @@ test('no dryer of beads undercuts the heat that holds the water, but by heat tha
   expect(blower.heaterW * blower.heatingH * 3600).toBeGreaterThan(blower.bedJ);
 });
 
-test('heat of compression floats between −40 and −4 °C with room and inlet (handbook of practice), and is drier where these are cooler', () => {
+test('heat of compression floats between −40 and −4 °C with room and inlet (trade handbook), and is drier where these are cooler', () => {
   const at = (roomC: number, inletC: number) =>
     sizeHeated('heat-of-compression-tower', duty(500, { roomC, inletC })).reachesC;
   for (const [roomC, inletC] of [

@@ -25,7 +25,7 @@ describe('a stream brought to another temperature and pressure', () => {
           const frozenKgPerS = out.lost?.frozenKgPerS ?? 0;
           expect(vapourKgPerS + liquidKgPerS + caughtKgPerS + frozenKgPerS).toBeCloseTo(vapour + liquid, 12);
           expect(Math.min(liquidKgPerS, caughtKgPerS, frozenKgPerS)).toBeGreaterThanOrEqual(0);
-          // Air without drops that is only warmed or let down keeps what it came with.
+          // Air without drops that is only warmed or expanded keeps what it came with.
           const holds = t >= 40 && p <= 8e5 && liquid === 0;
           if (!holds) expect(vapourKgPerS).toBeLessThanOrEqual(saturatedHumidityRatio(t, p) * (1 + 1e-12));
         },

@@ -78,7 +78,7 @@ export class AirStream {
    * @throws OutOfRange
    */
   bringTo(temperatureC: number, pressurePa: number): this {
-    // Air without drops that is warmed or let down holds its vapour all the more: nothing to work out.
+    // Air without drops that is warmed or expanded holds its vapour all the more: nothing to work out.
     if (this.liquidKgPerS !== 0 || temperatureC < this.temperatureC || pressurePa > this.pressurePa) {
       const water = this.vapourKgPerS + this.liquidKgPerS;
       const most = saturatedHumidityRatio(temperatureC, pressurePa, this.basis) * this.dryAirKgPerS;

@@ -10,8 +10,8 @@ import {
   newStage,
   removeBranch,
   removeStage,
+  setCheckFilter,
   setProvided,
-  setWitness,
 } from '../line/edit';
 import { type Plan, planSchema } from '../line/plan';
 import { allStages, runsOf, stageById } from '../line/runs';
@@ -105,7 +105,7 @@ export const anyEdit: fc.Arbitrary<Edit> = (() => {
         (p) => {
           const id = stage(p, s);
           const fixed = ['intake', 'compressor'].includes(stageById(p, id)?.kind ?? '');
-          return fixed ? p : setProvided(setWitness(p, id, on), id, on ? 'when the dew point rises' : undefined);
+          return fixed ? p : setProvided(setCheckFilter(p, id, on), id, on ? 'when the dew point rises' : undefined);
         },
     ),
   );

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
-import { choresOf } from '../cost/chores';
+import { taskLoad } from '../cost/task-load';
 import { handRoutine } from '../drain/by-hand';
 import { DRAIN_WORK } from '../drain/drain-work';
 import { collectingStages, dutyOf, kgPerDay } from '../drain/duty';
@@ -143,9 +143,9 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
 
   test('minutes of tasks: Today and Compare', () => {
     const today = hoursPerMonth(dueTasks(facts, [], [], '2026-11-25T09:00'));
-    const compared = choresOf(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
+    const compared = taskLoad(plan, section).reduce((sum, c) => sum + c.minutesPerYear, 0);
     near(compared / 60 / 12, today, 1e-9);
-    expect(choresOf(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(tasksOfLine(facts).length);
+    expect(taskLoad(plan, section).reduce((sum, c) => sum + c.points, 0)).toBe(tasksOfLine(facts).length);
   });
 
   test('minutes of a dryer’s service: Dryers, and Today at the normal level, where the usual days hold', () => {

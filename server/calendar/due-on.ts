@@ -30,7 +30,7 @@ export function dueOn({ plan, log, weather, now }: DueFrom): DueTask[] {
   return dueTasks(
     routineFacts(plan, walk(plan), years, spentTimes(lives, now)),
     log.last,
-    log.putOffs,
+    log.postponed,
     now,
     log.events,
     log.signals,

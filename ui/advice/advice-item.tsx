@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { mend } from '@/core/advice/apply-remedies';
+import { applyFix } from '@/core/advice/apply-fixes';
 import { type Advice, setAside, withoutAside } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import type { DayRemark } from '@/core/pump/judge-day';
@@ -11,7 +11,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { GradeMark, gradeOf } from './grade-mark';
 
-/** One piece of advice: what, why, and the buttons that mend it or set it aside. */
+/** One piece of advice: what, why, and the buttons that fix it or dismiss it. */
 export function AdviceItem({
   advice,
   day,
@@ -29,7 +29,7 @@ export function AdviceItem({
   const { rule, finding, key } = advice;
   const [stageId] = finding.stageIds;
   const apply = (which: number): void => {
-    const result = mend(store.getState().plan, key, which, () => crypto.randomUUID(), day);
+    const result = applyFix(store.getState().plan, key, which, () => crypto.randomUUID(), day);
     setRefused('refused' in result ? result.refused : undefined);
     if ('plan' in result) edit(() => result.plan);
   };
@@ -52,7 +52,7 @@ export function AdviceItem({
         </p>
         <p className="max-w-prose">{said(finding.why, say)}</p>
         {advice.setAside === undefined ? (
-          <p className="max-w-prose text-[0.88rem] text-quiet">{sayText(rule.mend, say)}</p>
+          <p className="max-w-prose text-[0.88rem] text-quiet">{sayText(rule.fix, say)}</p>
         ) : (
           <p className="text-quiet">Set aside: “{advice.setAside}”</p>
         )}
@@ -69,14 +69,14 @@ export function AdviceItem({
           </button>
         ) : (
           <>
-            {finding.remedies?.map((remedy, i) => (
+            {finding.fixes?.map((fix, i) => (
               <button
-                key={remedy.does}
+                key={fix.does}
                 type="button"
                 className={`button text-left whitespace-normal ${i === 0 && rule.grade === 'must' ? 'button-strong' : ''}`}
                 onClick={() => apply(i)}
               >
-                {remedy.does}
+                {fix.does}
               </button>
             ))}
             {!rule.stop && !asking && (

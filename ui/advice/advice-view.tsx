@@ -3,15 +3,15 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { mendAll } from '@/core/advice/apply-remedies';
+import { applyFixes } from '@/core/advice/apply-fixes';
 import { type Advice, isReady, judgeLine, RULES } from '@/core/advice/judge-line';
 import type { Plan } from '@/core/line/plan';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
 import { usePumpDay } from '@/ui/pump-day/use-pump-day';
 import { AdviceItem } from './advice-item';
+import { FixesPreview } from './fixes-preview';
 import { type Grade, gradeOf } from './grade-mark';
-import { RemediesPreview } from './remedies-preview';
 import { Schools } from './schools';
 
 const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
@@ -21,7 +21,7 @@ const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly
   { grade: 'note', title: 'Note', says: 'Worth knowing.' },
 ];
 
-type Preview = { readonly before: Plan } & ReturnType<typeof mendAll>;
+type Preview = { readonly before: Plan } & ReturnType<typeof applyFixes>;
 
 /** What an experienced colleague would say on seeing this line. */
 export function AdviceView() {
@@ -37,14 +37,14 @@ export function AdviceView() {
   const standing = judgement.advice.filter((a) => a.setAside === undefined);
   const aside = judgement.advice.filter((a) => a.setAside !== undefined);
   const ready = isReady(judgement, section, verdicts);
-  const mendable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.remedies?.length ?? 0) > 0);
+  const fixable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.fixes?.length ?? 0) > 0);
   const show = (stageId: string): void => router.push(`/lines/${planId}/line?stage=${stageId}`);
   const preview = (): void => {
     tell(undefined);
-    look({ before: plan, ...mendAll(plan, () => crypto.randomUUID()) });
+    look({ before: plan, ...applyFixes(plan, () => crypto.randomUUID()) });
   };
-  const doAll = ({ plan: mended }: Preview): void => {
-    edit(() => mended);
+  const doAll = ({ plan: fixed }: Preview): void => {
+    edit(() => fixed);
     look(undefined);
     tell('Done as one step: undo takes it back.');
   };
@@ -53,14 +53,14 @@ export function AdviceView() {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>Advice</h1>
         <Readiness ready={ready} standing={standing} stopped={section.problems.length > 0} />
-        {mendable.length > 1 && (
+        {fixable.length > 1 && (
           <button type="button" className="button ml-auto" onClick={preview}>
-            Preview all remedies
+            Preview all fixes
           </button>
         )}
       </div>
       {shown && (
-        <RemediesPreview
+        <FixesPreview
           before={shown.before}
           after={shown.plan}
           left={shown.left}
@@ -123,7 +123,7 @@ export function AdviceView() {
       <p className="text-[0.85rem] text-quiet">
         Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.{' '}
         <Link href={`/lines/${planId}/compare`} className="text-water underline underline-offset-4">
-          Hold this line against another plan
+          Compare this line with another
         </Link>
       </p>
     </div>

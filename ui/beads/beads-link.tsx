@@ -48,7 +48,7 @@ export function BeadsLink({ stage }: { stage: Stage }) {
         Its charge, and when it is spent
       </Link>
       <Link href={`/beads?${question}`} className="text-water underline underline-offset-4">
-        How long a charge lasts, what it is put into, how to dry it
+        How long a charge lasts, its housing, how to dry it
       </Link>
     </p>
   );

@@ -13,7 +13,7 @@ import { WeighSheet } from './weigh-sheet';
 
 const PARTS = [
   ['size', 'How long a charge lasts'],
-  ['housing', 'What it is put into'],
+  ['housing', 'The housing'],
   ['dry', 'Drying it'],
   ['scales', 'On the scales'],
   ['colour', 'What the colour says'],

@@ -10,7 +10,7 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 
-/** What each kind of equipment does, how it is reckoned, what is entered, and where each usual value comes from. */
+/** What each kind of equipment does, how it is calculated, what is entered, and where each usual value comes from. */
 export function CatalogueView() {
   const [word, setWord] = useQueryState('find', parseAsString.withDefault(''));
   const [chosen, choose] = useQueryState('kind', parseAsString.withDefault(''));
@@ -22,8 +22,8 @@ export function CatalogueView() {
       <div className="md:col-span-2">
         <h1>Catalogue</h1>
         <p className="max-w-3xl text-quiet">
-          What can stand in a line: what it does to the air, how that is reckoned, what you enter, and where each usual
-          value comes from. Your nameplate and its maker’s curve win.
+          What can stand in a line: what it does to the air, how that is calculated, what you enter, and where each
+          usual value comes from. Your nameplate and its maker’s curve win.
         </p>
       </div>
       <div className="min-w-0">
@@ -111,7 +111,7 @@ function KindPage({ kind }: { kind: KindName }) {
         </div>
       </header>
       <p>
-        <span className="eyebrow block">How it is reckoned</span>
+        <span className="eyebrow block">How it is calculated</span>
         {equation}
       </p>
       <div className="overflow-x-auto">

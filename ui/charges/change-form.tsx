@@ -22,14 +22,14 @@ const STEP = 0.05;
 export function ChangeForm({
   life,
   free,
-  reckoned,
+  estimated,
   put,
   onDone,
 }: {
   life: PlaceLife;
   free: readonly ChargeNow[];
-  /** How far the one that is in is spent, by reckoning. */
-  reckoned: number;
+  /** How far the one that is in is exhausted, as estimated. */
+  estimated: number;
   put: ReturnType<typeof useSender>['put'];
   onDone: () => void;
 }) {
@@ -37,8 +37,8 @@ export function ChangeForm({
   const { say } = useUnits();
   const [chargeId, setCharge] = useState(free[0]?.charge.id ?? NAMELESS);
   const [looked, setLooked] = useState<keyof typeof LOOKED>('unsaid');
-  // From where the reckoning has it; what is looked at moves it.
-  const [spent, setSpent] = useState(() => Math.round(reckoned / STEP) * STEP);
+  // From where the estimate has it; what is looked at moves it.
+  const [spent, setSpent] = useState(() => Math.round(estimated / STEP) * STEP);
   const [at, setAt] = useState(nowOnTheWall);
   const [who, setWho] = useState(rememberedWho);
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -90,7 +90,7 @@ export function ChangeForm({
       {old && looked === 'yes' && (
         <div>
           <p>
-            It was spent to <strong>{Math.round(spent * 100)} %</strong> of its height
+            It was exhausted to <strong>{Math.round(spent * 100)} %</strong> of its height
           </p>
           <Drag label="Spent, of its height" value={spent} min={0} max={1} step={STEP} onChange={setSpent} />
         </div>

@@ -53,7 +53,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
         {left > 0 && <p className="text-amber">◌ {left} kept here, sent when there is an answer</p>}
         {busy && places.length > 0 && (
           <p role="status" className="text-quiet">
-            reckoning…
+            calculating…
           </p>
         )}
       </div>

@@ -51,7 +51,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; 
                     : {WHY[first.reason]}
                     {first.reason === 'drop' && dropBand && (
                       <span className="text-quiet">
-                        , between {sayOn(dropBand[0])} and {sayOn(dropBand[1])}, four times in five
+                        , between {sayOn(dropBand[0])} and {sayOn(dropBand[1])}(80 %)
                       </span>
                     )}
                   </p>
@@ -75,7 +75,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; 
         })}
       </ul>
       <p className="text-[0.85rem] text-quiet">
-        The baseline rises with flow and with age: each reading is held against the drop of a clean element at the flow
+        The baseline rises with flow and with age: each reading is compared with the drop of a clean element at the flow
         of its day. The cheapest day: price of an element against the power that its drop takes, by your money
         (Compare).
       </p>

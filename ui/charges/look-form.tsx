@@ -10,13 +10,13 @@ import { WhoField } from './who-field';
 /** How far the front has come, by eye. */
 export function LookForm({
   stageId,
-  reckoned,
+  estimated,
   put,
   onDone,
 }: {
   stageId: string;
-  /** How far it is spent, by reckoning: where the swatches begin. */
-  reckoned: number;
+  /** How far it is exhausted, as estimated: where the swatches begin. */
+  estimated: number;
   put: ReturnType<typeof useSender>['put'];
   onDone: () => void;
 }) {
@@ -51,7 +51,7 @@ export function LookForm({
   };
   return (
     <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="A look" onSubmit={submit} noValidate>
-      <BeadSwatches share={spent ?? reckoned} onShare={setSpent} />
+      <BeadSwatches share={spent ?? estimated} onShare={setSpent} />
       {unmoved && spent === undefined && (
         <p role="alert" className="text-brick">
           Drag it to where the colour, or the wet front, has come.

@@ -26,7 +26,7 @@ const STATES: Record<LifeState, { mark: string; word: string; look: string }> = 
   known: { mark: '●', word: 'Known', look: 'text-water' },
 };
 const FAR = 540;
-/** So far apart the line and the reckoning are worth a word. */
+/** So far apart the line and the estimate are worth a word. */
 const APART = 0.05;
 
 /** A place with beads: the charge that is in, when it is spent, and what its charges have taught. */
@@ -71,8 +71,8 @@ export function PlaceCard({
             <Headline
               then={
                 state === 'overdue'
-                  ? `by reckoning it was spent about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
-                  : `between ${on(change.days[0])} and ${on(change.days[2])}, four times in five`
+                  ? `by estimate it was exhausted about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
+                  : `between ${on(change.days[0])} and ${on(change.days[2])}(80 %)`
               }
             >
               {state === 'overdue' ? 'Change it now' : `Change it about ${on(change.days[1])}`}
@@ -91,14 +91,14 @@ export function PlaceCard({
               ],
               ['Since', sayTime(stay.inAt)],
               ['Dried before', `${stay.times} ${stay.times === 1 ? 'time' : 'times'}`],
-              ['Water that came to it, by reckoning', <Amount key="l" si={loadKg} quantity="mass" />],
+              ['Water adsorbed, estimated', <Amount key="l" si={loadKg} quantity="mass" />],
               [
                 'It takes up in all',
                 <span key="c">
                   {say(bandOf(capacity).low, 'mass')} to {say(bandOf(capacity).high, 'mass')}
                 </span>,
               ],
-              ['So it is spent to', say(spent, 'share')],
+              ['Capacity used', say(spent, 'share')],
               [
                 'Last look',
                 stay.looks.length > 0
@@ -132,16 +132,16 @@ export function PlaceCard({
             {stay ? 'Another one goes in' : 'Say what is in it'}
           </button>
         </div>
-        {doing === 'look' && <LookForm stageId={life.stageId} reckoned={spent} put={put} onDone={done} />}
-        {doing === 'change' && <ChangeForm life={life} free={free} reckoned={spent} put={put} onDone={done} />}
+        {doing === 'look' && <LookForm stageId={life.stageId} estimated={spent} put={put} onDone={done} />}
+        {doing === 'change' && <ChangeForm life={life} free={free} estimated={spent} put={put} onDone={done} />}
       </div>
       <div className="grid gap-3">
         <div>
           <p className="font-semibold">
-            Beads here take up {learned.mid.toFixed(2)} of what the book says
+            Beads here take up {learned.mid.toFixed(2)} of its published capacity
             <span className="font-normal text-quiet">
               {' '}
-              ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}, four times in five)
+              ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}(80 %))
             </span>
           </p>
           <p className="text-[0.88rem] text-quiet">
@@ -206,11 +206,11 @@ export function PlaceCard({
         <details>
           <summary className="cursor-pointer font-semibold">How it learns</summary>
           <p className="mt-1 text-[0.9rem]">
-            Water ÷ how far it was spent is what a charge takes up in all; over what the book says of its beads, that is
-            one account of this place. Accounts are averaged, each by how sure it is: the book at first by half as much
-            or as much again, a charge by how well a front is read by eye (a tenth of its height) and by how charges
-            differ (12 %). What is off in flow, humidity and use is learned along with it. The date: 2000 outcomes over
-            these and over use and weather to come; the band holds four in five.
+            Water ÷ how far it was spent is what a charge takes up in all; over the published capacity of its beads,
+            that is one account of this place. Accounts are averaged, each by how sure it is: the book at first by half
+            as much or as much again, a charge by how well a front is read by eye (a tenth of its height) and by how
+            charges differ (12 %). What is off in flow, humidity and use is learned along with it. The date: 2000
+            outcomes over these and over use and weather to come; the band holds four in five.
           </p>
         </details>
         {(state === 'overdue' || doing === 'change') && <Cautions ids={['C07', 'C24']} />}

@@ -16,7 +16,7 @@ const IS: Record<Whereabouts, { mark: string; word: string; look: string }> = {
   spent: { mark: '◆', word: 'spent, to be dried', look: 'text-amber' },
   discarded: { mark: '×', word: 'discarded', look: 'text-quiet' },
 };
-const CARD_DAYS = 365; // a sealed bag: its card is looked at after twelve months (handbook of practice)
+const CARD_DAYS = 365; // a sealed bag: its card is looked at after twelve months (trade handbook)
 const DAY_MS = 86_400_000;
 
 /** Every charge and where it is; those that came out are dried or discarded from here. */
@@ -37,7 +37,7 @@ export function Shelf({
   if (charges.length === 0)
     return (
       <p className="text-quiet">
-        No charge is in the books. Name each tin once; how often it was dried and what it did is then kept with it.
+        No charge is recorded. Name each tin once; how often it was dried and what it did is then kept with it.
       </p>
     );
   const dry = charges.filter((c) => c.is === 'dry').length;

@@ -16,7 +16,7 @@ import { MoneyForm } from './money-form';
 import { Revisions } from './revisions';
 import { sideOf, type Titled } from './side';
 
-const VERDICT = { meets: '● meets it', open: '◆ too close to call', fails: '▲ falls short' } as const;
+const VERDICT = { meets: '● meets it', open: '◆ borderline', fails: '▲ falls short' } as const;
 const TONE = { meets: 'text-water', open: 'text-amber', fails: 'text-brick' } as const;
 
 /** Two or three plans side by side, and what changed between them, in words. */
@@ -47,7 +47,7 @@ export function CompareView({
         <section aria-label="Plans to compare" className="grid gap-3 sm:grid-cols-2">
           {[0, 1].map((i) => (
             <label key={i} className="grid min-w-0 gap-1">
-              <span>{i === 0 ? 'Hold it against' : 'And against'}</span>
+              <span>{i === 0 ? 'Compare with' : 'And with'}</span>
               <select
                 className="control"
                 value={keyAt(i)}
@@ -80,7 +80,7 @@ export function CompareView({
       {others.length === 0 ? (
         <p className="max-w-prose text-quiet">
           Choose a revision of this line, or another line, to see them side by side: section, jobs, water, pressure,
-          purity, advice, chores and money. To try something without touching this line, make a copy of it.
+          purity, advice, tasks and money. To try something without touching this line, make a copy of it.
         </p>
       ) : (
         <Changed sides={sides} />
@@ -134,7 +134,7 @@ function Table({ sides }: { sides: readonly Titled[] }) {
   const rows = useMemo(() => align(sides.map((s) => s.plan)), [sides]);
   const jobs = rows.filter((r) => r.some((s) => s?.kind === 'outlet'));
   const drains = rows.filter((r) => r.some((s, i) => s && all[i]?.side.drains.some((d) => d.stage.id === s.id)));
-  const chores = [...new Set(all.flatMap(({ side }) => side.chores.map((c) => c.says)))];
+  const tasks = [...new Set(all.flatMap(({ side }) => side.taskLoad.map((c) => c.says)))];
   const cells = (of: (i: number) => ReactNode): ReactNode =>
     all.map(({ key }, i) => (
       <td key={key} className="border-l border-hairline px-3 py-1 align-top">
@@ -252,16 +252,14 @@ function Table({ sides }: { sides: readonly Titled[] }) {
             })}
           </tr>
           {heading('Tasks', 'minutes a year, as in Today')}
-          {chores.map((what) => (
+          {tasks.map((what) => (
             <tr key={what} className="border-t border-hairline">
               <th scope="row" className="py-1 pr-3 font-normal">
                 {what}
               </th>
               {cells((i) => {
-                const chore = all[i]?.side.chores.find((c) => c.says === what);
-                return (
-                  chore && `${chore.points === 1 ? 'one' : chore.points} · ${Math.round(chore.minutesPerYear)} min`
-                );
+                const load = all[i]?.side.taskLoad.find((c) => c.says === what);
+                return load && `${load.points === 1 ? 'one' : load.points} · ${Math.round(load.minutesPerYear)} min`;
               })}
             </tr>
           ))}

@@ -1,5 +1,5 @@
 import { LineFacts } from '@/core/advice/line-facts';
-import { choresOf } from '@/core/cost/chores';
+import { taskLoad } from '@/core/cost/task-load';
 import { loadedHoursPerDay } from '@/core/line/day';
 import { drainPoints } from '@/core/line/edit';
 import { judgeOutlets, type Verdicts } from '@/core/line/judge-outlet';
@@ -31,7 +31,7 @@ function workOut(plan: Plan) {
       m3PerDay: ((section.at(s.id)?.caughtKgPerS ?? 0) * perDay) / 1000,
     })),
     advice: adviceWith(judgements, plan).advice.filter((a) => a.setAside === undefined),
-    chores: choresOf(plan, line.section),
+    taskLoad: taskLoad(plan, line.section),
     balance: line.balance,
   };
 }

@@ -99,7 +99,7 @@ export function FamiliesTable({
       <p className="mt-2 text-[0.85rem] text-quiet">
         Air lost: of what passes on average. A year: energy of dryer and lost air, upkeep, labour and a tenth of the
         price, in invented money of the right order; ask for prices. Tasks: service of the dryer at the normal level of
-        the routine; Today goes by the line’s hours and water besides. Powers and purges are those of practice; a
+        the routine; Today goes by the line’s hours and water besides. Powers and purges are those of common practice; a
         maker’s plate wins. ● fits, ▲ does not.
       </p>
     </div>

@@ -6,7 +6,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { IntervalWords, TaskDetail } from './task-detail';
 import { useDue } from './use-due';
 
-/** Every chore as a card to hang at its point. */
+/** Every task as a card to hang at its point. */
 export function CardsView({ log }: { log: LogSummary }) {
   const { plan } = usePlan();
   const { tasks } = useDue(log);
@@ -17,7 +17,7 @@ export function CardsView({ log }: { log: LogSummary }) {
         <button type="button" className="button button-strong" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> Print
         </button>
-        <p className="text-quiet">{tasks.length} chores, four to a page or so.</p>
+        <p className="text-quiet">{tasks.length} tasks, four to a page or so.</p>
       </div>
       <div className="grid gap-4 md:grid-cols-2 print:grid-cols-2">
         {tasks.map((t) => (

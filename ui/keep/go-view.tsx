@@ -12,11 +12,11 @@ import { roundsOf } from '@/core/routine/rounds';
 import { ISOLATION } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
-import { Chore } from './chore';
+import { RoundTask } from './round-task';
 import { useDue } from './use-due';
 import { useSender } from './use-sender';
 
-/** A round on the phone: one chore a screen, in the order of the way. */
+/** A round on the phone: one task a screen, in the order of the way. */
 export function GoView({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
@@ -102,7 +102,7 @@ export function GoView({ log }: { log: LogSummary }) {
         task.task.isolates && !proven ? (
           <Isolate onProven={() => setProven(true)} />
         ) : (
-          <Chore key={task.key} task={task} log={log} put={sender.put} onNext={(how) => next(task.key, how)} />
+          <RoundTask key={task.key} task={task} log={log} put={sender.put} onNext={(how) => next(task.key, how)} />
         )
       ) : (
         <Finished way={way} said={said} onToday={() => router.push(`/lines/${planId}/today`)} left={sender.left} />

@@ -29,7 +29,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { saveCsv } from '@/ui/water/data-table';
 import { useDue } from './use-due';
 
-/** The rounds that are due, who does them, and the way round. */
+/** The rounds that are due, who does them, and the route. */
 export function RoundsView({ log }: { log: LogSummary }) {
   const { plan, planId, edit } = usePlan();
   const { tasks, now } = useDue(log);
@@ -67,7 +67,7 @@ export function RoundsView({ log }: { log: LogSummary }) {
           <article key={r.id} className="rounded-md border border-hairline bg-card p-4">
             <h2>{r.name}</h2>
             <p className="text-quiet">
-              {r.tasks.length} {r.tasks.length === 1 ? 'chore' : 'chores'}, about {r.minutes} min
+              {r.tasks.length} {r.tasks.length === 1 ? 'task' : 'tasks'}, about {r.minutes} min
             </p>
             <ol className="mt-2 grid list-decimal gap-0.5 pl-5 text-[0.92rem]">
               {r.tasks.map((t) => (
@@ -89,8 +89,8 @@ export function RoundsView({ log }: { log: LogSummary }) {
           <Who id="who-shutdowns" label="Who does shutdowns" value={plan.routine.shutdowns} onWho={set('shutdowns')} />
         </div>
       </section>
-      <section aria-label="The way round">
-        <h2>The way round</h2>
+      <section aria-label="Route">
+        <h2>Route</h2>
         <p className="mb-2 text-[0.88rem] text-quiet">
           Drag the points into the order in which you walk; or lift one with space and move it with the arrows.
         </p>
@@ -110,7 +110,7 @@ export function RoundsView({ log }: { log: LogSummary }) {
 
 const tableOf = (tasks: readonly DueTask[]) => ({
   name: 'routine',
-  columns: ['point', 'chore', 'id', 'every, days', 'by', 'due', 'last done', 'minutes', 'shut down'],
+  columns: ['point', 'task', 'id', 'every, days', 'by', 'due', 'last done', 'minutes', 'shut down'],
   rows: tasks.map((t) => [
     t.stage.name,
     t.task.does,

@@ -25,7 +25,7 @@ export function IntervalWords({ task }: { task: DueTask }) {
   );
 }
 
-/** A chore as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
+/** A task as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
 export function TaskDetail({ task: { task, times, last } }: { task: DueTask }) {
   return (
     <div className="grid gap-3 text-[0.92rem]">

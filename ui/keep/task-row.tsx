@@ -16,7 +16,7 @@ import { rememberedWho, rememberWho, type useSender } from './use-sender';
 const DAY_MS = 86_400_000;
 
 export const dueWords = (t: DueTask, now: string): string => {
-  if (t.state === 'put off') return `until ${sayTime(t.putOff?.until ?? '')}`;
+  if (t.state === 'postponed') return `until ${sayTime(t.postponed?.until ?? '')}`;
   const days = Math.floor(t.dueMs / DAY_MS) - Math.floor(shopTimeMs(now) / DAY_MS);
   if (days < 0) return days === -1 ? 'since yesterday' : `for ${-days} days`;
   if (days === 0) return 'today';
@@ -66,7 +66,7 @@ export function TaskRow({
             className="button min-h-8 border-transparent bg-transparent text-quiet"
             onClick={() => setAsking('put-off')}
           >
-            Put off…
+            Postpone…
           </button>
         </div>
       </div>
@@ -74,7 +74,7 @@ export function TaskRow({
         <summary className="cursor-pointer">
           <IntervalWords task={t} />
           {t.season && <span className="text-copper"> · {t.season}</span>}
-          {t.putOff && <span className="text-quiet"> · “{t.putOff.reason}”</span>}
+          {t.postponed && <span className="text-quiet"> · “{t.postponed.reason}”</span>}
         </summary>
         <div className="mt-2 mb-1 grid max-w-prose gap-3">
           <TaskDetail task={t} />
@@ -131,7 +131,7 @@ export function TaskRow({
           onCancel={() => setAsking(undefined)}
         />
       )}
-      {asking === 'put-off' && <PutOff task={t} now={now} put={put} onDone={() => setAsking(undefined)} />}
+      {asking === 'put-off' && <Postponed task={t} now={now} put={put} onDone={() => setAsking(undefined)} />}
     </li>
   );
 }
@@ -179,7 +179,7 @@ export function Ask({
   );
 }
 
-export function PutOff({
+export function Postponed({
   task: t,
   now,
   put,
@@ -241,7 +241,7 @@ export function PutOff({
       </div>
       <div className="flex gap-2 pt-5">
         <button type="submit" className="button">
-          Put off
+          Postpone
         </button>
         <button type="button" className="button border-transparent bg-transparent" onClick={onDone}>
           Cancel

@@ -21,7 +21,7 @@ export function Rounds({ rounds }: { rounds: readonly Round[] }) {
         <div key={r.id} className="rounded-md border border-hairline bg-card p-3">
           <h2>{r.name}</h2>
           <p className="text-quiet">
-            {r.tasks.length} {r.tasks.length === 1 ? 'chore' : 'chores'}, about {r.minutes} min
+            {r.tasks.length} {r.tasks.length === 1 ? 'task' : 'tasks'}, about {r.minutes} min
             {r.who && ` · ${r.who}`}
           </p>
           <p className="mt-1 text-[0.9rem]">{[...new Set(r.tasks.map((t) => t.stage.name))].join(', ')}</p>

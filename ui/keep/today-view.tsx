@@ -19,7 +19,7 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
   { state: 'overdue', title: 'Overdue', tone: 'text-brick' },
   { state: 'due', title: 'Due today', tone: 'text-copper' },
   { state: 'soon', title: 'Within a week', tone: 'text-ink' },
-  { state: 'put off', title: 'Put off', tone: 'text-quiet' },
+  { state: 'postponed', title: 'Postponed', tone: 'text-quiet' },
 ];
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
@@ -82,7 +82,7 @@ export function TodayView({ log }: { log: LogSummary }) {
             </section>
           );
         })}
-        {begun && tasks.every((t) => t.state === 'later' || t.state === 'put off') && (
+        {begun && tasks.every((t) => t.state === 'later' || t.state === 'postponed') && (
           <p className="text-water">● Nothing is due within a week.</p>
         )}
         {later.length > 0 && (

@@ -24,7 +24,7 @@ export function useNow(): string {
 }
 
 /** What is due on the line, by its log, its use and the weather of its year. */
-export function useDue({ last, putOffs, events, signals, beads, charges }: LogSummary): {
+export function useDue({ last, postponed, events, signals, beads, charges }: LogSummary): {
   facts: RoutineFacts;
   tasks: readonly DueTask[];
   lives: readonly PlaceLife[];
@@ -50,8 +50,8 @@ export function useDue({ last, putOffs, events, signals, beads, charges }: LogSu
     [plan, section, years, answer, now],
   );
   const tasks = useMemo(
-    () => dueTasks(facts, last, putOffs, now, events, signals),
-    [facts, last, putOffs, now, events, signals],
+    () => dueTasks(facts, last, postponed, now, events, signals),
+    [facts, last, postponed, now, events, signals],
   );
   return { facts, tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
 }

@@ -10,7 +10,7 @@ import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
-/** The air that the pump breathes, at hand above the section: drag, and the whole line moves. */
+/** The intake air, at hand above the section: drag, and the whole line moves. */
 export const Conditions = memo(function Conditions() {
   const { plan, edit } = usePlan();
   const { say } = useUnits();

@@ -13,7 +13,7 @@ import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
-const WORD = { meets: 'meets it', open: 'too close to call', fails: 'falls short' } as const;
+const WORD = { meets: 'meets it', open: 'borderline', fails: 'falls short' } as const;
 const TONE = {
   meets: 'border-l-water text-water',
   open: 'border-l-amber text-amber',

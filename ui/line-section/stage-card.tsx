@@ -12,7 +12,7 @@ import { StageIcon } from './stage-icon';
 /** Why a card is drawn faint: its stage or unit is not in the line now. */
 export function absenceOf({ stage, unit }: Cell): string | undefined {
   if (unit) return unit.form === 'portable' && unit.is === 'away' ? 'away' : undefined;
-  return stage.provided && 'provided for, not in the line yet';
+  return stage.planned && 'planned, not installed yet';
 }
 
 interface CardProps {
@@ -20,7 +20,7 @@ interface CardProps {
   name: string;
   icon: KindName | 'unit';
   absent: string | undefined;
-  witness: boolean;
+  checkFilter: boolean;
   width: number;
   catches: boolean;
   fixed: boolean;
@@ -42,7 +42,7 @@ export const StageCard = memo(function StageCard({
   name,
   icon,
   absent,
-  witness,
+  checkFilter,
   width,
   catches,
   fixed,
@@ -125,11 +125,11 @@ export const StageCard = memo(function StageCard({
             <span className="sr-only"> ({MARKS[mark].word})</span>
           </span>
         )}
-        {witness && (
+        {checkFilter && (
           <span
             className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${catches ? 'text-amber' : 'text-quiet'}`}
           >
-            {catches ? '◆ wet witness' : 'witness'}
+            {catches ? '◆ wet check filter' : 'check filter'}
           </span>
         )}
       </button>

@@ -149,7 +149,7 @@ function Editor({
       </div>
       <div className="isolate">
         <h2 className="mb-1 text-[0.9rem]">The air {stage.kind === 'outlet' ? 'that arrives' : 'behind it'}</h2>
-        {stage.provided && <p className="text-quiet">Not in the line yet: left out of the walk.</p>}
+        {stage.planned && <p className="text-quiet">Not installed yet: left out of the calculation.</p>}
         <dl>
           {FIGURES.map(([name, label, quantity]) => {
             const value = readFigure(plan, section, stage.id, name);

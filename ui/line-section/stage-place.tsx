@@ -1,7 +1,7 @@
 'use client';
 
 import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
-import { addBranch, addBypass, addPump, moveStage, setPlace, setProvided, setWitness } from '@/core/line/edit';
+import { addBranch, addBypass, addPump, moveStage, setCheckFilter, setPlace, setProvided } from '@/core/line/edit';
 import type { Plan, Stage } from '@/core/line/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
 import { groupWithNext, unitById } from '@/core/line/units';
@@ -9,7 +9,7 @@ import { ChoiceInput } from '@/ui/forms/choice-input';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 
-/** Where a stage stands: its run, whether it is bought, whether it is a witness, and what may branch off or join there. */
+/** Where a stage stands: its run, whether it is bought, whether it is a check filter, and what may branch off or join there. */
 export function StagePlace({
   stage,
   fixed,
@@ -95,16 +95,16 @@ export function StagePlace({
             <label className="flex items-center gap-2">
               <input
                 type="checkbox"
-                checked={stage.provided !== undefined}
+                checked={stage.planned !== undefined}
                 onChange={(e) => edit((p) => setProvided(p, stage.id, e.target.checked ? 'when needed' : undefined))}
               />
-              Only provided for: not bought yet
+              Planned: not installed yet
             </label>
-            {stage.provided && (
+            {stage.planned && (
               <TextInput
                 id={`${stage.id}-trigger`}
                 label="The reading that should trigger it"
-                value={stage.provided.trigger}
+                value={stage.planned.trigger}
                 most={200}
                 onCommit={(trigger) => edit((p) => setProvided(p, stage.id, trigger), `${stage.id}.trigger`)}
               />
@@ -113,13 +113,13 @@ export function StagePlace({
               <label className="flex items-center gap-2">
                 <input
                   type="checkbox"
-                  checked={stage.witness === true}
-                  onChange={(e) => edit((p) => setWitness(p, stage.id, e.target.checked))}
+                  checked={stage.checkFilter === true}
+                  onChange={(e) => edit((p) => setCheckFilter(p, stage.id, e.target.checked))}
                 />
-                A witness: it ought to stay dry
+                A check filter: it should stay dry
               </label>
             )}
-            {stage.witness && caught > 0 && (
+            {stage.checkFilter && caught > 0 && (
               <p className="text-amber">◆ By the numbers it would not: something before it lets water through.</p>
             )}
           </div>

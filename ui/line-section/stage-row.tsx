@@ -94,7 +94,7 @@ export const StageRow = memo(function StageRow({
                 name={cell.name}
                 icon={cell.unit ? 'unit' : cell.stage.kind}
                 absent={absenceOf(cell)}
-                witness={!cell.unit && cell.stage.witness === true}
+                checkFilter={!cell.unit && cell.stage.checkFilter === true}
                 width={cell.width}
                 catches={(cell.station?.caughtKgPerS ?? 0) > 0}
                 fixed={i < fixed}

@@ -33,8 +33,8 @@ export function Calibrations({ all }: { all: readonly Calibration[] }) {
                 <strong>{words(c.to)}</strong>
               </p>
               <p className="text-quiet">
-                From {c.entries} entries that lie {say(c.scatter, 'share')} apart. If it drifted, mend it first: a plan
-                that is taught a fault expects it.
+                From {c.entries} entries that lie {say(c.scatter, 'share')} apart. If it drifted, correct it first: a
+                plan that is taught a fault expects it.
               </p>
               <button
                 type="button"

@@ -30,7 +30,7 @@ const READS: readonly EntryKind[] = ['reading', 'test', 'change', 'regeneration'
 const WHAT: Partial<Record<EntryKind, string>> = {
   change: 'What was put in',
   regeneration: 'Oven, time, how it looked',
-  repair: 'What was mended',
+  repair: 'What was repaired',
   adjustment: 'What was set, from what to what',
   leak: 'Where, how large',
   test: 'Which test, how it went',

@@ -105,7 +105,7 @@ export function HistoryChart({
           <span className="text-brick">▲</span> more
         </span>
         <span className="flex items-center gap-1">
-          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
+          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 95 %
         </span>
       </figcaption>
     </figure>

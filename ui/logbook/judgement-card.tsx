@@ -36,7 +36,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
         <span className="text-quiet">
           {' '}
           (middle {amount(entry.expectedKg)}, {say(entry.countedHours * 3600, 'time')} loaded since{' '}
-          {sayTime(entry.sinceAt)}, 19 times in 20).
+          {sayTime(entry.sinceAt)}, 95 %).
         </span>
       </p>
       {entry.note && <p className="mt-1 text-quiet">Noted: {entry.note}</p>}

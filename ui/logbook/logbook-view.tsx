@@ -47,7 +47,7 @@ export function LogbookView({ entries, drained, next }: DrainPage) {
       <div className="max-w-prose p-6">
         <h1>Logbook</h1>
         <p className="mt-2">
-          Drains are logged here, and each is held against what the line should have given. This line has no drain yet:
+          Drains are logged here, and each is compared with what the line should have given. This line has no drain yet:
           add a separator or a receiver on the Line page, with a drain.
         </p>
       </div>

@@ -89,7 +89,7 @@ export function TrendChart({ trend, stageId, of }: { trend: Trend; stageId: stri
           {label.toLowerCase()}, {u.symbol}
         </span>
         <span className="flex items-center gap-1">
-          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 19 times in 20
+          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 95 %
         </span>
         {limit !== undefined && <span className="text-brick">— asks for a change at {say(limit, quantity)}</span>}
         {trend.opened.length > 0 && <span className="text-copper">┆ changed or opened</span>}

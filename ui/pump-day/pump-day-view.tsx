@@ -73,7 +73,7 @@ export function PumpDayView() {
           one on the Line.
         </p>
       )}
-      {!answer && <p className="text-quiet">Working out the day…</p>}
+      {!answer && <p className="text-quiet">Calculating the day…</p>}
       {answer && day && (
         <div className={`grid gap-4 ${busy ? 'opacity-80' : ''}`} aria-busy={busy}>
           <Remarks remarks={answer.remarks} />
@@ -94,7 +94,7 @@ export function PumpDayView() {
             id="overnight"
             label="After work the line"
             value={working.overnight}
-            options={{ charged: 'stays under pressure', 'let-down': 'is let down' }}
+            options={{ charged: 'stays under pressure', depressurised: 'is depressurised' }}
             onCommit={(v) =>
               edit((p) => ({
                 ...p,

@@ -15,7 +15,7 @@ export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
   const words = ({ what: w }: DayRemark): string => {
     switch (w.name) {
       case 'too-many-starts':
-        return `starts ${w.starts} times in an hour; its motor bears ${w.limit}. A receiver of ${say(w.enoughM3, 'volume')}, a wider band, or letting it run on unloaded would help.`;
+        return `starts ${w.starts} times in an hour; its motor allows ${w.limit}. A receiver of ${say(w.enoughM3, 'volume')}, a wider band, or letting it run on unloaded would help.`;
       case 'over-duty':
         return `is loaded ${say(w.share, 'share')} of its busiest hour; it bears ${say(w.limit, 'share')}. It will overheat: less use, fewer leaks, or a larger pump.`;
       case 'cannot-keep-up':
@@ -30,12 +30,12 @@ export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
         return `collects ${say(w.perCycleKg / 1000, 'drained')} between two stops; its drain passes ${say(w.pulseKg / 1000, 'drained')} each time. It does not keep up.`;
       case 'never-rests':
         return 'is drained by the unloader, and the pump never rests: it never opens.';
-      case 'never-let-down':
+      case 'never-depressurised':
         return 'drains only when the line loses its pressure, and this line stays charged: it never opens, and its bowl is full.';
       case 'long-hiss':
         return `takes ${spell(w.seconds)} to blow off what stands ahead of the check valve; more than 20 s and the pump may start against pressure (common practice).`;
-      case 'thimble':
-        return `is a thimble for this pump: filled from cut-in to cut-out in ${spell(w.cycleS)}.`;
+      case 'small-receiver':
+        return `is small for this compressor: it fills from cut-in to cut-out in ${spell(w.cycleS)}.`;
       case 'lake':
         return `is a lake for this pump: ${spell(w.fillS)} to fill from empty, longer than the day.`;
     }

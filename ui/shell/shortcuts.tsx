@@ -125,7 +125,7 @@ export function Shortcuts({ planId }: { planId: string }) {
                   Line: where the water falls out
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/advice`)}>
-                  Advice: what is wrong, missing or dangerous, and what mends it
+                  Advice: what is wrong, missing or dangerous, and how to fix it
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/compare`)}>
                   Compare: keep, copy, hold side by side, what it costs

@@ -111,7 +111,7 @@ export function OwnLine() {
               ))}
             </select>
           </Field>
-          {number('distanceM', 'Pipe from the receiver to it', '0: it hangs on the receiver.')}
+          {number('distanceM', 'Pipe from the receiver to it', '0: it is connected to the receiver.')}
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-1">
           {has('aftercooler', 'has an aftercooler and separator')}
@@ -124,7 +124,7 @@ export function OwnLine() {
             {isSubmitting ? 'Building…' : 'Build my line'}
           </button>
           <span className="text-[0.82rem] text-quiet">
-            Estimates only. Nameplate, manual and local law win. Not for air that anybody breathes.
+            Estimates only. Nameplate, manual and local law win. Not for breathing air.
           </span>
         </div>
       </Fields>

@@ -11,7 +11,7 @@ import { SettleTimer } from './settle-timer';
 
 const MOST_PLACES = 12;
 
-/** Where air was measured; which of the places the pump breathes, and in which it stands. */
+/** Where air was measured; at which of the places the compressor draws in, and in which it stands. */
 export function Places() {
   const { plan, edit } = usePlan();
   const { survey } = plan;
@@ -74,7 +74,7 @@ export function Places() {
                     checked={place.id === survey.intakePlaceId}
                     onChange={() => set({ intakePlaceId: place.id })}
                   />{' '}
-                  The pump breathes here
+                  The compressor draws in here
                 </label>
                 <label className="flex min-h-7 items-center gap-2">
                   <input

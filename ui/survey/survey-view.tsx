@@ -20,8 +20,8 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
-import { AskedOnce } from './asked-once';
 import { Places } from './places';
+import { SiteDetails } from './site-details';
 import { WaterDrawnIn } from './water-drawn-in';
 import { WorkingHours } from './working-hours';
 
@@ -107,8 +107,8 @@ export function SurveyView() {
         >
           <WorkingHours />
         </Part>
-        <Part title="Asked once" note="What no gauge tells. The advice rests on it.">
-          <AskedOnce />
+        <Part title="Site details" note="What no gauge tells. The advice rests on it.">
+          <SiteDetails />
         </Part>
         <Part
           title="Jobs"
@@ -152,7 +152,7 @@ export function SurveyView() {
               <Plus size={15} aria-hidden /> Add a job
             </button>
             <span className="text-[0.85rem] text-quiet">
-              Air to breathe is not a job for this tool: use a certified breathing-air system.
+              Breathing air is not a job for this tool: use a certified breathing-air system.
             </span>
           </div>
         </Part>
@@ -176,7 +176,7 @@ function Part({ title, note, children }: { title: string; note?: string; childre
   );
 }
 
-/** What the jobs ask for together and what the line loses, held against what the pumps deliver. */
+/** What the jobs ask for together and what the line loses, compared with what the compressors deliver. */
 function Demand() {
   const { plan, section } = usePlan();
   const { say } = useUnits();

@@ -88,11 +88,11 @@ export function Notes({ notes }: { notes: readonly RowNote[] }) {
 }
 
 /** What an import made of its file, in a sentence. */
-export function importWords({ rows, filled, dropped, mended }: WeatherYear['notes']): string {
+export function importWords({ rows, filled, dropped, corrected }: WeatherYear['notes']): string {
   const parts = [
     filled > 0 && `${filled} ${filled === 1 ? 'hour' : 'hours'} filled`,
     dropped > 0 && `${dropped} ${dropped === 1 ? 'row' : 'rows'} dropped`,
-    mended > 0 && `${mended} ${mended === 1 ? 'value' : 'values'} mended`,
+    corrected > 0 && `${corrected} ${corrected === 1 ? 'value' : 'values'} corrected`,
   ].filter(Boolean);
-  return `${rows} rows${parts.length > 0 ? `; ${parts.join(', ')}` : ', nothing to mend'}`;
+  return `${rows} rows${parts.length > 0 ? `; ${parts.join(', ')}` : ', nothing to correct'}`;
 }

@@ -7,7 +7,7 @@ import { ImportStanding, importWords, Notes } from './import-part';
 import { useWeatherImport } from './use-weather-import';
 import { useWater } from './water-provider';
 
-/** Imports a year: read and mended in a worker, looked at, then kept for every line. */
+/** Imports a year: read and corrected in a worker, looked at, then kept for every line. */
 export function ImportYear() {
   const { addYear, setClimate } = useWater();
   const importing = useWeatherImport('year');

@@ -18,7 +18,7 @@ export function IntakeWorth() {
   const most = Math.max(...places.map((p) => p.waterKg), 1e-9);
   return (
     <section className="grid gap-2">
-      <h2>Water drawn in, by where the pump breathes</h2>
+      <h2>Water drawn in, by place of the intake</h2>
       <ul className="grid gap-2">
         {places.map((p) => {
           const own = p === here;

@@ -32,7 +32,7 @@ export function PlacesThroughYear() {
         {survey.places.map((place) => {
           const year = place.year ?? USUAL_YEAR;
           const uses = [
-            place.id === survey.intakePlaceId && 'the pump breathes here',
+            place.id === survey.intakePlaceId && 'the compressor draws in here',
             place.id === survey.roomPlaceId && 'the line stands here',
           ].filter(Boolean);
           return (

@@ -54,7 +54,7 @@ export function StoredYear({ year, chosen }: { year: WeatherSummary; chosen: boo
       </p>
       {year.notes.notes.length > 0 && (
         <details className="ml-6 text-[0.88rem]">
-          <summary className="cursor-pointer text-water underline underline-offset-4">What was mended</summary>
+          <summary className="cursor-pointer text-water underline underline-offset-4">What was corrected</summary>
           <Notes notes={year.notes.notes} />
         </details>
       )}

@@ -198,7 +198,7 @@ function DrainTable({
                           edit((p) => setParameters(p, stage.id, judged.parameters ?? {}));
                         }}
                       >
-                        Set it so<span className="sr-only">: {stage.name}</span>
+                        Apply<span className="sr-only">: {stage.name}</span>
                       </button>
                     )}
                   </td>

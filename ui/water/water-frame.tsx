@@ -44,7 +44,7 @@ export function WaterFrame({ children }: { children: ReactNode }) {
           {weatherName ? (
             <>
               Year: <strong className="font-semibold text-ink">{weatherName}</strong>
-              {busy && ' · working it out…'}
+              {busy && ' · calculating…'}
             </>
           ) : (
             <Link href={`${base}/weather`} className="text-water underline underline-offset-4">

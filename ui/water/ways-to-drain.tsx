@@ -121,7 +121,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
           className="mt-1 min-h-6 text-water underline underline-offset-4"
           onClick={() => edit((p) => setParameters(p, stage.id, way.parameters))}
         >
-          {fitted ? 'Set it so' : 'Fit it'}
+          {fitted ? 'Apply' : 'Use this drain'}
           <span className="sr-only">: {drainWords(stage.kind, way.drain)}</span>
         </button>
       )}

@@ -47,7 +47,7 @@ export function Changes({ changes }: { changes: readonly WeekChange[] }) {
                   className="button self-start"
                   onClick={() => edit((p) => setParameters(p, c.stageId, c.parameters ?? {}))}
                 >
-                  Set it so
+                  Apply
                 </button>
               )}
             </li>

@@ -177,7 +177,7 @@ function Explanation({ of: d }: { of: Derivation }) {
         </p>
         {span && (
           <p className="text-quiet">
-            between {tell(span.low)} and {tell(span.high)}, 19 times in 20
+            between {tell(span.low)} and {tell(span.high)}, 95 %
           </p>
         )}
       </div>

@@ -4,7 +4,7 @@ import { insertStage, moveStage, newStage, removeStage, setParameter } from '../
 import type { Plan, Stage } from '../line/plan';
 import { runOfStage, withStage } from '../line/runs';
 import { sized } from '../line/size-stage';
-import type { Finding, Remedy, Sentence } from './rule';
+import type { Finding, Fix, Sentence } from './rule';
 
 export type Values = Readonly<Record<string, number | string>>;
 
@@ -22,20 +22,20 @@ export const at = (
   stages: Stage | readonly Stage[],
   what: Sentence,
   why: Sentence,
-  ...remedies: readonly (Remedy | undefined)[]
+  ...fixes: readonly (Fix | undefined)[]
 ): Finding => ({
   stageIds: (Array.isArray(stages) ? stages : [stages as Stage]).map((s: Stage) => s.id),
   what,
   why,
-  remedies: remedies.filter((r) => r !== undefined),
+  fixes: fixes.filter((r) => r !== undefined),
 });
 
 /** A finding of the whole line. */
-export const ofLine = (what: Sentence, why: Sentence, ...remedies: readonly Remedy[]): Finding => ({
+export const ofLine = (what: Sentence, why: Sentence, ...fixes: readonly Fix[]): Finding => ({
   stageIds: [],
   what,
   why,
-  remedies,
+  fixes,
 });
 
 function place(plan: Plan, stageId: string): { runId: string; index: number } | undefined {
@@ -44,9 +44,9 @@ function place(plan: Plan, stageId: string): { runId: string; index: number } | 
 }
 
 /** Several edits as one. */
-export const inTurn = (does: string, ...remedies: readonly Remedy[]): Remedy => ({
+export const inTurn = (does: string, ...fixes: readonly Fix[]): Fix => ({
   does,
-  edit: (plan, newId) => remedies.reduce((p, r) => r.edit(p, newId), plan),
+  edit: (plan, newId) => fixes.reduce((p, r) => r.edit(p, newId), plan),
 });
 
 type Wanted = readonly [KindName, Values?];
@@ -66,7 +66,7 @@ function guarding(run: readonly Stage[], other: Stage): ReadonlySet<string> {
 }
 
 /** New stages of some kinds, in a row, beside another. */
-export function put(does: string, side: 'before' | 'behind', stage: Stage, ...kinds: readonly Wanted[]): Remedy {
+export function put(does: string, side: 'before' | 'behind', stage: Stage, ...kinds: readonly Wanted[]): Fix {
   /** With the stages of the line that may be moved there, each once; what none is left for is new. */
   const placed = (plan: Plan, newId: () => string, mayMove: (w: Wanted) => boolean): Plan => {
     const used = new Set<string>([stage.id, ...guarding(runOfStage(plan, stage.id)?.stages ?? [], stage)]);
@@ -106,27 +106,27 @@ export function put(does: string, side: 'before' | 'behind', stage: Stage, ...ki
 }
 
 /** Another value of a stage’s own. */
-export const set = (does: string, stage: Stage, values: Values): Remedy => ({
+export const set = (does: string, stage: Stage, values: Values): Fix => ({
   does,
   edit: (plan) => Object.entries(values).reduce((p, [field, v]) => setParameter(p, stage.id, field, v), plan),
 });
 
-/** A remedy that states what is so: only who looked may press it. */
-export const stated = (remedy: Remedy): Remedy => ({ ...remedy, states: true });
+/** A fix that states what is so: only who looked may press it. */
+export const stated = (fix: Fix): Fix => ({ ...fix, states: true });
 
 /** All parameters of a stage anew. */
-export const refit = (does: string, stage: Stage, parameters: object): Remedy => ({
+export const refit = (does: string, stage: Stage, parameters: object): Fix => ({
   does,
   edit: (plan) => withStage(plan, stage.id, (s) => ({ ...s, parameters }) as Stage),
 });
 
-export const takeOut = (does: string, stage: Stage): Remedy => ({
+export const takeOut = (does: string, stage: Stage): Fix => ({
   does,
   edit: (plan) => removeStage(plan, stage.id),
 });
 
 /** Carries a stage to right behind, or right before, another. */
-export const carry = (does: string, stage: Stage, side: 'before' | 'behind', other: Stage): Remedy => ({
+export const carry = (does: string, stage: Stage, side: 'before' | 'behind', other: Stage): Fix => ({
   does,
   edit: (plan) => {
     const here = place(removeStage(plan, stage.id), other.id);
@@ -134,8 +134,8 @@ export const carry = (does: string, stage: Stage, side: 'before' | 'behind', oth
   },
 });
 
-/** Another answer to what is asked once of the site. */
-export const answer = (does: string, values: Partial<Plan['survey']['site']>): Remedy => ({
+/** Another answer in the site details. */
+export const answer = (does: string, values: Partial<Plan['survey']['site']>): Fix => ({
   does,
   edit: (plan) => ({ ...plan, survey: { ...plan.survey, site: { ...plan.survey.site, ...values } } }),
 });

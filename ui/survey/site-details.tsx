@@ -11,8 +11,8 @@ const FIELDS = Object.entries(siteSchema.shape).map(
   ([field, schema]) => [field as keyof Site, schema.meta() as unknown as FieldMeta] as const,
 );
 
-/** What is asked once of a site: who breathes the air, where the condensate goes, how its drain lines run. */
-export function AskedOnce() {
+/** Details of a site: who breathes the air, where the condensate goes, how its drain lines run. */
+export function SiteDetails() {
   const { plan, edit } = usePlan();
   const { site } = plan.survey;
   const set = (field: keyof Site, value: string | number): undefined => {

@@ -6,8 +6,8 @@ import { walk } from '../line/walk';
 import type { DayRemark } from '../pump/judge-day';
 import { type Advice, judgeLine, RULES } from './judge-line';
 
-/** What came of a remedy: the plan mended, or why not. */
-export type Mended = { readonly plan: Plan } | { readonly refused: string };
+/** What came of a fix: the plan fixed, or why not. */
+export type Fixed = { readonly plan: Plan } | { readonly refused: string };
 
 /** How much stands against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
 function against(plan: Plan): readonly number[] {
@@ -29,30 +29,29 @@ function compare(a: readonly number[], b: readonly number[]): number {
 }
 
 /**
- * Applies a remedy as one edit to the line as it is now, whatever it was when the advice was read. A stage that stands in the
+ * Applies a fix as one edit to the line as it is now, whatever it was when the advice was read. A stage that stands in the
  * wrong place is moved rather than a second one put in, where that leaves no more against the line; none is taken out that
  * another rule asks for.
- * @param which of the remedies of the finding, from 0
+ * @param which of the fixes of the finding, from 0
  */
-export function mend(
+export function applyFix(
   plan: Plan,
   key: string,
   which: number,
   newId: () => string,
   day: readonly DayRemark[] = [],
-): Mended {
+): Fixed {
   const [ruleId = '', ...ids] = key.split(' ');
   const rule = RULES.filter((r) => r.id === ruleId);
   const gone = ids.find((id) => !stageById(plan, id));
   if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
   const speaks = (of: Plan): Advice | undefined => judgeLine(of, walk(of), rule, day).advice.find((a) => a.key === key);
-  const remedy = speaks(plan)?.finding.remedies?.[which];
-  if (!remedy)
-    return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
-  const added = remedy.edit(plan, newId);
+  const fix = speaks(plan)?.finding.fixes?.[which];
+  if (!fix) return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
+  const added = fix.edit(plan, newId);
   if (allStages(added).length < allStages(plan).length && compare(against(added), against(plan)) > 0)
     return { refused: 'Something else on this line needs that stage: it stays. Nothing was changed.' };
-  const moved = remedy.moves?.(plan, newId) ?? [];
+  const moved = fix.moves?.(plan, newId) ?? [];
   if (moved.length === 0) return { plan: added };
   const most = against(added);
   return { plan: moved.find((m) => compare(against(m), most) <= 0 && !speaks(m)) ?? added };
@@ -68,28 +67,28 @@ function hasTwin(plan: Plan, stage: Stage): boolean {
   return place(stage) !== undefined && run.some((s) => s.id !== stage.id && place(s) === place(stage));
 }
 
-/** Notes on stages that do nothing: after all remedies they may go, where nothing else asks for them. */
+/** Notes on stages that do nothing: after all fixes they may go, where nothing else asks for them. */
 const IDLE = ['O64', 'A07'];
 
 /**
- * Applies remedies one after another, each to the line as the ones before have left it, until none leaves less against the
+ * Applies fixes one after another, each to the line as the ones before have left it, until none leaves less against the
  * line than before; then takes out what has nothing to do any more. What only somebody who looked can say is left.
- * @returns the mended plan, and what remains that no remedy here solves
+ * @returns the fixed plan, and what remains that no fix here solves
  */
-export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
+export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
   let now = plan;
   let most = against(now);
   const grave = (a: Advice): boolean => a.setAside === undefined && a.rule.grade !== 'note';
-  /** The first plan against which less stands, by one remedy, or by a second one for what the first brings up. */
+  /** The first plan against which less stands, by one fix, or by a second one for what the first brings up. */
   const improve = (from: Plan, known: ReadonlySet<string>, more: number): Plan | undefined => {
     const advice = judgeLine(from).advice.filter(grave);
     const keys = new Set([...known, ...advice.map((a) => a.key)]);
     const results = advice
       .filter((a) => !known.has(a.key))
       .flatMap((a) =>
-        [...(a.finding.remedies ?? []).entries()].flatMap(([which, remedy]) => {
-          if (remedy.states) return [];
-          const result = mend(from, a.key, which, newId);
+        [...(a.finding.fixes ?? []).entries()].flatMap(([which, fix]) => {
+          if (fix.states) return [];
+          const result = applyFix(from, a.key, which, newId);
           return 'plan' in result ? [result.plan] : [];
         }),
       );
@@ -105,7 +104,7 @@ export function mendAll(plan: Plan, newId: () => string): { plan: Plan; left: re
   const idle = (a: Advice): boolean => IDLE.includes(a.rule.id) && a.setAside === undefined;
   const was = new Set(judgeLine(plan).advice.map((a) => a.key));
   for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
-    const result = mend(now, key, 0, newId);
+    const result = applyFix(now, key, 0, newId);
     if ('plan' in result && compare(against(result.plan), most) <= 0) now = result.plan;
   }
   for (const s of allStages(now)) {

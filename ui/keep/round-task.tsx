@@ -22,16 +22,16 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { BeadSwatches } from './bead-swatches';
-import { choreEntry, readOf } from './chore-entry';
 import { entryOf } from './entry-of';
 import { NumberPad } from './number-pad';
 import { PhotoInput } from './photo-input';
+import { readOf, taskEntry } from './task-entry';
 import { rememberedWho, rememberWho, type useSender } from './use-sender';
 
 const UNITS_SHOWN = 3;
 
-/** One chore on the phone: what to do, what to expect, a number, and on. */
-export function Chore({
+/** One task on the phone: what to do, what to expect, a number, and on. */
+export function RoundTask({
   task: t,
   log,
   put,
@@ -107,7 +107,7 @@ export function Chore({
       setProblem(undefined);
       return;
     }
-    const answer = choreEntry(plan, t, { who, number, readings, looks, wrong, couldNot, because, photo, since });
+    const answer = taskEntry(plan, t, { who, number, readings, looks, wrong, couldNot, because, photo, since });
     if ('problem' in answer) {
       setProblem(answer.problem);
       return;

@@ -5,7 +5,7 @@ import { routineFacts } from '../routine/facts';
 import { sayInterval } from '../routine/interval';
 
 /** Work that a line asks of somebody. */
-export interface Chore {
+export interface TaskLoad {
   readonly says: string;
   readonly points: number;
   readonly minutesPerYear: number;
@@ -14,9 +14,9 @@ export interface Chore {
 const MONTHS = 12;
 
 /** What has to be done by hand on a line, and how long it takes in a year: the tasks of its routine, as Today has them. */
-export function choresOf(plan: Plan, section: Section): Chore[] {
+export function taskLoad(plan: Plan, section: Section): TaskLoad[] {
   const facts = routineFacts(plan, section);
-  const alike = new Map<string, Chore>();
+  const alike = new Map<string, TaskLoad>();
   for (const { task, interval } of tasksOfLine(facts)) {
     const says = `${task.does}, ${sayInterval(interval.days)}`;
     const minutes = hoursPerMonth([{ task, interval }]) * 60 * MONTHS;

@@ -10,8 +10,8 @@ import type { Plan } from '@/core/line/plan';
 import { sayText } from '@/core/quantity/say-text';
 import { useUnits } from '@/ui/units/units';
 
-/** What all remedies would change, what they cost in pressure and money, and what they leave: before anything is done. */
-export function RemediesPreview({
+/** What all fixes would change, what they cost in pressure and money, and what they leave: before anything is done. */
+export function FixesPreview({
   before,
   after,
   left,
@@ -38,7 +38,7 @@ export function RemediesPreview({
   const money = (m: number): string => `${Math.abs(Math.round(m))} ${before.money.currency} ${m < 0 ? 'less' : 'more'}`;
   return (
     <section aria-label="What would change" className="rounded-md border border-hairline bg-card p-4">
-      <h2>{list.length === 0 ? 'No remedy here improves this line' : 'What would change'}</h2>
+      <h2>{list.length === 0 ? 'No fix here improves this line' : 'What would change'}</h2>
       <ul className="my-2 max-h-64 list-disc overflow-auto pl-5">
         {list.map((c) => {
           const text = c.says(say);
@@ -59,11 +59,11 @@ export function RemediesPreview({
       )}
       {left.length > 0 && (
         <div className="mt-2">
-          <p className="font-semibold">What no remedy of this program solves</p>
+          <p className="font-semibold">What no fix of this program solves</p>
           <ul className="list-disc pl-5">
             {left.map((a) => (
               <li key={a.key}>
-                {said(a.finding.what, say)} <span className="text-quiet">{sayText(a.rule.mend, say)}</span>
+                {said(a.finding.what, say)} <span className="text-quiet">{sayText(a.rule.fix, say)}</span>
               </li>
             ))}
           </ul>

@@ -10,7 +10,7 @@ import { entryOf } from './entry-of';
 import type { Outgoing } from './outbox';
 
 /** What somebody answered at a point of a round. */
-export interface ChoreAnswers {
+export interface TaskAnswers {
   readonly who: string;
   /** SI; words where what was typed is no number; nothing where nothing was typed. */
   readonly number: number | string | undefined;
@@ -26,17 +26,17 @@ export interface ChoreAnswers {
   readonly since: string;
 }
 
-/** What of a chore is read, in order. */
+/** What of a task is read, in order. */
 export const readOf = (task: DueTask['task']): readonly ReadingName[] =>
   DRAINING.includes(task.id) ? ['amount'] : task.records;
 
 const NOBODY = 'Say who you are, once: this phone remembers it.';
 
-/** What goes into the log of a chore, or what is still missing, in words. A drain is one entry: the drain itself. */
-export function choreEntry(
+/** What goes into the log of a task, or what is still missing, in words. A drain is one entry: the drain itself. */
+export function taskEntry(
   plan: Plan,
   { task, stage }: DueTask,
-  a: ChoreAnswers,
+  a: TaskAnswers,
 ): { problem: string } | { outgoing: Outgoing[] } {
   const who = a.who.trim();
   const because = a.because.trim();
