@@ -40,7 +40,7 @@ describe('the demo', () => {
     }
   });
 
-  test('the worked example of the pump’s day says what the day says, and what its formulas say', () => {
+  test('the worked example of the compressor cycle says what the day says, and what its formulas say', () => {
     const day = simulateDay(plan);
     const [pump] = day?.pumps ?? [];
     if (!day || !pump?.blowOff) throw new Error('no day');

@@ -6,25 +6,25 @@ test('advice at its stage: fixed with one button, undone with one key', async ({
   const beside = page.getByRole('region', { name: 'Advice' });
   await beside.getByRole('button', { name: /has it a relief valve, and is its nameplate legible/ }).click();
   await expect(page).toHaveURL(/stage=/);
-  const atStage = page.getByRole('list', { name: 'Advice on it' });
+  const atStage = page.getByRole('list', { name: 'Advice on this stage' });
   await atStage.getByRole('button', { name: 'It has both, I looked' }).click();
   await expect(beside.getByText('has it a relief valve')).toHaveCount(0);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');
   await expect(beside.getByText('has it a relief valve')).toBeVisible();
   await page.goto(`${own}/advice`);
-  await expect(page.getByText('Does anyone breathe from this line?')).toBeVisible();
+  await expect(page.getByText('Is this line used for breathing air?')).toBeVisible();
 });
 
 test('a danger cannot be set aside, and no line on which it stands is ready', async ({ page }) => {
   await buildOwnLine(page);
   await page.getByRole('link', { name: 'Survey', exact: true }).click();
-  await page.getByLabel('Does anyone breathe from this line?').selectOption('yes');
+  await page.getByLabel('Is this line used for breathing air?').selectOption('yes');
   await page.getByRole('link', { name: 'Advice', exact: true }).click();
   const stop = page.getByRole('region', { name: 'Stop' });
-  await expect(stop).toContainText('Somebody breathes from this line.');
+  await expect(stop).toContainText('This line is used for breathing air.');
   await expect(stop).toContainText('Use a certified breathing-air system');
-  await expect(stop.getByRole('button', { name: 'Set aside…' })).toHaveCount(0);
+  await expect(stop.getByRole('button', { name: 'Dismiss…' })).toHaveCount(0);
   await expect(page.getByText('Not ready')).toBeVisible();
 });
 
@@ -32,14 +32,14 @@ test('other advice is set aside with a reason, and returns when what it rests on
   const own = await buildOwnLine(page);
   await page.goto(`${own}/advice`);
   const item = page.getByRole('listitem').filter({ hasText: 'has it a relief valve' });
-  await item.getByRole('button', { name: 'Set aside…' }).click();
-  await item.getByRole('button', { name: 'Set aside', exact: true }).click();
-  await expect(item.getByText('Say why, for whoever comes after you.')).toBeVisible();
-  await item.getByLabel('Why it does not matter here').fill('inspected on Monday, papers follow');
-  await item.getByRole('button', { name: 'Set aside', exact: true }).click();
-  await expect(page.getByText('Set aside · 1')).toBeVisible();
+  await item.getByRole('button', { name: 'Dismiss…' }).click();
+  await item.getByRole('button', { name: 'Dismiss', exact: true }).click();
+  await expect(item.getByText('Give the reason for whoever reads this later.')).toBeVisible();
+  await item.getByLabel('Why it does not apply here').fill('inspected on Monday, papers follow');
+  await item.getByRole('button', { name: 'Dismiss', exact: true }).click();
+  await expect(page.getByText('Dismissed · 1')).toBeVisible();
   await expectSaved(page);
   await page.reload();
-  await page.getByText('Set aside · 1').click();
+  await page.getByText('Dismissed · 1').click();
   await expect(page.getByText('inspected on Monday, papers follow')).toBeVisible();
 });

@@ -2,18 +2,18 @@ import { expect, test } from './test';
 
 test('a cartridge sized within a minute, told honestly, and what upstream would make it sensible', async ({ page }) => {
   await page.goto('/beads');
-  const beads = page.getByRole('region', { name: 'A charge of beads' });
+  const beads = page.getByRole('region', { name: 'Desiccant charge and air' });
   await page.getByLabel('Dry beads').fill('250 g');
   await page.getByLabel('Air through them').fill('10 scfm');
-  await page.getByLabel('Air comes in at').fill('75 F');
+  await page.getByLabel('Inlet air temperature').fill('75 F');
   await page.getByLabel('Pressure', { exact: true }).fill('60 psi');
   // G13-01 with 20 % taken up: 0.68 h; practice counts on 12 %: 0.41 h (computed).
-  await expect(beads).toContainText('Spent after 24 min');
-  await expect(beads).toContainText('Not a good idea');
+  await expect(beads).toContainText('Exhausted after 24 min');
+  await expect(beads).toContainText('Not recommended');
   await expect(beads.getByRole('row', { name: /refrigerated dryer/ })).toContainText('45 min');
   await page.getByLabel('Dry beads').fill('-2 lb');
   await expect(beads.getByRole('alert')).toBeVisible();
-  await expect(beads).toContainText('Spent after 24 min');
+  await expect(beads).toContainText('Exhausted after 24 min');
   await page.reload();
   await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue(/4\.1/);
 });
@@ -29,11 +29,11 @@ test('what is typed before the scripts arrive is kept', async ({ page }) => {
   });
   await page.goto('/beads', { waitUntil: 'commit' });
   await page.getByLabel('Dry beads').fill('250 g');
-  await page.getByLabel('Air comes in at').fill('75 F');
+  await page.getByLabel('Inlet air temperature').fill('75 F');
   release();
   await page.getByLabel('Pressure', { exact: true }).fill('60 psi');
   await expect(page).toHaveURL(/kg=0\.25&c=23\.8.*pa=515010/);
-  await expect(page.getByRole('region', { name: 'A charge of beads' })).toContainText('Spent after 24 min');
+  await expect(page.getByRole('region', { name: 'Desiccant charge and air' })).toContainText('Exhausted after 24 min');
 });
 
 test('an oven for a spent charge: what it leaves, what it ruins, when it is refused', async ({ page }) => {
@@ -53,7 +53,7 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await expect(batch).toContainText('never unattended');
   await expect(batch).toContainText('can burn');
 
-  const scales = page.getByRole('region', { name: 'On the scales' });
+  const scales = page.getByRole('region', { name: 'By weight' });
   await page.getByLabel('As it came out').fill('0.95 kg');
   await expect(scales).toContainText('Discard it');
   await expect(scales).toContainText('Oily waste');
@@ -65,16 +65,16 @@ test('a housing rated below the cut-out is refused; an hour in the oven is waite
   page,
 }) => {
   await page.goto('/beads');
-  const housing = page.getByRole('region', { name: 'The housing' });
+  const housing = page.getByRole('region', { name: 'Housing' });
   await expect(housing).toContainText('Nobody has read the pressure');
   await page.getByLabel('Pressure marked on it').selectOption('yes');
   await page.getByLabel('Marked', { exact: true }).fill('100 psi');
-  await expect(housing).toContainText('rated below the pressure at which the pump stops');
+  await expect(housing).toContainText('rated below the pressure at which the compressor stops');
   await page.getByLabel('Cartridges in a row').selectOption('2');
   await expect(housing).toContainText('The first of the row lasts');
 
   await page.getByLabel('Indicator').selectOption('cobalt');
-  await expect(page.getByRole('region', { name: 'What the colour says' })).toContainText('it does not prove −40');
+  await expect(page.getByRole('region', { name: 'Indicator colour' })).toContainText('it does not prove −40');
   await expect(page.getByRole('img', { name: 'wet: pink' })).toBeVisible();
 
   const steps = page.getByRole('region', { name: 'Drying, step by step' });

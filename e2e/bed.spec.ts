@@ -13,7 +13,7 @@ test('a bed fills: when it is lost, played and scrubbed; what cannot be run is s
   await expect(bed.getByRole('button', { name: 'Pause' })).toBeVisible();
   await page.getByLabel('The beads are').selectOption('oven');
   await page.getByLabel('Oven at').fill('135 F');
-  await expect(bed).toContainText('Never dry enough');
+  await expect(bed).toContainText('Never reaches the wanted dew point');
   await page.getByLabel('Air', { exact: true }).fill('0');
   await expect(page.getByText('No air passes')).toBeVisible();
 });

@@ -2,14 +2,14 @@ import { fortyStages } from '../bench/forty-stage-plan';
 import { buildOwnLine, expectSaved, figure } from './own-line';
 import { expect, test } from './test';
 
-test('a branch, a bypass and a second pump are laid, moved into and taken out; the line tells what each does', async ({
+test('a branch, a bypass and a second compressor are laid, moved into and taken out; the line tells what each does', async ({
   page,
 }) => {
   await buildOwnLine(page);
   const card = (name: string) => page.locator('[data-stage]', { hasText: name });
   const editor = page.getByRole('region', { name: /, (Receiver|Bowl filter|branch|Outlet|Regulator)$/ });
   await card('Receiver').click();
-  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  await page.getByRole('button', { name: 'Add a branch downstream' }).click();
   await page.getByLabel('Branch: name').fill('Paint drop');
   await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveCount(1);
   await expect(page.getByRole('button', { name: /^Paint drop from Receiver/ })).toContainText(
@@ -17,7 +17,7 @@ test('a branch, a bypass and a second pump are laid, moved into and taken out; t
   );
 
   await card('Bowl filter').click();
-  await page.getByLabel('Stands in').selectOption({ label: 'Paint drop' });
+  await page.getByLabel('Located in').selectOption({ label: 'Paint drop' });
   await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveText([
     /outlet/,
     /Bowl filter/,
@@ -30,7 +30,7 @@ test('a branch, a bypass and a second pump are laid, moved into and taken out; t
   await expect(page.getByRole('region', { name: 'Water ledger, Paint drop' })).toBeVisible();
   await expect(page.getByText('balances', { exact: false })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Lay a bypass round it' }).click();
+  await page.getByRole('button', { name: 'Add a bypass around it' }).click();
   await page.getByLabel('Share of the air that goes this way').fill('20');
   await expect(page.getByRole('button', { name: /^Bypass of Bowl filter from Receiver/ })).toContainText(
     '20 % of what passes',
@@ -40,12 +40,12 @@ test('a branch, a bypass and a second pump are laid, moved into and taken out; t
   await expectSaved(page);
 
   await card('Receiver').click();
-  await page.getByRole('button', { name: 'Second pump joins ahead of it' }).click();
+  await page.getByRole('button', { name: 'Second compressor joins upstream' }).click();
   await expect(card('Compressor 2')).toBeVisible();
 
   // A loop that is not a ring is named; the rest of the line still computes, and undo takes it back.
   await page.getByRole('button', { name: /^Paint drop from/ }).click();
-  await page.getByLabel('Joins again ahead of').selectOption({ label: 'Receiver' });
+  await page.getByLabel('Rejoins upstream of').selectOption({ label: 'Receiver' });
   await expect(page.locator('#main').getByRole('alert').first()).toContainText('a loop that is not a ring');
   await page.keyboard.press('Control+z');
   await expect(page.getByText('a loop that is not a ring')).toHaveCount(0);
@@ -53,7 +53,7 @@ test('a branch, a bypass and a second pump are laid, moved into and taken out; t
   await page.reload();
   await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]')).toHaveCount(2);
   await page.getByRole('button', { name: /^Paint drop from/ }).click();
-  await page.getByRole('button', { name: /^Take the branch out/ }).click();
+  await page.getByRole('button', { name: /^Remove the branch/ }).click();
   await expect(page.getByRole('list', { name: 'Paint drop' })).toHaveCount(0);
 });
 
@@ -65,7 +65,7 @@ test('a stage that is only planned is left out, and put in when it is bought', a
   const dew = figure(page, 'Pressure dew point after Regulator:');
   const dried = await dew.textContent();
   await page.getByLabel('Planned: not installed yet').check();
-  await page.getByLabel('The reading that should trigger it').fill('humidity over 60 % indoors');
+  await page.getByLabel('Reading that triggers its purchase').fill('humidity over 60 % indoors');
   await expect(page.getByText('Not in the line yet: left out')).toBeVisible();
   await expect(dew).not.toHaveText(dried as string);
   await page.getByLabel('Planned: not installed yet').uncheck();
@@ -78,11 +78,11 @@ test('a wall unit goes in as one card, opens into its stages, is carried to a br
   await buildOwnLine(page);
   const main = page.getByRole('list', { name: 'Main run' }).locator('[data-stage]');
   await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
-  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  await page.getByRole('button', { name: 'Add a branch downstream' }).click();
   const columns = await main.count();
   await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
   await page.keyboard.press('a');
-  await page.getByLabel('Find a stage by what you call it').fill('paint air panel');
+  await page.getByLabel('Find a stage by any name').fill('paint air panel');
   await page.getByRole('button', { name: /^Wall unit, four stages/ }).click();
   await expect(main).toHaveCount(columns + 1);
   const dew = figure(page, 'Pressure dew point after Tools:');
@@ -101,7 +101,7 @@ test('a wall unit goes in as one card, opens into its stages, is carried to a br
   await expect(page.getByText('its hours stand still')).toBeVisible();
   await expect(dew).not.toHaveText(dried as string);
   await page.getByLabel('Just now').selectOption({ label: 'in its place' });
-  await page.getByLabel('Stands behind').selectOption({ label: 'the tee of Branch 1' });
+  await page.getByLabel('Downstream of').selectOption({ label: 'the tee of Branch 1' });
   await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]').first()).toHaveText(/Wall unit/);
   await expect(page.getByLabel('In use so far')).toHaveValue('12');
   await expectSaved(page);
@@ -110,7 +110,7 @@ test('a wall unit goes in as one card, opens into its stages, is carried to a br
     /Wall unit/,
     /outlet/,
   ]);
-  await page.getByRole('button', { name: 'Take it apart' }).click();
+  await page.getByRole('button', { name: 'Split the unit' }).click();
   await expect(page.getByRole('list', { name: 'Branch 1' }).locator('[data-stage]')).toHaveCount(5);
 });
 
@@ -146,7 +146,7 @@ test('forty stages and twelve branches are worked with: what is chosen comes int
 test('a closed unit is dragged with the mouse to another run, as one', async ({ page }) => {
   await buildOwnLine(page);
   await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
-  await page.getByRole('button', { name: 'Branch off behind it' }).click();
+  await page.getByRole('button', { name: 'Add a branch downstream' }).click();
   await page.locator('[data-stage]', { hasText: 'Bowl filter' }).click();
   await page.getByRole('button', { name: 'Make a unit with the next stage' }).click();
   const unit = page.locator('[data-stage]', { hasText: 'Unit 1' });

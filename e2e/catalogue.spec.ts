@@ -7,7 +7,7 @@ test('the catalogue is found by what people call things, tells the usual values 
   const line = await buildOwnLine(page);
   await page.keyboard.press('c');
   await expect(page.getByRole('heading', { name: 'Catalogue' })).toBeVisible();
-  const search = page.getByLabel('Find a kind by what you call it');
+  const search = page.getByLabel('Find a kind by any name');
   await search.fill('pig tail');
   const shown = page.getByRole('article');
   await expect(shown).toHaveAccessibleName('Cooling run');
@@ -17,7 +17,7 @@ test('the catalogue is found by what people call things, tells the usual values 
   await search.fill('paint air panel');
   await expect(page.getByRole('region', { name: 'Wall units' })).toContainText('Swirl filter → Regulator');
   await search.fill('perpetuum mobile');
-  await expect(page.getByText('Nothing is called that here')).toBeVisible();
+  await expect(page.getByText('No kind has that name.')).toBeVisible();
   await search.fill('');
   await page.getByRole('button', { name: 'Relief valve' }).click();
   await expect(shown.getByLabel('Cautions')).toContainText('Never plug, re-set or valve off a relief valve');

@@ -4,10 +4,10 @@ import { expect, test } from './test';
 const view = (page: import('@playwright/test').Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name, exact: true });
 
-test('a line is kept under a name, changed, compared side by side, and brought back', async ({ page }) => {
+test('a line is saved under a name, changed, compared side by side, and brought back', async ({ page }) => {
   await buildOwnLine(page);
   await view(page, 'Compare').click();
-  const name = page.getByLabel('Keep the line as it is under a name');
+  const name = page.getByLabel('Save the line as a named revision');
   await name.fill('  ');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('A name is needed.')).toBeVisible();
@@ -17,7 +17,7 @@ test('a line is kept under a name, changed, compared side by side, and brought b
 
   await view(page, 'Line').click();
   await page.locator('[data-stage]', { hasText: 'Separator' }).click();
-  await page.getByRole('button', { name: 'Take out', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await view(page, 'Compare').click();
   await page.getByLabel('Compare with').selectOption({ label: 'As found' });
   await expect(page.getByRole('region', { name: 'What changed' })).toContainText(

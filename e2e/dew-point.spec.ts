@@ -5,8 +5,8 @@ test('2.4 % at 50 psi: what is it at 105? The link keeps the question', async ({
   await page.getByLabel('Relative humidity', { exact: true }).fill('2.4');
   await page.getByLabel('Pressure where it was read').fill('50 psi');
   await page.getByLabel('Air temperature where it was read').fill('70 F');
-  await page.getByLabel('What is it at').fill('105 psi');
-  await page.getByLabel('and air temperature').fill('70 F');
+  await page.getByLabel('Wanted pressure').fill('105 psi');
+  await page.getByLabel('Wanted air temperature').fill('70 F');
   const cells = page.getByRole('row', { name: /^Relative humidity/ }).getByRole('cell');
   await expect(cells.first()).toHaveText('2.4 %');
   await expect(cells.nth(1)).toHaveText('4.4 %'); // 2.4 · (105 + 14.7) / (50 + 14.7), computed

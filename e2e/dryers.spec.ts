@@ -2,12 +2,12 @@ import { expect, test } from './test';
 
 test('families side by side: what is wanted decides who fits, and a row opens its sheet', async ({ page }) => {
   await page.goto('/dryers');
-  const side = page.getByRole('region', { name: 'Families side by side' });
+  const side = page.getByRole('region', { name: 'Dryer types side by side' });
   await expect(side).toContainText('Refrigerated is the cheapest that fits');
   await page.getByLabel('Pressure dew point wanted').fill('-40 F');
   await expect(side).toContainText('Twin tower, heatless is the cheapest that fits');
   await expect(side.getByRole('row', { name: /Refrigerated, cycling/ })).toContainText('Does not reach');
-  await page.getByLabel('Air at most').fill('1000 scfm');
+  await page.getByLabel('Peak air flow').fill('1000 scfm');
   await side.getByRole('button', { name: /blower purge/ }).click();
   await expect(page.getByRole('region', { name: 'Heated towers' })).toContainText('10–20 min');
   await expect(page.getByRole('region', { name: 'Heated towers' })).toContainText('180.0 °C');

@@ -39,7 +39,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
 
   await page.goto('/');
   await settled(page);
-  const start = page.getByRole('form', { name: 'A line of your own' });
+  const start = page.getByRole('form', { name: 'New line' });
   await fillNonsense(start);
   await expectRefused(start);
   await expect(start.locator('[aria-invalid=true]')).toHaveCount(9); // all of its fields at once
@@ -76,7 +76,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
 
   await page.goto(`${DEMO}/charges`);
   const place = page.getByRole('region', { name: 'Beads at the press' });
-  for (const does of ['I looked at it', 'Another one goes in']) {
+  for (const does of ['Log an inspection', 'Replace the charge']) {
     await place.getByRole('button', { name: does }).click();
     const form = place.locator('form').first();
     await fillNonsense(form);

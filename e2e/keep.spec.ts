@@ -36,10 +36,10 @@ test('a whole round on the phone: each point once, each entry in the log once, j
     await expect(page.getByText(`· ${i + 1} of ${count}`)).toBeVisible();
     if (i === 2) {
       await page.getByRole('button', { name: 'Could not' }).click();
-      await page.getByRole('button', { name: 'Note it and next' }).click();
-      await expect(page.locator('#main').getByRole('alert')).toContainText('Say what was in the way.');
-      await page.getByLabel('What was in the way').fill('ladder is away');
-      await page.getByRole('button', { name: 'Note it and next' }).click();
+      await page.getByRole('button', { name: 'Save and next' }).click();
+      await expect(page.locator('#main').getByRole('alert')).toContainText('Enter the reason.');
+      await page.getByLabel('Reason').fill('ladder is away');
+      await page.getByRole('button', { name: 'Save and next' }).click();
       continue;
     }
     // A point may ask for several readings, one after another.
@@ -112,7 +112,7 @@ test('@date postponed with a reason, pinned, and the code of a stage that is gon
   const row = page.getByRole('listitem').filter({ hasText: 'Drain the receiver' }).first();
   await row.getByRole('button', { name: 'Postpone…' }).click();
   await row.getByRole('button', { name: 'Postpone', exact: true }).click();
-  await expect(row).toContainText('Say why, for whoever comes after you.');
+  await expect(row).toContainText('Give the reason for whoever reads this later.');
   await row.getByLabel('Why').fill('valve on order');
   await row.getByRole('button', { name: 'Postpone', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Postponed' })).toContainText('“valve on order”');
@@ -196,7 +196,7 @@ test('@date the calendar has a private address that can be taken back; the sheet
   const address = (await part.locator('code').textContent()) ?? '';
   const feed = await page.request.get(address);
   expect(await feed.text()).toMatch(/^BEGIN:VCALENDAR[\s\S]*RRULE/);
-  await part.getByRole('button', { name: 'Take all addresses back' }).click();
+  await part.getByRole('button', { name: 'Revoke all addresses' }).click();
   await expect(part).toContainText('are taken back');
   expect((await page.request.get(address)).status()).toBe(404);
   await page.goto(`${DEMO}/rounds/sheet`);

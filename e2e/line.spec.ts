@@ -36,7 +36,7 @@ test('add, edit, move, take out, undo and redo; the section moves as one types; 
   await expect(airAfter).toHaveText('47.0');
 
   await page.locator(cards, { hasText: 'Coalescing filter' }).click();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.locator(cards)).toHaveCount(before.length);
   await expectSaved(page);
   await page.reload();
@@ -107,7 +107,7 @@ test('every kind of wrong number gets a message at its field', async ({ page }) 
   await expect(page.getByLabel('Volume', { exact: true })).toHaveValue('230');
 });
 
-test('a timed pump-up tells what the pump delivers, and says when its readings cannot be', async ({ page }) => {
+test('a timed pump-up tells what the compressor delivers, and says when its readings cannot be', async ({ page }) => {
   await buildOwnLine(page);
   await page.locator('[data-stage]', { hasText: 'Compressor' }).click();
   await page.getByText('What does it really deliver?').click();
@@ -129,9 +129,9 @@ test('a timed pump-up tells what the pump delivers, and says when its readings c
 test('a stage is found by what people call it', async ({ page }) => {
   await buildOwnLine(page);
   await page.keyboard.press('a');
-  const search = page.getByLabel('Find a stage by what you call it');
+  const search = page.getByLabel('Find a stage by any name');
   await search.fill('perpetuum mobile');
-  await expect(page.getByText('Nothing is called that here')).toBeVisible();
+  await expect(page.getByText('No kind has that name.')).toBeVisible();
   await search.fill('pig tail');
   await search.press('Enter');
   await expect(page.locator('[data-stage]', { hasText: 'Cooling run' })).toBeVisible();
@@ -140,7 +140,7 @@ test('a stage is found by what people call it', async ({ page }) => {
   await expect(page.getByText('Type a number from 0 to 30.')).toBeVisible();
 });
 
-test('the purity stands behind each stage, digit by digit: a “3 °C” dryer whose drops evaporate again is class 5', async ({
+test('the purity stands downstream of each stage, digit by digit: a “3 °C” dryer whose drops evaporate again is class 5', async ({
   page,
 }) => {
   await page.goto(`${DEMO}/line`);

@@ -5,7 +5,7 @@ import { expect, nowMs, test } from './test';
 test('the demo’s stuck float is found, with its check and its caution', async ({ page }) => {
   await page.goto(`${DEMO}/logbook`);
   await page
-    .getByRole('region', { name: 'Out of the band lately' })
+    .getByRole('region', { name: 'Recent entries outside the band' })
     .getByRole('button', { name: /Cyclone/ })
     .first()
     .click();

@@ -15,7 +15,7 @@ export async function buildOwnLine(page: Page, shop = 'Lute shop'): Promise<stri
 export async function beginRoutine(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page.getByLabel('Routine', { exact: true }).selectOption('thorough');
-  await page.getByRole('button', { name: 'Begin it today' }).click();
+  await page.getByRole('button', { name: 'Start today' }).click();
 }
 
 /** Waits until the newest edit is in the database. */

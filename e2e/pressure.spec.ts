@@ -18,7 +18,7 @@ test('why the grinder is weak: hose and coupler, largest first; a size up gives 
   page,
 }) => {
   await openDairy(page, 'grinder');
-  const fall = page.getByRole('region', { name: 'Where the pressure goes' });
+  const fall = page.getByRole('region', { name: 'Pressure losses' });
   await expect(fall.getByRole('listitem').first()).toContainText('Hose');
   await expect(fall.getByRole('listitem').nth(1)).toContainText('Coupler');
   const arrives = () => bar(fall.getByText('Here arrive').getByRole('button').textContent());
@@ -69,7 +69,7 @@ test('a plant fits the screen: an overview goes where it is clicked, and what is
   await expect(page.getByRole('button', { name: /^Ring, west from/ })).toContainText('% of the air');
 });
 
-test('gauges at rest and in flow show where more is lost than the plan can tell', async ({ page }) => {
+test('gauges at rest and in flow show where the measured loss is above the calculated', async ({ page }) => {
   await buildOwnLine(page, 'Gauge shop');
   const add = async (kind: string, after: string) => {
     await page.locator('[data-stage]', { hasText: after }).first().click();
@@ -92,6 +92,6 @@ test('gauges at rest and in flow show where more is lost than the plan can tell'
   await expectSaved(page);
   await page.locator('[data-stage]', { hasText: 'Tools' }).first().click();
   await expect(page.getByRole('region', { name: 'Gauges at rest and in flow' })).toContainText(
-    'more is lost than the plan can tell',
+    'measured loss above calculated',
   );
 });

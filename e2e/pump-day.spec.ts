@@ -1,12 +1,12 @@
 import { buildOwnLine, expectSaved } from './own-line';
 import { expect, test } from './test';
 
-test('a day of the pump is played, scrubbed, judged, and put right', async ({ page }) => {
+test('a day of the compressor is played, scrubbed, judged, and put right', async ({ page }) => {
   await buildOwnLine(page);
   await page.keyboard.press('d');
-  await expect(page.getByRole('heading', { name: 'Pump’s day' })).toBeVisible();
-  const remarks = page.getByRole('list', { name: 'What stands out' });
-  const moment = page.getByRole('region', { name: 'At this moment' });
+  await expect(page.getByRole('heading', { name: 'Compressor cycle' })).toBeVisible();
+  const remarks = page.getByRole('list', { name: 'Findings' });
+  const moment = page.getByRole('region', { name: 'At this time' });
   await expect(moment).toContainText('bar');
 
   // Scrubbed by keyboard, and played.

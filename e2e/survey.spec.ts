@@ -14,9 +14,9 @@ test('a survey is typed, kept by itself, and answers live', async ({ page }) => 
   await page.getByRole('button', { name: 'Add a place beside it' }).click();
   await page.getByLabel('Temperature', { exact: true }).nth(1).fill('5');
   await page.getByLabel('Relative humidity', { exact: true }).nth(1).fill('80');
-  await expect(answer).toContainText('less to get rid of');
+  await expect(answer).toContainText('less to drain');
   await page.getByRole('radio', { name: 'The compressor draws in here' }).nth(1).check();
-  await expect(answer).toContainText('more to get rid of');
+  await expect(answer).toContainText('more to drain');
 
   await page.getByRole('button', { name: 'Let the sensor settle, 5 min' }).first().click();
   await expect(page.getByRole('timer').first()).toContainText(/[45]:\d\d left/);

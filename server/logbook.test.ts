@@ -100,7 +100,7 @@ describe('logging a drain', () => {
   test.each<[string, Partial<Record<keyof DrainEntry, unknown>>, string]>([
     ['a date in 2206', { drainedAt: '2206-11-17T16:00', sinceAt: '2206-11-16T16:00' }, '422 drainedAt'],
     ['a point that the line has not', { stageId: 'nowhere' }, '422 stageId'],
-    ['the pump, which has no drain', { stageId: 'compressor' }, '422 stageId'],
+    ['the compressor, which has no drain', { stageId: 'compressor' }, '422 stageId'],
     ['a negative amount', { amountM3: -1 }, '422 amountM3'],
     ['text for a number', { amountM3: 'half a cup' }, '422 amountM3'],
     ['nobody', { who: '' }, '422 who'],

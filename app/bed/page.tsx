@@ -3,7 +3,7 @@ import { idSchema } from '@/server/plan-id';
 import { BedView } from '@/ui/bed/bed-view';
 import { Frame } from '@/ui/shell/frame';
 
-export const metadata: Metadata = { title: 'Inside the bed' };
+export const metadata: Metadata = { title: 'Desiccant bed' };
 
 /** Stands alone: no line and no database. Coming from a line, the rail leads back to it. */
 export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {

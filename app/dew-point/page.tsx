@@ -3,7 +3,7 @@ import { idSchema } from '@/server/plan-id';
 import { DewPointView } from '@/ui/dew-point/dew-point-view';
 import { Frame } from '@/ui/shell/frame';
 
-export const metadata: Metadata = { title: 'Dew point answer' };
+export const metadata: Metadata = { title: 'Dew point' };
 
 /** Stands alone: no line and no database. Coming from a line, the rail leads back to it. */
 export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {

@@ -3,7 +3,7 @@ import { idSchema } from '@/server/plan-id';
 import { DryersView } from '@/ui/dryers/dryers-view';
 import { Frame } from '@/ui/shell/frame';
 
-export const metadata: Metadata = { title: 'Which dryer' };
+export const metadata: Metadata = { title: 'Dryer selection' };
 
 /** Stands alone: no line and no database. Coming from a line, the rail leads back to it. */
 export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {

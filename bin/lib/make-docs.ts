@@ -47,7 +47,7 @@ function section(kind: KindName): string[] {
     `### ${label} (\`${kind}\`)`,
     '',
     does,
-    ...(needs ? ['', `Before it: ${needs.before}. Behind it: ${needs.after}.`] : []),
+    ...(needs ? ['', `Upstream: ${needs.before}. Downstream: ${needs.after}.`] : []),
     '',
     `Model: ${equation}.`,
     ...(alsoCalled ? ['', `Also called: ${alsoCalled.join(', ')}.`] : []),

@@ -9,7 +9,7 @@ import { type Advice, judgeLine, RULES } from './judge-line';
 /** What came of a fix: the plan fixed, or why not. */
 export type Fixed = { readonly plan: Plan } | { readonly refused: string };
 
-/** How much stands against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
+/** How much speaks against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
 function against(plan: Plan): readonly number[] {
   const section = walk(plan);
   const standing = judgeLine(plan, section).advice.filter((a) => a.setAside === undefined);
@@ -22,7 +22,7 @@ function against(plan: Plan): readonly number[] {
   ];
 }
 
-/** Below 0 where less, or less grave, stands against the first. */
+/** Below 0 where less, or less grave, speaks against the first. */
 function compare(a: readonly number[], b: readonly number[]): number {
   const i = a.findIndex((n, k) => n !== b[k]);
   return i < 0 ? 0 : (a[i] as number) - (b[i] as number);

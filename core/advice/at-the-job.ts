@@ -138,7 +138,10 @@ const WET: Rule = {
       const roomC = line.roomC(s);
       const cures = () =>
         curing(line, s, isTooWet, [
-          put('Put a droplet separator right before it', 'before', s, ['droplet-separator', { drain: 'manual' }]),
+          put('Put a droplet separator directly upstream of it', 'before', s, [
+            'droplet-separator',
+            { drain: 'manual' },
+          ]),
           line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
             ? coolAtPump(line, s)
             : undefined,
@@ -228,7 +231,7 @@ export const AT_THE_JOB: readonly Rule[] = [
     id: 'A32',
     grade: 'must',
     when: 'oil or particles above the class that a job asks for',
-    fix: 'Coalescers of 1 µm and 0.01 µm; carbon for oil vapour; a dust filter behind carbon and beads.',
+    fix: 'Coalescers of 1 µm and 0.01 µm; carbon for oil vapour; a dust filter downstream of carbon and beads.',
     source: 'ISO 8573-1 classes, recalled; what filters pass is typical of makers’ sheets',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {

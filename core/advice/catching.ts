@@ -35,7 +35,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O05',
     grade: 'should',
     when: 'a coalescer before any separator or wet tank',
-    fix: 'Put it behind the tank.',
+    fix: 'Put it downstream of the tank.',
     source: 'common practice',
     finds: (line) =>
       line.of('coalescing-filter').flatMap((s) => {
@@ -72,7 +72,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O06',
     grade: 'should',
     when: 'a 0.01 µm coalescer without a 1 µm one before it',
-    fix: 'Put a 1 µm coalescer before it.',
+    fix: 'Put a 1 µm coalescer upstream of it.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -85,7 +85,7 @@ export const CATCHING: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `${s.name} has no coarser filter before it.`,
+            `${s.name} has no coarser filter upstream of it.`,
             `All the oil and dirt loads the fine element, ${(line.grades.get(line.before(s)?.id ?? '')?.dirt.oilMg ?? 0).toPrecision(2)} mg of oil in each m³: it blocks early.`,
             put('Put a 1 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'general' }]),
           ),
@@ -115,7 +115,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'A08',
     grade: 'should',
     when: 'water in a check filter, which should stay dry',
-    fix: 'Look for what fails before it: a full bowl, a stuck drain, a dryer that is off.',
+    fix: 'Look for what fails upstream of it: a full bowl, a stuck drain, a dryer that is off.',
     source: 'common practice',
     finds: (line) =>
       line.stages
@@ -124,7 +124,7 @@ export const CATCHING: readonly Rule[] = [
           at(
             s,
             `${s.name} is a check filter, and it is wet.`,
-            (say) => `${say(line.at(s)?.caughtKgPerS ?? 0, 'waterFlow')} gets through all that stands before it.`,
+            (say) => `${say(line.at(s)?.caughtKgPerS ?? 0, 'waterFlow')} gets through all that stands upstream of it.`,
           ),
         ),
   },
@@ -132,7 +132,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'A10',
     grade: 'should',
     when: 'a hose reel in wet air, with nothing that drains it',
-    fix: 'Dry or drop the water before it, or drain the reel.',
+    fix: 'Dry or drop the water upstream of it, or drain the reel.',
     source: 'common practice: coiled hose is a dead leg',
     finds: (line) =>
       line.of('hose-reel').flatMap((s) => {

@@ -18,7 +18,7 @@ export const CONDENSATE: readonly Rule[] = [
   {
     id: 'O39',
     grade: 'must',
-    when: 'condensate of an oiled pump that goes down a drain or on the ground',
+    when: 'condensate of an oiled compressor that goes down a drain or on the ground',
     fix: 'An oil–water separator, or a licensed collector.',
     source: 'water and waste law: the local limit counts',
     finds: (line) => {
@@ -38,7 +38,7 @@ export const CONDENSATE: readonly Rule[] = [
   {
     id: 'A16',
     grade: 'note',
-    when: 'nobody has said where the condensate of an oiled pump goes',
+    when: 'nobody has said where the condensate of an oiled compressor goes',
     fix: 'Find out, and say so in the Survey.',
     source: 'common practice',
     finds: (line) => {
@@ -135,7 +135,8 @@ export const CONDENSATE: readonly Rule[] = [
               [passed, ...(valve ? [valve] : [])],
               `${b.name} is ${open ? 'open' : 'not locked'}.`,
               open
-                ? (say) => `${say(b.share, 'share')} of the air goes round ${passed.name}: all behind it gets wet.`
+                ? (say) =>
+                    `${say(b.share, 'share')} of the air goes round ${passed.name}: all downstream of it gets wet.`
                 : `Opened by mistake, it makes all behind ${passed.name} wet.`,
               {
                 does: 'Shut it and lock it',

@@ -4,8 +4,8 @@ import type { LineFacts } from './line-facts';
 
 const COOL_FIRST = [['aftercooler'], ['separator', { drain: 'float' }]] as const;
 
-/** A cooler and a separator right behind the pump. */
+/** A cooler and a separator directly downstream of the compressor. */
 export const coolAtPump = (line: LineFacts, stage: Stage) => {
   const pump = line.pumpOf(stage);
-  return pump && put('Put a cooler and a separator behind the pump', 'behind', pump, ...COOL_FIRST);
+  return pump && put('Put a cooler and a separator downstream of the pump', 'behind', pump, ...COOL_FIRST);
 };

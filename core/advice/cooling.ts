@@ -14,21 +14,21 @@ export const APPROACH_MOST_K = 15;
 const USUAL_APPROACH_K = 8; // 10–20 °F (common practice)
 const DRYER_INLET_C = 49; // 120 °F
 const PLACES_APART_K = 8.33; // 15 °F
-const WITHIN = 2; // elements behind a cooler (common practice, no source)
-const HOT_ROOM_C = 25; // in a cooler one, warmth from the pump is welcome (estimate)
+const WITHIN = 2; // elements downstream of a cooler (common practice, no source)
+const HOT_ROOM_C = 25; // in a cooler one, warmth from the compressor is welcome (estimate)
 const CP = 1005; // J/(kg·K), dry air
 const WEEKS = 50;
 
 const cooled = (line: LineFacts, stage: Stage): boolean => line.upstream(stage).some((s) => is(COOLERS, s.kind));
 const drains = (s: Stage): boolean => 'drain' in s.parameters && s.parameters.drain !== 'none';
 
-/** Where the air is cooled, and what has to stand before and behind that. */
+/** Where the air is cooled, and what has to stand before and downstream of that. */
 export const COOLING: readonly Rule[] = [
   {
     id: 'O01',
     grade: 'should',
-    when: 'a piston pump loaded over 30 % of the time, and nothing that cools the air before the tank',
-    fix: 'Put an aftercooler with a separator before the tank.',
+    when: 'a piston compressor loaded over 30 % of the time, and nothing that cools the air upstream of the tank',
+    fix: 'Put an aftercooler with a separator upstream of the tank.',
     source: 'common practice: 60 % and more of the water is still vapour there',
     finds: (line) =>
       line.of('receiver').flatMap((s) => {
@@ -58,7 +58,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O02',
     grade: 'must',
     when: 'a cooler whose water nothing takes away within the next two elements',
-    fix: 'A separator with a drain right behind the cooler.',
+    fix: 'A separator with a drain directly downstream of the cooler.',
     source: 'common practice',
     finds: (line) =>
       line.of(...COOLERS).flatMap((s) => {
@@ -70,7 +70,7 @@ export const COOLING: readonly Rule[] = [
             s,
             (say) => `Water falls out in ${s.name}, ${say(falls, 'waterFlow')}, and nothing takes it away.`,
             'It is carried on as drops into whatever comes next.',
-            put('Put a separator with a drain behind it', 'behind', s, ['separator', { drain: 'float' }]),
+            put('Put a separator with a drain downstream of it', 'behind', s, ['separator', { drain: 'float' }]),
           ),
         ];
       }),
@@ -79,7 +79,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O03',
     grade: 'must',
     when: 'a separator before the air is cooled',
-    fix: 'Move it behind the cooler.',
+    fix: 'Move it downstream of the cooler.',
     source: 'common practice: a separator takes liquid only',
     finds: (line) =>
       line.of('separator').flatMap((s) => {
@@ -117,7 +117,7 @@ export const COOLING: readonly Rule[] = [
             (say) =>
               `The air is ${say(comes.temperatureC, 'temperature')} there and lets go of its water only below ${say(comes.pressureDewPointC, 'temperature')}: ${say(comes.vapourKgPerS, 'waterFlow')} goes through.`,
             cooled(line, s)
-              ? put('Cool it further before the filter', 'before', s, ['cooling-run'])
+              ? put('Cool it further upstream of the filter', 'before', s, ['cooling-run'])
               : coolAtPump(line, s),
           ),
         ];
@@ -127,7 +127,7 @@ export const COOLING: readonly Rule[] = [
     id: 'A36',
     grade: 'should',
     when: 'air that leaves the last cooler before tank, filter or dryer more than 27 °F (15 K) above the room',
-    fix: 'A larger cooler, a cleaner one, or a second one behind it.',
+    fix: 'A larger cooler, a cleaner one, or a second one downstream of it.',
     source: 'common practice: 10 to 20 °F (5 to 11 K) above the cooling air is usual',
     finds: (line) =>
       line.of('aftercooler', 'fluid-cooler', 'cooling-run').flatMap((s) => {
@@ -146,7 +146,7 @@ export const COOLING: readonly Rule[] = [
             s.kind === 'aftercooler' && s.parameters.method !== 'measured'
               ? set('Take a larger one', s, { method: 'approach', approachK: USUAL_APPROACH_K })
               : put(
-                  'Put an aftercooler and a separator behind it',
+                  'Put an aftercooler and a separator downstream of it',
                   'behind',
                   s,
                   ['aftercooler'],
@@ -160,7 +160,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O12',
     grade: 'must',
     when: 'a standard refrigerated dryer on air of more than 120 °F (49 °C)',
-    fix: 'A cooler before it, or a dryer made for hot air.',
+    fix: 'A cooler upstream of it, or a dryer made for hot air.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED).flatMap((s) => {
@@ -240,7 +240,7 @@ export const COOLING: readonly Rule[] = [
   {
     id: 'A06',
     grade: 'note',
-    when: 'the pump swallows heated or air-conditioned air',
+    when: 'the compressor swallows heated or air-conditioned air',
     fix: 'Weigh drier intake air against what it costs to make up.',
     source: 'heat of the air drawn, computed',
     finds: (line) =>

@@ -9,7 +9,7 @@ import type { Rule } from './rule';
 // Limits: common practice of the trade.
 const MANUAL_MOST_KG = 0.5; // a shift
 
-const TIMER_MOST_SHARE = 0.01; // of what the pumps deliver
+const TIMER_MOST_SHARE = 0.01; // of what the compressors deliver
 
 const level = (s: Stage) => set('Fit a level-sensing drain', s, { drain: 'level' });
 
@@ -49,7 +49,7 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'O36',
     grade: 'should',
-    when: 'a timed drain that blows away more than 1 % of what the pumps deliver',
+    when: 'a timed drain that blows away more than 1 % of what the compressors deliver',
     fix: 'Open it shorter and less often, or fit one that senses the level.',
     source: 'common practice; loss computed from bore, pressure and times',
     finds: (line) =>
@@ -75,7 +75,7 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'O37',
     grade: 'must',
-    when: 'a drain that the unloader opens, on a pump that never unloads',
+    when: 'a drain that the unloader opens, on a compressor that never unloads',
     fix: 'A timed or level-sensing drain.',
     source: 'common practice',
     finds: (line) =>
@@ -84,9 +84,9 @@ export const DRAINS: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `The drain of ${s.name} opens when the pump unloads, and this one does not.`,
+            `The drain of ${s.name} opens when the compressor unloads, and this one does not.`,
             (say) =>
-              `A pump that changes its speed keeps on running: ${say(caught(line, s), 'waterFlow')} has nowhere to go.`,
+              `A compressor that changes its speed keeps on running: ${say(caught(line, s), 'waterFlow')} has nowhere to go.`,
             level(s),
           ),
         ),
@@ -95,7 +95,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'O38',
     grade: 'should',
     when: 'a float or a small solenoid on a receiver that rusts, without a strainer',
-    fix: 'A strainer before it, or a drain with a larger port.',
+    fix: 'A strainer upstream of it, or a drain with a larger port.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -115,17 +115,17 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'A12',
     grade: 'must',
-    when: 'a trap whose unloader drain stands behind the check valve',
-    fix: 'Put the trap before the check valve, or give it another drain.',
-    source: 'common practice: the unloader empties only what stands before the check valve',
+    when: 'a trap whose unloader drain stands downstream of the check valve',
+    fix: 'Put the trap upstream of the check valve, or give it another drain.',
+    source: 'common practice: the unloader empties only what stands upstream of the check valve',
     finds: (line) =>
       drained(line, 'unloader', 'unloader-start')
         .filter((s) => s.kind !== 'receiver' && line.upstream(s).some((u) => u.kind === 'check-valve'))
         .map((s) => {
           return at(
             s,
-            `${s.name} stands behind the check valve: the unloader cannot blow it out.`,
-            'When the pump stops, the check valve keeps the pressure of the tank on it.',
+            `${s.name} stands downstream of the check valve: the unloader cannot blow it out.`,
+            'When the compressor stops, the check valve keeps the pressure of the tank on it.',
             level(s),
             byHand(s),
           );
@@ -153,17 +153,17 @@ export const DRAINS: readonly Rule[] = [
   {
     id: 'A14',
     grade: 'should',
-    when: 'an unloader drain that opens as the pump starts',
-    fix: 'One that opens as the pump stops, when all the water is there and the pressure drives it out.',
+    when: 'an unloader drain that opens as the compressor starts',
+    fix: 'One that opens as the compressor stops, when all the water is there and the pressure drives it out.',
     source: 'common practice: makes differ',
     finds: (line) =>
       drained(line, 'unloader-start').map((s) =>
         at(
           s,
-          `The drain of ${s.name} opens as the pump starts.`,
+          `The drain of ${s.name} opens as the compressor starts.`,
           (say) =>
             `There is little pressure then to push out what gathered: ${say(own(s).drainPulseM3, 'drained')} each time at best.`,
-          set('Let it open as the pump stops', s, { drain: 'unloader' }),
+          set('Let it open as the compressor stops', s, { drain: 'unloader' }),
         ),
       ),
   },
@@ -172,7 +172,7 @@ export const DRAINS: readonly Rule[] = [
     grade: 'must',
     when: 'an unloader drain that passes less each time than gathers between stops',
     fix: 'A larger pulse, or a level-sensing drain.',
-    source: 'cycle of the pump at its average demand, computed',
+    source: 'cycle of the compressor at its average demand, computed',
     finds: (line) => {
       const tank = line.of('receiver')[0];
       return drained(line, 'unloader', 'unloader-start').flatMap((s) => {
@@ -193,7 +193,7 @@ export const DRAINS: readonly Rule[] = [
             s,
             `The drain of ${s.name} cannot keep up.`,
             (say) =>
-              `${say(gathers, 'drained')} gathers while the pump runs loaded ${Number.isFinite(loadedS) ? `for ${say(loadedS, 'duration')}` : 'without a stop'}; it passes ${say(own(s).drainPulseM3, 'drained')}.`,
+              `${say(gathers, 'drained')} gathers while the compressor runs loaded ${Number.isFinite(loadedS) ? `for ${say(loadedS, 'duration')}` : 'without a stop'}; it passes ${say(own(s).drainPulseM3, 'drained')}.`,
             level(s),
           ),
         ];

@@ -56,7 +56,7 @@ export const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
 const BELOW_ROOM_K = 3;
 
 /**
- * What is asked of a dryer by all that is behind it: the lowest dew point that a job needs, the coldest place that the dried
+ * What is asked of a dryer by all that is downstream of it: the lowest dew point that a job needs, the coldest place that the dried
  * air comes to, and the room where the dryer stands.
  * @returns °C; a job that asks for no water asks for a dew point below its room
  */
@@ -74,7 +74,7 @@ export function askedBehind(
   };
 }
 
-/** What stands right before a medium, apart from what changes nothing and what only chills. */
+/** What stands directly upstream of a medium, apart from what changes nothing and what only chills. */
 export const rightBefore = (line: LineFacts, s: Stage): Stage | undefined =>
   line.upstream(s).find((u) => !is(INERT, u.kind) && !is(CHILLED, u.kind));
 
@@ -88,7 +88,7 @@ const ROOM_FOR_MORE = 1.25;
 
 const USUAL_DEW_POINT_C = 10 / 3; // 38 °F
 
-/** A refrigerated dryer by its rating for what passes a stage, before the regulator that serves it. */
+/** A refrigerated dryer by its rating for what passes a stage, upstream of the regulator that serves it. */
 export function chilled(line: LineFacts, s: Stage, needsC: number): Fix {
   const regulator = line.upstream(s).find((u) => u.kind === 'regulator' && line.runOf(u) === line.runOf(s));
   const before = regulator ?? s;
@@ -122,7 +122,7 @@ export const both = [
   ['coalescing-filter', { grade: 'fine' }],
 ] as const;
 
-/** Used so much of the time, a job draws all day: a tank behind the dryer cannot ride that (estimate). */
+/** Used so much of the time, a job draws all day: a tank downstream of the dryer cannot ride that (estimate). */
 export const CONTINUOUS_SHARE = 0.9;
 
 /** Of the peak through a dryer, what comes in bursts. */
@@ -134,7 +134,7 @@ export function burstsThrough(line: LineFacts, s: Stage): number {
     .reduce((sum, o) => sum + (worst?.get(o.id) ?? 0), 0);
 }
 
-/** What flows through a dryer while all behind it blow that can blow at once. */
+/** What flows through a dryer while all downstream of it blow that can blow at once. */
 export function peakThrough(line: LineFacts, s: Stage): { peak: number; average: number } {
   const behind = outletsBehind(line, s);
   const worst = behind.map((o) => line.moments.get(o.id)?.peak).find((p) => p !== undefined);

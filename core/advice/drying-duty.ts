@@ -50,7 +50,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O13',
     grade: 'note',
     when: 'use through a dryer in bursts of more than twice the average, and no dry receiver',
-    fix: 'A dry receiver behind it, sized by the bursts.',
+    fix: 'A dry receiver downstream of it, sized by the bursts.',
     source: 'common practice',
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
@@ -60,9 +60,9 @@ export const DRYING_DUTY: readonly Rule[] = [
         return [
           at(
             s,
-            'A dry tank behind the dryer would ride your surges.',
+            'A dry tank downstream of the dryer would ride your surges.',
             (say) => `Together the jobs draw ${say(peak, 'volumeFlow')}, on average ${say(average, 'volumeFlow')}.`,
-            put('Put a dry receiver behind it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+            put('Put a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
           ),
         ];
       }),
@@ -86,7 +86,7 @@ export const DRYING_DUTY: readonly Rule[] = [
             s,
             (say) => `Surges of ${say(peak, 'volumeFlow')} overload ${s.name}.`,
             (say) => `Here it can do ${say(can, 'volumeFlow')}: in each surge the dew point jumps.`,
-            put('Put a dry receiver behind it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+            put('Put a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
           ),
         ];
       }),
@@ -216,7 +216,7 @@ export const DRYING_DUTY: readonly Rule[] = [
   {
     id: 'O24',
     grade: 'must',
-    when: 'use, leaks and purge together above what the pumps deliver',
+    when: 'use, leaks and purge together above what the compressors deliver',
     fix: 'More supply, a dryer that purges less, or fix the leaks.',
     source: 'balance of this line',
     finds: (line) => {
@@ -226,7 +226,7 @@ export const DRYING_DUTY: readonly Rule[] = [
         ofLine(
           (say) => `You run out of air: ${say(-leftM3PerS, 'volumeFlow')} short.`,
           (say) =>
-            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the pumps give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.${stillShort(
+            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the compressors give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.${stillShort(
               line,
               -leftM3PerS,
             )
@@ -271,7 +271,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     id: 'O54',
     grade: 'should',
     when: 'beads that last less than a working day',
-    fix: 'Dry or cool the air before them; a second cartridge.',
+    fix: 'Dry or cool the air upstream of them; a second cartridge.',
     source: 'computed from this line; the charge is a first model',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
@@ -287,7 +287,7 @@ export const DRYING_DUTY: readonly Rule[] = [
               lasts === 0
                 ? `The beads in ${s.name} are spent.`
                 : `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
-            (say) => `A working day is ${say(day, 'time')} with the pump loaded.`,
+            (say) => `A working day is ${say(day, 'time')} with the compressor loaded.`,
             chilled
               ? set('Put in a larger, new charge', s, {
                   massKg: Math.min(

@@ -93,7 +93,7 @@ export const DRYING_NEED: readonly Rule[] = [
               ? (say) => `It lowers the dew point by a fixed step: here it comes to ${say(gets, 'temperature')}.`
               : (say) =>
                   `Chilled air stops at about ${say(CHILLED_LEAST_C, 'temperature')}; ${s.name} gets ${say(gets, 'temperature')}.`,
-            put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
+            put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
             put(
               'Put a bead cartridge with its coalescers before it',
               'before',
@@ -127,7 +127,7 @@ export const DRYING_NEED: readonly Rule[] = [
             (say) => `It gets ${say(gets, 'temperature')}. Cooling and filters take out drops, not vapour.`,
             needs >= CHILLED_LEAST_C
               ? chilled(line, s, needs)
-              : put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
+              : put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
           ),
         ];
       }),
@@ -156,7 +156,7 @@ export const DRYING_NEED: readonly Rule[] = [
                 : (say) => `Instrument air wants ${say(SPARE_K, 'temperatureDifference')} to spare.`,
             dryersBefore(line, s).some((d) => standsWrong(line, d))
               ? undefined
-              : put(`Put ${TOWER} before it`, 'before', s, ...tower(line, s)),
+              : put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
           ),
         ),
   },
@@ -186,7 +186,7 @@ export const DRYING_NEED: readonly Rule[] = [
   {
     id: 'O21',
     grade: 'must',
-    when: 'a pellet tower whose dew point is above the coldest place behind it',
+    when: 'a pellet tower whose dew point is above the coldest place downstream of it',
     fix: 'Another dryer, or insulate what is cold.',
     source: 'suppression counts from the air that comes, common practice',
     finds: (line) =>

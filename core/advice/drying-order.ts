@@ -4,13 +4,13 @@ import { both, outletsBehind, rightBefore } from './dryers';
 import { at, carry, inTurn, put, set, takeOut } from './fix';
 import type { Rule } from './rule';
 
-/** What has to stand before and behind a dryer. */
+/** What has to stand before and downstream of a dryer. */
 export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O07',
     grade: 'must',
-    when: 'desiccant or carbon behind an oiled pump with no coalescer right before it',
-    fix: 'Coalescers of 1 µm and 0.01 µm right before it.',
+    when: 'desiccant or carbon downstream of an oiled compressor with no coalescer directly upstream of it',
+    fix: 'Coalescers of 1 µm and 0.01 µm directly upstream of it.',
     source: 'common practice: oil spoils it for good',
     finds: (line) =>
       !line.oiled
@@ -51,7 +51,7 @@ export const DRYING_ORDER: readonly Rule[] = [
             [s, chilled],
             `${s.name} takes up what ${chilled.name} would have taken out.`,
             (say) =>
-              `${say((comes?.vapourKgPerS ?? 0) + (comes?.liquidKgPerS ?? 0), 'waterFlow')} reaches the beads; behind the dryer it would be a small part of that.`,
+              `${say((comes?.vapourKgPerS ?? 0) + (comes?.liquidKgPerS ?? 0), 'waterFlow')} reaches the beads; downstream of the dryer it would be a small part of that.`,
             carry(`Move it behind ${chilled.name}`, s, 'behind', chilled),
           ),
         ];
@@ -60,8 +60,8 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O09',
     grade: 'should',
-    when: 'a desiccant dryer before a sensitive use with no dust filter behind it',
-    fix: 'A dust filter of 1 µm behind it.',
+    when: 'a desiccant dryer before a sensitive use with no dust filter downstream of it',
+    fix: 'A dust filter of 1 µm downstream of it.',
     source: 'common practice: beads shed dust',
     finds: (line) =>
       line.of(...DESICCANT).flatMap((s) => {
@@ -83,7 +83,7 @@ export const DRYING_ORDER: readonly Rule[] = [
             [s, sensitive],
             `Dust of the beads goes to ${sensitive.name}.`,
             `Beads crumble as they age, most of all when they are wet: nothing behind ${s.name} takes the dust out.`,
-            put('Put a 1 µm dust filter behind it', 'behind', s, ['particulate-filter', { element: '1' }]),
+            put('Put a 1 µm dust filter downstream of it', 'behind', s, ['particulate-filter', { element: '1' }]),
           ),
         ];
       }),
@@ -91,7 +91,7 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O10',
     grade: 'should',
-    when: 'carbon before a coalescer or before a dryer',
+    when: 'carbon upstream of a coalescer or upstream of a dryer',
     fix: 'Move it to the end.',
     source: 'common practice',
     finds: (line) =>
@@ -116,8 +116,8 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'A38',
     grade: 'should',
-    when: 'a pellet tower with no filter behind it, or one that does not stand upright',
-    fix: 'Stand it upright, and put a coalescer with a drain behind it.',
+    when: 'a pellet tower with no filter downstream of it, or one that does not stand upright',
+    fix: 'Stand it upright, and put a coalescer with a drain downstream of it.',
     source: 'common practice: brine and salt carry over, and eat steel',
     finds: (line) =>
       line.of('pellet-tower').flatMap((s) => {
@@ -133,7 +133,7 @@ export const DRYING_ORDER: readonly Rule[] = [
               : 'Salt and brine carry over with a surge: they eat steel pipe and tools.',
             leans
               ? set('Stand it upright', s, { stands: 'upright' })
-              : put('Put a coalescer behind it', 'behind', s, ['coalescing-filter', { drain: 'float' }]),
+              : put('Put a coalescer downstream of it', 'behind', s, ['coalescing-filter', { drain: 'float' }]),
           ),
         ];
       }),
@@ -141,8 +141,8 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O22',
     grade: 'must',
-    when: 'a membrane behind an oiled pump with no 0.01 µm coalescer before it',
-    fix: 'Coalescers of 1 µm and 0.01 µm before it.',
+    when: 'a membrane downstream of an oiled compressor with no 0.01 µm coalescer before it',
+    fix: 'Coalescers of 1 µm and 0.01 µm upstream of it.',
     source: 'common practice: oil ruins the fibres for good',
     finds: (line) =>
       !line.oiled
@@ -165,7 +165,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     id: 'O26',
     grade: 'must',
     stop: true,
-    when: 'a heat-of-compression dryer behind an oiled pump',
+    when: 'a heat-of-compression dryer downstream of an oiled pump',
     fix: 'Another type of dryer.',
     source: 'common practice: oil on hot beads burns',
     finds: (line) =>
@@ -175,7 +175,7 @@ export const DRYING_ORDER: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `${s.name} needs hot air without oil; this pump is oiled.`,
+            `${s.name} needs hot air without oil; this compressor is oiled.`,
             'Oil fouls the hot bed, and can burn in it.',
             inTurn(
               'Put a heated twin tower in its place',
@@ -188,8 +188,8 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O27',
     grade: 'should',
-    when: 'a regulator before a coalescer or a dryer',
-    fix: 'Regulate behind them, unless a bowl is not rated for the tank’s pressure.',
+    when: 'a regulator upstream of a coalescer or a dryer',
+    fix: 'Regulate downstream of them, unless a bowl is not rated for the tank’s pressure.',
     source: 'common practice: schools differ at bead cartridges',
     finds: (line) =>
       line.of('regulator').flatMap((s) => {

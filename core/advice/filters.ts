@@ -23,11 +23,11 @@ const loadOf = (line: LineFacts, s: Stage, flowM3PerS: number): number => {
   return rated > 0 ? flowM3PerS / (rated * (pressure / RATED_PA)) : 0;
 };
 
-/** A dust filter behind beads stands there for the day when they crumble. */
+/** A dust filter downstream of beads stands there for the day when they crumble. */
 const guardsDust = (line: LineFacts, s: Stage): boolean =>
   s.kind === 'particulate-filter' && line.upstream(s).some((u) => is(DESICCANT, u.kind));
 
-/** What stands behind it is spoilt by oil. */
+/** What stands downstream of it is spoilt by oil. */
 const guardsMedia = (line: LineFacts, s: Stage): boolean =>
   line.downstream(s).some((d) => is([...DESICCANT, 'membrane', 'carbon-filter'], d.kind));
 

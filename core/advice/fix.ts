@@ -8,7 +8,7 @@ import type { Finding, Fix, Sentence } from './rule';
 
 export type Values = Readonly<Record<string, number | string>>;
 
-/** A new stage with some values, a dryer by a rating that is enough for a plan’s pumps; a coalescer is named by its grade, for they mostly come in pairs. */
+/** A new stage with some values, a dryer by a rating that is enough for a plan’s compressors; a coalescer is named by its grade, for they mostly come in pairs. */
 export function made(id: string, kind: KindName, values: Values = {}, plan?: Plan): Stage {
   const name =
     kind !== 'coalescing-filter' ? undefined : values.grade === 'fine' ? 'Coalescer 0.01 µm' : 'Coalescer 1 µm';
@@ -58,7 +58,7 @@ const isWanted = (s: Stage, [kind, values]: Wanted): boolean =>
     (field) => values?.[field] === undefined || (s.parameters as Values)[field] === values[field],
   );
 
-/** Coalescers right before a dryer or carbon keep oil from it: they are not moved to serve another stage. */
+/** Coalescers directly upstream of a dryer or carbon keep oil from it: they are not moved to serve another stage. */
 function guarding(run: readonly Stage[], other: Stage): ReadonlySet<string> {
   const guarded = (next: Stage | undefined): boolean =>
     next !== undefined && next.id !== other.id && (is(DRYERS, next.kind) || next.kind === 'carbon-filter');

@@ -76,7 +76,7 @@ const tooHot = (
     ];
   });
 
-/** Pumps whose air leaves in a range; where it is only estimated, the range has no upper end, and no danger rests on it. */
+/** Compressors whose air leaves in a range; where it is only estimated, the range has no upper end, and no danger rests on it. */
 function hotPumps(line: LineFacts, from: number, to: number): [StageOf<'compressor'>, number][] {
   return line.pumps.flatMap((s): [StageOf<'compressor'>, number][] => {
     const { dischargeTemperatureFrom, dischargeTemperatureC } = s.parameters;
@@ -96,15 +96,15 @@ export const HEAT: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a bowl, hose or vessel that hotter air reaches than it bears',
-    fix: 'Cool the air before it.',
+    fix: 'Cool the air upstream of it.',
     source: 'limits on the parts; typical ones are common practice',
     finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.', 'read'),
   },
   {
     id: 'A42',
     grade: 'must',
-    when: 'the same by an estimate of what leaves the pump, which nobody has read',
-    fix: 'Read the temperature of the air that leaves the pump, warm and loaded, and enter it; cool the air first if in doubt.',
+    when: 'the same by an estimate of what leaves the compressor, which nobody has read',
+    fix: 'Read the temperature of the air that leaves the compressor, warm and loaded, and enter it; cool the air first if in doubt.',
     source: 'the estimate is good to some 25 K for pistons',
     finds: (line) => [
       ...tooHot(
@@ -133,7 +133,7 @@ export const HEAT: readonly Rule[] = [
     id: 'S06b',
     grade: 'must',
     when: 'another part that hotter air reaches than it bears',
-    fix: 'Cool the air before it.',
+    fix: 'Cool the air upstream of it.',
     source: 'limits on the parts; typical ones are common practice',
     finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it lets through what it should hold.'),
   },
@@ -141,7 +141,7 @@ export const HEAT: readonly Rule[] = [
     id: 'S11',
     grade: 'must',
     stop: true,
-    when: 'an oil-lubricated piston pump whose air leaves at 400 °F (204 °C) or more',
+    when: 'an oil-lubricated piston compressor whose air leaves at 400 °F (204 °C) or more',
     fix: 'Shut it down and have valves, carbon and oil seen to. Cooling alone is no cure.',
     source: 'common practice',
     finds: (line) =>
@@ -208,7 +208,7 @@ export const HEAT: readonly Rule[] = [
           at(
             s,
             (say) => `${s.name} meets air of ${say(arrives, 'temperature')}; it bears ${say(limit, 'temperature')}.`,
-            light ? 'Such pipe softens or loses its hold near a hot pump.' : 'Soft solder creeps and lets go.',
+            light ? 'Such pipe softens or loses its hold near a hot compressor.' : 'Soft solder creeps and lets go.',
             s.kind === 'pipe' && light
               ? set('Lay brazed copper', s, { material: 'copper', joints: 'metal' })
               : set('Braze the joints', s, { joints: 'metal' }),

@@ -100,7 +100,7 @@ test('of two fixes for one fault the second is left out: nothing is put in twice
   expect(left).toEqual([]);
 });
 
-test('a lubricator ahead of tools and a spray gun: the gun gets a dry branch, the tools keep their oil; taken out, it is remembered', () => {
+test('a lubricator upstream of tools and a spray gun: the gun gets a dry branch, the tools keep their oil; taken out, it is remembered', () => {
   const faulty = all(
     goodShop(),
     behind('regulator', stageOf('lubricator')),

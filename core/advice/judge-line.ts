@@ -86,8 +86,8 @@ const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
 /**
  * What an experienced colleague would say on seeing a line.
  * @param rules left out, all of them
- * @param day what was seen in the pump’s day; left out, the rules on it are silent; those on starts and load count on the
- *   pump’s cycle at its average demand in either case, so that what is set aside stays so on every screen
+ * @param day what was seen in the compressor cycle; left out, the rules on it are silent; those on starts and load count on the
+ *   compressor’s cycle at its average demand in either case, so that what is set aside stays so on every screen
  * @param verdicts on the outlets, with their uncertainty; left out, what is open there is not spoken of
  * @source each rule’s own
  */

@@ -673,7 +673,7 @@ test('a pipe is offered up to three sizes wider; where that is not enough, one s
   expect([...new Set(offered)].filter((x) => x !== undefined)).toEqual(['1', '2', '3', '1, not enough']);
 });
 
-test('a tank too low: the pump cuts in 0.3 bar over what the job needs, while 0.3 bar are left up to its cut-out', () => {
+test('a tank too low: the compressor cuts in 0.3 bar over what the job needs, while 0.3 bar are left up to its cut-out', () => {
   const shop = goodShop(); // cuts out at 10.5 bar
   const offered = (needsPa: number) => {
     const what = { name: 'too-low', seconds: 60, needsPa } as const;

@@ -58,14 +58,14 @@ describe('the greatest pressure that a part can see', () => {
     const line = factsOf(plan);
     return Math.round(line.mostGaugePa(stage(line, id)) / 1e3);
   };
-  test('is where the relief valve before it opens, also behind a regulator: it can fail open', () => {
+  test('is where the relief valve before it opens, also downstream of a regulator: it can fail open', () => {
     expect(most(goodShop(), 'outlet')).toBe(1300);
   });
-  test('is where a relief valve behind the regulator opens, where there is one', () => {
+  test('is where a relief valve downstream of the regulator opens, where there is one', () => {
     const saved = behind('regulator', stageOf('relief-valve', { setPressurePa: bar(7.5) }))(goodShop());
     expect(most(saved, 'outlet')).toBe(750);
   });
-  test('before the tank it is what the tank’s valve holds, unless a check valve stands between', () => {
+  test('upstream of the tank it is what the tank’s valve holds, unless a check valve stands between', () => {
     expect(most(goodShop(), 'separator')).toBe(1300);
     const checked = all(
       goodShop(),
@@ -74,13 +74,13 @@ describe('the greatest pressure that a part can see', () => {
     );
     expect(most(checked, 'separator')).toBe(1050);
   });
-  test('without any relief valve it is what the pump cuts out at', () => {
+  test('without any relief valve it is what the compressor cuts out at', () => {
     expect(most(but('receiver', { relief: 'none' })(goodShop()), 'fine')).toBe(1050);
     expect(most(without('receiver')(goodShop()), 'fine')).toBe(1050);
   });
 });
 
-test('what is asked of a dryer: the driest job behind it, the coldest place on the way, its own room', () => {
+test('what is asked of a dryer: the driest job downstream of it, the coldest place on the way, its own room', () => {
   const line = (edit: (plan: Plan) => Plan) => {
     const plan = edit(goodShop());
     return new LineFacts(plan, walk(plan));

@@ -22,7 +22,7 @@ interface Place {
   readonly index: number;
 }
 
-/** A walked line as a rule asks about it: what comes before and behind a stage, and what the air is there. */
+/** A walked line as a rule asks about it: what comes before and downstream of a stage, and what the air is there. */
 export class LineFacts {
   /** The line as it stands: without what is only planned or away. */
   readonly plan: Plan;
@@ -39,7 +39,7 @@ export class LineFacts {
     /** As it was entered. */
     readonly entered: Plan,
     readonly section: Section,
-    /** What was seen in the pump’s day, where it has been played: it takes its time. */
+    /** What was seen in the compressor cycle, where it has been played: it takes its time. */
     private readonly day: readonly DayRemark[] = [],
     /** The verdicts on the outlets with their uncertainty, where they have been worked out: they take their time. */
     readonly verdicts: Verdicts = new Map(),
@@ -63,7 +63,7 @@ export class LineFacts {
     return (this.places.get(stage.id) as Place).run;
   }
 
-  /** The stage that the air comes from: the one before it, or the one that its branch starts from. */
+  /** The stage that the air comes from: the one upstream of it, or the one that its branch starts from. */
   before(stage: Stage): Stage | undefined {
     const { run, index } = this.places.get(stage.id) as Place;
     if (index > 0) return run.stages[index - 1];
@@ -71,7 +71,7 @@ export class LineFacts {
     return tee?.run.stages[tee.index];
   }
 
-  /** The stage right behind it in its run. */
+  /** The stage directly downstream of it in its run. */
   next(stage: Stage): Stage | undefined {
     const { run, index } = this.places.get(stage.id) as Place;
     return run.stages[index + 1];
@@ -84,7 +84,7 @@ export class LineFacts {
     return met;
   }
 
-  /** What the air may meet behind a stage, in its run and in all that is downstream of it, in the order of flow. */
+  /** What the air may meet downstream of a stage, in its run and in all that is downstream of it, in the order of flow. */
   downstream(stage: Stage): Stage[] {
     const { run, index } = this.places.get(stage.id) as Place;
     const meets: Stage[] = [];
@@ -102,7 +102,7 @@ export class LineFacts {
     return [...new Set(meets)];
   }
 
-  /** What the pump’s day tells of a stage under one name. */
+  /** What the compressor cycle tells of a stage under one name. */
   seen<N extends DayRemark['what']['name']>(
     name: N,
   ): { stage: Stage; what: Extract<DayRemark['what'], { name: N }> }[] {
@@ -116,7 +116,7 @@ export class LineFacts {
     return this.hanging.get(stage.id) ?? [];
   }
 
-  /** The air behind a stage. */
+  /** The air downstream of a stage. */
   at(stage: Stage | undefined): Station | undefined {
     return stage && this.section.at(stage.id);
   }
@@ -158,7 +158,7 @@ export class LineFacts {
       : (station.dryAirKgPerS / this.section.dryAirKgPerS) * this.balance.deliveredM3PerS;
   }
 
-  /** The pump whose air reaches a stage; of several the one of its own run or of the main one. */
+  /** The compressor whose air reaches a stage; of several the one of its own run or of the main one. */
   pumpOf(stage: Stage): StageOf<'compressor'> | undefined {
     const own = [stage, ...this.upstream(stage)].find((s) => s.kind === 'compressor');
     return (own ?? this.of('compressor')[0]) as StageOf<'compressor'> | undefined;
@@ -245,14 +245,14 @@ export class LineFacts {
 
   /**
    * The greatest gauge pressure that a part can come to see: where the relief valve before it opens (a regulator may fail
-   * open), or without one what its pump cuts out at.
+   * open), or without one what its compressor cuts out at.
    */
   mostGaugePa(stage: Stage): number {
     const relief = this.reliefAlong(this.upstream(stage), []) ?? this.reliefOf(stage);
     return relief?.setPa ?? this.gauge(this.pumpOf(stage)?.parameters.cutOutPa ?? 0);
   }
 
-  /** The gauge pressure that an outlet holds at rest: of the regulator before it, or what the pump cuts out at. */
+  /** The gauge pressure that an outlet holds at rest: of the regulator upstream of it, or what the compressor cuts out at. */
   restGaugePa(outlet: Stage): { pa: number; regulator: StageOf<'regulator'> | undefined } {
     const held = this.upstream(outlet).find((s) => s.kind === 'regulator') as StageOf<'regulator'> | undefined;
     const pa = held?.parameters.setPressurePa ?? this.pumpOf(outlet)?.parameters.cutOutPa ?? 0;

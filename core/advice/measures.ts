@@ -2,7 +2,7 @@ import type { QuantityName } from '../quantity/units';
 
 /** What each school would give on this line, measured. */
 const MEASURES = {
-  intoTank: { label: 'Water that goes on behind pump and cooler', quantity: 'waterFlow' },
+  intoTank: { label: 'Water that goes on behind compressor and cooler', quantity: 'waterFlow' },
   drops: { label: 'Drops that reach the jobs', quantity: 'waterFlow' },
   dewPointC: { label: 'Worst dew point at a job', quantity: 'temperature' },
   spareK: { label: 'Above the dew point where it is coldest', quantity: 'temperatureDifference' },

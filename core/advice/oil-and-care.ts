@@ -11,12 +11,12 @@ const SPOILT_BY_OIL = [...SENSITIVE, 'blasting', 'breathing'] as const;
 const isSpoilt = (s: Stage): boolean =>
   s.kind === 'outlet' && (SPOILT_BY_OIL as readonly string[]).includes(s.parameters.use);
 
-/** Takes every use that oil spoils off ahead of a lubricator, each on a branch of its own; the tools stay behind it. */
+/** Takes every use that oil spoils off upstream of a lubricator, each on a branch of its own; the tools stay downstream of it. */
 function dryBranch(line: LineFacts, lubricator: Stage): Fix | undefined {
   const from = line.before(lubricator);
   if (!from || line.downstream(lubricator).some((d) => is(DRYERS, d.kind))) return undefined;
   return {
-    does: 'Take a dry branch off before the lubricator',
+    does: 'Take a dry branch off upstream of the lubricator',
     edit: (plan, newId) => {
       let now = plan;
       for (const outlet of line.downstream(lubricator).filter(isSpoilt)) {
@@ -42,8 +42,8 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O11',
     grade: 'must',
     when: 'a lubricator before a use or a dryer that oil spoils',
-    fix: 'Take the dry line off before the lubricator.',
-    source: 'common practice: it oils everything behind it for good',
+    fix: 'Take the dry line off upstream of the lubricator.',
+    source: 'common practice: it oils everything downstream of it for good',
     finds: (line) =>
       line.of('lubricator').flatMap((s) => {
         const later = line.downstream(s);
@@ -86,7 +86,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
   {
     id: 'O56',
     grade: 'should',
-    when: 'oil class 1 or 2 from an oil-free pump without coalescers and carbon',
+    when: 'oil class 1 or 2 from an oil-free compressor without coalescers and carbon',
     fix: '1 µm, 0.01 µm and carbon.',
     source: 'common practice: the air of the room has oil in it',
     finds: (line) =>
@@ -102,7 +102,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
         return [
           at(
             s,
-            `An oil-free pump is not oil-free air: ${s.name} asks for class ${s.parameters.oilClass}.`,
+            `An oil-free compressor is not oil-free air: ${s.name} asks for class ${s.parameters.oilClass}.`,
             `The room’s own oil vapour comes along: class ${line.grades.get(s.id)?.oil ?? 'X'} arrives.`,
             put('Put coalescers and carbon before it', 'before', s, ...both, ['carbon-filter']),
           ),
@@ -124,7 +124,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
             s,
             `The valves of ${s.name} are moved by wet air.`,
             'They stick, and the towers stop changing over.',
-            set('Feed them from behind the dryer', s, { pilot: 'dry' }),
+            set('Feed them from downstream of the dryer', s, { pilot: 'dry' }),
           ),
         ),
   },

@@ -100,7 +100,7 @@ export const PIPEWORK: readonly Rule[] = [
   {
     id: 'O44',
     grade: 'should',
-    when: 'galvanised or black steel behind desiccant, before a use of particle class 1 or 2',
+    when: 'galvanised or black steel downstream of desiccant, before a use of particle class 1 or 2',
     fix: 'Aluminium, copper or stainless.',
     source: 'common practice: it sheds flakes',
     finds: (line) =>
@@ -125,7 +125,7 @@ export const PIPEWORK: readonly Rule[] = [
   {
     id: 'O45',
     grade: 'should',
-    when: 'rigid pipe straight off a pump that shakes',
+    when: 'rigid pipe straight off a compressor that shakes',
     fix: 'A flexible joint rated for that heat and pressure.',
     source: 'common practice: it fatigues and cracks',
     finds: (line) =>
@@ -138,7 +138,7 @@ export const PIPEWORK: readonly Rule[] = [
         return [
           at(
             next ? [pump, next] : [pump],
-            'Rigid pipe straight on a pump that shakes will crack.',
+            'Rigid pipe straight on a compressor that shakes will crack.',
             `Nothing flexible stands between ${pump.name} and ${next?.name ?? 'the pipe'}.`,
             set('Make the first joint flexible', pump, { joint: 'flexible' }),
           ),
@@ -149,7 +149,7 @@ export const PIPEWORK: readonly Rule[] = [
     id: 'A17',
     grade: 'note',
     when: 'no valve right at the tank’s outlet',
-    fix: 'A valve there: the pump can be served without emptying the shop’s air.',
+    fix: 'A valve there: the compressor can be served without emptying the shop’s air.',
     source: 'common practice',
     finds: (line) =>
       line

@@ -17,7 +17,7 @@ const RANGE = { least: 0.25, most: 0.75 }; // of a gauge’s scale (common pract
 
 const MOST_SIZES_UP = 3; // more than that is another line (estimate)
 
-const NO_FIX = ' Nothing that this program can try here cures it: less at once, or a pump that makes more.';
+const NO_FIX = ' Nothing that this program can try here cures it: less at once, or a compressor that makes more.';
 
 const lengthOf = (s: Stage): number =>
   s.kind === 'pipe' || s.kind === 'hose' || s.kind === 'hose-reel' ? s.parameters.lengthM : 0;
@@ -35,7 +35,7 @@ function wideEnough(stage: Stage, isEnough: (parameters: Stage['parameters']) =>
   return first && { ...first, says: `${first.says}: not enough alone` };
 }
 
-/** A regulator set up by what is missing behind it, where the pump makes that much and the tool bears it. */
+/** A regulator set up by what is missing downstream of it, where the compressor makes that much and the tool bears it. */
 function setUp(line: LineFacts, o: StageOf<'outlet'>, regulator: StageOf<'regulator'>, missingPa: number) {
   const setPressurePa = regulator.parameters.setPressurePa + missingPa + 2e4;
   const { mostGaugePa } = o.parameters;
@@ -118,7 +118,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
                 ? `${low.name} is set to ${say(low.parameters.setPressurePa, 'pressure')}.`
                 : worst
                   ? `${worst.name} loses the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}.${noFix}`
-                  : `The pump itself does not reach it.${noFix}`,
+                  : `The compressor itself does not reach it.${noFix}`,
             ...fixes,
           ),
         ];

@@ -7,14 +7,14 @@ const WATER = 1000; // kg/m³
 const clock = (s: number): string =>
   `${String(Math.floor(s / 3600)).padStart(2, '0')}:${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`;
 
-/** What shows only when the pump’s day is played: silent where it has not been. */
+/** What shows only when the compressor cycle is played: silent where it has not been. */
 export const PUMP_DAY: readonly Rule[] = [
   {
     id: 'A25',
     grade: 'must',
     when: 'a sump or bowl that fills up in the course of the day',
     fix: 'Drain it more often, or by itself.',
-    source: 'the pump’s day, played second by second',
+    source: 'the compressor cycle, played second by second',
     finds: (line) =>
       line
         .seen('sump-full')
@@ -32,7 +32,7 @@ export const PUMP_DAY: readonly Rule[] = [
     grade: 'should',
     when: 'a receiver that has less pressure than a job needs while the job blows',
     fix: 'A larger tank, a higher cut-in, or fewer jobs at once.',
-    source: 'the pump’s day, played second by second',
+    source: 'the compressor cycle, played second by second',
     finds: (line) =>
       line.seen('too-low').map(({ stage, what }) => {
         const tank = line.of('receiver')[0];
@@ -44,7 +44,7 @@ export const PUMP_DAY: readonly Rule[] = [
           (say) =>
             `For ${say(what.seconds, 'duration')} of the day it has less than ${say(what.needsPa, 'pressure')} while that job blows.`,
           pump && pump.parameters.cutInPa < cutInPa && cutInPa + SPARE_PA < pump.parameters.cutOutPa
-            ? set('Let the pump cut in earlier', pump, { cutInPa })
+            ? set('Let the compressor cut in earlier', pump, { cutInPa })
             : tank && set('Take a tank of twice the size', tank, { volumeM3: 2 * tank.parameters.volumeM3 }),
         );
       }),
@@ -53,8 +53,8 @@ export const PUMP_DAY: readonly Rule[] = [
     id: 'A27',
     grade: 'should',
     when: 'an unloader that hisses for more than 20 s at each stop',
-    fix: 'A wider unloader, or less volume before the check valve.',
-    source: 'common practice: it must be done in 10 to 20 s, or the pump starts against pressure',
+    fix: 'A wider unloader, or less volume upstream of the check valve.',
+    source: 'common practice: it must be done in 10 to 20 s, or the compressor starts against pressure',
     finds: (line) =>
       line.seen('long-hiss').flatMap(({ stage, what }) => {
         const unloader = line.of('unloader')[0];
@@ -62,7 +62,7 @@ export const PUMP_DAY: readonly Rule[] = [
           at(
             stage,
             `${stage.name} blows off for ${Math.round(what.seconds)} s at each stop.`,
-            'Whatever stands before the check valve has to be emptied; a restart meanwhile is against pressure.',
+            'Whatever stands upstream of the check valve has to be emptied; a restart meanwhile is against pressure.',
             unloader &&
               set('Fit a wider unloader', unloader, {
                 boreM: unloader.parameters.boreM * Math.sqrt((ROOM * what.seconds) / 20),

@@ -12,13 +12,13 @@ const withLoadedShare = (plan: Plan, loadedShare: number): Plan => ({
   survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } },
 });
 
-/** How hard the pump works. */
+/** How hard the compressor works. */
 export const PUMPING: readonly Rule[] = [
   {
     id: 'O46',
     grade: 'should',
-    when: 'a piston pump loaded for more of the time than it is made for',
-    fix: 'Fix leaks, use less, or more pump.',
+    when: 'a piston compressor loaded for more of the time than it is made for',
+    fix: 'Fix leaks, use less, or more compressor.',
     source: 'common practice: 60 % single-stage, 75 % two-stage cast iron',
     finds: (line) =>
       line.pumps.slice(0, 1).flatMap((s) => {
@@ -35,7 +35,7 @@ export const PUMPING: readonly Rule[] = [
             (say) =>
               `It is loaded ${say(share, 'share')} of the time, and made for ${say(s.parameters.dutyLimit, 'share')}: it runs hot and passes oil.`,
             inTurn(
-              'Take a pump with room to rest',
+              'Take a compressor with room to rest',
               set('', s, { freeAirDeliveryM3PerS: s.parameters.freeAirDeliveryM3PerS * larger }),
               { does: '', edit: (plan) => withLoadedShare(plan, share / larger) },
             ),
@@ -58,7 +58,7 @@ export const PUMPING: readonly Rule[] = [
       return [
         ofLine(
           (say) =>
-            `The jobs and their losses keep the pump loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
+            `The jobs and their losses keep the compressor loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
           'Water, wear and cost of a day go by it: one of the two is wrong.',
           stated({ does: 'Go by the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) }),
         ),
@@ -68,7 +68,7 @@ export const PUMPING: readonly Rule[] = [
   {
     id: 'O47',
     grade: 'should',
-    when: 'a start-and-stop pump that starts more often than its motor allows',
+    when: 'a start-and-stop compressor that starts more often than its motor allows',
     fix: 'A wider band, a larger tank, or let the motor run on.',
     source: 'common practice: 10 an hour at 5 hp, 6 from 10 hp on',
     finds: (line) =>

@@ -32,7 +32,7 @@ export interface Finding {
   readonly fixes?: readonly Fix[];
 }
 
-/** What an experienced colleague would look for. */
+/** What an experienced technician would look for. */
 export interface Rule {
   /** S and O by the trade handbook, A beyond it. */
   readonly id: string;

@@ -46,7 +46,7 @@ export const SAFETY: readonly Rule[] = [
     id: 'S07',
     grade: 'must',
     stop: true,
-    when: 'somebody breathes from the line, or a name claims that the air is fit for it',
+    when: 'the line is used for breathing, or a name claims that the air is fit for it',
     fix: 'Use a certified breathing-air system. This program does not plan breathing air.',
     source: 'OSHA 1910.134, EN 12021 and the like, recalled',
     finds: (line) => {
@@ -66,11 +66,11 @@ export const SAFETY: readonly Rule[] = [
                   s,
                   `“${s.name}” sounds like breathing air.`,
                   why,
-                  answer('Nobody breathes from this line', { breathed: 'no' }),
+                  answer('Not used for breathing air', { breathed: 'no' }),
                 ),
               );
       return breathed === 'yes'
-        ? [ofLine('Somebody breathes from this line.', why), ...outlets, ...claims]
+        ? [ofLine('This line is used for breathing air.', why), ...outlets, ...claims]
         : [...outlets, ...claims];
     },
   },
@@ -89,7 +89,7 @@ export const SAFETY: readonly Rule[] = [
           at(
             s,
             `${s.name} may draw what burns or explodes.`,
-            'Compressed and hot, it can go off in the pump or the tank.',
+            'Compressed and hot, it can go off in the compressor or the tank.',
             set('Move it to clean air', s, { near: 'clean' }),
           ),
         ),
@@ -191,14 +191,14 @@ export const SAFETY: readonly Rule[] = [
   {
     id: 'A03',
     grade: 'note',
-    when: 'nobody has said whether anyone breathes from the line',
+    when: 'it is not recorded whether the line is used for breathing air',
     fix: 'Ask, and say so in the Survey.',
     source: 'common practice',
     finds: (line) =>
       line.plan.survey.site.breathed === 'not-said'
         ? [
             ofLine(
-              'Does anyone breathe from this line?',
+              'Is this line used for breathing air?',
               'A hood, a mask or a bottle changes everything.',
               answer('Nobody does', { breathed: 'no' }),
               answer('Somebody does', { breathed: 'yes' }),

@@ -212,7 +212,7 @@ test.each(['water-spray', 'laser', 'instruments', 'plasma'] as const)(
   },
 );
 
-test('what was judged too hard: a leg right behind a pipe, a drain opened daily, beads behind a membrane', () => {
+test('what was judged too hard: a leg directly downstream of a pipe, a drain opened daily, beads downstream of a membrane', () => {
   const wet = all(goodShop(), behind('separator', stageOf('pipe', { material: 'copper', legs: 0, lengthM: 10 })));
   expect(said(wet)).toContain('O33');
   expect(said(behind('pipe', stageOf('drip-leg', { drain: 'manual' }))(wet))).not.toContain('O33');

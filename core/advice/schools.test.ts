@@ -15,7 +15,7 @@ test('cooling first leaves less water than fifty feet of hose, whose loops have 
   expect(first?.intoTank).toBeLessThan(0.6 * (far?.intoTank ?? 0));
 });
 
-test('a cooler before the tank keeps water out of it; after the tank the air ends no drier', () => {
+test('a cooler upstream of the tank keeps water out of it; after the tank the air ends no drier', () => {
   const [before, after] = gives(goodShop(), 'tank');
   expect(before?.intoTank).toBeLessThan(0.6 * (after?.intoTank ?? 0));
   expect(Math.abs((before?.dewPointC ?? 99) - (after?.dewPointC ?? 0))).toBeLessThan(2);

@@ -33,7 +33,7 @@ const putAt = (plan: Plan, at: number, ...stages: Stage[]): Plan =>
   stages.reduce((p, s, i) => insertStage(p, s, at + i), plan);
 const drop = (plan: Plan, of: (s: Stage, i: number) => boolean): Plan =>
   plan.stages.filter(of).reduce((p, s) => removeStage(p, s.id), plan);
-/** The main run without what cools and separates ahead of its first tank, or ahead of its first filter. */
+/** The main run without what cools and separates upstream of its first tank, or upstream of its first filter. */
 const uncooled = (plan: Plan): Plan => {
   const tank = firstTank(plan);
   const until = tank === -1 ? plan.stages.length : tank;
@@ -45,7 +45,7 @@ const cooledBy =
     putAt(uncooled(plan), 2, made(newId(), kind, values), made(newId(), 'separator', { drain: 'float' }));
 const outlets = (plan: Plan): Stage[] => allStages(plan).filter((s) => s.kind === 'outlet');
 const undried = (plan: Plan): Plan => drop(plan, (s) => is(DRYERS, s.kind));
-/** Stages behind the tank, where all the air passes them: what started at the tank starts at the last of them. */
+/** Stages downstream of the tank, where all the air passes them: what started at the tank starts at the last of them. */
 const forAll = (plan: Plan, ...stages: Stage[]): Plan => {
   const at = behindTank(plan);
   const tank = plan.stages[at - 1]?.id;
@@ -125,7 +125,7 @@ export const DISPUTES: readonly Dispute[] = [
         edit: (plan, newId) => cooledBy('fluid-cooler', { wind: 'pump' })(undried(plan), newId),
       },
       {
-        says: 'A refrigerated dryer behind the tank',
+        says: 'A refrigerated dryer downstream of the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
           return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer', {}, plan));
@@ -137,7 +137,7 @@ export const DISPUTES: readonly Dispute[] = [
   },
   {
     id: 'tank',
-    question: 'The cooler before the tank, or after it?',
+    question: 'The cooler upstream of the tank, or after it?',
     concerns: (line) => piston(line) && line.of('receiver').length > 0,
     measures: ['intoTank', 'drops', 'dewPointC'],
     schools: [
@@ -197,7 +197,7 @@ export const DISPUTES: readonly Dispute[] = [
     measures: ['dewPointC', 'weakestPa', 'airLost'],
     schools: [
       {
-        says: 'One refrigerated dryer behind the tank',
+        says: 'One refrigerated dryer downstream of the tank',
         edit: (plan, newId) => {
           const bare = undried(plan);
           return forAll(bare, made(newId(), 'coalescing-filter'), made(newId(), 'refrigerated-dryer', {}, plan));

@@ -47,7 +47,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `The blow-gun at ${s.name} has ${say(pa, 'pressureDifference')} behind a plain nozzle.`,
+            (say) => `The blow-gun at ${s.name} has ${say(pa, 'pressureDifference')} downstream of a plain nozzle.`,
             (say) => `Blocked against skin it must stay below ${say(BLOW_GUN_PA, 'pressureDifference')}.`,
             set('Fit a relieving nozzle', s, { nozzle: 'relieving' }),
           ),
@@ -59,7 +59,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'tank pressure on a tool that is rated for less',
-    fix: 'Put a regulator before it.',
+    fix: 'Put a regulator upstream of it.',
     source: 'the tool’s own rating',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
@@ -71,7 +71,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
             s,
             (say) =>
               `${s.name} is rated for ${say(most, 'pressureDifference')} and sees the tank’s ${say(pa, 'pressureDifference')}.`,
-            'Nothing sets the pressure down before it.',
+            'Nothing sets the pressure down upstream of it.',
             put('Put a regulator before it', 'before', s, [
               'regulator',
               { setPressurePa: line.around.atmosphericPa + most, lock: 'locked' },

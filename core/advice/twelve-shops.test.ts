@@ -21,7 +21,7 @@ import { isReady, judgeLine, RULES } from './judge-line';
 // the musts and shoulds, and whether the line is ready.
 const SHOPS: readonly (readonly [name: string, plan: () => Plan, grave: readonly string[], ready: boolean])[] = [
   [
-    'order: the separator ahead of the cooler',
+    'order: the separator upstream of the cooler',
     () => all(goodShop(), without('separator'), behind('compressor', stageOf('separator', { drain: 'float' }))),
     ['O03', 'S06b'], // its water is vapour there, and it is hotter than it bears; the tank still catches what falls
     false,

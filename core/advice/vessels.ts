@@ -31,7 +31,7 @@ export const VESSELS: readonly Rule[] = [
           at(
             s,
             `${s.name} has no relief valve.`,
-            'If the pressure switch sticks, nothing stops the pump before the tank bursts.',
+            'If the pressure switch sticks, nothing stops the compressor upstream of the tank bursts.',
             put('Put a relief valve on it', 'before', s, [
               'relief-valve',
               {
@@ -47,7 +47,7 @@ export const VESSELS: readonly Rule[] = [
     id: 'S03',
     grade: 'must',
     stop: true,
-    when: 'a relief valve set above the rating of a tank beside it, or of a part ahead of it',
+    when: 'a relief valve set above the rating of a tank beside it, or of a part upstream of it',
     fix: 'Fit a valve with a lower setting, or protect the weaker part by a valve of its own.',
     source: 'pressure-vessel codes; common practice',
     finds: (line) =>
@@ -89,8 +89,8 @@ export const VESSELS: readonly Rule[] = [
     id: 'S04',
     grade: 'must',
     stop: true,
-    when: 'a relief valve that passes less than all connected pumps deliver',
-    fix: 'Fit a valve whose stamped capacity is at least what all pumps deliver together.',
+    when: 'a relief valve that passes less than all connected compressors deliver',
+    fix: 'Fit a valve whose stamped capacity is at least what all compressors deliver together.',
     source: 'ASME VIII-1 (capacity at 110 % of the setting), recalled; flow through its bore computed',
     finds: (line) =>
       line.of('relief-valve').flatMap((s) => {
@@ -102,7 +102,7 @@ export const VESSELS: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `${s.name} passes ${say(passes, 'massFlow')}; the pumps make ${say(makes, 'massFlow')}.`,
+            (say) => `${s.name} passes ${say(passes, 'massFlow')}; the compressors make ${say(makes, 'massFlow')}.`,
             'With the valve wide open the pressure would still rise.',
             set('Fit a wider valve', s, { boreM: s.parameters.boreM * Math.sqrt((1.1 * makes) / passes) }),
           ),
@@ -114,7 +114,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a part rated for less than the relief valve before it lets through',
-    fix: 'Fit a part of a higher rating, or a regulator with a relief valve of its own before it.',
+    fix: 'Fit a part of a higher rating, or a regulator with a relief valve of its own upstream of it.',
     source: 'common practice: a regulator may fail open',
     finds: (line) =>
       line.stages.flatMap((s) => {
@@ -140,8 +140,8 @@ export const VESSELS: readonly Rule[] = [
     id: 'S08',
     grade: 'must',
     stop: true,
-    when: 'a valve that can be shut between a pump and its first relief valve',
-    fix: 'Take the valve out, or fit a relief valve before it.',
+    when: 'a valve that can be shut between a compressor and its first relief valve',
+    fix: 'Take the valve out, or fit a relief valve upstream of it.',
     source: 'OSHA 1910.169 and pressure-vessel codes, recalled',
     finds: (line) =>
       line.pumps.flatMap((pump) => {
@@ -153,8 +153,8 @@ export const VESSELS: readonly Rule[] = [
           .map((s) =>
             at(
               s,
-              `${s.name} can shut the pump off from its relief valve.`,
-              'Shut by mistake, it leaves the pump pushing into a dead end.',
+              `${s.name} can shut the compressor off from its relief valve.`,
+              'Shut by mistake, it leaves the compressor pushing into a dead end.',
               takeOut('Take the valve out', s),
             ),
           );

@@ -2,14 +2,17 @@ import type { Symptom } from './symptom';
 
 // Order and limits: trade handbook, common practice and estimates; wording ours.
 
-/** What shows at pump, tank, coolers, dryers and drains. */
+/** What shows at compressor, tank, coolers, dryers and drains. */
 export const AT_THE_MACHINES: readonly Symptom[] = [
   {
     id: 'D06',
     says: 'No water in the tank any more',
     at: 'receiver',
     causes: [
-      { title: 'Rust blocks the drain', check: 'Isolate, vent, prove zero, then clear it: water stands behind it.' },
+      {
+        title: 'Rust blocks the drain',
+        check: 'Isolate, vent, prove zero, then clear it: water stands downstream of it.',
+      },
       { title: 'The weather is cold and dry: it is right', check: 'The plan expects next to nothing.' },
       { title: 'The separator before it works now', check: 'Measure what it gives.' },
       { title: 'The water goes on as vapour', check: 'Look at the bowls further down.' },
@@ -22,7 +25,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     causes: [
       { title: 'It is stuck open, or dirt holds it', check: 'Air blows.' },
       { title: 'There really is so much water', check: 'Compare with what is expected.' },
-      { title: 'A water-cooled cooler leaks', check: 'Stop the pump: it still runs, without air.' },
+      { title: 'A water-cooled cooler leaks', check: 'Stop the compressor: it still runs, without air.' },
     ],
   },
   {
@@ -31,7 +34,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'receiver',
     causes: [
       {
-        title: 'More is asked than the pump gives',
+        title: 'More is asked than the compressor gives',
         check: 'Pump-up as good as ever, and the sum of the jobs is over it.',
       },
       { title: 'Leaks', check: 'Leak-down over a fifth.' },
@@ -42,7 +45,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
   },
   {
     id: 'D15',
-    says: 'The pump never gets to its cut-out',
+    says: 'The compressor never gets to its cut-out',
     at: 'compressor',
     causes: [
       { title: 'More is asked than it gives', check: 'See: the tank’s pressure falls under load.' },
@@ -52,7 +55,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
   },
   {
     id: 'D16',
-    says: 'The pump hums and does not start',
+    says: 'The compressor hums and does not start',
     at: 'compressor',
     causes: [
       { title: 'It starts against pressure: unloader or check valve', check: 'No hiss at the stop.' },
@@ -63,7 +66,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
   },
   {
     id: 'D17',
-    says: 'The pressure switch hisses though the pump stands',
+    says: 'The pressure switch hisses though the compressor stands',
     at: 'compressor',
     causes: [{ title: 'The check valve leaks', check: 'Over 20 s, and the tank’s pressure falls.' }],
   },
@@ -175,7 +178,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
         check: 'Listen for the unloader’s hiss as it stops; does the check valve leak back?',
       },
       { title: 'It starts too often', check: 'Count the starts in an hour against the limit of its motor.' },
-      { title: 'It is too hot', check: 'Air at its fins; dust on motor and pump.' },
+      { title: 'It is too hot', check: 'Air at its fins; dust on motor and compressor.' },
       { title: 'The supply is weak, or a long lead', check: 'An electrician reads the voltage as it starts.' },
     ],
   },
@@ -185,7 +188,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'receiver',
     causes: [
       { title: 'The joint is loose or its sealant is old', check: 'Soapy water; vent the line before you touch it.' },
-      { title: 'The pipe shakes', check: 'A hand on it while the pump runs: a flexible joint is missing.' },
+      { title: 'The pipe shakes', check: 'A hand on it while the compressor runs: a flexible joint is missing.' },
       { title: 'Soft solder or plastic too near the pump', check: 'How hot it is there.' },
       {
         title: 'The vessel itself is rusted through',

@@ -33,7 +33,10 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Water only after a quarter of an hour of heavy use',
     at: 'outlet',
     causes: [
-      { title: 'Pump and tank warm up', check: 'Log the air behind the tank: it rises by more than {10 K}.' },
+      {
+        title: 'Compressor and tank warm up',
+        check: 'Log the air downstream of the tank: it rises by more than {10 K}.',
+      },
       { title: 'The cartridge is spent', check: 'Weigh it: more than 60 % of what it can hold.' },
       { title: 'The dryer has more air than it is made for', check: 'Flow over its rating.' },
       { title: 'The separator has too much air', check: 'Flow over its rating.' },
@@ -62,7 +65,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
   },
   {
     id: 'D05',
-    says: 'Water behind a dryer whose display is good',
+    says: 'Water downstream of a dryer whose display is good',
     at: 'drying',
     causes: [
       { title: 'The dryer’s own drain is stuck', check: 'Open it by hand: liquid bursts out.' },
@@ -80,7 +83,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
       { title: 'Rings or valves are worn', check: 'More than {20 mL} for 100 h and horsepower.' },
       { title: 'The coalescer is spent or burst', check: 'No drop over it at all.' },
       { title: 'Hot air carries oil past the coalescer as vapour', check: 'Air at it over {38 °C}.' },
-      { title: 'Lubricator before it, or an oiled hose', check: 'Change the hose.' },
+      { title: 'Lubricator upstream of it, or an oiled hose', check: 'Change the hose.' },
     ],
   },
   {
@@ -95,7 +98,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
       { title: 'Overfilled', check: 'Level stopped: over its mark.' },
       { title: 'The minimum-pressure valve', check: 'Pressure stays under {5 bar}.' },
       { title: 'It runs at low pressure', check: 'The same.' },
-      { title: 'The coalescer behind it', check: 'No drop over it at all.' },
+      { title: 'The coalescer downstream of it', check: 'No drop over it at all.' },
     ],
   },
   {
@@ -103,7 +106,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Smells of oil, cloth clean',
     at: 'outlet',
     causes: [
-      { title: 'The carbon is spent', check: 'Smell before it and behind it.' },
+      { title: 'The carbon is spent', check: 'Smell upstream and downstream of it.' },
       { title: 'There is no carbon', check: 'Vapour passes every coalescer.' },
       { title: 'The intake draws in fumes', check: 'Where it stands.' },
     ],
@@ -156,7 +159,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       { title: 'Too much air lifts the beads', check: 'Flow over its rating.' },
       { title: 'It lets its pressure go too fast', check: 'Watch the gauge as it switches.' },
-      { title: 'A slug of water broke them', check: 'Something wet before it.' },
+      { title: 'A slug of water broke them', check: 'Something wet upstream of it.' },
       { title: 'The dust filter is torn', check: 'No drop over it.' },
     ],
   },
@@ -238,11 +241,11 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       {
-        title: 'A lubricator stands before it, or stood there',
+        title: 'A lubricator stands upstream of it, or stood there',
         check: 'Follow the pipe back; cut a length of hose open.',
       },
-      { title: 'The coalescer is spent, flooded or too warm', check: 'White cloth before it and behind it.' },
-      { title: 'The pump passes oil', check: 'Oil topped up per hour, against its book.' },
+      { title: 'The coalescer is spent, flooded or too warm', check: 'White cloth upstream and downstream of it.' },
+      { title: 'The compressor passes oil', check: 'Oil topped up per hour, against its book.' },
     ],
   },
   {

@@ -109,13 +109,13 @@ describe('which drain suits: the table of the trade handbook, situation by situa
     expect(suits(depressurised, 'separator', 'pressure-loss')).toBe(2);
   });
 
-  test('an unloader behind the check valve, or of a pump that never unloads, drains nothing', () => {
+  test('an unloader downstream of the check valve, or of a compressor that never unloads, drains nothing', () => {
     const check = all(goodShop(), behind('aftercooler', stageOf('check-valve')));
     expect(suits(check, 'separator', 'unloader')).toBe(0);
     expect(suits(all(goodShop(), but('compressor', { control: 'speed' })), 'receiver', 'unloader')).toBe(0);
   });
 
-  test('ahead of the check valve the unloader blows the whole sump out, not a pulse', () => {
+  test('upstream of the check valve the unloader blows the whole sump out, not a pulse', () => {
     const plan = all(goodShop(), but('separator', { drainPulseM3: 1e-7 }), behind('separator', stageOf('check-valve')));
     expect(suits(plan, 'separator', 'unloader')).toBeGreaterThan(0);
   });
@@ -282,7 +282,7 @@ describe('oily water', () => {
     expect(oily.toDisposeM3).toBeCloseTo(oily.yearKg / 1000, 9);
   });
 
-  test('with a separator only the oil is handed over, and its carbon lasts a year at most; a pump without oil has none', () => {
+  test('with a separator only the oil is handed over, and its carbon lasts a year at most; a compressor without oil has none', () => {
     const parted = behind('fine', stageOf('oil-water-separator', { carbonKg: 500 }))(plan);
     const oily = oilyWater(parted, walk(parted), run(parted, steady(25, 0.7)));
     expect(oily?.carbonLastsS).toBe(365 * 86_400);

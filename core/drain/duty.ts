@@ -33,7 +33,7 @@ const WEEKS = 50; // with two of holidays (estimate)
 export interface DrainDuty {
   readonly stage: Collecting;
   readonly station: Station;
-  /** Water that comes while the pump is loaded, kg/s: today, and at the hour that drains are designed for. */
+  /** Water that comes while the compressor is loaded, kg/s: today, and at the hour that drains are designed for. */
   readonly nowKgPerS: number;
   readonly peakKgPerS: number;
   /** Whether the peak comes from a year of weather, or is today’s for want of one. */
@@ -43,10 +43,10 @@ export interface DrainDuty {
   readonly workedDaysPerYear: number;
   readonly workedHoursPerYear: number;
   readonly loadedHoursPerDay: number;
-  /** Loads of the pump in an hour at its average demand, and loaded time each; nothing where it never rests. */
+  /** Loads of the compressor in an hour at its average demand, and loaded time each; nothing where it never rests. */
   readonly cycle: PumpCycle | undefined;
   readonly unloads: boolean;
-  /** The unloader blows it out whole: it stands ahead of the check valve. */
+  /** The unloader blows it out whole: it stands upstream of the check valve. */
   readonly blownOut: boolean;
   /** Behind the check valve or the receiver the unloader has nothing to blow off. */
   readonly behindTank: boolean;
@@ -60,7 +60,7 @@ export interface DrainDuty {
   /** Coldest that it gets there, °C. */
   readonly coldestC: number;
   readonly atmosphericPa: number;
-  /** What the pumps deliver, kg/s of dry air; free air in a kilogram, m³; energy in it, kWh. */
+  /** What the compressors deliver, kg/s of dry air; free air in a kilogram, m³; energy in it, kWh. */
   readonly deliveredKgPerS: number;
   readonly m3PerKg: number;
   readonly kWhPerKg: number;
@@ -148,10 +148,10 @@ export const pressureHours = (d: DrainDuty): number => (d.charged ? 24 : d.worke
 export const meanLossM3PerS = (d: DrainDuty, kgPerDayLost: number): number =>
   (kgPerDayLost * d.m3PerKg) / (pressureHours(d) * 3600);
 
-/** Water that gathers between two stops of the pump, m³; unlimited where it does not stop. */
+/** Water that gathers between two stops of the compressor, m³; unlimited where it does not stop. */
 export function gathersPerStopM3(d: DrainDuty, kgPerS = d.peakKgPerS): number {
   return d.cycle ? (kgPerS * d.cycle.loadedS) / WATER_KG_PER_M3 : Number.POSITIVE_INFINITY;
 }
 
-/** Stops of the pump on a working day. */
+/** Stops of the compressor on a working day. */
 export const stopsPerDay = (d: DrainDuty): number => (d.cycle ? d.cycle.startsPerHour * d.workedHoursPerDay : 0);

@@ -97,7 +97,7 @@ function judgePerStop(d: DrainDuty): Omit<JudgedSetting, 'seasons'> {
   return {
     mark: keepsUp ? 'holds' : 'over',
     atSetting: never
-      ? 'nothing opens it: the pump does not stop'
+      ? 'nothing opens it: the compressor does not stop'
       : (say) =>
           `${say(Math.min(gathers, passes), 'drained')} each ${start ? 'start' : 'stop'}; ${Math.round(stopsPerDay(d))} a day ${keepsUp ? 'keep up' : `leave ${say((gathers - passes) * stopsPerDay(d), 'drained')} behind`}`,
     ...(!keepsUp && { better: 'one that senses the level', parameters: { drain: 'level' } }),

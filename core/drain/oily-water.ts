@@ -35,11 +35,11 @@ export interface OilyWater {
 }
 
 /**
- * What the drains of a line give in a year, and the oil in it: oil that the pumps carry over goes with the water, for what
+ * What the drains of a line give in a year, and the oil in it: oil that the compressors carry over goes with the water, for what
  * stays in the air is little beside it.
  *
- * @returns `undefined` for pumps without oil: their condensate may still hold dust, metals and acid, so ask
- * @source carry-over by type of pump (common practice); residence and carbon: trade handbook and estimates
+ * @returns `undefined` for compressors without oil: their condensate may still hold dust, metals and acid, so ask
+ * @source carry-over by type of compressor (common practice); residence and carbon: trade handbook and estimates
  */
 export function oilyWater(plan: Plan, section: Section, run: WeatherRun): OilyWater | undefined {
   const stages = allStages(standing(plan));

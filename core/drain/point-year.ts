@@ -9,7 +9,7 @@ export interface PointYear {
   readonly stageId: string;
   readonly yearKg: number;
   readonly months: readonly number[];
-  /** The hour that it is designed for, and the wettest of all; while the pump is loaded. */
+  /** The hour that it is designed for, and the wettest of all; while the compressor is loaded. */
   readonly design: DesignHour;
   readonly peak: DesignHour;
   /** Water of the day that brings most, kg, and which. */

@@ -3,7 +3,7 @@ import { liquidM3PerS, STRAINED } from './liquid-flow';
 
 /** What a timed drain has to cope with. */
 export interface TimerDuty {
-  /** Water while the pump is loaded, at the hour that it is set for, kg/s. */
+  /** Water while the compressor is loaded, at the hour that it is set for, kg/s. */
   readonly peakKgPerS: number;
   /** Up to its mark. */
   readonly sumpM3: number;
@@ -12,7 +12,7 @@ export interface TimerDuty {
   readonly pressurePa: number;
   readonly temperatureC: number;
   readonly atmosphericPa: number;
-  /** A strainer, or dirt, before it. */
+  /** A strainer, or dirt, upstream of it. */
   readonly strained: boolean;
 }
 
@@ -29,7 +29,7 @@ export interface TimerResult extends TimerSetting {
   readonly fill: number;
   /** Whether all the water goes at every opening. */
   readonly keepsUp: boolean;
-  /** Air that blows while it is open with no water left, kg/s on average while the pump is loaded. */
+  /** Air that blows while it is open with no water left, kg/s on average while the compressor is loaded. */
   readonly lostKgPerS: number;
   /** While it is open, kg/s of air. */
   readonly blowsKgPerS: number;
@@ -87,5 +87,5 @@ export function setTimer(duty: TimerDuty): TimerResult | undefined {
 /** As most people leave one: open ten seconds every five minutes (common practice, no source). */
 export const LEFT_ALONE: TimerSetting = { everyS: 300, openS: 10 };
 
-/** Share of what the pumps deliver that a timer may lose: ideally; and at which one without loss is better (trade handbook). */
+/** Share of what the compressors deliver that a timer may lose: ideally; and at which one without loss is better (trade handbook). */
 export const LOSS = { ideal: 0.005, most: 0.01 } as const;

@@ -161,7 +161,7 @@ function timer(d: DrainDuty): Way {
     ...(d.power === 'no' ? ['It needs power, and there is none.'] : []),
     ...(d.hazardous ? ['A solenoid in an explosive atmosphere must be rated for it.'] : []),
     ...(d.emulsion ? ['Its blast whips oil and water into an emulsion.'] : []),
-    ...(d.rusty ? ['Its port is wide enough for flakes, with a strainer before it.'] : []),
+    ...(d.rusty ? ['Its port is wide enough for flakes, with a strainer upstream of it.'] : []),
     ...(isFreezing(d) ? ['It dumps all there is, so little can freeze.'] : []),
     ...(d.stage.kind === 'coalescing-filter' ? ['Each opening shocks the element.'] : []),
   ];
@@ -182,7 +182,7 @@ function timer(d: DrainDuty): Way {
 export const bestTimer = (d: DrainDuty, peakKgPerS = d.peakKgPerS): TimerResult | undefined =>
   setTimer(timerDuty(d, peakKgPerS));
 
-/** Whether what opens once a cycle of the pump passes what gathers in it. */
+/** Whether what opens once a cycle of the compressor passes what gathers in it. */
 export function passesPerStopM3(d: DrainDuty): number {
   return d.blownOut ? d.stage.parameters.sumpM3 : d.stage.parameters.drainPulseM3;
 }
@@ -195,15 +195,15 @@ function perCycle(d: DrainDuty, drain: 'unloader' | 'unloader-start' | 'spitter'
   const enough = opens && gathers * CAPACITY_MARGIN <= passes;
   const because: Sentence[] = [
     !d.unloads
-      ? 'This pump changes its speed and never unloads: nothing opens it.'
+      ? 'This compressor changes its speed and never unloads: nothing opens it.'
       : !opens
-        ? 'At this demand the pump hardly ever stops.'
+        ? 'At this demand the compressor hardly ever stops.'
         : (say) =>
             `${say(gathers, 'drained')} gathers between two stops; it passes ${say(passes, 'drained')} each time, ${Math.round(stopsPerDay(d))} × a day${enough ? '' : gathers <= passes ? ', without a margin' : ': not enough'}.`,
     ...(cannotBlow
-      ? ['It stands behind the tank’s check valve or the tank itself: the unloader has nothing to do with it.']
+      ? ['It stands downstream of the tank’s check valve or the tank itself: the unloader has nothing to do with it.']
       : []),
-    ...(drain === 'unloader-start' ? ['As the pump starts there is little pressure to push the water out.'] : []),
+    ...(drain === 'unloader-start' ? ['As the compressor starts there is little pressure to push the water out.'] : []),
     ...(drain === 'spitter' ? ['Grit holds it open, and it splatters.'] : []),
   ];
   const lost =

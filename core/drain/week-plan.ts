@@ -24,7 +24,7 @@ export interface WeekChange {
   readonly parameters?: Readonly<Record<string, string | number>>;
 }
 
-/** The water of one drain through a week: each day’s, and the largest flow while the pump is loaded. */
+/** The water of one drain through a week: each day’s, and the largest flow while the compressor is loaded. */
 export interface PointWeek {
   readonly stageId: string;
   readonly daysKg: readonly number[];

@@ -7,7 +7,7 @@ import { lossFields, pressureAfterLoss } from './losses';
 const COLDER_CAUSES =
   'Air cannot leave a cooler colder than the air that cools it. Usual causes: an infrared gun on bare metal (polished ' +
   'copper has an emissivity near 0.04, so the gun reads the room: put tape or matt paint on it, ε 0.95, and wait 5 min), ' +
-  'a wall reading instead of an air reading, or cooling air measured in the sun or beside the pump rather than at the fins.';
+  'a wall reading instead of an air reading, or cooling air measured in the sun or beside the compressor rather than at the fins.';
 
 /**
  * Effectiveness of a cooler from three readings: actual over greatest possible temperature change.
@@ -76,7 +76,7 @@ export const aftercooler = defineKind({
     }),
     outletTemperatureC: numberField({
       label: 'Measured after the cooler',
-      help: '15–30 cm downstream, before the separator, on tape or in a well.',
+      help: '15–30 cm downstream, upstream of the separator, on tape or in a well.',
       quantity: 'temperature',
       least: -20,
       most: 200,

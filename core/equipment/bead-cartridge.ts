@@ -131,7 +131,7 @@ export const beadCartridge = defineKind({
     const warmer = warmedByUptakeK(inlet, ratio);
     inlet.adsorbTo(ratio).bringTo(inlet.temperatureC + Math.min(warmer, MOST_WARMER_K), pressurePa);
   },
-  cleans: (dirt) => dirt.shed(3, 'dust of the beads: a dust filter belongs behind it'),
+  cleans: (dirt) => dirt.shed(3, 'dust of the beads: a dust filter belongs downstream of it'),
   shows(inlet, p, around) {
     const air = inlet.copy().expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));
     const takes = air.vapourKgPerS + air.liquidKgPerS - bedLeaves(air, bedOf(p), around) * air.dryAirKgPerS;

@@ -10,7 +10,7 @@ export const bowlFilter = defineKind({
   kind: 'bowl-filter',
   family: 'catching',
   label: 'Bowl filter',
-  does: 'Swirls out drops and holds back coarse dirt. Near a hot pump it catches nothing: the water is vapour there.',
+  does: 'Swirls out drops and holds back coarse dirt. Near a hot compressor it catches nothing: the water is vapour there.',
   alsoCalled: ['water trap', 'swirl filter', 'bronze filter', 'FRL filter'],
   service: ['M02', 'M03', 'T03'],
   cautions: ['C21', 'C07'],

@@ -37,7 +37,7 @@ export const carbonFilter = defineKind({
   kind: 'carbon-filter',
   family: 'catching',
   label: 'Activated carbon',
-  does: 'Takes up oil vapour and smell, behind a 0.01 µm coalescer and dry air. It gives no sign when it is spent.',
+  does: 'Takes up oil vapour and smell, downstream of a 0.01 µm coalescer and dry air. It gives no sign when it is spent.',
   equation: 'oil vapour to 0.004 mg/m³ while dry and cool; hours = mass · capacity(T) / (oil · flow)',
   alsoCalled: ['charcoal filter', 'carbon tower', 'odour filter'],
   ids: ['flt_carbon'],
@@ -70,7 +70,7 @@ export const carbonFilter = defineKind({
     if (air.relativeHumidity > TOO_HUMID || air.temperatureC > TOO_WARM_C || dirt.oilMg > 5)
       dirt.oilWhy = `${dirt.oilWhy}; the carbon is too wet, too warm or too oily to count`;
     else if (dirt.oilMg > LEAVES_MG) [dirt.oilMg, dirt.oilWhy] = [LEAVES_MG, 'activated carbon, while it is fresh'];
-    dirt.shed(2, 'carbon dust: a dust filter belongs behind it');
+    dirt.shed(2, 'carbon dust: a dust filter belongs downstream of it');
   },
   shows(inlet, p, around) {
     const humidity = humidityOf(inlet);

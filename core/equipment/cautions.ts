@@ -31,7 +31,7 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
   C13: { text: 'Do not open the refrigerant circuit.', deferTo: 'a certified refrigeration technician' },
   C14: { text: 'Some dryers use flammable gas: no flames, ventilate, read the label.', deferTo: 'its maker' },
   C15: {
-    text: 'Do not breathe this air. Filters do not remove carbon monoxide.',
+    text: 'Do not use this air for breathing. Filters do not remove carbon monoxide.',
     deferTo: 'a certified breathing-air system',
   },
   C17: { text: 'Never point air at skin or clothes.', deferTo: 'emergency services' },

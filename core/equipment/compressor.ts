@@ -26,9 +26,9 @@ const CONTROLS = {
 const POLYTROPIC: Record<'piston1' | 'piston2', number> = { piston1: 1.2, piston2: 1.25 };
 const INTERSTAGE_C = 43.3; // 110 °F, common practice
 const SCREW_PACKAGE_RISE_K = 9.7; // 15–20 °F over the room after the built-in cooler, common practice
-const OIL_FREE_C = 177; // 300–400 °F after the last stage, before a cooler, common practice
+const OIL_FREE_C = 177; // 300–400 °F after the last stage, upstream of a cooler, common practice
 
-// Oil carried over, mg/m³ of free air: 10–25 ppm by mass of one stage, 5–15 of two, 2–5 of a screw behind its own separator
+// Oil carried over, mg/m³ of free air: 10–25 ppm by mass of one stage, 5–15 of two, 2–5 of a screw downstream of its own separator
 // (common practice and estimates; worn ones 50 and more).
 export const OIL_MG: Record<CompressorType, number> = { piston1: 18, piston2: 12, screw: 4, oilfree: 0 };
 
@@ -78,7 +78,7 @@ function dischargeC(
     : estimatedDischargeC(p.type, inlet.temperatureC, workingPressurePa(p) / inlet.pressurePa, around.roomTemperatureC);
 }
 
-/** The pump: its free air delivery is the flow of the whole line while it is loaded. */
+/** The compressor: its free air delivery is the flow of the whole line while it is loaded. */
 export const compressor = defineKind({
   kind: 'compressor',
   family: 'source',
@@ -194,7 +194,7 @@ export const compressor = defineKind({
     if (inlet.pressurePa > around.atmosphericPa)
       throw new Refusal(
         '',
-        'A compressor stands right behind its intake, before coolers, tanks and dryers. The air that comes here is compressed already: take it out, or give it a run of its own.',
+        'A compressor stands directly downstream of its intake, before coolers, tanks and dryers. The air that comes here is compressed already: take it out, or give it a run of its own.',
       );
     if (p.cutInPa >= p.cutOutPa)
       throw new Refusal('cutInPa', 'It must cut in below the pressure at which it cuts out. Are the two swapped?');
@@ -220,7 +220,7 @@ export const compressor = defineKind({
       };
     if (p.type === 'oilfree')
       return {
-        formula: 'typical of the last stage before a cooler',
+        formula: 'typical of the last stage upstream of a cooler',
         inputs: [{ label: 'typical', quantity: 'temperature', value: OIL_FREE_C, from: 'typical' }],
         source: 'typical, common practice',
       };
@@ -243,7 +243,7 @@ export const compressor = defineKind({
         { label: 'n', quantity: 'number', value: POLYTROPIC[p.type as 'piston1'], from: 'our estimate' },
       ],
       source: 'polytropic compression, n set to usual head-outlet readings (estimate, ±25 K)',
-      note: 'Measure it: the head’s heat loss differs from pump to pump.',
+      note: 'Measure it: the head’s heat loss differs from compressor to compressor.',
     };
   },
   airSpaceM3: (p) => p.dischargeSpaceM3,

@@ -35,7 +35,7 @@ export const conductanceFields = (usual: number, source: string, fallback: Passe
 export const valveOf = (conductance: number): Conductance => ({ c: conductance * TO_SI, b: B });
 
 /**
- * The pressure behind it with nothing else in the way; what arrives, where its sheet does not say.
+ * The pressure downstream of it with nothing else in the way; what arrives, where its sheet does not say.
  * @throws Refusal where it chokes
  * @source ISO 6358-1 (recalled)
  */

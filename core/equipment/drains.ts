@@ -6,8 +6,8 @@ const DRAINS = {
   manual: 'by hand',
   float: 'float',
   timer: 'timed solenoid',
-  unloader: 'by the unloader, as the pump stops',
-  'unloader-start': 'by the unloader, as the pump starts',
+  unloader: 'by the unloader, as the compressor stops',
+  'unloader-start': 'by the unloader, as the compressor starts',
   'pressure-loss': 'only when the line loses its pressure',
   spitter: 'spits whenever the pressure changes',
   level: 'level-sensing, no loss',
@@ -106,7 +106,7 @@ export function drained(drain: Drain, efficiency: number, around: Surroundings):
 /** A rated dew point includes what the dryer’s own separator misses: of the drops at its coldest place all count as caught. */
 export const RATED_SEPARATOR = { efficiency: 1, source: 'included in the rated dew point' } as const;
 
-/** How long a catch pan takes to fill while the pump is loaded, s; `undefined` where there is none, or nothing to catch. */
+/** How long a catch pan takes to fill while the compressor is loaded, s; `undefined` where there is none, or nothing to catch. */
 export function panFullAfterS(p: object, caughtKgPerS: number): number | undefined {
   const { panM3 = 0, drain } = p as { panM3?: number; drain?: Drain };
   return panM3 > 0 && drain !== 'none' && caughtKgPerS > 0 ? (panM3 * WATER_KG_PER_M3) / caughtKgPerS : undefined;

@@ -5,12 +5,12 @@ import { catchesDrops } from './drop-catcher';
 import { defineKind } from './kind';
 import { lossFields } from './losses';
 
-/** The last catcher of drops, right before the tool. On a good line it stays dry: a check filter. */
+/** The last catcher of drops, directly upstream of the tool. On a good line it stays dry: a check filter. */
 export const dropletSeparator = defineKind({
   kind: 'droplet-separator',
   family: 'catching',
   label: 'Droplet separator at the tool',
-  does: 'Takes the last drops right before the tool. On a good line it stays dry: then it is a check filter.',
+  does: 'Takes the last drops directly upstream of the tool. On a good line it stays dry: then it is a check filter.',
   alsoCalled: ['gun filter', 'water trap', 'tool filter', 'disposable filter', 'last-chance filter'],
   service: ['M02', 'M03'],
   cautions: ['C19'],

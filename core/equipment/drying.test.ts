@@ -20,7 +20,7 @@ describe('what catches drops leaves the dew point alone', () => {
     expect(station.caughtKgPerS).toBeGreaterThan(0);
   });
 
-  test('a filter catches no vapour: near a hot pump it catches nothing', () => {
+  test('a filter catches no vapour: near a hot compressor it catches nothing', () => {
     expect(last(planOf({ dischargeC: 110 }, stageOf('bowl-filter'))).caughtKgPerS).toBe(0);
   });
 

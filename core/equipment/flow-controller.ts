@@ -2,12 +2,12 @@ import { z } from 'zod';
 import { defineKind, numberField } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
-/** Holds the plant at one pressure, whatever the compressors' band does: storage stands before it. */
+/** Holds the plant at one pressure, whatever the compressors' band does: storage stands upstream of it. */
 export const flowController = defineKind({
   kind: 'flow-controller',
   family: 'serving',
   label: 'Flow controller',
-  does: 'Holds the plant at one pressure behind the storage, whatever the band of the compressors: tools and leaks take no more than they need.',
+  does: 'Holds the plant at one pressure downstream of the storage, whatever the band of the compressors: tools and leaks take no more than they need.',
   alsoCalled: ['demand controller', 'pressure expander', 'intermediate control'],
   equation: 'p₂ = min(p₁ − loss, set); leaks and unregulated tools take air in proportion to absolute pressure',
   ids: ['flow_ctl'],
@@ -39,7 +39,7 @@ export const flowController = defineKind({
             value: inlet.pressurePa - p.setPressurePa,
           },
           {
-            label: 'Leaks behind it take less by',
+            label: 'Leaks downstream of it take less by',
             quantity: 'share',
             value: 1 - p.setPressurePa / inlet.pressurePa,
           },

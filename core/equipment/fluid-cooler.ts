@@ -9,10 +9,10 @@ import { lossFields, pressureAfterLoss } from './losses';
 
 const WINDS = {
   fan: 'its own fan, running',
-  pump: 'the pump’s flywheel or motor fan',
+  pump: 'the compressor’s flywheel or motor fan',
   none: 'no wind at all',
 } as const;
-// Transfer units by the wind, over those with a fan: behind a belt guard the approach is about twice (30 against 15–20 °F,
+// Transfer units by the wind, over those with a fan: downstream of a belt guard the approach is about twice (30 against 15–20 °F,
 // common practice), in still air the transfer falls four to five times (estimate).
 const BY_WIND = { fan: 1, pump: 0.65, none: 0.22 } as const;
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
@@ -31,7 +31,7 @@ export const fluidCooler = defineKind({
   kind: 'fluid-cooler',
   family: 'cooling',
   label: 'Fluid cooler',
-  does: 'A finned cooler made for oil, in the wind of a fan or of the pump. As good as its wind; as safe as its rating.',
+  does: 'A finned cooler made for oil, in the wind of a fan or of the compressor. As good as its wind; as safe as its rating.',
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
   equation: 'dT/dA = −U·(T − room)/C with the heat of what condenses; U·A = NTU·m·cp, NTU ∝ flow^−0.4, by the wind',
   ids: ['ac_fluid', 'ac_belt'],

@@ -83,7 +83,7 @@ export const gauge = defineKind({
       },
       ...(p.faceM < SMALL_M ? [{ label: 'Face', text: 'small: hard to read', warns: true }] : []),
       ...(p.damping === 'none' && inlet.temperatureC > 60
-        ? [{ label: 'Damping', text: 'none, near the pump: it shakes itself to pieces', warns: true }]
+        ? [{ label: 'Damping', text: 'none, near the compressor: it shakes itself to pieces', warns: true }]
         : []),
     ];
   },

@@ -40,7 +40,7 @@ export const FILTERS = group(
 );
 /** Clean or dry the air, and cost pressure. */
 export const TREATMENT = group(...COOLERS, 'separator', ...FILTERS, ...DRYERS);
-/** Change nothing in the air that a medium behind them minds. */
+/** Change nothing in the air that a medium downstream of them minds. */
 export const INERT = group(
   'isolating-valve',
   'check-valve',

@@ -42,7 +42,7 @@ export const heatOfCompressionTower = defineKind({
   service: ['M16', 'M17', 'M20'],
   cautions: ['C09', 'C07', 'C10', 'C24'],
   needs: {
-    before: 'nothing: it stands right behind an oil-free compressor, ahead of any cooler. Oil ruins it',
+    before: 'nothing: it stands directly downstream of an oil-free compressor, upstream of any cooler. Oil ruins it',
     after: 'a dust filter: beads shed dust',
   },
   parameters: z.strictObject({
@@ -77,7 +77,7 @@ export const heatOfCompressionTower = defineKind({
     if (inlet.temperatureC < HOT_ENOUGH_C)
       throw new Refusal(
         '',
-        'The air that reaches it is below {121 °C}: the tower at rest does not dry. It stands right behind an oil-free compressor, ahead of its cooler.',
+        'The air that reaches it is below {121 °C}: the tower at rest does not dry. It stands directly downstream of an oil-free compressor, upstream of its cooler.',
       );
     const balance = hotHumidity(inlet);
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -17,12 +17,12 @@ interface Settings {
 const coldC = (inlet: AirStream, p: Settings, around: Surroundings): number =>
   loadedDewPointC(p.pressureDewPointC, highInletLoad(inlet, p.ratedFlowM3PerS, around));
 
-/** A refrigerated dryer with a cooler of its own ahead: for the hot air of a small pump without an aftercooler. */
+/** A refrigerated dryer with a cooler of its own ahead: for the hot air of a small compressor without an aftercooler. */
 export const highInletDryer = defineKind({
   kind: 'high-inlet-dryer',
   family: 'drying',
   label: 'Refrigerated dryer, high inlet',
-  does: 'A small refrigerated dryer with a cooler of its own ahead, for the hot air of a pump without an aftercooler.',
+  does: 'A small refrigerated dryer with a cooler of its own ahead, for the hot air of a compressor without an aftercooler.',
   alsoCalled: ['hot-inlet dryer', 'high temperature dryer'],
   equation:
     'cooled to room + approach, then chilled; dew point = rated + overload; capacity by inlet, pressure and room',

@@ -43,7 +43,7 @@ const ENDS = 2;
 const INTO = 0.5; // velocity heads where a pipe narrows sharply (texts on fluid mechanics)
 
 /**
- * The pressure behind a hose: friction along it, and at each end an insert that it narrows into and widens from.
+ * The pressure downstream of a hose: friction along it, and at each end an insert that it narrows into and widens from.
  * @throws Refusal where it chokes, or where less than the atmosphere would be left
  * @source isothermal flow by Darcy–Weisbach; K of an insert at its own bore: 0.5 + (1 − β²)² (Borda–Carnot)
  */

@@ -20,7 +20,7 @@ export const intercooler = defineKind({
   ids: ['intercooler'],
   service: ['M09'],
   cautions: ['C09', 'C11', 'C07'],
-  needs: { before: 'a two-stage compressor; it stands right behind it on the line', after: 'nothing' },
+  needs: { before: 'a two-stage compressor; it stands directly downstream of it on the line', after: 'nothing' },
   parameters: z.strictObject({
     approachK: numberField({
       label: 'Comes to the room within',

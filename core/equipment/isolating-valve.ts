@@ -4,12 +4,12 @@ import { behindValvePa, conductanceFields, passesMore } from './conductance-fiel
 import { choiceField, defineKind, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
-/** Shuts off what is behind it, for service. */
+/** Shuts off what is downstream of it, for service. */
 export const isolatingValve = defineKind({
   kind: 'isolating-valve',
   family: 'source',
   label: 'Isolating valve',
-  does: 'Shuts off what is behind it, so that one thing can be served without emptying the shop’s air.',
+  does: 'Shuts off what is downstream of it, so that one thing can be served without emptying the shop’s air.',
   equation: 'p₂ = p₁ − loss, or by ISO 6358; shut, nothing passes',
   alsoCalled: ['ball valve', 'shut-off', 'tank valve', 'quarter-turn valve', 'bypass', 'petcock'],
   ids: ['iso'],

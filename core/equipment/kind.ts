@@ -105,7 +105,7 @@ export function choiceField<const O extends Record<string, string>>({
 
 /** Kinds that belong together, in the order of the catalogue. */
 export const FAMILIES = {
-  source: 'Pump and tank',
+  source: 'Compressor and tank',
   cooling: 'Cooling',
   catching: 'Catching',
   drying: 'Drying',
@@ -132,7 +132,7 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   readonly ids?: readonly string[] | undefined;
   /** Other names that people have for it, for the search. */
   readonly alsoCalled?: readonly string[] | undefined;
-  /** What belongs before it and behind it. */
+  /** What belongs upstream and downstream of it. */
   readonly needs?: { readonly before: string; readonly after: string } | undefined;
   /** Ids of the tasks that it brings, in core/routine/tasks.ts. */
   readonly service?: readonly string[] | undefined;
@@ -157,7 +157,7 @@ export interface Kind<S extends z.ZodObject = z.ZodObject> {
   wider?(parameters: z.infer<S>): Wider<z.infer<S>> | undefined;
   /** Air that it blows away all the time as purge, sweep, sample or leak, at a line pressure: m³/s of free air. */
   ventsM3PerS?(parameters: z.infer<S>, linePa: number): number;
-  /** Room for air inside, m³: what an unloader ahead of the check valve has to blow off. */
+  /** Room for air inside, m³: what an unloader upstream of the check valve has to blow off. */
   airSpaceM3?(parameters: z.infer<S>): number;
 }
 
@@ -182,7 +182,7 @@ export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
   return { ...EVERY_KIND, ...defined } as Kind<S>;
 }
 
-/** Room for air inside: what an unloader has to blow off where the stage stands ahead of the check valve. */
+/** Room for air inside: what an unloader has to blow off where the stage stands upstream of the check valve. */
 export function airSpaceField(fallbackM3: number) {
   return numberField({
     label: 'Air space inside',
@@ -209,6 +209,6 @@ export function aboveAtmosphere(pressurePa: number, what: string, around: Surrou
 export function chokes(what: string): Refusal {
   return new Refusal(
     '',
-    `This ${what} cannot pass so much air: it chokes, whatever the pressure behind it. A wider one can.`,
+    `This ${what} cannot pass so much air: it chokes, whatever the pressure downstream of it. A wider one can.`,
   );
 }

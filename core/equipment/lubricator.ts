@@ -7,15 +7,15 @@ import { lossFields, pressureAfterLoss } from './losses';
 const DROP_MG = 43; // 20 drops to the mL of oil of 0.87 g/mL (estimate)
 const CFM = 4.719474e-4;
 
-/** Oil in the air behind it, mg/m³. */
+/** Oil in the air downstream of it, mg/m³. */
 const oilMgPerM3 = (dropsPerMinute: number, freeAirM3: number): number => (dropsPerMinute * DROP_MG) / (freeAirM3 * 60);
 
-/** Drips oil into the air for the tools behind it, and oils everything there for good. */
+/** Drips oil into the air for the tools downstream of it, and oils everything there for good. */
 export const lubricator = defineKind({
   kind: 'lubricator',
   family: 'serving',
   label: 'Lubricator',
-  does: 'Drips oil into the air for the tools behind it. Everything behind it is oily for good: never for paint or blasting.',
+  does: 'Drips oil into the air for the tools downstream of it. Everything downstream of it is oily for good: never for paint or blasting.',
   equation: 'oil = drops/min · 43 mg / (free air · 60 s); p₂ = p₁ − loss',
   alsoCalled: ['oiler', 'FRL oiler', 'mist lubricator'],
   ids: ['lub'],
@@ -36,7 +36,7 @@ export const lubricator = defineKind({
   },
   cleans(dirt) {
     // Even at a drop an hour it is above the last class of ISO 8573-1.
-    [dirt.oilMg, dirt.oilWhy] = [Math.max(dirt.oilMg, 50), 'the lubricator oils all that is behind it'];
+    [dirt.oilMg, dirt.oilWhy] = [Math.max(dirt.oilMg, 50), 'the lubricator oils all that is downstream of it'];
   },
   shows(inlet, p, around) {
     const free = freeAirM3PerS(inlet, around);

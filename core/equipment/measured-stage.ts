@@ -17,7 +17,7 @@ export const measuredStage = defineKind({
       options: { same: 'as warm as it came', measured: 'at a measured temperature' },
     }),
     outletTemperatureC: numberField({
-      label: 'Measured behind it',
+      label: 'Measured downstream of it',
       quantity: 'temperature',
       least: -40,
       most: 200,
@@ -47,7 +47,7 @@ export const measuredStage = defineKind({
   whyTemperature: (inlet, p) =>
     p.temperature === 'measured'
       ? {
-          formula: 'as measured behind it',
+          formula: 'as measured downstream of it',
           inputs: [{ label: 'measured', quantity: 'temperature', value: p.outletTemperatureC, from: 'this stage' }],
           source: 'entered',
         }

@@ -10,7 +10,7 @@ export const oilWaterSeparator = defineKind({
   does: 'Takes the condensate of all drains and keeps the oil of it back, before the water goes to the sewer. The air passes it by.',
   alsoCalled: ['condensate separator', 'OWS', 'condensate treatment'],
   equation:
-    'rated for the air whose condensate it takes, less in a humid climate; oil behind it by its carbon while it is not an emulsion',
+    'rated for the air whose condensate it takes, less in a humid climate; oil downstream of it by its carbon while it is not an emulsion',
   ids: ['ows'],
   service: ['M36', 'M36C'],
   cautions: ['C27', 'C07'],

@@ -3,7 +3,7 @@ import { plateFlow, ratingFields } from './build-fields';
 import { choiceField, defineKind } from './kind';
 import { elementFields, LOSS_GROWS, newElement, pressureAfterLoss } from './losses';
 
-// Particle class behind it (typical of makers’ sheets, ISO 12500-3 recalled).
+// Particle class downstream of it (typical of makers’ sheets, ISO 12500-3 recalled).
 const CLASS = { '1': 2, '5': 3, '0.01': 1 } as const;
 
 /** Holds back dust from beads, towers and pipe. Wet, it only lets the water creep through. */
@@ -11,7 +11,7 @@ export const particulateFilter = defineKind({
   kind: 'particulate-filter',
   family: 'catching',
   label: 'Particulate filter',
-  does: 'Holds back dust: behind beads and towers, or ahead of anything precise. It is for dry air and catches no water.',
+  does: 'Holds back dust: downstream of beads and towers, or upstream of anything precise. It is for dry air and catches no water.',
   equation: 'p₂ = p₁ − loss; particles to the class of its element; water unchanged',
   alsoCalled: ['dust filter', 'after-filter', 'particle filter'],
   ids: ['flt_part5', 'flt_dust'],

@@ -17,7 +17,7 @@ interface Duty {
   readonly pressurePa?: number;
   readonly relativeHumidity?: number;
 }
-/** A stage right behind the pump, or behind what brings the air to a temperature. */
+/** A stage directly downstream of the compressor, or downstream of what brings the air to a temperature. */
 function behind(
   stage: Stage,
   { inletC = 35, roomC = 25, flowM3PerS = 100 * CFM, pressurePa = 8e5, relativeHumidity = 0.8 }: Duty = {},
@@ -140,7 +140,7 @@ describe('heat of compression', () => {
     // Unlike other dryers: at one delivery temperature more pressure makes the hot air, which dries the bed, more humid.
     expect(dew({ pressurePa: 11e5 })).toBeGreaterThan(dew({ pressurePa: 6e5 }));
   });
-  test('behind a cooler it does not dry, and says so', () => {
+  test('downstream of a cooler it does not dry, and says so', () => {
     expect(behind(stageOf('heat-of-compression-tower'), { inletC: 40 }).section.problem?.message).toMatch(
       /does not dry/,
     );

@@ -135,7 +135,7 @@ export const receiver = defineKind({
       none: 'none',
     }),
     reliefSetGaugePa: platePressure('It opens at', 'Stamped on it.'),
-    strainer: askedField('Strainer ahead of its drain', { fitted: 'fitted', none: 'none' }),
+    strainer: askedField('Strainer upstream of its drain', { fitted: 'fitted', none: 'none' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -26,7 +26,7 @@ export const regulator = defineKind({
   family: 'serving',
   label: 'Regulator',
   does: 'Lowers the pressure. The dew point falls with it, so drops that arrive may evaporate.',
-  equation: 'p₂ = min(p₁ behind its seat by ISO 6358, set − droop); constant enthalpy',
+  equation: 'p₂ = min(p₁ downstream of its seat by ISO 6358, set − droop); constant enthalpy',
   ids: ['reg'],
   alsoCalled: ['pressure reducer', 'FRL'],
   service: ['T01'],

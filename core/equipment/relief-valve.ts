@@ -2,12 +2,12 @@ import { z } from 'zod';
 import { orificeKgPerS } from '../flow/orifice';
 import { defineKind, numberField, Refusal } from './kind';
 
-/** Lets go before anything bursts. It must pass all that the pump can deliver, and nothing may stand between it and the tank. */
+/** Lets go before anything bursts. It must pass all that the compressor can deliver, and nothing may stand between it and the tank. */
 export const reliefValve = defineKind({
   kind: 'relief-valve',
   family: 'source',
   label: 'Relief valve',
-  does: 'Lets go before anything bursts: set no higher than the weakest nameplate, able to pass all that the pump delivers.',
+  does: 'Lets go before anything bursts: set no higher than the weakest nameplate, able to pass all that the compressor delivers.',
   equation: 'passes C·A·p/√T at 110 % of its setting; working pressure at most 90 % of it',
   alsoCalled: ['safety valve', 'pop-off', 'pressure relief'],
   ids: ['relief'],
@@ -47,7 +47,7 @@ export const reliefValve = defineKind({
     const share = gauge(inlet.pressurePa) / gauge(p.setPressurePa);
     return [
       { label: 'Passes, blowing', quantity: 'massFlow', value: passes, warns: passes < inlet.dryAirKgPerS },
-      { label: 'Pump delivers here', quantity: 'massFlow', value: inlet.dryAirKgPerS },
+      { label: 'Compressor delivers here', quantity: 'massFlow', value: inlet.dryAirKgPerS },
       { label: 'Line runs at, of its setting', quantity: 'share', value: share, warns: share > 0.9 },
     ];
   },

@@ -29,7 +29,7 @@ function behind(stage: Stage, { flowM3PerS = 15 * CFM, pressurePa = 8e5, inletC 
 
 const others = (Object.keys(KINDS) as KindName[]).filter((k) => !['intake', 'compressor', 'outlet'].includes(k));
 test.each(others)('%s is more than a name: it changes the air, or tells something of it', (kind) => {
-  // An unloader works as the pump stops (core/pump); a measured stage does what was measured, at first nothing; a
+  // An unloader works as the compressor stops (core/compressor); a measured stage does what was measured, at first nothing; a
   // heat-of-compression dryer refuses such cool air (plant.test.ts).
   if (['unloader', 'measured-stage', 'heat-of-compression-tower'].includes(kind)) return;
   const rated = 'ratedFlowM3PerS' in stageOf(kind).parameters ? { ratedFlowM3PerS: 12 * CFM } : {};
@@ -75,7 +75,7 @@ describe('coupler', () => {
   });
 });
 
-test('a shut valve stops what is behind it, and says so', () => {
+test('a shut valve stops what is downstream of it, and says so', () => {
   expect(behind(stageOf('isolating-valve', { is: 'shut' })).section.problem?.message).toMatch(/shut/);
 });
 

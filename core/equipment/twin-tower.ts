@@ -44,7 +44,7 @@ export const twinTower = defineKind({
     ...towerFields(16 * CFM),
     purgeM3PerS: numberField({
       label: 'Purge',
-      help: 'Free air that it blows away all the time, whatever passes. It counts against the pump.',
+      help: 'Free air that it blows away all the time, whatever passes. It counts against the compressor.',
       quantity: 'volumeFlow',
       least: 0,
       most: 0.4,
@@ -67,7 +67,7 @@ export const twinTower = defineKind({
     }),
     ...lossFields(2.8e4), // 3–5 psi
     ...ratingFields(49),
-    pilot: askedField('Its valves are moved by air', { dry: 'from behind it', wet: 'from before it' }),
+    pilot: askedField('Its valves are moved by air', { dry: 'from downstream of it', wet: 'from before it' }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);

@@ -4,14 +4,14 @@ import { defineKind, numberField } from './kind';
 /** A bore of usual size: 1/8 in (estimate). */
 export const UNLOADER_BORE_M = 3.2e-3;
 
-/** Blows off what stands between pump and check valve as the pump stops, so that it starts again without load. */
+/** Blows off what stands between compressor and check valve as the compressor stops, so that it starts again without load. */
 export const unloader = defineKind({
   kind: 'unloader',
   family: 'source',
   label: 'Unloader',
-  does: 'Blows off the pipe, cooler and trap ahead of the check valve as the pump stops. How much and how long: see the pump’s day.',
+  does: 'Blows off the pipe, cooler and trap upstream of the check valve as the compressor stops. How much and how long: see the compressor cycle.',
   alsoCalled: ['pressure switch', 'bleed valve', 'head unloader', 'blow-off'],
-  equation: 'in the pump’s day: free air V·(p − p_a)/p_a, in the time of ṁ = C·A·p/√T',
+  equation: 'in the compressor cycle: free air V·(p − p_a)/p_a, in the time of ṁ = C·A·p/√T',
   service: ['M04'],
   cautions: ['C08', 'C20'],
   parameters: z.strictObject({
@@ -24,6 +24,6 @@ export const unloader = defineKind({
       source: 'estimate: 1/8 in',
     }),
   }),
-  // Its work is at the stop, between the cycles: core/pump.
+  // Its work is at the stop, between the cycles: core/compressor.
   pass() {},
 });

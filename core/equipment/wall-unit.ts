@@ -32,7 +32,7 @@ export const WALL_UNITS = {
   },
   'wall-five': {
     label: 'Wall unit, five stages',
-    does: 'Swirl filter, coalescers of 1 and 0.01 µm, beads and a dust filter behind them.',
+    does: 'Swirl filter, coalescers of 1 and 0.01 µm, beads and a dust filter downstream of them.',
     alsoCalled: ['paint air panel', 'filter panel', 'wall panel', 'combination unit'],
     stages: [swirl, general, fine, beads, dust],
   },

@@ -88,7 +88,7 @@ export const waterCooler = defineKind({
       ? [{ label: 'The room freezes', text: 'drain the water side when it stands', warns: true }]
       : []),
     ...(p.waterC < around.roomTemperatureC - 5
-      ? [{ label: 'Colder than the room', text: 'the pipe behind it warms up again: no more water falls there' }]
+      ? [{ label: 'Colder than the room', text: 'the pipe downstream of it warms up again: no more water falls there' }]
       : []),
   ],
   whyTemperature: (inlet, p) => ({

@@ -6,7 +6,7 @@ import { type Derivation, input } from '../quantity/derivation';
 import { demandM3PerS } from './demand';
 import { drainAirKgPerS } from './drain-air';
 
-/** Air that the pumps give and where it goes, m³/s of free air. */
+/** Air that the compressors give and where it goes, m³/s of free air. */
 export interface AirBalance {
   readonly deliveredM3PerS: number;
   /** What the jobs take on average. */
@@ -22,7 +22,7 @@ export interface AirBalance {
 }
 
 /**
- * Holds what the line gives away against what the pumps deliver.
+ * Holds what the line gives away against what the compressors deliver.
  * Where more is asked for than there is, the pressure falls until the rest takes no more than comes: tools without a
  * regulator, leaks and nozzles take air in proportion to the absolute pressure.
  *
@@ -66,12 +66,12 @@ export function explainFall(plan: Plan, balance: AirBalance): Derivation {
     formula: 'cut-in pressure, absolute × delivered / (used + lost)',
     inputs: [
       input('cuts in at', 'pressure', pump?.kind === 'compressor' ? pump.parameters.cutInPa : 0, 'compressor'),
-      input('delivered', 'volumeFlow', balance.deliveredM3PerS, 'all pumps, loaded'),
+      input('delivered', 'volumeFlow', balance.deliveredM3PerS, 'all compressors, loaded'),
       input('used on average', 'volumeFlow', balance.usedM3PerS, 'jobs: flow × time'),
       input('purge, sweep, leaks', 'volumeFlow', balance.lostM3PerS - balance.drainsM3PerS, 'the line'),
       input('timed drains', 'volumeFlow', balance.drainsM3PerS, 'bore, seconds open, interval'),
     ],
     source: 'tools, leaks and nozzles take air in proportion to absolute pressure (choked flow; common practice)',
-    note: 'Tools behind a regulator take no less until the line is below its setting: then they starve too.',
+    note: 'Tools downstream of a regulator take no less until the line is below its setting: then they starve too.',
   };
 }

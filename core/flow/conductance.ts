@@ -17,8 +17,8 @@ export function chokedKgPerS({ c }: Conductance, upstreamPa: number, temperature
 }
 
 /**
- * Absolute pressure behind it, Pa.
- * @returns `undefined` where it chokes: it cannot pass so much, whatever the pressure behind it
+ * Absolute pressure downstream of it, Pa.
+ * @returns `undefined` where it chokes: it cannot pass so much, whatever the pressure downstream of it
  * @source ISO 6358-1 (recalled): m = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²)
  */
 export function pressureBehindValvePa(

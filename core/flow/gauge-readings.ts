@@ -3,7 +3,7 @@ import type { Plan, Stage } from '../line/plan';
 import { pathTo, stageById, standing } from '../line/runs';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 
-/** Two gauges one behind the other: what is lost between them by their readings, and by the numbers. */
+/** Two gauges one downstream of the other: what is lost between them by their readings, and by the numbers. */
 export interface Stretch {
   readonly fromId: string;
   readonly toId: string;

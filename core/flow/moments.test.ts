@@ -8,7 +8,7 @@ import { pressureBehindPa } from './friction';
 import { pressureAt, usualAsks } from './moments';
 
 const hose = stageOf('hose', { lengthM: 15, boreM: 0.0095, insertBoreM: 0.0095 }, 'hose');
-/** A large compressor, and one small tool behind a long hose. */
+/** A large compressor, and one small tool downstream of a long hose. */
 const plan = planOf(
   { flowM3PerS: 0.012, pressurePa: 8e5, temperatureC: 20, dischargeC: 20, relativeHumidity: 0.2 },
   stageOf('receiver', { method: 'measured', outletTemperatureC: 20 }),
@@ -19,7 +19,7 @@ const plan = planOf(
 );
 const then = (id: string, moment: 'rest' | 'usual' | 'peak') => pressureAt(plan, id, moment)?.pressurePa as number;
 
-test('a gauge behind one hose follows the tool’s flow, not the compressor’s whole flow (Darcy–Weisbach by hand)', () => {
+test('a gauge downstream of one hose follows the tool’s flow, not the compressor’s whole flow (Darcy–Weisbach by hand)', () => {
   const kgPerS = (0.005 * 101325 * (1 - 0.2 * 0.0231)) / (287.04 * 293.15);
   const by = pressureBehindPa(
     { kgPerS, temperatureC: 20, pressurePa: 8e5 },
@@ -65,7 +65,7 @@ test('the usual flow of two jobs is the mean while any of them is in use (by han
   expect(two.stages.map(asks).slice(2)).toEqual([0.005 / 0.75, 0.01 / 0.75]);
 });
 
-test('behind a regulator nothing at rest is over its setting', () => {
+test('downstream of a regulator nothing at rest is over its setting', () => {
   const set = planOf(
     { pressurePa: 8e5 },
     stageOf('receiver'),

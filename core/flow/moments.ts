@@ -78,7 +78,7 @@ function atRest(line: Plan, stageId: string): PressureThen | undefined {
 
 /**
  * The pressure at a stage at a moment.
- * @returns `undefined` where no compressor comes before it, or the walk does not come there
+ * @returns `undefined` where no compressor comes upstream of it, or the walk does not come there
  */
 export function pressureAt(
   plan: Plan,

@@ -13,7 +13,7 @@ const PSI = 6894.757;
 const HALF_BAND = 3e4; // of planOf
 const outlet = (id: string, cfm: number, more: object = {}): Stage =>
   stageOf('outlet', { flowM3PerS: cfm * CFM, usedShare: 0.2, leastPressurePa: 5e5, ...more }, id);
-/** A tank at 7.2 bar when the pump cuts in, a standard quarter-inch coupler, and jobs behind it. */
+/** A tank at 7.2 bar when the compressor cuts in, a standard quarter-inch coupler, and jobs downstream of it. */
 const line = (...jobs: Stage[]): Plan =>
   planOf(
     { pressurePa: 7.2e5 + HALF_BAND, flowM3PerS: 10 * CFM, temperatureC: 20 },
@@ -92,7 +92,7 @@ test('a line that cannot pass so much says so, and the pressure judged is that o
   expect(judgeOutlets(line(outlet('a', 5)), walk(line(outlet('a', 5)))).get('a')?.pressure.enough).toBe(true);
 });
 
-test('dry enough and too weak is not what the job asked for; more than the pump makes is named', () => {
+test('dry enough and too weak is not what the job asked for; more than the compressor makes is named', () => {
   const judge = (leastPressurePa: number) => {
     const plan = line(outlet('a', 15, { leastPressurePa }));
     return judgeOutlets(plan, walk(plan)).get('a') as OutletJudgement;
@@ -104,7 +104,7 @@ test('dry enough and too weak is not what the job asked for; more than the pump 
   expect(judge(9e5).pressure.beyondPump).toBe(true);
 });
 
-test('without a receiver no more flows than the pump gives', () => {
+test('without a receiver no more flows than the compressor gives', () => {
   const bare = planOf(
     { pressurePa: 7.2e5 + HALF_BAND, flowM3PerS: 15 * CFM, temperatureC: 20, dischargeC: 20 },
     stageOf('coupler', {}),
@@ -133,7 +133,7 @@ describe('where the pressure goes', () => {
     expect(step?.wider?.givesBackPa).toBeGreaterThan(0.5 * (step?.lossPa ?? 0)); // a size up: some a quarter of the loss
   });
 
-  test('what a regulator was set down by is not lost, what it falls by is; ahead of it a wider pipe gives back nothing', () => {
+  test('what a regulator was set down by is not lost, what it falls by is; upstream of it a wider pipe gives back nothing', () => {
     const fall = waterfallTo(
       line(stageOf('pipe', { size: '1/2', lengthM: 30 }, 'pipe'), regulator, outlet('a', 12)),
       'a',

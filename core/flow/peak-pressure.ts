@@ -22,8 +22,8 @@ export interface WorstMoment {
 
 /**
  * The line at the worst moment of each outlet: all blow that can blow at once, and the pressure switch is about to cut in.
- * Behind the first receiver of the main run flows what the outlets take then, whatever the pump delivers; without a receiver
- * no more flows than the pump gives.
+ * Behind the first receiver of the main run flows what the outlets take then, whatever the compressor delivers; without a receiver
+ * no more flows than the compressor gives.
  *
  * @returns by stage id; an outlet that is never used is left out
  * @source the walk, with losses as each kind has them at that flow
@@ -49,7 +49,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
       const prepared = prepare(line, asks);
       const walkAt = (at: PreparedLine): Section =>
         walkPrepared(at, around, undefined, (i, air) => {
-          // A stage behind the pump: at the bottom of the band.
+          // A stage downstream of the compressor: at the bottom of the band.
           const pump = at.stages[i - 1];
           if (pump?.kind === 'compressor') air.expandTo(pump.parameters.cutInPa);
           // Only its size changes: what is in a kilogram of the air does not.
@@ -78,7 +78,7 @@ export function explainPeak(plan: Plan, stageId: string, getsPa: number): Deriva
     title: `Pressure at the worst moment · ${stageById(plan, stageId)?.name}`,
     quantity: 'pressure',
     value: getsPa,
-    formula: 'the walk with all blowing that can blow at once, the pump about to cut in; losses at that flow',
+    formula: 'the walk with all blowing that can blow at once, the compressor about to cut in; losses at that flow',
     inputs: [...peak].map(([id, flow]) =>
       input(stageById(plan, id)?.name ?? id, 'volumeFlow', flow, 'flow while in use'),
     ),

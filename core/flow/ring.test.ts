@@ -73,7 +73,7 @@ describe('a ring with jobs all round', () => {
     arm('left', 'tank', 'c', pipe('q1', 30), job('x', 0.006), pipe('q2', 30), job('y', 0.006), pipe('q3', 5)),
   );
 
-  test('meets where the pressures agree; behind that place the arm is turned round (Hardy Cross, apart from the program)', () => {
+  test('meets where the pressures agree; downstream of that place the arm is turned round (Hardy Cross, apart from the program)', () => {
     // Unknown: what flows from c’s side into y, s. Loop: right side down to c, then q3 backwards = left side down to y.
     const mismatch = (s: number): number =>
       dropOfSquares(10, '1/2', 0.006 + s) +

@@ -94,7 +94,7 @@ const parts = (b: Branch): boolean =>
 
 /**
  * Parts the air of rings, of dryers side by side and of other arms by pressure: so that it comes to the same pressure where
- * they meet, whichever way round it went. Where in a ring the air meets from both sides, its arm is turned round behind that
+ * they meet, whichever way round it went. Where in a ring the air meets from both sides, its arm is turned round downstream of that
  * place.
  * Never throws. What cannot be reached, or is not a ring, is left for {@link prepare} to name.
  * @source loops balanced one after another until none moves (after Hardy Cross, 1936), each by a bracketed root
@@ -160,7 +160,7 @@ const NODE = { kind: 'sight-glass', name: 'where it meets', parameters: kindOf('
 /** Whether a stage is such a place, and nothing that anybody fitted. */
 export const isMeeting = (stage: Stage): boolean => stage.parameters === NODE.parameters;
 
-/** The stage behind which the air is that comes ahead of another. */
+/** The stage downstream of which the air is that comes upstream of another. */
 function aheadOf(plan: Plan, stageId: string): string | null {
   const run = runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));
   const place = run?.stages.findIndex((s) => s.id === stageId) ?? -1;

@@ -7,7 +7,7 @@ import { averageDemandM3PerS } from './demand';
 /** What goes down a run to which no outlet belongs: enough for the equations to hold, too little to count. */
 const TRICKLE = 1e-9;
 
-/** Where air leaves a run: behind a stage, to an outlet's job or into a branch, with its share of what arrives there. */
+/** Where air leaves a run: downstream of a stage, to an outlet's job or into a branch, with its share of what arrives there. */
 export interface TakeOff {
   readonly share: number;
   /** The branch that it feeds; left out, it leaves the line here. */
@@ -96,7 +96,7 @@ export function flowsThrough(
   return { through, into };
 }
 
-/** What flows on behind a stage once its own job and the branches before a given one have had theirs. */
+/** What flows on downstream of a stage once its own job and the branches before a given one have had theirs. */
 function leftFor(branch: Run, { stages, hanging, vents }: Net, asks: Asks, flows: Flows): number {
   const from = stages.get(branch.from as string);
   if (!from) return 0;
@@ -108,7 +108,7 @@ function leftFor(branch: Run, { stages, hanging, vents }: Net, asks: Asks, flows
   return left;
 }
 
-/** What second pumps bring of all that is asked for: by what each delivers. */
+/** What second compressors bring of all that is asked for: by what each delivers. */
 function fromPumps({ runs, stages, vents }: Net, asks: Asks): Map<string, number> {
   const delivers = (run: Run): number => {
     const pump = run.stages[1];
@@ -150,7 +150,7 @@ export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
  * Where nothing asks for air, or all of it has been taken already, a trickle goes on.
  *
  * @param ends what flows out of the end of each arm; left out, by the share that was entered for it
- * @returns for each stage behind which air leaves its run, the take-offs in order
+ * @returns for each stage downstream of which air leaves its run, the take-offs in order
  */
 export function shareDemand(
   plan: Plan,
@@ -168,7 +168,7 @@ export function shareDemand(
       const closes = i === run.stages.length - 1 && branches.length === 0 && run.into === null;
       let left = (flows.through.get(stage.id) ?? 0) - (net.vents.get(stage.id) ?? 0);
       const take = (flow: number, runId?: string): void => {
-        // Nothing remains behind the last job of a run but a trickle through whatever stands there.
+        // Nothing remains downstream of the last job of a run but a trickle through whatever stands there.
         const all = left > 0 ? flow / left : 0;
         const share = Math.max(runId ? TRICKLE : 0, Math.min(all, closes ? 1 : 1 - TRICKLE));
         left = Math.max(0, left - flow);

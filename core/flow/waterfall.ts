@@ -21,9 +21,9 @@ export interface Step extends Loss {
   readonly wider?: { readonly says: string; readonly givesBackPa: number; readonly costs?: string };
 }
 
-/** From the pump’s band to one outlet, at its worst moment. */
+/** From the compressor’s band to one outlet, at its worst moment. */
 export interface Waterfall {
-  /** What the pump comes up to before it stops, and at what it starts again: the worst of the band is the bottom. */
+  /** What the compressor comes up to before it stops, and at what it starts again: the worst of the band is the bottom. */
   readonly cutOutPa: number;
   readonly cutInPa: number;
   readonly arrivesPa: number;
@@ -99,7 +99,7 @@ const WEEKS = 50; // with two of holidays (estimate)
 /** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
 export const SHARE_PER_PA = 0.005 / 6894.757;
 
-/** What the pumps deliver while loaded, m³/s of free air, and draw for it, W. */
+/** What the compressors deliver while loaded, m³/s of free air, and draw for it, W. */
 export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
   let [deliveryM3PerS, watts] = [0, 0];
   for (const s of allStages(standing(plan))) {
@@ -110,13 +110,13 @@ export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
   return { deliveryM3PerS, watts };
 }
 
-/** Energy that the pumps put into a cubic metre of free air, J/m³; 0 where there is none. */
+/** Energy that the compressors put into a cubic metre of free air, J/m³; 0 where there is none. */
 export function energyPerM3(plan: Plan): number {
   const { deliveryM3PerS, watts } = pumpsOf(plan);
   return deliveryM3PerS > 0 ? watts / deliveryM3PerS : 0;
 }
 
-/** What the pumps use in a year, kWh, and what each pascal less at their outlet would save of it. */
+/** What the compressors use in a year, kWh, and what each pascal less at their outlet would save of it. */
 export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
   const { working } = plan.survey;
   const yearKWh = (pumpsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WEEKS;

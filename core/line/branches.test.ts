@@ -76,7 +76,7 @@ describe('pipes that join', () => {
       expect(at(arms, 'tool')[figure]).toBeCloseTo(at(one, 'tool')[figure], 6);
   });
 
-  test('two pumps into one header: air and water of both', () => {
+  test('two compressors into one header: air and water of both', () => {
     const second = (flow: number) => [
       stageOf('intake', {}, 'intake-2'),
       stageOf(
@@ -144,7 +144,7 @@ describe('what cannot be is named, and the rest of the line still computes', () 
     const section = walk(plan);
     expect(section.problem).toMatchObject({
       stageId: 'lost',
-      message: expect.stringMatching(/nothing comes before it/),
+      message: expect.stringMatching(/nothing is upstream of it/),
     });
     expect(section.at('tool')).toBeDefined();
     expect(section.at('lost')).toBeUndefined();
@@ -170,7 +170,7 @@ describe('what cannot be is named, and the rest of the line still computes', () 
     const plan = hang(base, { id: 'drop', from: 'trap', stages: [stageOf('refrigerated-dryer'), booster] });
     const section = walk(plan);
     expect(section.problems).toMatchObject([
-      { stageId: 'booster', message: expect.stringMatching(/behind its intake/) },
+      { stageId: 'booster', message: expect.stringMatching(/downstream of its intake/) },
     ]);
     expect(section.at('tool')).toBeDefined();
     expect(section.at('refrigerated-dryer')).toBeDefined();

@@ -2,7 +2,7 @@ import type { Plan } from './plan';
 import type { Section } from './section';
 import { hoursOfWeek } from './working-time';
 
-/** Hours of a working day (the longest of the week) in which the pump runs loaded. */
+/** Hours of a working day (the longest of the week) in which the compressor runs loaded. */
 export function loadedHoursPerDay(plan: Plan): number {
   const { working } = plan.survey;
   return Math.max(...hoursOfWeek(working)) * working.loadedShare;

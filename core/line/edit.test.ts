@@ -75,13 +75,13 @@ test('a line of usual shape from a few answers is walked without a word, whateve
       );
       expect(walk(plan).problems).toEqual([]);
       expect(plan.stages.some((s) => s.kind === 'aftercooler')).toBe(aftercooler);
-      // Its dryer is entered by a rating that is enough for the pump, by half more.
+      // Its dryer is entered by a rating that is enough for the compressor, by half more.
       const dryer = plan.stages.find((s) => s.kind === 'refrigerated-dryer');
       if (dryer) expect(dryer.parameters).toMatchObject({ method: 'rated', ratedFlowM3PerS: 1.5 * 0.0076 });
     }
 });
 
-test('a line for a job at a distance: what it asks for, how long the pump is loaded for it, the pipe to it', () => {
+test('a line for a job at a distance: what it asks for, how long the compressor is loaded for it, the pipe to it', () => {
   const plan = startPlan(
     {
       shop: 'Bindery',

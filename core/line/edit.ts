@@ -11,7 +11,7 @@ export function newStage<K extends KindName>(kind: K, id: string, name?: string)
   return { id, kind, name: name ?? label, parameters: parameters.parse({}) } as Extract<Stage, { kind: K }>;
 }
 
-/** Where a new stage may stand: behind the intake and the compressor. */
+/** Where a new stage may stand: downstream of the intake and the compressor. */
 export const FIRST_FREE_POSITION = 2;
 
 /** The first place of a run at which a stage may stand: a run that draws its own air begins with intake and compressor. */
@@ -43,7 +43,7 @@ export function insertStage(plan: Plan, stage: Stage, position: number, runId: s
 }
 
 /**
- * Takes a stage out of its run. Its branches start at the stage upstream; what joined ahead of it joins ahead of the
+ * Takes a stage out of its run. Its branches start at the stage upstream; what joined upstream of it joins upstream of the
  * next. Intake and compressor stay.
  */
 export function removeStage(plan: Plan, stageId: string): Plan {
@@ -85,7 +85,7 @@ export function renameStage(plan: Plan, stageId: string, name: string): Plan {
   return withStage(plan, stageId, (s) => ({ ...s, name }));
 }
 
-/** Opens a branch behind a stage, empty but for an outlet. */
+/** Opens a branch downstream of a stage, empty but for an outlet. */
 export function addBranch(plan: Plan, from: string, branchId: string, outletId: string): Plan {
   const drops = plan.branches.filter((b) => b.from !== null && b.into === null).length;
   const name = `Branch ${drops + 1}`;
@@ -101,7 +101,7 @@ export function addBranch(plan: Plan, from: string, branchId: string, outletId: 
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
-/** Lays a bare pipe round a stage, shut; `undefined` where nothing stands behind the stage for it to come back to. */
+/** Lays a bare pipe round a stage, shut; `undefined` where nothing stands downstream of the stage for it to come back to. */
 export function addBypass(plan: Plan, stageId: string, branchId: string): Plan | undefined {
   const run = runOfStage(plan, stageId);
   const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
@@ -120,14 +120,22 @@ export function addBypass(plan: Plan, stageId: string, branchId: string): Plan |
   return { ...plan, branches: [...plan.branches, bypass] };
 }
 
-/** Lets a second pump with its own intake join ahead of a stage. */
+/** Lets a second compressor with its own intake join upstream of a stage. */
 export function addPump(plan: Plan, into: string, newId: () => string): Plan {
   const count = runsOf(plan).filter((r) => r.from === null).length + 1;
   const stages = [
     newStage('intake', newId(), `Intake ${count}`),
     newStage('compressor', newId(), `Compressor ${count}`),
   ];
-  const branch = { id: newId(), name: `Pump ${count}`, from: null, into, split: 'entered' as const, share: 1, stages };
+  const branch = {
+    id: newId(),
+    name: `Compressor ${count}`,
+    from: null,
+    into,
+    split: 'entered' as const,
+    share: 1,
+    stages,
+  };
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
@@ -242,7 +250,7 @@ export interface PlanStart {
 
 const REGULATOR_SPARE_PA = 2e4;
 
-/** A line of the start page whose one job is known: what it takes, when the pump is loaded for it, and what the regulator holds. */
+/** A line of the start page whose one job is known: what it takes, when the compressor is loaded for it, and what the regulator holds. */
 function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): Plan {
   const named = renameStage(setJob(line, outletId, id), outletId, JOBS[id].label);
   const set = named.stages.find((s) => s.id === outletId) as Extract<Stage, { kind: 'outlet' }>;

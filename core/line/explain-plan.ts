@@ -98,7 +98,7 @@ export function planReason(
         title: vapour ? 'Vapour that leaves the line' : 'Drops that leave the line',
         quantity: 'waterFlow',
         pick: (s) => (vapour ? s.ledger.vapourOutKgPerS : s.ledger.liquidOutKgPerS),
-        formula: vapour ? 'vapour behind the last stage' : 'drops behind the last stage',
+        formula: vapour ? 'vapour downstream of the last stage' : 'drops downstream of the last stage',
         inputs: [
           input('water drawn in', 'waterFlow', section.ledger.waterInKgPerS, 'intake'),
           input('caught in all', 'waterFlow', section.ledger.caughtKgPerS, 'drains'),

@@ -42,10 +42,10 @@ export interface OutletJudgement {
     readonly stopped?: WalkProblem;
     /** Where the pressure goes, largest loss first. */
     readonly losses: readonly Loss[];
-    /** It asks for more than the pump makes when it cuts in. */
+    /** It asks for more than the compressor makes when it cuts in. */
     readonly beyondPump?: true;
   };
-  /** Which reading would settle an open verdict, or what stands behind a failed one. */
+  /** Which reading would settle an open verdict, or what stands downstream of a failed one. */
   readonly note?: string;
 }
 

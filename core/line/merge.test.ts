@@ -115,7 +115,7 @@ describe('joining what two did', () => {
     }
   });
 
-  test('one moved, the other put something in: the order of who moved, with the new one behind its neighbour', () => {
+  test('one moved, the other put something in: the order of who moved, with the new one downstream of its neighbour', () => {
     const base = goodPlant();
     const at = base.stages.findIndex((s) => s.id === 'isolating-valve');
     const merged = merge(base, moveStage(base, 'oil-water-separator', at), behind('main', stageOf('gauge'))(base));
@@ -125,7 +125,7 @@ describe('joining what two did', () => {
     expect(ids.indexOf('oil-water-separator')).toBe(at);
   });
 
-  test('one took out the stage behind which the other put a branch: it leaves behind the stage before', () => {
+  test('one took out the stage downstream of which the other put a branch: it leaves downstream of the stage before', () => {
     const base = goodShop();
     const branched = branch('drop', 'fine', [stageOf('outlet', {}, 'other')])(base);
     for (const merged of [merge(base, without('fine')(base), branched), merge(base, branched, without('fine')(base))])

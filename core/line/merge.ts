@@ -44,7 +44,7 @@ function join(base: unknown, mine: unknown, theirs: unknown, path: string, clash
   return mine ?? theirs; // what one took away and the other changed stays
 }
 
-/** Things with ids: taken out where one took them out, put in behind the same neighbour, in the order of who moved them. */
+/** Things with ids: taken out where one took them out, put in downstream of the same neighbour, in the order of who moved them. */
 function joinLists(
   base: readonly Json[],
   mine: readonly (Json & { id: string })[],

@@ -70,8 +70,8 @@ describe('the plan file', () => {
     ['from', { from: 'own' }, 'A branch cannot take its air from itself.'],
     ['into', { into: 'nothing' }, 'There is no stage with this id.'],
     ['into', { into: 'own' }, 'A branch cannot join into itself.'],
-    ['into', { into: 'intake' }, 'Compressed air does not join ahead of an intake or a compressor.'],
-    ['into', { into: 'compressor' }, 'Compressed air does not join ahead of an intake or a compressor.'],
+    ['into', { into: 'intake' }, 'Compressed air does not join upstream of an intake or a compressor.'],
+    ['into', { into: 'compressor' }, 'Compressed air does not join upstream of an intake or a compressor.'],
   ])('refuses a branch by its link %s %j', (field, link, message) => {
     const drop = (change: object) =>
       planSchema.safeParse(branch('drop', 'separator', [stageOf('gauge', {}, 'own')], change)(plan));

@@ -14,7 +14,7 @@ export const PLAN_VERSION = 1;
 const KNOWN = ['measured', 'nameplate'] as const;
 export type Known = (typeof KNOWN)[number];
 
-function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, parameters: S) {
+function stageSchema(kind: KindName, parameters: z.ZodObject) {
   return z.strictObject({
     id,
     kind: z.literal(kind),
@@ -32,61 +32,6 @@ function stageSchema<const K extends KindName, S extends z.ZodObject>(kind: K, p
     known: z.partialRecord(z.enum(Object.keys(parameters.shape) as [string, ...string[]]), z.enum(KNOWN)).optional(),
   });
 }
-const anyStage = z.discriminatedUnion(
-  'kind',
-  [
-    stageSchema('intake', KINDS.intake.parameters),
-    stageSchema('compressor', KINDS.compressor.parameters),
-    stageSchema('aftercooler', KINDS.aftercooler.parameters),
-    stageSchema('fluid-cooler', KINDS['fluid-cooler'].parameters),
-    stageSchema('cooling-run', KINDS['cooling-run'].parameters),
-    stageSchema('water-cooler', KINDS['water-cooler'].parameters),
-    stageSchema('intercooler', KINDS.intercooler.parameters),
-    stageSchema('auxiliary-fan', KINDS['auxiliary-fan'].parameters),
-    stageSchema('separator', KINDS.separator.parameters),
-    stageSchema('receiver', KINDS.receiver.parameters),
-    stageSchema('check-valve', KINDS['check-valve'].parameters),
-    stageSchema('unloader', KINDS.unloader.parameters),
-    stageSchema('drip-leg', KINDS['drip-leg'].parameters),
-    stageSchema('bowl-filter', KINDS['bowl-filter'].parameters),
-    stageSchema('coalescing-filter', KINDS['coalescing-filter'].parameters),
-    stageSchema('droplet-separator', KINDS['droplet-separator'].parameters),
-    stageSchema('refrigerated-dryer', KINDS['refrigerated-dryer'].parameters),
-    stageSchema('cycling-dryer', KINDS['cycling-dryer'].parameters),
-    stageSchema('high-inlet-dryer', KINDS['high-inlet-dryer'].parameters),
-    stageSchema('bead-cartridge', KINDS['bead-cartridge'].parameters),
-    stageSchema('pellet-tower', KINDS['pellet-tower'].parameters),
-    stageSchema('twin-tower', KINDS['twin-tower'].parameters),
-    stageSchema('heated-purge-tower', KINDS['heated-purge-tower'].parameters),
-    stageSchema('blower-purge-tower', KINDS['blower-purge-tower'].parameters),
-    stageSchema('split-flow-tower', KINDS['split-flow-tower'].parameters),
-    stageSchema('heat-of-compression-tower', KINDS['heat-of-compression-tower'].parameters),
-    stageSchema('membrane', KINDS.membrane.parameters),
-    stageSchema('regulator', KINDS.regulator.parameters),
-    stageSchema('flow-controller', KINDS['flow-controller'].parameters),
-    stageSchema('hose', KINDS.hose.parameters),
-    stageSchema('hose-reel', KINDS['hose-reel'].parameters),
-    stageSchema('isolating-valve', KINDS['isolating-valve'].parameters),
-    stageSchema('pipe', KINDS.pipe.parameters),
-    stageSchema('coupler', KINDS.coupler.parameters),
-    stageSchema('lubricator', KINDS.lubricator.parameters),
-    stageSchema('relief-valve', KINDS['relief-valve'].parameters),
-    stageSchema('gauge', KINDS.gauge.parameters),
-    stageSchema('sight-glass', KINDS['sight-glass'].parameters),
-    stageSchema('test-point', KINDS['test-point'].parameters),
-    stageSchema('tool-filter', KINDS['tool-filter'].parameters),
-    stageSchema('particulate-filter', KINDS['particulate-filter'].parameters),
-    stageSchema('carbon-filter', KINDS['carbon-filter'].parameters),
-    stageSchema('home-made-housing', KINDS['home-made-housing'].parameters),
-    stageSchema('measured-stage', KINDS['measured-stage'].parameters),
-    stageSchema('outlet', KINDS.outlet.parameters),
-    stageSchema('oil-water-separator', KINDS['oil-water-separator'].parameters),
-  ],
-  {
-    error: (issue) =>
-      issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
-  },
-);
 export type Stage = {
   [K in KindName]: {
     id: string;
@@ -101,15 +46,28 @@ export type Stage = {
   };
 }[KindName];
 
+/** A stage of any kind in KINDS. */
+const anyStage = z.discriminatedUnion(
+  'kind',
+  Object.entries(KINDS).map(([kind, { parameters }]) => stageSchema(kind as KindName, parameters)) as unknown as [
+    z.core.$ZodTypeDiscriminable,
+    ...z.core.$ZodTypeDiscriminable[],
+  ],
+  {
+    error: (issue) =>
+      issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
+  },
+) as unknown as z.ZodType<Stage>;
+
 const MOST_STAGES = 60;
 
-/** A further run: a drop, a dry branch, an arm of a ring, a bypass, or a second pump that joins a header. */
+/** A further run: a drop, a dry branch, an arm of a ring, a bypass, or a second compressor that joins a header. */
 export const branchSchema = z.strictObject({
   id,
   name: name(60),
-  /** The stage behind which it takes its air; null where it begins with an intake and a pump of its own. */
+  /** The stage downstream of which it takes its air; null where it begins with an intake and a compressor of its own. */
   from: id.nullable(),
-  /** The stage ahead of which it joins again; null where it ends in itself. */
+  /** The stage upstream of which it joins again; null where it ends in itself. */
   into: id.nullable().default(null),
   split: choiceField({
     label: 'How the air parts',
@@ -219,13 +177,13 @@ export const currentPlanSchema = planFields.superRefine(({ survey, stages, branc
       ctx.addIssue({ code: 'custom', path: ['branches', i, field], message });
     const isOwn = (id: string) => b.stages.some((s) => s.id === id);
     if (b.from === null && b.stages.length < 2)
-      refuse('from', 'A branch takes its air behind a stage, or begins with an intake and a compressor.');
+      refuse('from', 'A branch takes its air downstream of a stage, or begins with an intake and a compressor.');
     if (b.from !== null && !kinds.has(b.from)) refuse('from', 'There is no stage with this id.');
     if (b.from !== null && isOwn(b.from)) refuse('from', 'A branch cannot take its air from itself.');
     if (b.into !== null && !kinds.has(b.into)) refuse('into', 'There is no stage with this id.');
     if (b.into !== null && isOwn(b.into)) refuse('into', 'A branch cannot join into itself.');
     if (b.into !== null && ['intake', 'compressor'].includes(kinds.get(b.into) ?? ''))
-      refuse('into', 'Compressed air does not join ahead of an intake or a compressor.');
+      refuse('into', 'Compressed air does not join upstream of an intake or a compressor.');
     if (branches.findIndex((other) => other.id === b.id) < i || b.id === 'main')
       refuse('id', 'Two runs have the same id.');
   });

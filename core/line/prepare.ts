@@ -43,7 +43,7 @@ export interface PreparedLine {
   readonly drawn: Plan;
   /** The stages that stand in the line now, in the order of their stations. */
   readonly stages: readonly Stage[];
-  /** In the order of flow: what a stretch needs comes before it. */
+  /** In the order of flow: what a stretch needs comes upstream of it. */
   readonly stretches: readonly Stretch[];
   readonly unreached: readonly WalkProblem[];
 }
@@ -88,7 +88,7 @@ function piecesOf(runs: readonly Run[]): Piece[] {
 }
 
 const LOOP = 'a loop that is not a ring: its air would have to come from where it goes to. Let it join further down.';
-const NOTHING = 'nothing comes before it: the stage that it took its air from is gone. Hang it on another.';
+const NOTHING = 'nothing is upstream of it: the stage at which it started is removed. Start it at another stage.';
 
 /**
  * Works out the order of flow of a line, with the share of air that goes each way.

@@ -3,10 +3,10 @@ import { allStages, runOfStage } from './runs';
 
 /**
  * A plan document in which a link may lead to a stage, place or unit that is gone: it leads to what is left beside it. A branch
- * takes its air from the stage before, else from the end of the line; joins ahead of the next stage, else not at all.
+ * takes its air from the stage before, else from the end of the line; joins upstream of the next stage, else not at all.
  * @param was the plan in which what is gone still stood
  * @returns the plan as its schema has it; else what is wrong with it
- * @example a branch behind a dryer that was taken out leaves behind the filter that stood before the dryer
+ * @example a branch downstream of a dryer that was taken out leaves downstream of the filter that stood upstream of the dryer
  */
 export function relinked(document: unknown, was?: Plan): ReturnType<typeof planSchema.safeParse> {
   const sound = planSchema.safeParse(document);

@@ -9,9 +9,9 @@ export const MAIN = 'main';
 export interface Run {
   readonly id: string;
   readonly name: string;
-  /** The stage behind which it takes its air; null where it draws its own. */
+  /** The stage downstream of which it takes its air; null where it draws its own. */
   readonly from: string | null;
-  /** The stage ahead of which it joins another run; null where it ends in itself. */
+  /** The stage upstream of which it joins another run; null where it ends in itself. */
   readonly into: string | null;
   /** Where the run comes back to the line: whether its share was entered, or the pressure decides. */
   readonly split: Branch['split'];
@@ -73,7 +73,7 @@ export function withBranch(plan: Plan, branchId: string, change: Partial<Omit<Br
 
 /**
  * The stages that the air meets on its way to a stage, the stage itself last: those before it in its run, and those on the
- * way to the stage behind which the run takes its air.
+ * way to the stage downstream of which the run takes its air.
  */
 export function pathTo(plan: Plan, stageId: string): readonly Stage[] {
   const path: Stage[] = [];
@@ -123,7 +123,7 @@ function withFreeFlows(plan: Plan): Plan {
 /**
  * The line as it stands now: without the stages that are only planned, and those of a portable unit that is away, and
  * with the flows of its jobs in free air. Their branches start at the stage upstream, and what joins
- * ahead of one joins ahead of the next.
+ * upstream of one joins upstream of the next.
  */
 export function standing(plan: Plan): Plan {
   let line = STANDING.get(plan);

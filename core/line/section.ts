@@ -5,7 +5,7 @@ import type { Losses } from '../stream/air-stream';
 import type { Stage } from './plan';
 import type { PreparedLine, WalkProblem } from './prepare';
 
-/** The air as it leaves a stage, and what the stage took out of it. Flows are those while the pump runs loaded. */
+/** The air as it leaves a stage, and what the stage took out of it. Flows are those while the compressor runs loaded. */
 export interface Station extends Losses {
   readonly stageId: string;
   readonly kind: KindName;

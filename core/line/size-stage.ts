@@ -4,12 +4,12 @@ import type { FieldMeta } from '../equipment/kind';
 import type { Plan, Stage } from './plan';
 import { allStages, standing } from './runs';
 
-/** So much more than the pumps deliver: a warm day and a low pressure take a third of a rating (generic tables, common practice). */
+/** So much more than the compressors deliver: a warm day and a low pressure take a third of a rating (generic tables, common practice). */
 const ROOM_FOR_WARM_DAYS = 1.5;
 
 /**
- * A new dryer by its rating, large enough for what the pumps of a line deliver; any other stage as it is.
- * @example behind a pump of 0.01 m³/s: rated for 0.015 m³/s
+ * A new dryer by its rating, large enough for what the compressors of a line deliver; any other stage as it is.
+ * @example downstream of a compressor of 0.01 m³/s: rated for 0.015 m³/s
  */
 export function sized<S extends Stage>(plan: Plan, stage: S): S {
   if (!is([...CHILLED, 'high-inlet-dryer', ...TOWERS], stage.kind)) return stage;

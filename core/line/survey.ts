@@ -37,7 +37,7 @@ export const placeYearSchema = z.strictObject({
     least: 0,
     most: 30,
     default: 5.6, // a compressor room is 10–20 °F warmer than outdoors unless it is ducted (common practice)
-    source: 'a pump room without a duct, 10–20 °F; common practice',
+    source: 'a compressor room without a duct, 10–20 °F; common practice',
     when: { field: 'follows', is: ['sheltered'] },
   }),
   heatedToC: numberField({
@@ -107,7 +107,7 @@ export const workingSchema = z
       options: { charged: 'stays under pressure', depressurised: 'is depressurised' },
     }),
     loadedShare: numberField({
-      label: 'Share of that time the pump runs loaded',
+      label: 'Share of that time the compressor runs loaded',
       quantity: 'share',
       least: 0,
       most: 1,
@@ -122,7 +122,7 @@ export type Working = z.infer<typeof workingSchema>;
 /** Details of a site, for the advice. */
 export const siteSchema = z.strictObject({
   breathed: choiceField({
-    label: 'Does anyone breathe from this line?',
+    label: 'Is this line used for breathing air?',
     options: { 'not-said': 'not said', no: 'nobody', yes: 'yes: a hood, a mask, diving, medical air' },
   }),
   gas: choiceField({ label: 'What is in the line', options: { air: 'air', other: 'another gas' } }),

@@ -60,7 +60,7 @@ describe('a wall unit', () => {
     ]);
     expect(moved.branches.find((b) => b.id === 'tap')?.from).toBe('receiver');
     expect(order(moveUnit(moved, 'u', 2, 'main')).slice(2, 6)).toEqual(['u', 'u', 'u', 'u']);
-    expect(order(moveUnit(moved, 'u', 0, 'main'))[1]).toBe('compressor'); // never ahead of the pump
+    expect(order(moveUnit(moved, 'u', 0, 'main'))[1]).toBe('compressor'); // never upstream of the compressor
   });
 
   test('a stage set between two of a unit belongs to it; one moved away has left it; the last one takes it along', () => {
@@ -123,7 +123,7 @@ describe('a portable unit', () => {
     expect(unitUsedS(away, unitById(away, 'u') as Unit, '2026-11-30T17:00') / 3600).toBeCloseTo(16.5, 9);
   });
 
-  test('several outlets behind it: in use while any of them is', () => {
+  test('several outlets downstream of it: in use while any of them is', () => {
     const two = (turns: 'none' | 'a') =>
       ['outlet', 'other'].reduce(
         (p, id) => setParameter(p, id, 'turns', turns),

@@ -12,7 +12,7 @@ export function stagesOfUnit(plan: Plan, unitId: string): readonly Stage[] {
   return allStages(plan).filter((s) => s.unit === unitId);
 }
 
-/** The place behind a unit, where one was asked for in its midst: a unit stands beside another, never in it. */
+/** The place downstream of a unit, where one was asked for in its midst: a unit stands beside another, never in it. */
 function besideUnits(stages: readonly Stage[], place: number): number {
   let at = place;
   while (stages[at]?.unit !== undefined && stages[at - 1]?.unit === stages[at]?.unit) at++;
@@ -52,7 +52,7 @@ export function addWallUnit(
   return { ...withRun(plan, runId, (own) => own.toSpliced(at, 0, ...fresh)), units: [...plan.units, unit] };
 }
 
-/** Makes a unit of a stage and the one behind it, or takes the stage into the unit that stands behind it. */
+/** Makes a unit of a stage and the one downstream of it, or takes the stage into the unit that stands downstream of it. */
 export function groupWithNext(plan: Plan, stageId: string, unitId: string): Plan {
   const run = runOfStage(plan, stageId);
   const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;

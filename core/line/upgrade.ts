@@ -2,7 +2,7 @@ type Json = Record<string, unknown>;
 const isObject = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-const HALF_BAND_PA = 103_421; // 15 psi, the usual half band of a small pump (common practice)
+const HALF_BAND_PA = 103_421; // 15 psi, the usual half band of a small compressor (common practice)
 const LEAST_PA = 1.2e5;
 
 /** One working pressure became the band of the pressure switch. */
@@ -51,7 +51,7 @@ function withTodaysNames(stage: unknown): unknown {
   };
 }
 
-/** A line that is depressurised overnight was let down. */
+/** The value for a line that is depressurised overnight had another name. */
 function withOvernight(survey: unknown): unknown {
   if (!isObject(survey) || !isObject(survey.working) || survey.working.overnight !== 'let-down') return survey;
   return { ...survey, working: { ...survey.working, overnight: 'depressurised' } };

@@ -129,7 +129,7 @@ describe('laws of every line', () => {
       fc.property(line, ({ stages, weather, basis }) => {
         const cooled = stageOf('aftercooler', { approachK: 8 }, 'cooler');
         const section = walk(planOf(weather, cooled, ...stages), basis);
-        if (section.problem) return; // a stage refused; what is behind it is not walked
+        if (section.problem) return; // a stage refused; what is downstream of it is not walked
         expect(imbalance(section.ledger)).toBeLessThan(1e-9);
         for (const s of section.stations.slice(1)) {
           for (const flow of [s.vapourKgPerS, s.liquidKgPerS, s.caughtKgPerS, s.frozenKgPerS])
@@ -155,7 +155,7 @@ describe('laws of every line', () => {
           const heat = (s: Station): number =>
             moistEnthalpy(s.dryAirKgPerS, s.vapourKgPerS, s.liquidKgPerS, s.temperatureC);
           const share = out.dryAirKgPerS / comes.dryAirKgPerS; // a job between them takes its air along
-          if (share < 1e-3) return; // what is left behind the last job is rounding
+          if (share < 1e-3) return; // what is left over the last job is rounding
           const left =
             share * heat(comes) -
             heat(out) -
@@ -173,7 +173,7 @@ describe('laws of every line', () => {
     );
   });
 
-  test('pressure never rises behind the pump', () => {
+  test('pressure never rises downstream of the pump', () => {
     fc.assert(
       fc.property(line, ({ stages, weather, basis }) => {
         const { stations } = walk(planOf(weather, ...stages), basis);

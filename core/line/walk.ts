@@ -49,7 +49,7 @@ function dewPointOf(air: AirStream): number {
 /**
  * Visits the stages in the order of flow, parting the air where it goes several ways and mixing it where pipes join, and
  * returns the section: a station a stage, and the ledger.
- * Never throws on a valid plan: where the equations end or a stage refuses, the section says so; what lies behind it is
+ * Never throws on a valid plan: where the equations end or a stage refuses, the section says so; what lies downstream of it is
  * left out, and the rest of the line is walked.
  * @source each kind's own model; moist air by Hyland & Wexler 1983 with the enhancement factor of Greenspan 1976
  */

@@ -65,7 +65,7 @@ export function hoursPerWeek(working: Pattern): number {
 }
 
 /**
- * Share of each hour of the clock in which the pump runs loaded while that hour is worked: the survey's share, more in
+ * Share of each hour of the clock in which the compressor runs loaded while that hour is worked: the survey's share, more in
  * the hours that are busier than the mean of all worked ones, at most 1.
  */
 export function loadByHour(working: Working): number[] {

@@ -10,9 +10,9 @@ export interface Housing {
   readonly reliefPa?: number;
   /** Left out where it is not known. */
   readonly volumeM3?: number;
-  /** Cartridges behind one another. */
+  /** Cartridges downstream of one another. */
   readonly inSeries: number;
-  /** Leak behind it while nobody works, kg/s of dry air. */
+  /** Leak downstream of it while nobody works, kg/s of dry air. */
   readonly leakKgPerS: number;
   readonly idleH: number;
 }
@@ -51,11 +51,11 @@ export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
   const mind = (says: string): Finding => ({ grave: false, says });
   const findings: Finding[] = [
     ...(housing.ratedPa === undefined
-      ? [mind('Nobody has read the pressure that is marked on it: read it, and the relief valve before it.')]
+      ? [mind('Nobody has read the pressure that is marked on it: read it, and the relief valve upstream of it.')]
       : housing.ratedPa <= 0
         ? [grave('No pressure can be read on it: it is not fit for compressed air.')]
         : housing.ratedPa < housing.cutOutPa
-          ? [grave('It is rated below the pressure at which the pump stops. Do not use it here.')]
+          ? [grave('It is rated below the pressure at which the compressor stops. Do not use it here.')]
           : housing.reliefPa === undefined
             ? [mind('Nothing is known of a relief valve set at or under its rating: find one, and read it.')]
             : housing.reliefPa > housing.ratedPa

@@ -27,7 +27,7 @@ const CONTACT_LEAST_S = 1;
 const LEAVES_C = -40;
 /** A charge should outlast a week of work; one that does not see a day out is not worth having (estimate). */
 const GOOD_DAYS = 5;
-/** Air behind a refrigerated dryer, for the change upstream (ISO 7183 class of 3 °C). */
+/** Air downstream of a refrigerated dryer, for the change upstream (ISO 7183 class of 3 °C). */
 const REFRIGERATED_DEW_POINT_C = 3;
 
 /**
@@ -80,7 +80,7 @@ function cooledTo(d: CartridgeDuty, inletC: number): CartridgeDuty {
   return { ...d, inletC, relativeHumidity: Math.min(1, (d.relativeHumidity * pv(d.inletC)) / pv(inletC)) };
 }
 
-/** The same air behind a refrigerated dryer, warm again. */
+/** The same air downstream of a refrigerated dryer, warm again. */
 function refrigerated(d: CartridgeDuty): CartridgeDuty {
   const pv = (c: number): number => vapourFractionFromRelativeHumidity(1, c, d.inletPa);
   return { ...d, relativeHumidity: Math.min(d.relativeHumidity, pv(REFRIGERATED_DEW_POINT_C) / pv(d.inletC)) };
@@ -116,7 +116,7 @@ export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
       : contactS < CONTACT_LEAST_S
         ? 'The air is through the beads in less than a second: much of it leaves as wet as it came.'
         : days < 1
-          ? 'It is spent within a working day. Beads are the wrong tool for this load: take water out before them.'
+          ? 'It is spent within a working day. Beads are the wrong tool for this load: take water out upstream of them.'
           : days < GOOD_DAYS
             ? 'It works, and somebody changes beads more than once a week.'
             : 'It outlasts a week of work: a fair use of beads.',
@@ -127,14 +127,16 @@ export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
       .map(([says, d]) => ({ says, hours: hoursOf(d) }))
       .filter((u) => u.hours > hours * 1.1),
     warnings: [
-      ...(duty.inletC > WARM_INLET_C && !hot ? ['Warmer than cartridges are rated for: cool the air before it.'] : []),
+      ...(duty.inletC > WARM_INLET_C && !hot
+        ? ['Warmer than cartridges are rated for: cool the air upstream of it.']
+        : []),
       ...(contactS >= CONTACT_LEAST_S && contactS < CONTACT_FOR_DEEP_S
         ? [
             `Air stays ${contactS.toFixed(1)} s in the beads. A dew point of −40 takes about ${CONTACT_FOR_DEEP_S} s: expect less dry air.`,
           ]
         : []),
       ...(duty.relativeHumidity >= 1
-        ? ['Air this wet brings drops with it, and drops burst gel: catch them before it.']
+        ? ['Air this wet brings drops with it, and drops burst gel: catch them upstream of it.']
         : []),
     ],
   };

@@ -70,7 +70,7 @@ describe('pump-up test', () => {
   });
 });
 
-test('starts are most at half the delivery; a pump whose jobs ask for more never rests', () => {
+test('starts are most at half the delivery; a compressor whose jobs ask for more never rests', () => {
   const most = mostStartsPerHour(0.3, 2e5, 0.01, 101325);
   for (const share of [0.1, 0.3, 0.5, 0.8])
     expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.01 * share, 101325).startsPerHour).toBeLessThanOrEqual(most * (1 + 1e-9));

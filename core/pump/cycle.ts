@@ -22,17 +22,17 @@ export function receiverTimeS(
   return seconds >= 0 ? seconds : Number.POSITIVE_INFINITY;
 }
 
-/** How a pump that starts and stops, or loads and unloads, keeps a receiver between two pressures. */
+/** How a compressor that starts and stops, or loads and unloads, keeps a receiver between two pressures. */
 export interface PumpCycle {
   readonly loadedS: number;
   readonly restS: number;
   readonly startsPerHour: number;
-  /** 0…1; 1 where the pump cannot keep up. */
+  /** 0…1; 1 where the compressor cannot keep up. */
   readonly loadedShare: number;
 }
 
 /**
- * The cycle of a pump at constant demand.
+ * The cycle of a compressor at constant demand.
  * @param deliveryM3PerS free air
  * @param demandM3PerS free air
  * @source s = V·Δp/p_a; t_load = s/(C − D); t_rest = s/D
@@ -56,7 +56,7 @@ export function pumpCycle(
 }
 
 /**
- * Most starts in an hour that a pump can make, at half its delivery.
+ * Most starts in an hour that a compressor can make, at half its delivery.
  * @source 60·p_a·C/(4·V·Δp), from the cycle above at D = C/2
  */
 export function mostStartsPerHour(
@@ -68,13 +68,13 @@ export function mostStartsPerHour(
   return (3600 * atmosphericPa * deliveryM3PerS) / (4 * volumeM3 * bandPa);
 }
 
-/** A timed pump-up of a receiver that is shut off behind it. */
+/** A timed pump-up of a receiver that is shut off downstream of it. */
 export interface PumpUpTest {
   readonly volumeM3: number;
   readonly fromPa: number;
   readonly toPa: number;
   readonly seconds: number;
-  /** Of the air that the pump draws. */
+  /** Of the air that the compressor draws. */
   readonly intakeC: number;
   /** Of the air in the receiver at the end; the tank’s wall is a fair guide. */
   readonly receiverC: number;

@@ -21,7 +21,7 @@ const HOURS = 8;
 /** The last second of work. */
 const END = HOURS * 3600 - 1;
 
-/** A pump, a cooler, a trap, a tank and one job that blows all the time at a share of what the pump gives. */
+/** A compressor, a cooler, a trap, a tank and one job that blows all the time at a share of what the compressor gives. */
 function shop(share: number, { pump = {}, trap = {}, tank = {}, job = {} }: Record<string, Changes> = {}): Plan {
   const plan = planOf(
     { flowM3PerS: 0.01, relativeHumidity: 0.6, temperatureC: 27 },
@@ -98,7 +98,7 @@ describe('a day at constant demand', () => {
   });
 });
 
-test('the tank warms as the pump works harder, and takes some half an hour to do so (common practice: 10–30 min)', () => {
+test('the tank warms as the compressor works harder, and takes some half an hour to do so (common practice: 10–30 min)', () => {
   const at = (share: number) => dayOf(shop(share)).temperatureC;
   const [light, hard] = [at(0.2), at(0.8)];
   expect(hard[END]).toBeGreaterThan((light[END] as number) + 1);
@@ -108,7 +108,7 @@ test('the tank warms as the pump works harder, and takes some half an hour to do
   expect(reached / 60).toBeLessThan(50);
 });
 
-describe('how a pump is controlled', () => {
+describe('how a compressor is controlled', () => {
   const pumpOf = (control: string, share = 0.5) => dayOf(shop(share, { pump: { control } })).pumps[0];
   test('start and stop, run on unloaded, unload and stop, variable speed', () => {
     const [stop, on, runOn, speed] = ['start-stop', 'unload', 'run-on', 'speed'].map((c) => pumpOf(c));
@@ -130,7 +130,7 @@ describe('how a pump is controlled', () => {
 describe('drains open by what opens them', () => {
   const trap = (changes: Changes, pump: Changes = {}) =>
     dayOf(shop(0.5, { trap: changes, pump })).points.find((p) => p.stageId === 'trap');
-  test('the unloader blows out a trap ahead of the check valve at each stop, and never if the pump never rests', () => {
+  test('the unloader blows out a trap upstream of the check valve at each stop, and never if the compressor never rests', () => {
     const blown = trap({ drain: 'unloader' });
     expect(blown?.openings).toBeGreaterThan(30);
     expect(blown?.heelKg).toBeLessThan(0.05);
@@ -176,7 +176,7 @@ describe('drains open by what opens them', () => {
 describe('what is said of a day', () => {
   const CASES: [string, Plan, string][] = [
     ['a motor that starts too often', shop(0.5, { tank: { volumeM3: 0.03 } }), 'compressor: too-many-starts'],
-    ['a pump beyond its duty', shop(0.8), 'compressor: over-duty'],
+    ['a compressor beyond its duty', shop(0.8), 'compressor: over-duty'],
     ['demand beyond delivery for ever', shop(1.5), 'compressor: cannot-keep-up'],
     ['a tank too small', shop(0.5, { tank: { volumeM3: 0.004 } }), 'tank: small-receiver'],
     ['a tank of a lake', shop(0.5, { tank: { volumeM3: 20 }, pump: { freeAirDeliveryM3PerS: 0.001 } }), 'tank: lake'],
@@ -229,7 +229,7 @@ test('uses fill their share of each working hour, more in a busy one; those that
 });
 
 test('a long blast lasts as long as the receiver carries it', () => {
-  // 300 L from 10 to 8 bar alone at 20 L/s, then to 5 with the pump’s 10 L/s: formulas of reference group 7.
+  // 300 L from 10 to 8 bar alone at 20 L/s, then to 5 with the compressor’s 10 L/s: formulas of reference group 7.
   const blast = longBlast(BAND, VOLUME, 0.02, 5e5, 101325);
   expect(blast.holdsS).toBeCloseTo((VOLUME * 2e5) / (101325 * 0.02) + (VOLUME * 3e5) / (101325 * 0.01), 6);
   expect(blast.recoversS).toBeCloseTo(receiverTimeS(VOLUME, 5e5, 10e5, 0.01, 101325), 6);
@@ -242,13 +242,13 @@ test('an unloader may hiss for 20 s, as common practice has it: a fifth of a sec
     const seconds = dayOf(plan).pumps[0]?.blowOff?.seconds ?? 0;
     return { seconds, said: names(plan).includes('compressor: long-hiss') };
   };
-  // The time is in proportion to all the space ahead of the check valve.
+  // The time is in proportion to all the space upstream of the check valve.
   const [a, b] = [hiss(0.01).seconds, hiss(0.05).seconds];
   const spaceFor = (seconds: number): number => 0.01 + (0.04 * (seconds - a)) / (b - a);
   expect([hiss(spaceFor(19.8)).said, hiss(spaceFor(20.2)).said]).toEqual([false, true]);
 });
 
-test('fallen behind are pumps that run for ten minutes 1 % under their cut-in, and nothing shorter or nearer', () => {
+test('fallen behind are compressors that run for ten minutes 1 % under their cut-in, and nothing shorter or nearer', () => {
   const plan = shop(1.5);
   const day = dayOf(plan);
   const pump = plan.stages[1] as Extract<Stage, { kind: 'compressor' }>;

@@ -33,7 +33,7 @@ export interface PumpDay {
   readonly temperatureC: Float32Array;
   readonly heelKg: Float32Array;
   readonly demandM3PerS: Float32Array;
-  /** How many pumps deliver. */
+  /** How many compressors deliver. */
   readonly loaded: Uint8Array;
   readonly events: readonly DayEvent[];
   readonly pumps: readonly PumpTotals[];
@@ -85,7 +85,7 @@ function tankAtDawn(
 }
 
 /**
- * A day of the line in steps of a second: pumps start, load and stop by the pressure in the receiver, the outlets blow
+ * A day of the line in steps of a second: compressors start, load and stop by the pressure in the receiver, the outlets blow
  * in their turns, the receiver warms and cools, water gathers at the drains and leaves by whatever opens them. Every
  * second in which air moves is a walk of the line at the receiver’s pressure.
  *

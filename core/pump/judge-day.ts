@@ -30,11 +30,11 @@ export interface DayRemark {
     | { readonly name: 'lake'; readonly fillS: number };
 }
 
-/** The hiss of an unloader must end within 10–20 s (common practice); longer, and the pump may start against pressure. */
+/** The hiss of an unloader must end within 10–20 s (common practice); longer, and the compressor may start against pressure. */
 const LONGEST_HISS_S = 20;
-/** A receiver that a pump fills from cut-in to cut-out in less is small; one that takes longer than a day’s work from empty is large (estimates). */
+/** A receiver that a compressor fills from cut-in to cut-out in less is small; one that takes longer than a day’s work from empty is large (estimates). */
 const SMALL_RECEIVER_S = 5;
-/** Under cut-in by more than a switch scatters, for so long, all pumps have fallen behind (estimates). */
+/** Under cut-in by more than a switch scatters, for so long, all compressors have fallen behind (estimates). */
 const UNDER_CUT_IN = 0.99;
 const BEHIND_S = 600;
 
@@ -60,7 +60,7 @@ function pumpRemarks(plan: Plan, pump: PumpTotals, volumeM3: number, receiverId:
   return remarks;
 }
 
-/** The longest stretch of some minutes in which all pumps run under their cut-in, where the jobs ask for more than they make. */
+/** The longest stretch of some minutes in which all compressors run under their cut-in, where the jobs ask for more than they make. */
 function fallsBehind(plan: Plan, day: PumpDay): DayRemark[] {
   const pumps = day.pumps.map((p) => stageById(plan, p.stageId) as Extract<Stage, { kind: 'compressor' }>);
   const cutIn = Math.min(...pumps.map((p) => p.parameters.cutInPa));
@@ -109,7 +109,7 @@ function pointRemarks(plan: Plan, day: PumpDay): DayRemark[] {
   return [...sumps, ...pans];
 }
 
-/** What an experienced eye sees in a day, the pump first, then the drains, then the jobs. */
+/** What an experienced eye sees in a day, the compressor first, then the drains, then the jobs. */
 export function judgeDay(plan: Plan, day: PumpDay): DayRemark[] {
   const receiver = stageById(plan, day.receiverId) as Extract<Stage, { kind: 'receiver' }>;
   const jobs = Object.entries(day.shortS).flatMap(([stageId, seconds]): DayRemark[] => {
@@ -125,9 +125,9 @@ export function judgeDay(plan: Plan, day: PumpDay): DayRemark[] {
   ];
 }
 
-/** A long blast: how far the receiver carries one outlet from cut-out, and how long the pump takes to recover. */
+/** A long blast: how far the receiver carries one outlet from cut-out, and how long the compressor takes to recover. */
 export interface Blast {
-  /** From cut-out to what the job needs, with the pump helping as soon as it cuts in; infinite where the pump keeps up. */
+  /** From cut-out to what the job needs, with the compressor helping as soon as it cuts in; infinite where the compressor keeps up. */
   readonly holdsS: number;
   /** From there to cut-out with the outlet shut. */
   readonly recoversS: number;

@@ -17,7 +17,7 @@ export interface DayTotals {
 }
 
 /**
- * A prepared line in motion: pumps deliver what their switches say against the pressure in the tank, the receiver is that
+ * A prepared line in motion: compressors deliver what their switches say against the pressure in the tank, the receiver is that
  * tank, sumps fill second by second. Walking it once is one second.
  */
 export class MovingLine {
@@ -25,7 +25,7 @@ export class MovingLine {
   /** Purge and sweep of the second at hand, kg/s of dry air: what the tank has to give besides. */
   purgeKgPerS = 0;
   readonly totals: DayTotals = { airInKg: 0, airOutKg: 0, waterInKg: 0, waterOutKg: 0 };
-  /** While a pump delivers, and while none does: then what stands ahead of the tank has nothing to do. */
+  /** While a compressor delivers, and while none does: then what stands upstream of the tank has nothing to do. */
   readonly running: PreparedLine;
   readonly resting: PreparedLine;
 
@@ -35,7 +35,7 @@ export class MovingLine {
     private readonly tank: MovingTank,
     private readonly points: ReadonlyMap<string, DrainPoint>,
     private readonly pumps: readonly PumpUnit[],
-    /** Between the pump and the tank, Pa. */
+    /** Between the compressor and the tank, Pa. */
     private readonly lossPa: number,
   ) {
     const tankAt = line.stages.findIndex((s) => s.id === tankId);
@@ -85,7 +85,7 @@ export class MovingLine {
         totals.airOutKg += air.dryAirKgPerS;
         totals.waterOutKg += air.vapourKgPerS + air.liquidKgPerS;
       };
-    // What flows out of the tank flows whether a pump is loaded or not.
+    // What flows out of the tank flows whether a compressor is loaded or not.
     let [given, always]: [Surroundings?, Surroundings?] = [];
     return (air, p, around) => {
       if (behind && around !== given) {
@@ -104,7 +104,7 @@ export class MovingLine {
   }
 }
 
-/** Pressure lost between the pump and the tank in steady running, Pa. */
+/** Pressure lost between the compressor and the tank in steady running, Pa. */
 export function lossBefore(pump: PumpUnit | undefined, tankPa: number): number {
   return pump ? Math.max(0, workingPressurePa(pump.p) - tankPa) : 0;
 }

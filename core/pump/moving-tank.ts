@@ -8,13 +8,13 @@ import { receiverSurfaceM2 } from '../equipment/receiver';
 import type { AirStream } from '../stream/air-stream';
 
 const CV_DRY_AIR = 719;
-const UNDERSHOOT = 0.95; // so far the pressure falls under cut-in before a pump delivers enough (estimate)
+const UNDERSHOOT = 0.95; // so far the pressure falls under cut-in before a compressor delivers enough (estimate)
 const WALL_M = 0.004; // of a shop receiver (estimate)
 const STEEL = 7850 * 490; // J/(m³·K): density × specific heat, handbooks
 
 /**
  * A receiver in motion: air, vapour and drops in it, and one temperature of air and wall together, for the wall holds
- * most of the heat (some half an hour to follow the pump, as practice has it). Well stirred; vapour and drops in balance.
+ * most of the heat (some half an hour to follow the compressor, as practice has it). Well stirred; vapour and drops in balance.
  */
 export class MovingTank {
   temperatureC: number;
@@ -54,7 +54,7 @@ export class MovingTank {
   }
 
   /**
-   * The pressure at which vapour condenses, ahead of the tank, in it and behind it: from about cut-in up that of the walk, the
+   * The pressure at which vapour condenses, upstream of the tank, in it and downstream of it: from about cut-in up that of the walk, the
    * middle of the band, for wet walls and drops give back between two loads what falls in the next.
    */
   get balancePa(): number {

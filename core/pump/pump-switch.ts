@@ -2,7 +2,7 @@ import type { ParametersOf } from '../equipment/index';
 
 export type PumpState = 'off' | 'loaded' | 'unloaded';
 
-/** The pressure switch or controller of one pump: when it starts, loads, unloads and stops. */
+/** The pressure switch or controller of one compressor: when it starts, loads, unloads and stops. */
 export class PumpSwitch {
   state: PumpState = 'off';
   /** Of its full delivery, 0…1: below 1 only where the speed varies. */

@@ -21,7 +21,7 @@ export interface BlowOff {
   readonly seconds: number;
 }
 
-/** What one pump did in the day. */
+/** What one compressor did in the day. */
 export interface PumpTotals {
   readonly stageId: string;
   readonly starts: number;
@@ -32,13 +32,13 @@ export interface PumpTotals {
   readonly unloadedS: number;
   readonly mostStartsInAnHour: number;
   readonly mostLoadedShareOfAnHour: number;
-  /** Nothing where the pump does not stop with each rest. */
+  /** Nothing where the compressor does not stop with each rest. */
   readonly blowOff: BlowOff | undefined;
 }
 
 export const isReceiver = (s: Stage): s is Extract<Stage, { kind: 'receiver' }> => s.kind === 'receiver';
 
-/** The stages between a pump and its check valve; up to the receiver where no check valve stands in its run. */
+/** The stages between a compressor and its check valve; up to the receiver where no check valve stands in its run. */
 export function aheadOfCheck(run: Run): readonly Stage[] {
   const check = run.stages.findIndex((s) => s.kind === 'check-valve');
   const tank = run.stages.findIndex(isReceiver);
@@ -46,7 +46,7 @@ export function aheadOfCheck(run: Run): readonly Stage[] {
 }
 
 /**
- * What the unloader of a run blows off as its pump stops at cut-out: all air between pump and check valve.
+ * What the unloader of a run blows off as its compressor stops at cut-out: all air between compressor and check valve.
  * @source free air V·(p − p_a)/p_a; time by flow through a sharp bore, isothermal, until the hiss ends
  */
 export function blowOffOf(run: Run, p: ParametersOf<'compressor'>, around: Surroundings): BlowOff {
@@ -60,13 +60,13 @@ export function blowOffOf(run: Run, p: ParametersOf<'compressor'>, around: Surro
   };
 }
 
-/** One pump with its switch, and the account of its day. */
+/** One compressor with its switch, and the account of its day. */
 export class PumpUnit {
   readonly switch: PumpSwitch;
   private readonly blowOff: BlowOff | undefined;
   private readonly startsByHour: number[] = Array(24).fill(0);
   private readonly loadedByHour: number[] = Array(24).fill(0);
-  /** Air that has to fill the space ahead of the check valve before any reaches the tank, kg. */
+  /** Air that has to fill the space upstream of the check valve before any reaches the tank, kg. */
   private owesKg = 0;
   private fullKgPerS = 0;
 
@@ -100,7 +100,7 @@ export class PumpUnit {
     return this.switch.state === 'loaded';
   }
 
-  /** Leaves of the air that the intake could draw what the pump sends into the line now. */
+  /** Leaves of the air that the intake could draw what the compressor sends into the line now. */
   draw(air: AirStream): void {
     this.fullKgPerS = air.dryAirKgPerS;
     const drawn = this.switch.speed * this.fullKgPerS;

@@ -23,7 +23,7 @@ const START: PlanStart = {
 };
 
 /**
- * In which a pump delivers into the tank, s: loaded, less what it takes to fill again the space ahead of its check valve,
+ * In which a compressor delivers into the tank, s: loaded, less what it takes to fill again the space upstream of its check valve,
  * which its unloader blew off.
  */
 function loadedSOf({ stageId, loadedSByHour, blowOff }: PumpTotals, day: PumpDay, hours: number[], plan: Plan): number {
@@ -100,7 +100,7 @@ test.each(TYPES.flatMap((type) => [true, false].map((aftercooler) => [type, afte
   },
 );
 
-test('200 lines of any weather, pump and tank, with more stages ahead of the tank and behind it', () => {
+test('200 lines of any weather, compressor and tank, with more stages upstream of the tank and downstream of it', () => {
   const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
   const any = fc.record({
     type: fc.constantFrom(...TYPES),

@@ -18,6 +18,6 @@ export function explainGrade(grade: Grade, name: string): Derivation {
       input(`oil ${grade.oil}: mg/m³`, 'number', dirt.oilMg, dirt.oilWhy),
     ],
     source: 'classes: ISO 8573-1:2010 (recalled); particles and oil by common practice and estimates, not measured',
-    note: 'A class holds only if it is measured. This tool never says that air is fit to breathe.',
+    note: 'A class holds only if it is measured. This tool never says that air is fit for breathing.',
   };
 }

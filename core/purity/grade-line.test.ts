@@ -11,7 +11,7 @@ const dry = [
   stageOf('aftercooler', { method: 'measured', outletTemperatureC: 30 }),
   stageOf('separator', { drain: 'float' }),
 ];
-/** The digits behind the last of some stages. */
+/** The digits downstream of the last of some stages. */
 function behind(stages: Stage[], change: (p: Plan) => Plan = (p) => p): string {
   const plan = change(planOf({ temperatureC: 25, relativeHumidity: 0.6 }, ...dry, ...stages));
   const grade = gradeLine(plan, walk(plan)).get(plan.stages.at(-1)?.id ?? '');
@@ -32,9 +32,9 @@ const withType =
 
 // What filters and beds make of the air is common practice and makers’ typical claims, not a standard; the boundaries are.
 test.each<[string, Stage[], string]>([
-  ['nothing but a trap behind a piston pump: oil beyond all classes', [], '7:8:X'],
+  ['nothing but a trap downstream of a piston compressor: oil beyond all classes', [], '7:8:X'],
   ['general purpose, then the vapour of oil at 30 °C is what is left', [general], '2:8:4'],
-  ['a fine one behind it, and dry', [general, fine, dryer], '1:5:3'],
+  ['a fine one downstream of it, and dry', [general, fine, dryer], '1:5:3'],
   ['carbon in cool, dry air', [general, fine, dryer, stageOf('carbon-filter')], '2:5:1'],
   ['carbon in wet air is credited with nothing', [general, fine, stageOf('carbon-filter')], '2:7:3'],
   ['beads shed dust', [general, fine, beads], '3:2:3'],
@@ -48,7 +48,7 @@ test.each<[string, Stage[], string]>([
   expect(Math.abs(Number(w) - Number(water))).toBeLessThanOrEqual(2); // water classes have tests of their own
 });
 
-test('a fine coalescer without a coarse one before it is overloaded by a worn pump’s oil', () => {
+test('a fine coalescer without a coarse one before it is overloaded by a worn compressor’s oil', () => {
   const worn = (p: Plan): Plan => p;
   expect(behind([fine], worn).split(':')[2]).toBe('3');
   const lubricated = behind([stageOf('lubricator'), fine]).split(':')[2];

@@ -5,7 +5,7 @@ import { humidityAt, type Section } from '../line/section';
 import { Dirt, PARTICLE_X } from './dirt';
 import { liquidGPerM3, oilClassOf, type WaterClass, waterClassOf } from './iso-8573';
 
-/** Particle : water : oil of the air behind a stage. */
+/** Particle : water : oil of the air downstream of a stage. */
 export interface Grade {
   readonly particle: string;
   readonly water: WaterClass;

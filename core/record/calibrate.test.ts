@@ -22,7 +22,7 @@ test('a filter’s loss follows the drops that were read: taken over, the plan e
   expect(now / read).toBeCloseTo(1, 2);
 });
 
-test('a separator by its drains, a cooler by the air behind it; a correction counts, what it corrects does not', () => {
+test('a separator by its drains, a cooler by the air downstream of it; a correction counts, what it corrects does not', () => {
   const drains = Array.from({ length: 5 }, (_, i) => ({
     stageId: 'separator',
     drainedAt: `2026-11-0${i + 1}T16:00`,
@@ -47,7 +47,7 @@ test('a separator by its drains, a cooler by the air behind it; a correction cou
   expect(cooler?.to).toBeCloseTo(20, 6);
 });
 
-test('a pump by two pump-ups: 500 L from 7 to 8 bar in 72 s at one temperature is 0.0069 m³/s of free air (by hand)', () => {
+test('a compressor by two pump-ups: 500 L from 7 to 8 bar in 72 s at one temperature is 0.0069 m³/s of free air (by hand)', () => {
   const up = () =>
     entry({
       kind: 'done',

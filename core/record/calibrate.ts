@@ -47,7 +47,7 @@ function proposal(
 
 /**
  * What the log would make of the numbers of the stages: the loss of a filter by its pressure drop, what a separator catches
- * by its drains, the approach of a cooler by the air behind it, the delivery of a pump by its pump-ups. Nothing is changed by itself.
+ * by its drains, the approach of a cooler by the air downstream of it, the delivery of a compressor by its pump-ups. Nothing is changed by itself.
  *
  * @param drains, entries of the log; the last eight of each count, four are the least
  * @source ratio of measured to expected; the walk is linear in each of these

@@ -39,7 +39,7 @@ export interface Stint {
   readonly outAt: ShopTime | undefined;
   /** Times dried before it went in. */
   readonly times: number;
-  /** The last where it came out is how far it was spent then. A dew point behind it over its band says: wholly. */
+  /** The last where it came out is how far it was spent then. A dew point downstream of it over its band says: wholly. */
   readonly looks: readonly LookAtCharge[];
   /** Weighed while it is in. What is weighed at a change may be the one or the other: it counts for neither. */
   readonly weights: readonly { readonly at: ShopTime; readonly kg: number }[];

@@ -40,7 +40,7 @@ export const drainEntrySchema = z
     note: z.string().trim().max(500, 'At most 500 characters.').default(''),
     /** From the hour meter, where there is one; else the working pattern counts. */
     loadedHours: z.number().min(0, 'Hours cannot be negative.').max(9000, 'At most 9000 h.').nullable().default(null),
-    /** What the pump breathed in that time. */
+    /** What the compressor breathed in that time. */
     intakeTemperatureC: placeSchema.shape.temperatureC.unwrap(),
     intakeRelativeHumidity: placeSchema.shape.relativeHumidity.unwrap(),
   })

@@ -74,7 +74,7 @@ function ofMoment(
 /** What filters pass and oil evaporates is known to a factor of three at best (estimate). */
 const OIL_FACTOR = 3;
 
-/** Oil of the air behind a stage, kg/m³ at the reference conditions of ISO 8573-1. */
+/** Oil of the air downstream of a stage, kg/m³ at the reference conditions of ISO 8573-1. */
 function oilExpected(plan: Plan, stageId: string): Omit<Band, 'drivers'> | undefined {
   const mg = gradeLine(plan, walk(plan)).get(stageId)?.dirt.oilMg;
   return mg === undefined

@@ -5,7 +5,7 @@ import { deliveryFromPumpUp } from '../pump/cycle';
 import type { ReadingName } from '../routine/task';
 import type { LogEntry } from './log-entry';
 
-/** What a timed test means: free air, m³/s, and of what the pump is said to deliver. */
+/** What a timed test means: free air, m³/s, and of what the compressor is said to deliver. */
 export interface Implied {
   readonly what: 'delivery' | 'leak';
   readonly flowM3PerS: number;

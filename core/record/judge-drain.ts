@@ -98,7 +98,7 @@ function causesOfLess(c: DrainContext): Scored[] {
         stuckSigns.length > 0
           ? `${capital(stuckSigns.join('; '))}.`
           : 'Scale and sludge block drains more often than anything else fails.',
-      check: 'Isolate, vent and prove zero pressure, then open the drain: water standing behind it settles it.',
+      check: 'Isolate, vent and prove zero pressure, then open the drain: water standing downstream of it settles it.',
       score:
         (automatic ? 3 : 1) +
         (downstreamMore ? 4 : 0) +
@@ -115,7 +115,7 @@ function causesOfLess(c: DrainContext): Scored[] {
         : allLess
           ? 'Every point gave less by a like share.'
           : 'The hours come from the working pattern, not from a meter.',
-      check: 'Read the hour meter, or time the pump for an hour, and enter the loaded hours.',
+      check: 'Read the hour meter, or time the compressor for an hour, and enter the loaded hours.',
       score: 2 + (allLess ? 3 : 0) - (metered ? 2 : 0) - (downstreamMore ? 1 : 0),
     },
     {
@@ -134,7 +134,7 @@ function causesOfLess(c: DrainContext): Scored[] {
         ? downstreamMore
           ? 'More than expected comes out further down.'
           : 'Warmer air after the cooler drops less here and more further on.'
-        : 'There is no cooler ahead of this point.',
+        : 'There is no cooler upstream of this point.',
       check: 'Measure the air after the cooler on tape or in a well: {5 K} over its usual approach calls for cleaning.',
       score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > LITTLE ? 0.5 : 0),
     },
@@ -159,7 +159,7 @@ function causesOfMore(c: DrainContext): Scored[] {
     },
     {
       id: 'left-before',
-      title: 'Water was left behind the time before',
+      title: 'Water was left over the time before',
       because: shortBefore ? 'The entry before was short.' : 'A drain closed early leaves its heel for the next time.',
       check: 'Drain until only air comes, and log again tomorrow.',
       score: 1.5 + (shortBefore ? 3 : 0),
@@ -179,8 +179,8 @@ function causesOfMore(c: DrainContext): Scored[] {
       because:
         c.entry.loadedHours !== null
           ? 'The hours were metered, so this is unlikely.'
-          : 'The hours come from the working pattern. Leaks keep a pump loaded out of hours too.',
-      check: 'Read the hour meter, or listen whether the pump starts with every tool shut.',
+          : 'The hours come from the working pattern. Leaks keep a compressor loaded out of hours too.',
+      check: 'Read the hour meter, or listen whether the compressor starts with every tool shut.',
       score: 1.7 + (allMore ? 3 : 0) - (c.entry.loadedHours !== null ? 2 : 0),
     },
     {

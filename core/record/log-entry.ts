@@ -100,7 +100,7 @@ export const logEntrySchema = z
     what: z.string().trim().max(500, 'At most 500 characters.').default(''),
     readings: z.array(readingSchema).max(12).default([]),
     instrument: z.enum(Object.keys(INSTRUMENTS) as [string, ...string[]]).default('hand'),
-    /** What the pump breathed then; left out, the air of the survey. */
+    /** What the compressor breathed then; left out, the air of the survey. */
     intakeTemperatureC: placeSchema.shape.temperatureC.unwrap().nullable().default(null),
     intakeRelativeHumidity: placeSchema.shape.relativeHumidity.unwrap().nullable().default(null),
     /** Postponed until then. */

@@ -232,7 +232,7 @@ describe('the judgement', () => {
     );
   });
 
-  test('more after a short one: water was left behind', () => {
+  test('more after a short one: water was left over', () => {
     expect(judge([logged('separator', 16, 0.3), logged('separator', 17, 1.7)]).causes[0]?.id).toBe('left-before');
   });
 

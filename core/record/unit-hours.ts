@@ -4,7 +4,7 @@ import { setUnit, stagesOfUnit } from '../line/units';
 import { type ShopTime, workingHoursBetween } from './shop-clock';
 
 /**
- * Share of the working time in which air flows through a unit where it stands: in which any of the outlets behind it
+ * Share of the working time in which air flows through a unit where it stands: in which any of the outlets downstream of it
  * blows. Outlets are taken as independent, those that take turns as following one another.
  * @returns 0…1; 0 while the unit is away
  */

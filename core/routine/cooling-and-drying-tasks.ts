@@ -62,7 +62,7 @@ export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
   },
   {
     id: 'M16',
-    does: 'Measure the dew point behind it',
+    does: 'Measure the dew point downstream of it',
     every: { days: 365, after: ['wet'], dewPoint: true },
     cautions: [],
     tools: 'A dew-point meter with a certificate',

@@ -83,7 +83,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     steps: ['Take the drain and its strainer apart.', 'Flush, fit new seals, put it together.', 'Try it as each week.'],
     records: [],
     accept: 'It passes its weekly try.',
-    abnormal: 'Rust: pipe or tank before it. Varnish: oil that was too hot.',
+    abnormal: 'Rust: pipe or tank upstream of it. Varnish: oil that was too hot.',
     minutes: DRAIN_WORK.M04.minutes,
     source: 'common practice',
     when: drainIs(...DRAIN_WORK.M04.drains),

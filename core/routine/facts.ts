@@ -82,7 +82,7 @@ export function fillDays(facts: RoutineFacts, stageId: string): number | undefin
   return perDay > 0 ? 1 / perDay : undefined;
 }
 
-/** What comes before a stage that ought to: whether drops reach it, and whether anything catches oil before it. */
+/** What comes before a stage that ought to: whether drops reach it, and whether anything catches oil upstream of it. */
 export function neglectBefore(facts: RoutineFacts, stage: Stage): { drops: boolean; oil: boolean } {
   const before = pathTo(facts.plan, stage.id).slice(0, -1);
   const inlet = facts.line.inlet(stage);

@@ -13,7 +13,7 @@ export interface MeterDue {
 }
 
 /**
- * When a task is due by the hour meter that was read: of its own stage, else of the line’s first pump. What ran since it was
+ * When a task is due by the hour meter that was read: of its own stage, else of the line’s first compressor. What ran since it was
  * last done counts as read; what is still to run goes at the rate between the readings.
  * @param everyH hours between two times
  * @param baseMs when it was last done, or the routine begun

@@ -78,7 +78,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
     }
     if (oil && task.id === 'M14') {
       scale *= OIL_LEAVES;
-      why.push('No coalescer stands before it: a quarter of its usual life.');
+      why.push('No coalescer stands upstream of it: a quarter of its usual life.');
     }
   }
   if (usual !== undefined) triggers.push({ by: 'days', days: usual * scale });
@@ -117,7 +117,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
       triggers.push({ by: 'beads', days });
       why.push((say) => `A charge lasts ${say(whole, 'time')} of air here.`);
-      if (days < OFTEN_DAYS) why.push('A dryer ahead of it, or cooler air, makes it last: see Advice.');
+      if (days < OFTEN_DAYS) why.push('A dryer upstream of it, or cooler air, makes it last: see Advice.');
     }
   }
   if (task.id === 'M23') {

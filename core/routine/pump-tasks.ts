@@ -10,7 +10,7 @@ const pumpIs =
 
 const isPump = (s: Stage): boolean => s.kind === 'compressor';
 
-/** Tasks of intake and pump, and of the line as a whole. */
+/** Tasks of intake and compressor, and of the line as a whole. */
 export const PUMP_TASKS: readonly Task[] = [
   {
     id: 'M05',
@@ -72,7 +72,7 @@ export const PUMP_TASKS: readonly Task[] = [
     cautions: ['C08'],
     tools: 'Element, cloth',
     steps: [
-      'Stop the pump; lock it.',
+      'Stop the compressor; lock it.',
       'Take the element out without dropping its dirt inside.',
       'Wipe the housing, fit the new one.',
     ],
@@ -89,7 +89,7 @@ export const PUMP_TASKS: readonly Task[] = [
     cautions: ['C07', 'C11'],
     tools: 'Straight-edge, gauge',
     steps: [
-      'Lock the pump out and take the guard off.',
+      'Lock the compressor out and take the guard off.',
       'Press at mid-span: some 16 mm for each metre of span.',
       'Line the wheels up; guard on before power on.',
     ],
@@ -106,10 +106,10 @@ export const PUMP_TASKS: readonly Task[] = [
     every: { days: 90, loadedH: 2000 },
     cautions: ['C08'],
     tools: 'Ears, stopwatch',
-    steps: ['As the pump stops, time the hiss of the unloader.'],
+    steps: ['As the compressor stops, time the hiss of the unloader.'],
     records: ['seconds'],
     accept: 'It ends within 10–20 s.',
-    abnormal: 'Goes on: the check valve leaks, and the pump starts against pressure.',
+    abnormal: 'Goes on: the check valve leaks, and the compressor starts against pressure.',
     minutes: 3,
     source: 'common practice',
   },
@@ -134,7 +134,7 @@ export const PUMP_TASKS: readonly Task[] = [
     tools: 'Stopwatch',
     steps: [
       'Drain the tank and shut it off behind.',
-      'Time the pump between two pressures in the middle of the gauge; the Line calculates the delivery.',
+      'Time the compressor between two pressures in the middle of the gauge; the Line calculates the delivery.',
     ],
     records: ['pressure-from', 'pressure-to', 'seconds'],
     accept: 'At least 85 % of what it was in its first year.',
@@ -148,7 +148,7 @@ export const PUMP_TASKS: readonly Task[] = [
     every: { days: 30 },
     cautions: [],
     tools: 'Stopwatch',
-    steps: ['All tools shut, the pump off.', 'Time the fall between two pressures.'],
+    steps: ['All tools shut, the compressor off.', 'Time the fall between two pressures.'],
     records: ['pressure-from', 'pressure-to', 'seconds'],
     accept: 'Under a tenth of the delivery.',
     abnormal: 'More: look for leaks.',

@@ -189,7 +189,7 @@ describe('what is due', () => {
     expect(doneAt('2026-11-26T06:59')).toMatchObject({ state: 'postponed' });
   });
 
-  test('an opening upstream asks for the cloth at once, and the reading behind it; water seen for the dew point', () => {
+  test('an opening upstream asks for the cloth at once, and the reading downstream of it; water seen for the dew point', () => {
     const spray = all(plan, but('outlet', { use: 'spray' }));
     const done = ['M34', 'M11'].flatMap((task) =>
       ['outlet', 'coalescing-filter', 'fine'].map((stageId) => ({ stageId, task, at: '2026-11-26T08:00' })),

@@ -50,7 +50,7 @@ export interface Step {
   readonly waitS?: number;
 }
 
-/** A task at a stage, as an experienced colleague would show it. */
+/** A task at a stage, with its steps. */
 export interface Task {
   readonly id: string;
   readonly does: string;

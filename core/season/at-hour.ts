@@ -31,9 +31,9 @@ function whatItImplies(plan: Plan, stage: Stage, inlet: AirStream): Stage {
 }
 
 /**
- * The line as it goes through a year: a temperature that was measured behind a cooler or receiver belongs to the weather of
+ * The line as it goes through a year: a temperature that was measured downstream of a cooler or receiver belongs to the weather of
  * that day, so what it implies takes its place (effectiveness, heat loss). In the air of the survey it is the same line.
- * What is left as it was read: the discharge of the pump, and stages that are nothing but their readings.
+ * What is left as it was read: the discharge of the compressor, and stages that are nothing but their readings.
  */
 export function throughYear(plan: Plan): Plan {
   const line = standing(plan);

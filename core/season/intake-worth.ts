@@ -13,11 +13,11 @@ export interface IntakeYear {
   readonly placeId: string;
   /** Water drawn in, kg. */
   readonly waterKg: number;
-  /** Mean temperature of the air while the pump works, °C: each 3 K cooler saves a hundredth of the power (common practice). */
+  /** Mean temperature of the air while the compressor works, °C: each 3 K cooler saves a hundredth of the power (common practice). */
   readonly meanC: number;
 }
 
-/** Water that the first pump draws in at each place of the survey through a year; the rest of the line stays out of it. */
+/** Water that the first compressor draws in at each place of the survey through a year; the rest of the line stays out of it. */
 export function intakeYears(plan: Plan, weather: WeatherHours, year: number): IntakeYear[] {
   const { survey } = plan;
   const atmosphericPa = surveyAtmosphericPa(survey);

@@ -53,7 +53,7 @@ test.each([
   expect(says(id, F(limitF) + 0.1)).not.toContain(said);
 });
 
-test('a cooler is watched under 20 °F in its room and 40 °F behind it, not under one of them alone', () => {
+test('a cooler is watched under 20 °F in its room and 40 °F downstream of it, not under one of them alone', () => {
   expect(says('aftercooler', F(20) - 0.1, F(40) - 0.1)).toEqual([`watch, ${HOURS} h`]);
   expect(says('aftercooler', F(20) + 0.1, F(40) - 0.1)).toEqual([]);
   expect(says('aftercooler', F(20) - 0.1, F(40) + 0.1)).toEqual([]);
@@ -159,7 +159,7 @@ describe('what is read of the weather', () => {
     expect(nearestYear([twenty, twentyOne], { temperatureC: 27, relativeHumidity: 0.5 })).toBe(twentyOne);
   });
 
-  test('a temperature read behind a tank counts as its heat loss, up to 50 W/(m²·K) of it', () => {
+  test('a temperature read downstream of a tank counts as its heat loss, up to 50 W/(m²·K) of it', () => {
     const loss = (outletTemperatureC: number) => {
       const read = all(
         goodShop(),

@@ -74,7 +74,7 @@ test('carbon lasts half as long for each 20 °F (trade handbook), and 15 % of it
   expect(carbonLastsS(carbon, 21 + 11.1, 0.01)).toBeCloseTo(2.5e7, -3);
 });
 
-test('an hour meter that ran twice as fast as expected doubles the water; a meter of another pump’s age does not matter', () => {
+test('an hour meter that ran twice as fast as expected doubles the water; a meter of another compressor’s age does not matter', () => {
   const asExpected = loadedClock(plan, [], Date.UTC(2026, 0, 5), 60);
   const h = asExpected.hours.between(Date.UTC(2026, 0, 10), Date.UTC(2026, 1, 10));
   const meter = (at: string, hours: number) =>

@@ -43,7 +43,7 @@ export class Sum {
   }
 }
 
-/** Hours in which the pump ran loaded, and what an hour meter makes of them. */
+/** Hours in which the compressor ran loaded, and what an hour meter makes of them. */
 export interface LoadedClock {
   readonly startMs: number;
   readonly load: Float32Array;
@@ -52,7 +52,7 @@ export interface LoadedClock {
   readonly factor: number;
 }
 
-/** The clock of a line from a midnight on: by its shifts and days off, corrected by an hour meter of its first pump that was read twice. */
+/** The clock of a line from a midnight on: by its shifts and days off, corrected by an hour meter of its first compressor that was read twice. */
 export function loadedClock(plan: Plan, entries: readonly LifeEntry[], fromMs: number, days: number): LoadedClock {
   const startMs = midnightOf(fromMs);
   const load = loadThrough(plan, days * 24, (day) => startMs + day * DAY_MS);

@@ -106,7 +106,7 @@ describe('the year and the Line', () => {
     }
   });
 
-  test('what was measured behind cooler and tank stays what it implies: the same today, cooler in the cold', () => {
+  test('what was measured downstream of cooler and tank stays what it implies: the same today, cooler in the cold', () => {
     const plan = outdoors(
       planOf(
         { temperatureC: 27, roomC: 27, dischargeC: 120 },
@@ -182,7 +182,7 @@ describe('shifts and holidays', () => {
     expect(load[at(0, 2, 9)]).toBe(0);
   });
 
-  test('busy hours load the pump more, the week as much as before', () => {
+  test('busy hours load the compressor more, the week as much as before', () => {
     const busyByHour = Array.from({ length: 24 }, (_, h) => (h === 9 ? 2 : 1));
     const sum = (p: Plan): number => run(p, steady(20, 0.5)).load.reduce((a, b) => a + b, 0);
     const plan = working({ loadedShare: 0.3 })(goodShop());

@@ -14,7 +14,7 @@ import type { WeatherHours } from './weather';
 
 const DAY_MS = 86_400_000;
 
-/** A line walked through hours of weather: of each hour what {@link FIGURES} names of each stage, and how the pump was loaded. */
+/** A line walked through hours of weather: of each hour what {@link FIGURES} names of each stage, and how the compressor was loaded. */
 export interface WeatherRun {
   readonly hours: number;
   /** Of the first hour, on the shop's clock; the calendar of the year tells which days are worked. */
@@ -25,7 +25,7 @@ export interface WeatherRun {
   /** Water that stays in media and that freezes out, kg/s, a number a stage and hour. */
   readonly adsorbed: Float32Array;
   readonly frozen: Float32Array;
-  /** Share of each hour in which the pump runs loaded; 0 while nobody works. */
+  /** Share of each hour in which the compressor runs loaded; 0 while nobody works. */
   readonly load: Float32Array;
   readonly intakeC: Float32Array;
   readonly intakeRh: Float32Array;
@@ -37,7 +37,7 @@ export interface WeatherRun {
   readonly stopped: { readonly hours: number; readonly stageId?: string; readonly message?: string };
 }
 
-/** Share of each hour in which the pump runs loaded, by shifts, days off, holidays and how busy the hours are. */
+/** Share of each hour in which the compressor runs loaded, by shifts, days off, holidays and how busy the hours are. */
 export function loadThrough(plan: Plan, hours: number, midnightOf: (day: number) => number): Float32Array {
   const { working } = plan.survey;
   const byHour = loadByHour(working);

@@ -14,7 +14,7 @@ export interface Series {
   readonly quantity: QuantityName;
   /** A number an hour; not a number where the walk did not come. */
   readonly values: Float32Array;
-  /** Whether it is a flow of water while the pump is loaded: then hours count by how long it is. */
+  /** Whether it is a flow of water while the compressor is loaded: then hours count by how long it is. */
   readonly isWater: boolean;
 }
 

@@ -1,6 +1,6 @@
 import { hourAt } from './calendar';
 
-/** Water of an hour, kg: the flow while loaded by the share of the hour in which the pump is. */
+/** Water of an hour, kg: the flow while loaded by the share of the hour in which the compressor is. */
 const kgOf = (values: ArrayLike<number>, load: ArrayLike<number>, h: number): number =>
   (values[h] || 0) * (load[h] as number) * 3600;
 

@@ -42,7 +42,7 @@ const importNotes = z.strictObject({
 });
 export type ImportNotes = z.infer<typeof importNotes>;
 
-/** The same, also as earlier programs kept it: what was corrected was called mended. */
+/** The same, also as earlier programs kept it. */
 export const importNotesSchema = z.preprocess((notes) => {
   if (typeof notes !== 'object' || notes === null || !('mended' in notes)) return notes;
   const { mended, ...rest } = notes;

@@ -192,7 +192,9 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
     heated('split-flow-tower', small),
     heated('heat-of-compression-tower', [
       ...(flow < HEATED_LEAST ? ['Made for plants.'] : []),
-      ...(duty.hotOilFree ? [] : ['Only right behind an oil-free compressor, by its hot air ({121.1 °C} and more).']),
+      ...(duty.hotOilFree
+        ? []
+        : ['Only directly downstream of an oil-free compressor, by its hot air ({121.1 °C} and more).']),
     ]),
   ];
 }

@@ -76,7 +76,7 @@ const ROOM_RH = 0.6; // of the air that the compressor draws (estimate)
 const DRIEST_C = -40; // −4 to −40, floating (trade handbook)
 
 /**
- * Pressure dew point behind a dryer that the heat of compression dries, °C: its bed is in balance with the hot air that dried it, and leaves that humidity
+ * Pressure dew point downstream of a dryer that the heat of compression dries, °C: its bed is in balance with the hot air that dried it, and leaves that humidity
  * in the cooled air.
  * @source vapour of the room’s air, or of the air that enters if that is more; RH = x·p / e_s(149 °C), then at the inlet’s temperature
  */

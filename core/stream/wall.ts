@@ -61,7 +61,7 @@ const dewPointOfAllC = (air: AirStream, water: number): number =>
   pressureDewPointC(vapourFractionFromRatio(water / air.dryAirKgPerS), air.pressurePa, air.basis);
 
 /**
- * The temperature at which air leaves that passes along a wall with a room of one temperature behind it: a bare pipe, a
+ * The temperature at which air leaves that passes along a wall with a room of one temperature downstream of it: a bare pipe, a
  * hose, a cooler in a wind. Vapour that condenses on the way warms the air, drops that evaporate cool it, and drops that
  * freeze hold it at the freezing point.
  *

@@ -10,7 +10,7 @@ export const bar = (gauge: number): number => ATMOSPHERE + gauge * 1e5;
 /** A plan with some parameters of a stage changed. */
 export const but = (id: string, parameters: object) => (plan: Plan) =>
   withStage(plan, id, (s) => ({ ...s, parameters: { ...s.parameters, ...parameters } }) as Stage);
-/** … with stages behind another. */
+/** … with stages downstream of another. */
 export const behind =
   (id: string, ...stages: Stage[]) =>
   (plan: Plan): Plan => {
@@ -44,7 +44,7 @@ export const standingIn = (stageId: string, placeId: string) => (plan: Plan) =>
   withStage(plan, stageId, (s) => ({ ...s, place: placeId }) as Stage);
 export const named = (id: string, name: string) => (plan: Plan) =>
   withStage(plan, id, (s) => ({ ...s, name }) as Stage);
-/** … with a branch behind a stage. */
+/** … with a branch downstream of a stage. */
 export const branch =
   (id: string, from: string, stages: Stage[], more: Partial<Plan['branches'][number]> = {}) =>
   (plan: Plan): Plan => ({
@@ -65,7 +65,7 @@ const TANK = {
   strainer: 'fitted',
 } as const;
 
-/** A small workshop: two-stage pump, cooler, tank, refrigerated dryer, filters in their order, everything said. */
+/** A small workshop: two-stage compressor, cooler, tank, refrigerated dryer, filters in their order, everything said. */
 export function goodShop(): Plan {
   const plan = planOf(
     { ...ROOM, flowM3PerS: 0.01, pressurePa: bar(9.5), dischargeC: 150 },
@@ -155,7 +155,7 @@ export function goodPlant(): Plan {
   );
 }
 
-/** Beads at the gun, behind a refrigerated dryer. */
+/** Beads at the gun, downstream of a refrigerated dryer. */
 export function goodSpray(): Plan {
   return all(
     goodShop(),

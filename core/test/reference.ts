@@ -65,7 +65,7 @@ interface PlanOf {
   readonly dischargeC?: number;
 }
 
-/** A plan of a bare intake, a pump with its discharge measured, and further stages. */
+/** A plan of a bare intake, a compressor with its discharge measured, and further stages. */
 export function planOf(o: PlanOf, ...stages: Stage[]): Plan {
   const place = { temperatureC: o.temperatureC ?? 25, relativeHumidity: o.relativeHumidity ?? 0.6 };
   return planSchema.parse({

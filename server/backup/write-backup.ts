@@ -40,7 +40,7 @@ async function writeTable(connection: Connection, table: Table, dir: string): Pr
 /**
  * Writes all that a database holds into one file, while it is in use: as it was at one moment. The file is read again and
  * compared with its checksums before it gets its name.
- * @throws where it cannot be written whole; then nothing is left behind
+ * @throws where it cannot be written whole; then nothing is left over
  */
 export async function writeBackup(pool: Pool, url: string, migrationsFolder: string, file: string): Promise<Manifest> {
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true });

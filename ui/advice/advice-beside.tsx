@@ -33,9 +33,7 @@ export const AdviceBeside = memo(function AdviceBeside({
   return (
     <section aria-label="Advice" className="mb-4">
       <h2 className="eyebrow mb-1.5">Advice</h2>
-      {isReady(judgement, section, verdicts) && grave.length === 0 && (
-        <p className="text-water">● Nothing stands against it.</p>
-      )}
+      {isReady(judgement, section, verdicts) && grave.length === 0 && <p className="text-water">● No advice.</p>}
       <ul>
         {grave.slice(0, MOST_SHOWN).map((a) => {
           const { sign, word, tone } = MARKS[gradeOf(a)];
@@ -85,7 +83,7 @@ export function AdviceOfStage({ stageId, verdicts }: { stageId: string; verdicts
     (a) => a.setAside === undefined && a.finding.stageIds[0] === stageId,
   );
   return own.length === 0 ? null : (
-    <ul aria-label="Advice on it" className="border-b border-hairline">
+    <ul aria-label="Advice on this stage" className="border-b border-hairline">
       {own.map((a) => (
         <AdviceItem key={a.key} advice={a} />
       ))}

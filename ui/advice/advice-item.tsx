@@ -18,7 +18,7 @@ export function AdviceItem({
   onShow,
 }: {
   advice: Advice;
-  /** The pump’s day that it was judged with. */
+  /** The compressor cycle that it was judged with. */
   day?: readonly DayRemark[] | undefined;
   onShow?: ((stageId: string) => void) | undefined;
 }) {
@@ -54,18 +54,18 @@ export function AdviceItem({
         {advice.setAside === undefined ? (
           <p className="max-w-prose text-[0.88rem] text-quiet">{sayText(rule.fix, say)}</p>
         ) : (
-          <p className="text-quiet">Set aside: “{advice.setAside}”</p>
+          <p className="text-quiet">Dismissed: “{advice.setAside}”</p>
         )}
         {rule.stop && (
           <p className="text-[0.85rem] text-brick">
-            It cannot be set aside: take away its cause. Local law and a competent person have the last word.
+            It cannot be dismissed: remove the cause. Local law and a competent person decide.
           </p>
         )}
       </div>
       <div className="flex flex-wrap content-start items-start gap-2 sm:col-start-2 xl:col-start-3">
         {advice.setAside !== undefined ? (
           <button type="button" className="button" onClick={() => edit((p) => withoutAside(p, advice))}>
-            Take it up again
+            Restore
           </button>
         ) : (
           <>
@@ -85,7 +85,7 @@ export function AdviceItem({
                 className="button border-transparent bg-transparent text-quiet"
                 onClick={() => setAsking(true)}
               >
-                Set aside…
+                Dismiss…
               </button>
             )}
           </>
@@ -122,17 +122,17 @@ function Reason({ id, onSay, onCancel }: { id: string; onSay: (reason: string) =
       onSubmit={(event) => {
         event.preventDefault();
         const text = reason.trim();
-        if (text === '') setError('Say why, for whoever comes after you.');
+        if (text === '') setError('Give the reason for whoever reads this later.');
         else if (text.length > MOST) setError(`At most ${MOST} characters.`);
         else onSay(text);
       }}
     >
-      <Field id={id} label="Why it does not matter here" error={error} help="It returns when what it rests on changes.">
+      <Field id={id} label="Why it does not apply here" error={error} help="It returns when its cause changes.">
         <input {...tied(id, error)} className="control" value={reason} onChange={(e) => setReason(e.target.value)} />
       </Field>
       <div className="flex gap-2">
         <button type="submit" className="button">
-          Set aside
+          Dismiss
         </button>
         <button type="button" className="button border-transparent bg-transparent" onClick={onCancel}>
           Cancel

@@ -15,9 +15,9 @@ import { type Grade, gradeOf } from './grade-mark';
 import { Schools } from './schools';
 
 const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
-  { grade: 'stop', title: 'Stop', says: 'Somebody can be hurt. No line with one of these is ready.' },
-  { grade: 'must', title: 'Must', says: 'It will not do its job like this.' },
-  { grade: 'should', title: 'Should', says: 'Trouble is likely.' },
+  { grade: 'stop', title: 'Danger', says: 'Risk of injury. No line with one of these is ready for use.' },
+  { grade: 'must', title: 'Must fix', says: 'The line will not do its job.' },
+  { grade: 'should', title: 'Should fix', says: 'Trouble is likely.' },
   { grade: 'note', title: 'Note', says: 'Worth knowing.' },
 ];
 
@@ -75,11 +75,11 @@ export function AdviceView() {
       )}
       {section.problems.length > 0 && (
         <p className="text-brick">
-          ▲ The walk does not reach the end of the line: see the message on{' '}
+          ▲ The line is not calculated to its end: see the message on{' '}
           <Link href={`/lines/${planId}/line`} className="underline underline-offset-4">
             the Line
           </Link>
-          . What lies behind is judged only in part.
+          . Stages downstream are judged only in part.
         </p>
       )}
       {judgement.broken.length > 0 && (
@@ -105,13 +105,13 @@ export function AdviceView() {
       })}
       {standing.length === 0 && (
         <p>
-          None of {RULES.length} rules has anything to say of this line. That is not an acceptance test: measure at the
-          tool before you rely on it.
+          None of {RULES.length} rules applies to this line. This is not an acceptance test: measure at the tool before
+          you rely on it.
         </p>
       )}
       {aside.length > 0 && (
         <details className="border-t border-hairline pt-3">
-          <summary className="cursor-pointer font-semibold">Set aside · {aside.length}</summary>
+          <summary className="cursor-pointer font-semibold">Dismissed · {aside.length}</summary>
           <ul className="mt-2">
             {aside.map((a) => (
               <AdviceItem key={a.key} advice={a} day={day} onShow={show} />
@@ -121,7 +121,8 @@ export function AdviceView() {
       )}
       <Schools />
       <p className="text-[0.85rem] text-quiet">
-        Estimate only. Nameplate, manual and local law win. This program never declares air fit to breathe.{' '}
+        Estimate only. Nameplate, manual and local law take precedence. This program never declares air fit for
+        breathing.{' '}
         <Link href={`/lines/${planId}/compare`} className="text-water underline underline-offset-4">
           Compare this line with another
         </Link>
@@ -138,9 +139,9 @@ function Readiness({ ready, standing, stopped }: { ready: boolean; standing: rea
   return (
     <p>
       {ready ? (
-        <strong className="text-water">● Nothing stands against it</strong>
+        <strong className="text-water">● No advice</strong>
       ) : (
-        <strong className="text-brick">▲ Not ready{stopped ? ': the walk stops' : ''}</strong>
+        <strong className="text-brick">▲ Not ready{stopped ? ': not calculated' : ''}</strong>
       )}
       {parts.length > 0 && <span className="text-quiet"> · {parts.join(' · ')}</span>}
     </p>

@@ -59,7 +59,7 @@ export function FixesPreview({
       )}
       {left.length > 0 && (
         <div className="mt-2">
-          <p className="font-semibold">What no fix of this program solves</p>
+          <p className="font-semibold">No automatic fix</p>
           <ul className="list-disc pl-5">
             {left.map((a) => (
               <li key={a.key}>
@@ -72,11 +72,11 @@ export function FixesPreview({
       <div className="mt-3 flex flex-wrap gap-2">
         {list.length > 0 && (
           <button type="button" className="button button-strong" onClick={onDo}>
-            Do all of it
+            Apply all fixes
           </button>
         )}
         <button type="button" className="button" onClick={onLeave}>
-          Leave it as it is
+          Cancel
         </button>
       </div>
     </section>

@@ -9,15 +9,15 @@ import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
-/** Where practitioners disagree: each school, and what it would give on this line. */
+/** Where practitioners disagree: each approach, and its result on this line. */
 export function Schools() {
   const { plan } = usePlan();
   const disputes = useMemo(() => disputesOf(plan), [plan]);
   return (
-    <section aria-label="Where colleagues disagree" className="border-t border-hairline pt-3">
+    <section aria-label="Where practice differs" className="border-t border-hairline pt-3">
       <h2>
-        Where colleagues disagree{' '}
-        <span className="font-normal text-quiet">· each school, and what it would give on this line</span>
+        Where practice differs{' '}
+        <span className="font-normal text-quiet">· each approach, and its result on this line</span>
       </h2>
       <ul className="mt-1.5">
         {disputes.map((d) => (
@@ -61,7 +61,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
                 </th>
               ))}
               <th scope="col" className="sr-only">
-                Put it into the line
+                Add to the line
               </th>
             </tr>
           </thead>
@@ -80,7 +80,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
                 <td className="w-0 py-1.5 text-right">
                   {theirs && (
                     <button type="button" className="button" onClick={() => edit(() => theirs)}>
-                      Do it so
+                      Apply
                     </button>
                   )}
                 </td>

@@ -37,7 +37,7 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
     <Sheet
       id="dry"
       label="Drying a charge"
-      title="Dry a spent charge"
+      title="Dry an exhausted charge"
       asks="Batch and oven"
       fields={
         <>
@@ -148,9 +148,9 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
       {q.tray === 'clean' && <QuotedTable batch={batch} />}
       {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
       <p className="text-[0.85rem] text-quiet">
-        The end is told by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it takes
-        back a hundredth in half an hour. An oven or dehydrator of its own, never one for food. Times are an order of
-        magnitude, from the heat that air gives a tray; the maker’s sheet of the beads wins.
+        The end point is found by weight: less than 0.5 % lost in half an hour. Cool it in a sealed dry tin; open, it
+        takes back a hundredth in half an hour. An oven or dehydrator of its own, never one for food. Times are an order
+        of magnitude, from the heat that air gives a tray; the maker’s sheet of the beads wins.
       </p>
       <Cautions ids={['C22', ...(batch.oily ? ['C26'] : []), ...(batch.dyed ? ['C23'] : []), 'C24']} />
     </Sheet>

@@ -13,11 +13,11 @@ import { WeighSheet } from './weigh-sheet';
 
 const PARTS = [
   ['size', 'How long a charge lasts'],
-  ['housing', 'The housing'],
+  ['housing', 'Housing'],
   ['dry', 'Drying it'],
-  ['scales', 'On the scales'],
-  ['colour', 'What the colour says'],
-  ['recharge', 'Putting it in'],
+  ['scales', 'By weight'],
+  ['colour', 'Indicator colour'],
+  ['recharge', 'Installing it'],
 ] as const;
 
 /** How long beads last, whether that is a good idea, and what an oven does for a spent charge. */
@@ -29,9 +29,9 @@ export function BeadsView() {
     <AtmosphereProvider atmosphericPa={q.atm}>
       <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
         <div>
-          <h1>Beads answer</h1>
+          <h1>Desiccant charge</h1>
           <p className="text-quiet">
-            “So much gel for so much air: how long, and is it worth it?” What an oven leaves in a spent charge.
+            How long a desiccant charge lasts at a given air flow, and how to dry it in an oven.
           </p>
           <nav aria-label="On this page" className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
             {PARTS.map(([id, part]) => (

@@ -17,9 +17,9 @@ import { type Ask, dutyOf, type Query } from './query';
 /** The beads of the bed’s screen. */
 const BED_OF: Record<Medium, BedMediumName> = { silica: 'gel', alumina: 'alumina', sieve: '4A' };
 const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
-  good: { mark: '●', word: 'A good use of beads', look: 'text-water' },
-  dear: { mark: '◆', word: 'Works, at a price', look: 'text-amber' },
-  hopeless: { mark: '▲', word: 'Not a good idea', look: 'text-brick' },
+  good: { mark: '●', word: 'Suitable for desiccant', look: 'text-water' },
+  dear: { mark: '◆', word: 'Works, but costly', look: 'text-amber' },
+  hopeless: { mark: '▲', word: 'Not recommended', look: 'text-brick' },
 };
 
 const hoursInWords = (hours: number): string =>
@@ -35,9 +35,9 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
   return (
     <Sheet
       id="size"
-      label="A charge of beads"
-      title="Beads and air"
-      asks="Beads and air"
+      label="Desiccant charge and air"
+      title="Desiccant and air"
+      asks="Desiccant and air"
       fields={
         <>
           <ChoiceInput
@@ -48,11 +48,11 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             onCommit={(medium) => set({ medium: medium as Medium })}
           />
           {ask('kg', 'Dry beads', 'mass')}
-          {ask('flow', 'Air through them while it flows', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
-          {ask('day', 'It flows, of a working day', 'time')}
-          {ask('c', 'Air comes in at', 'temperature')}
+          {ask('flow', 'Air flow through it', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
+          {ask('day', 'Flow hours in a working day', 'time')}
+          {ask('c', 'Inlet air temperature', 'temperature')}
           {ask('pa', 'Pressure', 'pressure')}
-          {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
+          {ask('rh', 'Humidity in the line', 'share', '100 % downstream of a cooler or separator.')}
         </>
       }
     >
@@ -61,7 +61,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
           {worth.mark} {worth.word}
         </p>
         <p className="text-[1.6rem] font-bold leading-tight">
-          Spent after {hoursInWords(size.hours)} of air
+          Exhausted after {hoursInWords(size.hours)} of air
           {Number.isFinite(size.days) && (
             <span className="text-[1.05rem] font-normal text-quiet">
               {' '}
@@ -97,14 +97,14 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
       )}
       <Figures
         rows={[
-          ['Water that reaches the beads', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
-          ['The charge takes up', <Amount key="h" si={size.holdsKg} quantity="mass" />],
+          ['Water adsorbed', <Amount key="w" si={size.waterKgPerS} quantity="waterFlow" />],
+          ['Capacity of the charge', <Amount key="h" si={size.holdsKg} quantity="mass" />],
           [
             `Beads that last five days of ${say(perDay * 3600, 'time')}`,
             <Amount key="m" si={size.weekKg} quantity="mass" />,
           ],
-          ['Dry charges on the shelf, sealed', spares > 20 ? 'more than 20' : String(spares)],
-          ['Air stays in the beads', `${size.contactS.toPrecision(2)} s`],
+          ['Dry charges in stock, sealed', spares > 20 ? 'more than 20' : String(spares)],
+          ['Contact time', `${size.contactS.toPrecision(2)} s`],
         ]}
       />
       <p>
@@ -112,13 +112,13 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
           href={`/bed?${new URLSearchParams({ first: BED_OF[q.medium], kg: String(q.kg), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm) })}`}
           className="text-water underline underline-offset-4"
         >
-          Look inside this bed
+          Open in Desiccant bed
         </Link>
       </p>
       <p className="text-[0.85rem] text-quiet">
         Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half as
         much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far from
-        −40. Beads shed dust: a dust filter belongs behind them.
+        −40. Beads shed dust: a dust filter belongs downstream of them.
       </p>
       <Cautions ids={['C07', 'C21', 'C24']} />
     </Sheet>

@@ -28,8 +28,8 @@ export function ColourSheet({ q, set }: { q: Query; set: (change: Partial<Query>
   return (
     <Sheet
       id="colour"
-      label="What the colour says"
-      title="What the colour says"
+      label="Indicator colour"
+      title="Indicator colour"
       asks="Colour"
       fields={
         <ChoiceInput

@@ -85,13 +85,13 @@ export function DryingTimer({ batch, hours }: { batch: Batch; hours: number }) {
               className={`button ${waits ? '' : 'button-strong'}`}
               onClick={() => go({ step: at + 1, endsMs: 0 })}
             >
-              {waits ? 'On before its time' : 'Done, next'}
+              {waits ? 'Next step early' : 'Done, next'}
             </button>
           )
         )}
         {at > 0 && (
           <button type="button" className="button" onClick={() => go({ step: 0, endsMs: 0 })}>
-            From the start
+            Start again
           </button>
         )}
       </div>

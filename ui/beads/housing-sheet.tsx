@@ -11,7 +11,7 @@ import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import { type Ask, dutyOf, FLOW_BASIS, type Query } from './query';
 
-const MARKED = { unread: 'nobody has looked yet', yes: 'can be read', no: 'none to be read' } as const;
+const MARKED = { unread: 'not inspected yet', yes: 'can be read', no: 'none to be read' } as const;
 const RELIEF = { yes: 'there is one', no: 'none, or not known' } as const;
 const SERIES = { 1: 'one', 2: 'two', 3: 'three', 4: 'four' } as const;
 
@@ -33,7 +33,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
     <Sheet
       id="housing"
       label="The housing"
-      title="What they are put into"
+      title="Housing"
       asks="Housing"
       fields={
         <>
@@ -45,7 +45,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
             onCommit={(marked) => set({ marked: marked as Query['marked'] })}
           />
           {q.marked === 'yes' && ask('rated', 'Marked', 'pressure')}
-          {ask('cutout', 'The pump stops at', 'pressure')}
+          {ask('cutout', 'Cut-out pressure', 'pressure')}
           <ChoiceInput
             id="relief"
             label="Relief valve before it"
@@ -53,7 +53,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
             options={RELIEF}
             onCommit={(relief) => set({ relief: relief as Query['relief'] })}
           />
-          {q.relief === 'yes' && ask('opens', 'It opens at', 'pressure')}
+          {q.relief === 'yes' && ask('opens', 'Opening pressure', 'pressure')}
           {ask('room', 'Room inside', 'volume', '0: not known.')}
           <ChoiceInput
             id="row"
@@ -62,12 +62,12 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
             options={SERIES}
             onCommit={(n) => set({ row: Number(n) })}
           />
-          {ask('leak', 'Leaks behind it', 'volumeFlow')}
+          {ask('leak', 'Leaks downstream', 'volumeFlow')}
         </>
       }
     >
       <p className={`font-semibold ${grave ? 'text-brick' : fit.findings.length > 0 ? 'text-amber' : 'text-water'}`}>
-        {grave ? '▲ Not like this' : fit.findings.length > 0 ? '◆ Look at this first' : '● Fit for the line'}
+        {grave ? '▲ Not suitable' : fit.findings.length > 0 ? '◆ Check this first' : '● Fit for the line'}
       </p>
       {fit.findings.map((f) => (
         <p key={f.says}>
@@ -76,7 +76,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
       ))}
       <Figures
         rows={[
-          ['Room that the beads need', <Amount key="n" si={fit.needsM3} quantity="volume" />],
+          ['Volume of the beads', <Amount key="n" si={fit.needsM3} quantity="volume" />],
           ...(fit.filled !== undefined && fit.mostKg !== undefined
             ? ([
                 ['Filled', fit.filled > 10 ? 'far too small' : say(fit.filled, 'share')],
@@ -87,7 +87,7 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
             ? ([
                 [
                   'The first of the row lasts',
-                  Number.isFinite(fit.leadHours) ? `${spell(fit.leadHours * 3600)} of air` : 'for good',
+                  Number.isFinite(fit.leadHours) ? `${spell(fit.leadHours * 3600)} of air` : 'indefinitely',
                 ],
               ] as const)
             : []),
@@ -105,8 +105,8 @@ export function HousingSheet({ q, set, ask }: { q: Query; set: (change: Partial<
       </p>
       <p className="text-[0.85rem] text-quiet">
         Arrow with the flow. Air passes down through loose beads, so that it never lifts them; where it rises, a screen
-        holds them. A dust filter behind. Closed in a tight line beads keep for weeks; a leak behind them draws wet air
-        through all night. Open, they take a hundredth of their weight in half an hour.
+        holds them. A dust filter downstream. Closed in a tight line beads keep for weeks; a leak downstream of them
+        draws wet air through all night. Open, they take a hundredth of their weight in half an hour.
       </p>
       <Cautions ids={['C06', 'C07', 'C04']} />
     </Sheet>

@@ -22,8 +22,8 @@ export function RechargeSheet({ q, set }: { q: Query; set: (change: Partial<Quer
   return (
     <Sheet
       id="recharge"
-      label="Putting a charge in"
-      title="Putting a charge in"
+      label="Installing a charge"
+      title="Installing a charge"
       asks="What is recharged"
       fields={
         <ChoiceInput

@@ -23,12 +23,12 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   return (
     <Sheet
       id="scales"
-      label="On the scales"
-      title="On the scales"
+      label="By weight"
+      title="By weight"
       asks="Weights"
       fields={
         <>
-          {ask('wet', 'As it came out, spent', 'mass')}
+          {ask('wet', 'As removed, exhausted', 'mass')}
           {ask('dry', 'Dried, and cooled closed', 'mass')}
           <ChoiceInput
             id="times"
@@ -52,7 +52,7 @@ export function WeighSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
           <p className="text-[1.6rem] font-bold leading-tight">
             {say(judged.drivenOffKg, 'mass')} driven off{' '}
             <span className="text-[1.05rem] font-normal text-quiet">
-              of {say(judged.shouldHoldKg, 'mass')} that it should hold: {say(judged.ofNew, 'share')}
+              of {say(judged.shouldHoldKg, 'mass')} expected residual: {say(judged.ofNew, 'share')}
             </span>
           </p>
           <p>{judged.says}</p>

@@ -52,7 +52,9 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
         <Headline then={`through all of ${sayS(ends)}`}>Stays under {say(q.want, 'temperature')}</Headline>
       ) : (
         <Headline then={`then wetter than ${say(q.want, 'temperature')}`}>
-          {film.at[lost] === film.at[3] ? 'Never dry enough' : `${sayS(film.at[lost] ?? 0)} of dry air`}
+          {film.at[lost] === film.at[3]
+            ? 'Never reaches the wanted dew point'
+            : `${sayS(film.at[lost] ?? 0)} of dry air`}
         </Headline>
       )}
       {rises >= lifts && (
@@ -104,17 +106,17 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
           <Figures
             rows={[
               [towers ? 'In the cycle' : 'Air has flowed', towers ? `${Math.round(seconds)} s` : sayS(seconds)],
-              ['Dew point of what leaves', <Amount key="o" si={film.outC[frame] ?? 0} quantity="temperature" />],
+              ['Outlet dew point', <Amount key="o" si={film.outC[frame] ?? 0} quantity="temperature" />],
               [
-                'Warmest in the bed',
+                'Highest bed temperature',
                 <Amount
                   key="w"
                   si={Math.max(...film.temperatureC.subarray(frame * film.cells, (frame + 1) * film.cells))}
                   quantity="temperature"
                 />,
               ],
-              ['Water that came in all', <Amount key="c" si={film.water.came} quantity="mass" />],
-              ...(towers ? [] : [['Of it stayed', <Amount key="s" si={film.water.stayed} quantity="mass" />] as const]),
+              ['Water in, total', <Amount key="c" si={film.water.came} quantity="mass" />],
+              ...(towers ? [] : [['Adsorbed', <Amount key="s" si={film.water.stayed} quantity="mass" />] as const]),
               ['Bed, how high', <Amount key="h" si={film.cellM * film.cells} quantity="size" />],
             ]}
           />
@@ -129,14 +131,7 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
           wantC={q.want}
         />
       ) : (
-        <OutletChart
-          x={film.at}
-          outC={film.outC}
-          label="Dew point of what leaves"
-          sayX={sayS}
-          wantC={q.want}
-          at={seconds}
-        />
+        <OutletChart x={film.at} outC={film.outC} label="Outlet dew point" sayX={sayS} wantC={q.want} at={seconds} />
       )}
       <Cautions ids={['C07', 'C24']} />
     </section>

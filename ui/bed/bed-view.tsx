@@ -28,8 +28,10 @@ export function BedView() {
     <AtmosphereProvider atmosphericPa={q.atm}>
       <div className="mx-auto grid max-w-[1180px] gap-6 p-4">
         <div>
-          <h1>Inside the bed</h1>
-          <p className="text-quiet">The front climbs, the beads warm, and one day the air comes out wet.</p>
+          <h1>Desiccant bed</h1>
+          <p className="text-quiet">
+            How the adsorption front, the temperature and the outlet dew point move through a desiccant bed.
+          </p>
         </div>
         <div className="grid items-start gap-6 lg:grid-cols-[18rem_1fr]">
           <form
@@ -39,30 +41,30 @@ export function BedView() {
           >
             <ChoiceInput
               id="of"
-              label="Look into"
+              label="Bed of"
               value={q.of}
               options={{ cartridge: 'a cartridge', towers: 'two heatless towers' }}
               onCommit={(of) => set({ of: of as Query['of'] })}
             />
             <ChoiceInput
               id="first"
-              label="The air meets first"
+              label="First layer"
               value={q.first}
               options={LABELS}
               onCommit={(first) => set({ first: first as BedMediumName })}
             />
-            {ask('kg', towers ? 'Of it, in each tower' : 'Of it', 'mass')}
+            {ask('kg', towers ? 'Mass in each tower' : 'Mass', 'mass')}
             <ChoiceInput
               id="second"
-              label="And then"
+              label="Second layer"
               value={q.second}
-              options={{ none: 'nothing else', ...LABELS }}
+              options={{ none: 'none', ...LABELS }}
               onCommit={(second) => set({ second: second as Query['second'] })}
             />
-            {q.second !== 'none' && ask('secondkg', 'Of that', 'mass')}
+            {q.second !== 'none' && ask('secondkg', 'Mass of the second layer', 'mass')}
             {ask('bore', 'Bore', 'size')}
             {ask('flow', 'Air', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
-            {ask('c', 'Air comes in at', 'temperature')}
+            {ask('c', 'Inlet air temperature', 'temperature')}
             {ask('pa', 'Pressure', 'pressure')}
             {ask('rh', 'Humidity in the line', 'share')}
             {ask('want', 'Dew point wanted', 'temperature')}
@@ -103,7 +105,7 @@ export function BedView() {
             {!problem && shown && <BedFilmView key={`${q.of}`} ran={shown} q={q} />}
             {!problem && !shown && progress === undefined && (
               <button type="button" className="button justify-self-start" onClick={start}>
-                Run it
+                Calculate
               </button>
             )}
             <p className="text-[0.85rem] text-quiet">
@@ -111,8 +113,8 @@ export function BedView() {
               {[q.first, ...(q.second === 'none' ? [] : [q.second as BedMediumName])]
                 .map((m) => `${BED_MEDIA[m].label}, ${BED_MEDIA[m].source}`)
                 .join('; ')}
-              . How fast beads follow is an estimate. The bed loses no heat to the room, is evenly packed and gets
-              steady air without drops or oil: practice counts on about a third of what such a bed takes up.
+              . The adsorption rate is an estimate. The bed loses no heat to the room, is evenly packed and gets steady
+              air without drops or oil: practice uses about a third of that capacity.
             </p>
           </div>
         </div>

@@ -22,20 +22,20 @@ export function CatalogueView() {
       <div className="md:col-span-2">
         <h1>Catalogue</h1>
         <p className="max-w-3xl text-quiet">
-          What can stand in a line: what it does to the air, how that is calculated, what you enter, and where each
-          usual value comes from. Your nameplate and its maker’s curve win.
+          Every kind of stage: its effect on the air, how it is calculated, its parameters and the source of each
+          typical value. Your nameplate and the maker’s curve take precedence.
         </p>
       </div>
       <div className="min-w-0">
         <input
           className="control mb-3"
           placeholder="water trap, oil cooler, pig tail …"
-          aria-label="Find a kind by what you call it"
+          aria-label="Find a kind by any name"
           value={word}
           onChange={(e) => void setWord(e.target.value || null)}
         />
         {found.length + units.length === 0 && (
-          <p className="text-quiet">Nothing is called that here. A “measured stage” stands for anything.</p>
+          <p className="text-quiet">No kind has that name. A “measured stage” can represent anything.</p>
         )}
         <nav aria-label="Kinds" className="max-md:max-h-64 max-md:overflow-auto">
           {Object.entries(FAMILIES).map(([family, label]) => {
@@ -104,7 +104,7 @@ function KindPage({ kind }: { kind: KindName }) {
           </p>
           {needs && (
             <p className="text-[0.88rem] text-quiet">
-              Before it: <InUnits text={needs.before} />. Behind it: <InUnits text={needs.after} />.
+              Upstream: <InUnits text={needs.before} />. Downstream: <InUnits text={needs.after} />.
             </p>
           )}
           {alsoCalled && <p className="text-[0.88rem] text-quiet">Also called {alsoCalled.join(', ')}.</p>}
@@ -116,13 +116,13 @@ function KindPage({ kind }: { kind: KindName }) {
       </p>
       <div className="overflow-x-auto">
         <table className="w-full min-w-[36rem] text-[0.9rem]">
-          <caption className="eyebrow pb-1 text-left">What is entered</caption>
+          <caption className="eyebrow pb-1 text-left">Parameters</caption>
           <thead className="text-left text-[0.8rem] text-quiet">
             <tr>
               <th className="w-[30%] py-1 pr-3 font-medium">Parameter</th>
               <th className="w-[22%] pr-3 font-medium">Usual</th>
               <th className="w-[22%] pr-3 font-medium">Range</th>
-              <th className="font-medium">Where the usual value comes from</th>
+              <th className="font-medium">Source of the typical value</th>
             </tr>
           </thead>
           <tbody>

@@ -15,7 +15,7 @@ import { useUnits } from '@/ui/units/units';
 import { WhoField } from './who-field';
 
 const NAMELESS = 'none';
-const LOOKED = { unsaid: 'choose', yes: 'yes, so far', no: 'nobody looked' } as const;
+const LOOKED = { unsaid: 'choose', yes: 'yes, so far', no: 'not inspected' } as const;
 const STEP = 0.05;
 
 /** One charge comes out and another goes in. How far the old one was spent is what the place learns from. */
@@ -76,7 +76,7 @@ export function ChangeForm({
   };
   return (
     <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="A change" onSubmit={submit} noValidate>
-      <ChoiceInput id={id('charge')} label="Goes in" value={chargeId} options={options} onCommit={setCharge} />
+      <ChoiceInput id={id('charge')} label="Charge installed" value={chargeId} options={options} onCommit={setCharge} />
       {old && (
         <ChoiceInput
           id={id('looked')}

@@ -48,9 +48,9 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
   return (
     <div className="mx-auto grid max-w-[1240px] gap-6 p-4">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <h1>Charges</h1>
-        <p className="text-quiet">What is in, when it is spent, and what the log has taught about each place.</p>
-        {left > 0 && <p className="text-amber">◌ {left} kept here, sent when there is an answer</p>}
+        <h1>Desiccant &amp; elements</h1>
+        <p className="text-quiet">What is installed, when it is exhausted, and what the log shows about each place.</p>
+        {left > 0 && <p className="text-amber">◌ {left} saved on this device, sent when online</p>}
         {busy && places.length > 0 && (
           <p role="status" className="text-quiet">
             calculating…
@@ -69,7 +69,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
       )}
       {places.length === 0 ? (
         <p className="max-w-prose rounded-md border border-hairline bg-card p-4">
-          This line has no place for beads. Add a bead cartridge on the Line, and its charges are followed here.
+          This line has no desiccant. Add a bead cartridge on the Line; its charges are tracked here.
         </p>
       ) : (
         <div className="grid gap-6">

@@ -13,7 +13,7 @@ import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { WhoField } from './who-field';
 
-/** A charge was dried, with both weights where they were taken; or it goes for good, with the reason. */
+/** A charge was dried, with both weights where they were taken; or discarded, with the reason. */
 export function DriedForm({
   of,
   held,

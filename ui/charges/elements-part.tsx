@@ -9,24 +9,24 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 const WHY: Record<ChangeReason, string> = {
-  drop: 'its drop is at the limit',
-  hours: 'its hours are run',
-  calendar: 'the calendar says so',
-  oil: 'its carbon is full of oil',
-  cheapest: 'a new one costs less than its pressure',
+  drop: 'its pressure drop reaches the limit',
+  hours: 'its rated hours are reached',
+  calendar: 'its calendar interval ends',
+  oil: 'its carbon is saturated with oil',
+  cheapest: 'a new one costs less than its pressure drop drop',
 };
 
 const sayOn = (at: string | undefined): string => (at ? format(new Date(at), 'd MMM yyyy') : 'never');
 
-/** Elements and carbon: what has loaded them, and the days that ask for new ones. */
+/** Filter elements and carbon: what has loaded them, and the days that ask for new ones. */
 export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; now: string }) {
   const { plan, section } = usePlan();
   const { say } = useUnits();
   const lives = useMemo(() => elementLives(plan, section, entries, now), [plan, section, entries, now]);
   if (lives.length === 0) return null;
   return (
-    <section aria-label="Elements and carbon" className="grid gap-2">
-      <h2>Elements and carbon</h2>
+    <section aria-label="Filter elements and carbon" className="grid gap-2">
+      <h2>Filter elements and carbon</h2>
       <ul className="border-t border-hairline">
         {lives.map(({ stage, wet, since, loadedH, cleanPa, growth, days, dropBand }) => {
           const [first, ...later] = days;
@@ -58,7 +58,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; 
                 )}
                 <p className="text-[0.88rem] text-quiet">
                   {stage.kind === 'carbon-filter'
-                    ? 'Its drop tells nothing: it goes by oil vapour and temperature, hours and the calendar.'
+                    ? 'Its pressure drop does not show its life: oil vapour, temperature, hours and the calendar decide.'
                     : growth
                       ? `Drop over a clean one (${say(cleanPa, 'pressureDifference')} as the line runs), at the same flow: now ×${(1 + rise).toFixed(2)}, ${growth.perH === 0 ? 'not rising' : `×${(growth.perH * 1000).toFixed(2)} more each 1000 loaded h (±${(growth.sd * 1000).toFixed(2)})`}.`
                       : 'Its drop was not read since: hours and the calendar count. Read it each week.'}

@@ -50,7 +50,7 @@ export function LookForm({
     onDone();
   };
   return (
-    <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="A look" onSubmit={submit} noValidate>
+    <form className="grid max-w-lg gap-3 rounded-md bg-sunk p-3" aria-label="Inspection" onSubmit={submit} noValidate>
       <BeadSwatches share={spent ?? estimated} onShare={setSpent} />
       {unmoved && spent === undefined && (
         <p role="alert" className="text-brick">
@@ -59,7 +59,7 @@ export function LookForm({
       )}
       <WhoField id={`look-who-${stageId}`} who={who} onWho={setWho} error={error} />
       <button type="submit" className="button button-strong justify-self-start">
-        Log the look
+        Log the inspection
       </button>
     </form>
   );

@@ -62,7 +62,7 @@ export function NewChargeForm({ put, onDone }: { put: ReturnType<typeof useSende
       onSubmit={submit}
       noValidate
     >
-      {field('name', 'Name, as on its tin')}
+      {field('name', 'Name, as on its container')}
       <ChoiceInput id="new-medium" label="Beads" value={medium} options={MEDIA} onCommit={setMedium} />
       {medium === 'silica' && (
         <ChoiceInput id="new-dyed" label="Some beads change colour" value={dyed} options={YES_NO} onCommit={setDyed} />
@@ -80,7 +80,7 @@ export function NewChargeForm({ put, onDone }: { put: ReturnType<typeof useSende
         />
       </Field>
       <button type="submit" className="button button-strong justify-self-start self-end">
-        Take it in
+        Add charge
       </button>
     </form>
   );

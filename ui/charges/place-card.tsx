@@ -19,10 +19,10 @@ import { ChangeForm } from './change-form';
 import { LookForm } from './look-form';
 
 const STATES: Record<LifeState, { mark: string; word: string; look: string }> = {
-  empty: { mark: '○', word: 'Nobody has said what is in it', look: 'text-quiet' },
+  empty: { mark: '○', word: 'No charge recorded', look: 'text-quiet' },
   overdue: { mark: '▲', word: 'Overdue', look: 'text-brick' },
   soon: { mark: '◆', word: 'Within a week', look: 'text-amber' },
-  learning: { mark: '◌', word: 'Still learning', look: 'text-quiet' },
+  learning: { mark: '◌', word: 'Learning', look: 'text-quiet' },
   known: { mark: '●', word: 'Known', look: 'text-water' },
 };
 const FAR = 540;
@@ -71,7 +71,7 @@ export function PlaceCard({
             <Headline
               then={
                 state === 'overdue'
-                  ? `by estimate it was exhausted about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
+                  ? `estimated exhausted about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
                   : `between ${on(change.days[0])} and ${on(change.days[2])}(80 %)`
               }
             >
@@ -93,17 +93,17 @@ export function PlaceCard({
               ['Dried before', `${stay.times} ${stay.times === 1 ? 'time' : 'times'}`],
               ['Water adsorbed, estimated', <Amount key="l" si={loadKg} quantity="mass" />],
               [
-                'It takes up in all',
+                'Capacity',
                 <span key="c">
                   {say(bandOf(capacity).low, 'mass')} to {say(bandOf(capacity).high, 'mass')}
                 </span>,
               ],
               ['Capacity used', say(spent, 'share')],
               [
-                'Last look',
+                'Last inspection',
                 stay.looks.length > 0
                   ? `${say(stay.looks.at(-1)?.spent ?? 0, 'share')}, ${sayTime(stay.looks.at(-1)?.at ?? '')}`
-                  : 'nobody has looked yet',
+                  : 'not inspected yet',
               ],
             ]}
           />
@@ -111,7 +111,7 @@ export function PlaceCard({
         <div className="flex flex-wrap gap-2">
           {stay && (
             <button type="button" className="button" aria-expanded={doing === 'look'} onClick={toggle('look')}>
-              I looked at it
+              Log an inspection
             </button>
           )}
           {stay && Math.abs(onLine - spent) > APART && (
@@ -129,7 +129,7 @@ export function PlaceCard({
             aria-expanded={doing === 'change'}
             onClick={toggle('change')}
           >
-            {stay ? 'Another one goes in' : 'Say what is in it'}
+            {stay ? 'Replace the charge' : 'Record the charge'}
           </button>
         </div>
         {doing === 'look' && <LookForm stageId={life.stageId} estimated={spent} put={put} onDone={done} />}
@@ -146,7 +146,7 @@ export function PlaceCard({
           </p>
           <p className="text-[0.88rem] text-quiet">
             {life.learnedFrom === 0
-              ? 'Nothing learned yet: as the book, half as much or as much again. Say at each change how far the old charge was spent.'
+              ? 'Nothing learned yet: the published capacity applies, from half to twice. At each change, log how far the old charge was exhausted.'
               : `Learned from ${life.learnedFrom} ${life.learnedFrom === 1 ? 'charge' : 'charges'}${life.learnedFrom < KNOWN_FROM ? `; from ${KNOWN_FROM} on it counts as known` : ''}.`}
           </p>
         </div>
@@ -168,7 +168,7 @@ export function PlaceCard({
                     Spent
                   </th>
                   <th scope="col" className="pb-1 pl-2 text-right">
-                    Of the book
+                    Of published
                   </th>
                 </tr>
               </thead>
@@ -192,25 +192,25 @@ export function PlaceCard({
         )}
         {life.neglect.length > 0 && (
           <div>
-            <p className="font-semibold">What neglect before it costs</p>
+            <p className="font-semibold">Cost of neglect upstream</p>
             <ul className="text-[0.9rem]">
               {life.neglect.slice(0, 3).map((n) => (
                 <li key={n.stageId}>
-                  Drain of {n.name} dead: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, so many times sooner
-                  spent
+                  Drain of {n.name} dead: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, exhausted that many
+                  times sooner
                 </li>
               ))}
             </ul>
           </div>
         )}
         <details>
-          <summary className="cursor-pointer font-semibold">How it learns</summary>
+          <summary className="cursor-pointer font-semibold">How it is calculated</summary>
           <p className="mt-1 text-[0.9rem]">
-            Water ÷ how far it was spent is what a charge takes up in all; over the published capacity of its beads,
-            that is one account of this place. Accounts are averaged, each by how sure it is: the book at first by half
-            as much or as much again, a charge by how well a front is read by eye (a tenth of its height) and by how
-            charges differ (12 %). What is off in flow, humidity and use is learned along with it. The date: 2000
-            outcomes over these and over use and weather to come; the band holds four in five.
+            Water adsorbed ÷ capacity used is the capacity of a charge; over the published capacity of its beads, that
+            is one estimate for this place. Estimates are averaged by their uncertainty: the published value at first
+            with a factor of two, a charge by how well a front is read by eye (a tenth of its height) and by how charges
+            differ (12 %). What is off in flow, humidity and use is learned along with it. The date: 2000 outcomes over
+            these and over use and weather to come; the band holds four in five.
           </p>
         </details>
         {(state === 'overdue' || doing === 'change') && <Cautions ids={['C07', 'C24']} />}

@@ -13,7 +13,7 @@ import { DriedForm } from './dried-form';
 const IS: Record<Whereabouts, { mark: string; word: string; look: string }> = {
   'in place': { mark: '●', word: 'in', look: 'text-water' },
   dry: { mark: '○', word: 'dry, on the shelf', look: '' },
-  spent: { mark: '◆', word: 'spent, to be dried', look: 'text-amber' },
+  spent: { mark: '◆', word: 'exhausted, to be dried', look: 'text-amber' },
   discarded: { mark: '×', word: 'discarded', look: 'text-quiet' },
 };
 const CARD_DAYS = 365; // a sealed bag: its card is looked at after twelve months (trade handbook)
@@ -37,7 +37,7 @@ export function Shelf({
   if (charges.length === 0)
     return (
       <p className="text-quiet">
-        No charge is recorded. Name each tin once; how often it was dried and what it did is then kept with it.
+        No charge is recorded. Name each container once; its dryings and use are then recorded with it.
       </p>
     );
   const dry = charges.filter((c) => c.is === 'dry').length;
@@ -46,7 +46,7 @@ export function Shelf({
   return (
     <>
       {dry === 0 && places.length > 0 && (
-        <p className="text-amber">◆ No dry charge stands ready: work waits for the oven when one is spent.</p>
+        <p className="text-amber">◆ No dry charge in stock: work will stop for drying when one is exhausted.</p>
       )}
       <ul className="border-t border-hairline">
         {rows.map((c) => {

@@ -16,7 +16,7 @@ import { MoneyForm } from './money-form';
 import { Revisions } from './revisions';
 import { sideOf, type Titled } from './side';
 
-const VERDICT = { meets: '● meets it', open: '◆ borderline', fails: '▲ falls short' } as const;
+const VERDICT = { meets: '● meets the need', open: '◆ borderline', fails: '▲ not met' } as const;
 const TONE = { meets: 'text-water', open: 'text-amber', fails: 'text-brick' } as const;
 
 /** Two or three plans side by side, and what changed between them, in words. */
@@ -193,7 +193,7 @@ function Table({ sides }: { sides: readonly Titled[] }) {
               })}
             </tr>
           ))}
-          {heading('Section', 'air and pressure dew point behind each stage')}
+          {heading('Section', 'air and pressure dew point downstream of each stage')}
           {rows
             .filter((r) => !r.some((s) => s?.kind === 'outlet'))
             .map((row) => (
@@ -231,11 +231,11 @@ function Table({ sides }: { sides: readonly Titled[] }) {
           {heading('Advice')}
           <tr className="border-t border-hairline">
             <th scope="row" className="py-1 pr-3 align-top font-normal">
-              What stands
+              Open advice
             </th>
             {cells((i) => {
               const grave = (all[i]?.side.advice ?? []).filter((a) => a.rule.grade !== 'note');
-              if (grave.length === 0) return <span className="text-water">● nothing stands against it</span>;
+              if (grave.length === 0) return <span className="text-water">● no advice</span>;
               return (
                 <ul>
                   {grave.map((a) => (

@@ -71,9 +71,8 @@ export function CostRows({
       {placeholders.length > 0 && (
         <tr>
           <td colSpan={plans.length + 1} className="py-2 text-[0.88rem] text-amber">
-            ◆ Invented placeholders until you replace them below: {placeholders.slice(0, 6).join(', ')}
-            {placeholders.length > 6 ? ` and ${placeholders.length - 6} more` : ''}. They tell small from large, no
-            more.
+            ◆ Placeholder prices until you replace them below: {placeholders.slice(0, 6).join(', ')}
+            {placeholders.length > 6 ? ` and ${placeholders.length - 6} more` : ''}. They show orders of magnitude only.
           </td>
         </tr>
       )}

@@ -62,7 +62,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
         }}
       >
         <div className="min-w-0 flex-1">
-          <Field id="revision-name" label="Keep the line as it is under a name" error={error}>
+          <Field id="revision-name" label="Save the line as a named revision" error={error}>
             <input
               {...tied('revision-name', error)}
               className="control"

@@ -18,7 +18,7 @@ export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => 
       <div className="grid max-w-md grid-cols-2 items-start gap-3">
         <QuantityInput
           id="toPa"
-          label="What is it at"
+          label="Wanted pressure"
           quantity="pressure"
           value={q.toPa}
           min={0.5e5}
@@ -30,7 +30,7 @@ export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => 
         />
         <QuantityInput
           id="toC"
-          label="and air temperature"
+          label="Wanted air temperature"
           quantity="temperature"
           value={q.toC}
           min={-40}
@@ -54,7 +54,7 @@ export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => 
               ? []
               : [{ title: 'Where it was read', pressurePa: q.atPa, temperatureC: q.atC }]),
             { title: 'Where you want it', pressurePa: q.toPa, temperatureC: q.toC },
-            { title: 'Let out into the room', pressurePa: q.air, temperatureC: q.toC },
+            { title: 'Expanded into the room', pressurePa: q.air, temperatureC: q.toC },
           ]}
         />
       )}
@@ -112,7 +112,7 @@ function Comparison({
       'Relative humidity',
       (i) =>
         answers[i]?.condenses ? (
-          <span className="font-semibold text-amber">◆ saturated, drops fall out</span>
+          <span className="font-semibold text-amber">◆ saturated, water condenses</span>
         ) : (
           cell(i, 'relativeHumidity', 'share')
         ),

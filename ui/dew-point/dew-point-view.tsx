@@ -14,9 +14,9 @@ export function DewPointView() {
     <AtmosphereProvider atmosphericPa={air}>
       <div className="mx-auto grid max-w-[1080px] items-start gap-6 p-4 lg:grid-cols-[22rem_1fr]">
         <div className="lg:col-span-2">
-          <h1>Dew point answer</h1>
+          <h1>Dew point</h1>
           <p className="text-quiet">
-            “2.4 % here at 50 psi: what is it at 105?” Type what your meter says and where; read it in every other way.
+            Convert a humidity, dew point or water content to any other form, at any pressure.
           </p>
         </div>
         <Question q={q} set={set} />

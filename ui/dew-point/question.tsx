@@ -37,9 +37,9 @@ export function Question({ q, set }: { q: Query; set: (change: Partial<Query>) =
     <form
       className="grid gap-3 rounded-md border border-hairline bg-card p-4"
       onSubmit={(e) => e.preventDefault()}
-      aria-label="What you have"
+      aria-label="Reading"
     >
-      <h2>What you have</h2>
+      <h2>Reading</h2>
       <ChoiceInput
         id="has"
         label="The reading is"

@@ -45,7 +45,7 @@ export function DryersLink({ stage }: { stage: Stage }) {
   });
   return (
     <Link href={`/dryers?${question}`} className="text-water underline underline-offset-4">
-      Hold all dryers against one another for this air
+      Compare all dryer types for this air
     </Link>
   );
 }

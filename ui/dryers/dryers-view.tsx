@@ -19,27 +19,27 @@ export function DryersView() {
     <AtmosphereProvider atmosphericPa={q.atm}>
       <div className="mx-auto grid max-w-[1080px] gap-8 p-4">
         <div>
-          <h1>Which dryer</h1>
-          <p className="text-quiet">Every family for the same air: how dry, what it loses, what a year of it costs.</p>
+          <h1>Dryer selection</h1>
+          <p className="text-quiet">Every type of dryer for the same air: dew point, air lost, cost a year.</p>
         </div>
-        <section aria-label="Families side by side" className="grid items-start gap-6 lg:grid-cols-[19rem_1fr]">
+        <section aria-label="Dryer types side by side" className="grid items-start gap-6 lg:grid-cols-[19rem_1fr]">
           <form
             className="grid grid-cols-2 items-end gap-3 rounded-md border border-hairline bg-card p-4 lg:grid-cols-1"
             onSubmit={(e) => e.preventDefault()}
             aria-label="Air and duty"
           >
             <h2 className="col-span-full">Air and duty</h2>
-            {ask('flow', 'Air at most', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
-            {ask('load', 'On average, of that', 'share')}
-            {ask('c', 'Air comes in at', 'temperature')}
+            {ask('flow', 'Peak air flow', 'volumeFlow', 'Standard: {1 bar} abs, {20 °C}, dry.')}
+            {ask('load', 'Average load', 'share')}
+            {ask('c', 'Inlet air temperature', 'temperature')}
             {ask('pa', 'Pressure', 'pressure')}
-            {ask('rh', 'Humidity in the line', 'share', '100 % behind anything that only cools and drains.')}
+            {ask('rh', 'Humidity in the line', 'share', '100 % downstream of a cooler or separator.')}
             {ask('want', 'Pressure dew point wanted', 'temperature')}
             {ask('room', 'Room', 'temperature')}
             {ask('hot', 'Room on the hottest day', 'temperature')}
             {ask('cold', 'Room when it is coldest', 'temperature')}
-            {ask('after', 'Coldest pipe after it', 'temperature')}
-            {ask('hours', 'On, in a year', 'time')}
+            {ask('after', 'Coldest downstream pipe', 'temperature')}
+            {ask('hours', 'Operating hours a year', 'time')}
             <ChoiceInput
               id="oilfree"
               label="Hot air of an oil-free compressor"

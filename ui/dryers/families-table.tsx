@@ -24,7 +24,7 @@ export function FamiliesTable({
   return (
     <div>
       <p className="text-[1.6rem] font-bold leading-tight">
-        {best ? FAMILIES[best.family] : 'No family fits'}{' '}
+        {best ? FAMILIES[best.family] : 'No type fits'}{' '}
         <span className="text-[1.05rem] font-normal text-quiet">
           {best ? 'is the cheapest that fits' : 'as things stand: cool the air first, ask for less, or split the duty'}
         </span>

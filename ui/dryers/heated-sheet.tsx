@@ -82,8 +82,8 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
       />
       <p>
         <strong>After each switch</strong> dew point and temperature rise for 10–20 min: by a few kelvins where the bed
-        was cooled first, by much more where it goes over hot. Tools that mind need a tank behind it, or the cooled
-        kind.
+        was cooled first, by much more where it goes over hot. Tools that mind need a tank downstream of it, or the
+        cooled kind.
       </p>
       <ul className="list-disc pl-5">
         {CHECKS.map((c) => (

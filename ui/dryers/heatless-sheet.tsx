@@ -66,8 +66,8 @@ export function HeatlessSheet({
       ))}
       {t.purgeFixed > MUCH && (
         <p className="text-amber">
-          ◆ A fixed orifice blows as much at part load as at full. Let a dew-point probe stretch the cycle, or look at
-          another family.
+          ◆ A fixed orifice blows as much at part load as at full. Let a dew-point probe stretch the cycle, or consider
+          another type.
         </p>
       )}
       {t.purgeFixed >= 1 && <p className="text-brick">▲ It would blow away all that comes: far too large for this.</p>}
@@ -105,7 +105,7 @@ export function HeatlessSheet({
           href={`/bed?${new URLSearchParams({ of: 'towers', first: 'alumina', kg: String(t.massKg), bore: String(t.boreM), flow: String(q.flow), c: String(q.c), pa: String(q.pa), rh: String(q.rh), atm: String(q.atm), cycle: String(q.cycle), purge: String(t.purge), want: String(q.want) })}`}
           className="text-water underline underline-offset-4"
         >
-          Look inside these towers, cycle after cycle
+          Open in Desiccant bed, cycle by cycle
         </Link>
       </p>
       <ul className="list-disc pl-5">
@@ -118,7 +118,7 @@ export function HeatlessSheet({
           of dust: the purge cannot dry.
         </li>
         <li>
-          <InUnits text="Small ones for a gun purge a fixed {0.057 m³/min} to {0.07 m³/min} whatever passes: of a small pump that is a large share." />
+          <InUnits text="Small ones for a gun purge a fixed {0.057 m³/min} to {0.07 m³/min} whatever passes: of a small compressor that is a large share." />
         </li>
       </ul>
       <p className="text-[0.85rem] text-quiet">

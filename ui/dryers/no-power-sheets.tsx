@@ -25,13 +25,13 @@ export function PelletSheet({ duty }: { duty: DryerDuty }) {
       </Headline>
       {duty.coldestAfterC < dewPointC && (
         <p className="text-amber">
-          ◆ The pipe after it gets colder than its dew point: water falls out there again. Cool the air before it, or
-          another family.
+          ◆ The pipe after it gets colder than its dew point: water falls out there again. Cool the air upstream, or
+          choose another type.
         </p>
       )}
       <Figures
         rows={[
-          ['Pressure dew point behind it', <Amount key="d" si={dewPointC} quantity="temperature" />],
+          ['Pressure dew point downstream of it', <Amount key="d" si={dewPointC} quantity="temperature" />],
           ['Water it takes out, a day', <Amount key="w" si={water * perDayS} quantity="mass" />],
           ['Pellets it uses, a day', <Amount key="p" si={water * perDayS * SALT_PER_WATER} quantity="mass" />],
           [
@@ -42,7 +42,7 @@ export function PelletSheet({ duty }: { duty: DryerDuty }) {
         ]}
       />
       <ul className="list-disc pl-5">
-        <li>Upright, air in at the side below, drops caught before it.</li>
+        <li>Upright, air in at the side below, drops caught upstream of it.</li>
         <li>Level once a month: top up under half to three quarters, to its mark, never tamped.</li>
         <li>Drain each day; every hour in a humid summer, also on days of little use.</li>
         <li>
@@ -79,7 +79,7 @@ export function MembraneSheet({ duty }: { duty: DryerDuty }) {
       <Figures
         rows={[
           [
-            'Dew point behind it, by a usual one',
+            'Dew point downstream of it, by a usual one',
             <Amount key="d" si={duty.inletC - MEMBRANE.suppressionK} quantity="temperature" />,
           ],
           ['Left for the tools at full flow', say(1 - MEMBRANE.sweep, 'share')],
@@ -90,7 +90,7 @@ export function MembraneSheet({ duty }: { duty: DryerDuty }) {
         ]}
       />
       <ul className="list-disc pl-5">
-        <li>Before it: 1 µm, then 0.01 µm with working drains. Oil ruins the fibres for good.</li>
+        <li>Upstream: 1 µm, then 0.01 µm with working drains. Oil ruins the fibres permanently.</li>
         <li>More flow, or less pressure, and the dew point rises: keep it under its plate.</li>
         <li>Every half year: dew point at flow, pressure drop, and whether the sweep’s hole is open.</li>
       </ul>

@@ -51,7 +51,7 @@ export function RefrigeratedSheet({ duty, cycling }: { duty: DryerDuty; cycling:
       />
       <p className="text-[0.85rem] text-quiet">
         <InUnits text={cycling ? CYCLING : PLAIN} /> Correction factors are generic; the maker’s own curve wins. A
-        coarse filter before it, and a drain that is tried each week.
+        coarse filter upstream of it, and a drain that is tried each week.
       </p>
       <Cautions ids={['C13', 'C14', 'C12']} />
     </section>

@@ -133,7 +133,7 @@ function KnownFrom({
   return (
     <select
       aria-label={`Where it comes from: ${label}`}
-      title="Where the number comes from"
+      title="Source of the number"
       className={`min-h-6 cursor-pointer appearance-none rounded-sm bg-transparent px-0.5 underline decoration-edge decoration-dotted underline-offset-4 [field-sizing:content] hover:bg-sunk ${provenance === 'measured' || provenance === 'nameplate' ? 'font-semibold text-water' : ''}`}
       value={provenance}
       onChange={(e) => onChoose(e.target.value === unsaid ? undefined : (e.target.value as Known))}

@@ -14,14 +14,14 @@ export function CalendarPart() {
     if (!answer?.ok) return tell(body?.error?.message ?? 'No answer from the program. Nothing was changed.');
     if (method === 'DELETE') {
       setAddress(undefined);
-      return tell('All addresses are taken back: whoever has one gets nothing any more.');
+      return tell('All addresses are revoked.');
     }
     setAddress(`${location.origin}/api/feeds/${body.token}.ics`);
     tell(undefined);
   };
   return (
     <section aria-label="Calendar" className="grid gap-2 text-[0.9rem]">
-      <h2>In a calendar</h2>
+      <h2>Calendar</h2>
       <div className="flex flex-wrap gap-2">
         <a className="button" href={`/api/plans/${planId}/calendar`} download="routine.ics">
           Calendar file
@@ -36,7 +36,8 @@ export function CalendarPart() {
             <code className="text-[0.8rem] break-all">{address}</code>
           </p>
           <p className="text-quiet">
-            Copy it now: it is shown this once. Whoever has it can read the routine; those made before still work.
+            Copy it now: it is shown only once. Anyone with it can read the maintenance calendar; earlier addresses
+            still work.
           </p>
         </>
       )}
@@ -46,7 +47,7 @@ export function CalendarPart() {
           className="min-h-6 text-water underline underline-offset-4"
           onClick={() => void ask('DELETE')}
         >
-          Take all addresses back
+          Revoke all addresses
         </button>
       </p>
       {told && <p role="status">{told}</p>}

@@ -85,14 +85,14 @@ export function GoView({ log }: { log: LogSummary }) {
         </p>
       )}
       {way === undefined ? (
-        <p className="p-4 text-quiet">Looking up what is due…</p>
+        <p className="p-4 text-quiet">Loading due tasks…</p>
       ) : way.length === 0 ? (
         <div className="grid gap-3 p-4">
           <h1>{only ? 'Nothing of this point is in the routine' : 'Nothing is due'}</h1>
           <p>
             {only
-              ? 'It may have been taken out of the line, or its label is of another one. Its log stays.'
-              : 'Come back when something is; Today says when.'}
+              ? 'It may have been removed from the line, or the label belongs to another line. Its log is kept.'
+              : 'See Today for the next due date.'}
           </p>
           <Link href={`/lines/${planId}/today`} className="button button-strong min-h-12">
             Today
@@ -122,7 +122,7 @@ function Isolate({ onProven }: { onProven: () => void }) {
   const before = ISOLATION.slice(0, -1);
   return (
     <div className="flex flex-1 flex-col gap-4 p-4">
-      <h1 className="text-[1.5rem]">First make it dead</h1>
+      <h1 className="text-[1.5rem]">Isolate and depressurise first</h1>
       <ul className="grid gap-2">
         {before.map((s, i) => (
           <li key={s}>
@@ -147,7 +147,7 @@ function Isolate({ onProven }: { onProven: () => void }) {
         disabled={done.length < before.length}
         onClick={onProven}
       >
-        It is proven dead
+        Zero energy is verified
       </button>
     </div>
   );
@@ -180,7 +180,7 @@ function Finished({
       )}
       <p className="text-quiet">
         {left > 0
-          ? `${left} are kept in this phone and sent as soon as there is an answer. Do not clear its data.`
+          ? `${left} are saved on this phone and sent when online. Do not clear its data.`
           : 'All of it is in the log.'}
       </p>
       <button type="button" className="button button-strong mt-auto min-h-14 text-[1.1rem]" onClick={onToday}>

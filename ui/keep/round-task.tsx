@@ -132,7 +132,7 @@ export function RoundTask({
       )}
       {couldNot ? (
         <label className="grid gap-1 font-medium">
-          What was in the way
+          Reason
           <textarea
             className="control min-h-24 font-normal"
             value={because}
@@ -202,7 +202,7 @@ export function RoundTask({
                 checked={wrong}
                 onChange={(e) => setWrong(e.target.checked)}
               />
-              It is not as it should be
+              Not OK
             </label>
           )}
           {wrong && (
@@ -253,7 +253,7 @@ export function RoundTask({
           {couldNot ? 'Back' : 'Could not'}
         </button>
         <button type="submit" className="button button-strong min-h-14 text-[1.1rem]">
-          {couldNot ? 'Note it and next' : 'Log and next'}
+          {couldNot ? 'Save and next' : 'Log and next'}
         </button>
       </div>
     </form>

@@ -62,7 +62,7 @@ export function RoundsView({ log }: { log: LogSummary }) {
         </Link>
       </div>
       <section className="grid gap-3">
-        {rounds.length === 0 && <p className="text-water">● Nothing is due. Today says what comes next.</p>}
+        {rounds.length === 0 && <p className="text-water">● Nothing is due. See Today for the next task.</p>}
         {rounds.map((r) => (
           <article key={r.id} className="rounded-md border border-hairline bg-card p-4">
             <h2>{r.name}</h2>
@@ -80,7 +80,7 @@ export function RoundsView({ log }: { log: LogSummary }) {
               href={`/lines/${planId}/rounds/go?round=${r.id}`}
               className="button button-strong mt-3 min-h-12 w-full"
             >
-              {r.id === 'round' ? 'Go on the round' : 'Begin the shutdown'}
+              {r.id === 'round' ? 'Start the round' : 'Start the shutdown'}
             </Link>
           </article>
         ))}

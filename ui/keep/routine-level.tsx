@@ -50,7 +50,7 @@ export function DrainsToAutomate({ facts }: { facts: RoutineFacts }) {
   return (
     <section aria-label="Needs an automatic drain" className="rounded-md border border-hairline bg-card p-4">
       <h2>Needs an automatic drain</h2>
-      <p className="text-quiet">By hand these would have to be opened so often that they are not in the routine.</p>
+      <p className="text-quiet">These would need draining so often that manual draining is not practical.</p>
       <ul className="mt-1">
         {drains.map(({ stage, interval }) => (
           <li key={stage.id} className="flex flex-wrap items-center gap-3 border-t border-hairline py-2">

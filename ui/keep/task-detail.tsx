@@ -25,14 +25,14 @@ export function IntervalWords({ task }: { task: DueTask }) {
   );
 }
 
-/** A task as an experienced colleague would show it: cautions first, then the isolation, the steps, what is good. */
+/** A task with its steps: cautions first, then the isolation, the steps, what is good. */
 export function TaskDetail({ task: { task, times, last } }: { task: DueTask }) {
   return (
     <div className="grid gap-3 text-[0.92rem]">
       {task.cautions.length > 0 && <Cautions ids={task.cautions} />}
       {task.isolates && (
         <details>
-          <summary className="cursor-pointer font-semibold">First: isolate, vent, prove it dead</summary>
+          <summary className="cursor-pointer font-semibold">First: isolate, vent, verify zero energy</summary>
           <ol className="mt-1 list-decimal pl-5">
             {ISOLATION.map((s) => (
               <li key={s}>

@@ -30,7 +30,7 @@ export interface TaskAnswers {
 export const readOf = (task: DueTask['task']): readonly ReadingName[] =>
   DRAINING.includes(task.id) ? ['amount'] : task.records;
 
-const NOBODY = 'Say who you are, once: this phone remembers it.';
+const NOBODY = 'Enter your name once: this phone remembers it.';
 
 /** What goes into the log of a task, or what is still missing, in words. A drain is one entry: the drain itself. */
 export function taskEntry(
@@ -41,7 +41,7 @@ export function taskEntry(
   const who = a.who.trim();
   const because = a.because.trim();
   if (a.couldNot) {
-    if (because === '') return { problem: 'Say what was in the way.' };
+    if (because === '') return { problem: 'Enter the reason.' };
     if (who === '') return { problem: NOBODY };
     const body = entryOf(plan, {
       kind: 'done',
@@ -57,9 +57,9 @@ export function taskEntry(
   if (typeof a.number === 'string') return { problem: a.number };
   const drains = DRAINING.includes(task.id);
   const of = readOf(task)[a.readings.length];
-  if (drains && a.number === undefined) return { problem: 'Type how much came out; 0 if nothing did.' };
-  if (of && a.number === undefined && !a.wrong) return { problem: 'Type what you read, or say that you could not.' };
-  if (drains && !a.looks && a.number !== 0) return { problem: 'Say how it looked.' };
+  if (drains && a.number === undefined) return { problem: 'Enter the drained amount; 0 if none.' };
+  if (of && a.number === undefined && !a.wrong) return { problem: 'Enter the reading, or mark it as not possible.' };
+  if (drains && !a.looks && a.number !== 0) return { problem: 'Select its appearance.' };
   const photoId = a.photo ? crypto.randomUUID() : null;
   const outgoing: Outgoing[] = a.photo && photoId ? [{ to: `photos/${photoId}`, body: a.photo }] : [];
   if (drains) {

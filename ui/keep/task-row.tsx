@@ -86,7 +86,7 @@ export function TaskRow({
                 className="min-h-6 text-water underline underline-offset-4"
                 onClick={() => pin(undefined)}
               >
-                Let it follow the weather again
+                Use the calculated interval
               </button>
             ) : (
               <button
@@ -94,7 +94,7 @@ export function TaskRow({
                 className="min-h-6 text-water underline underline-offset-4"
                 onClick={() => setAsking('pin')}
               >
-                Pin its interval…
+                Set its interval…
               </button>
             )}
           </p>
@@ -103,7 +103,7 @@ export function TaskRow({
       {asking === 'pin' && (
         <Ask
           id={`pin-${t.key}`}
-          label="Every so many days"
+          label="Days between"
           first={String(Math.round(t.interval.days * 10) / 10)}
           does="Pin it"
           check={(text) => {
@@ -198,7 +198,7 @@ export function Postponed({
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     const bad = {
-      ...(reason.trim() === '' && { reason: 'Say why, for whoever comes after you.' }),
+      ...(reason.trim() === '' && { reason: 'Give the reason for whoever reads this later.' }),
       ...(!(`${until}T00:00` > now) && { until: 'A day to come.' }),
     };
     setErrors(bad);

@@ -26,7 +26,7 @@ export function Rounds({ rounds }: { rounds: readonly Round[] }) {
           </p>
           <p className="mt-1 text-[0.9rem]">{[...new Set(r.tasks.map((t) => t.stage.name))].join(', ')}</p>
           <Link href={`/lines/${planId}/rounds/go?round=${r.id}`} className="button button-strong mt-2 w-full">
-            {r.id === 'round' ? 'Go on the round' : 'Begin the shutdown'}
+            {r.id === 'round' ? 'Start the round' : 'Start the shutdown'}
           </Link>
         </div>
       ))}
@@ -42,8 +42,8 @@ export function ChargesAside({ lives, now }: { lives: readonly PlaceLife[]; now:
   if (lives.length === 0) return null;
   const says = (l: PlaceLife): string => {
     const days = l.change?.days[1];
-    if (l.state === 'empty') return 'nobody has said what is in it';
-    if (l.spentOn) return `spent about ${format(new Date(l.spentOn), 'd MMM')}`;
+    if (l.state === 'empty') return 'no charge recorded';
+    if (l.spentOn) return `exhausted about ${format(new Date(l.spentOn), 'd MMM')}`;
     return days !== undefined && days < FAR_DAYS
       ? `change it about ${format(addDays(new Date(now), days), 'd MMM')}`
       : 'more than a year left';
@@ -79,7 +79,7 @@ export function Drifting({ log }: { log: LogSummary }) {
   if (drifts.length === 0 && findings.length === 0) return null;
   return (
     <section aria-label="Drifting">
-      <h2 className="mb-1">Noticed in the log</h2>
+      <h2 className="mb-1">Drift found in the log</h2>
       <ul>
         {drifts.map((d) => (
           <li key={d.title} className="border-t border-hairline py-2">

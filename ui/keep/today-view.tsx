@@ -41,7 +41,7 @@ export function TodayView({ log }: { log: LogSummary }) {
         </p>
         <RoutineLevel facts={facts} />
         {sender.left > 0 && (
-          <p className="ml-auto text-amber">◌ {sender.left} kept here, sent when there is an answer</p>
+          <p className="ml-auto text-amber">◌ {sender.left} saved on this device, sent when online</p>
         )}
         {sender.refused && (
           <p role="alert" className="ml-auto text-brick">
@@ -52,17 +52,17 @@ export function TodayView({ log }: { log: LogSummary }) {
       <div className="grid min-w-0 gap-5">
         {!begun && (
           <section className="grid justify-items-start gap-2 rounded-md border border-hairline bg-card p-4">
-            <h2>The routine has not begun</h2>
+            <h2>Maintenance has not started</h2>
             <p className="max-w-prose">
-              From this line’s stages follow {tasks.length} tasks, each with how often and why. Begin, and what was
-              never logged counts from today: daily tasks at once, the others one interval from now.
+              From this line’s stages follow {tasks.length} tasks, each with how often and why. Start, and tasks never
+              logged count from today: daily tasks at once, the others one interval from now.
             </p>
             <button
               type="button"
               className="button button-strong"
               onClick={() => edit((p) => ({ ...p, routine: { ...p.routine, startedOn: now.slice(0, 10) } }))}
             >
-              Begin it today
+              Start today
             </button>
           </section>
         )}

@@ -40,14 +40,14 @@ export function BranchEditor({ branch, onRemoved }: { branch: Branch; onRemoved:
             onRemoved();
           }}
         >
-          <Trash2 size={15} aria-hidden /> Take the branch out{hanging > 0 && ` with the ${hanging} on it`}
+          <Trash2 size={15} aria-hidden /> Remove the branch{hanging > 0 && ` with the ${hanging} on it`}
         </button>
       </div>
       <div className="grid gap-x-4 gap-y-3 sm:grid-cols-3">
         {branch.from !== null && (
           <ChoiceInput
             id={`${branch.id}-from`}
-            label="Takes its air behind"
+            label="Branches off downstream of"
             value={branch.from}
             options={stages[branch.from] ? stages : { [branch.from]: 'a stage that is gone', ...stages }}
             onCommit={(from) => edit((p) => withBranch(p, branch.id, { from }))}
@@ -55,9 +55,9 @@ export function BranchEditor({ branch, onRemoved }: { branch: Branch; onRemoved:
         )}
         <ChoiceInput
           id={`${branch.id}-into`}
-          label="Joins again ahead of"
+          label="Rejoins upstream of"
           value={branch.into ?? ''}
-          options={{ '': 'nothing: it ends in itself', ...stages }}
+          options={{ '': 'none: a dead end', ...stages }}
           onCommit={(into) => edit((p) => withBranch(p, branch.id, { into: into || null }))}
         />
         {branch.from !== null && branch.into !== null && (
@@ -88,7 +88,7 @@ export function BranchEditor({ branch, onRemoved }: { branch: Branch; onRemoved:
       <p className="text-[0.88rem] text-quiet">
         {branch.into === null
           ? 'It gets the air that its outlets ask for, by flow and time. Without an outlet it is a dead leg.'
-          : 'A bypass, an arm of a ring or a second pump: its air mixes with the air there.'}
+          : 'A bypass, an arm of a ring or a second compressor: its air mixes with the air there.'}
       </p>
     </section>
   );

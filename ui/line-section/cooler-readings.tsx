@@ -44,7 +44,7 @@ export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'after
   );
   return (
     <details className="rounded-md border border-hairline bg-card px-3 py-2">
-      <summary className="cursor-pointer font-medium">What effectiveness do my three readings mean?</summary>
+      <summary className="cursor-pointer font-medium">Effectiveness from three readings</summary>
       <div className="mt-3 grid gap-3 sm:grid-cols-3">
         {field('reading-in', 'Air in', inletC, setInlet)}
         {field('reading-out', 'Air out', outletC, setOutlet)}

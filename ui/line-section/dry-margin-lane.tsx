@@ -42,7 +42,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
   const falls = (i: number): boolean => i > 0 && y(air[i] as number) - y(air[i - 1] as number) > 12;
   const wet = hatches[Math.floor(hatches.length / 2)];
   return (
-    <Lane title="Dry margin" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
+    <Lane title="Dew point margin" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
       <defs>
         <pattern id="falling-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="7" className="stroke-hatch" strokeWidth="2.200" />
@@ -77,7 +77,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           stroke="var(--card)"
           strokeWidth={4}
         >
-          no margin: water falls out here
+          no margin: water condenses here
         </text>
       )}
       <g className="text-[11.500px] font-semibold">

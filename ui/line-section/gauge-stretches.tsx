@@ -6,9 +6,9 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 const WORD = {
-  agrees: { mark: '●', tone: 'text-water', says: 'as computed' },
-  more: { mark: '▲', tone: 'text-brick', says: 'more is lost than the plan can tell' },
-  less: { mark: '◆', tone: 'text-amber', says: 'less is lost than computed' },
+  agrees: { mark: '●', tone: 'text-water', says: 'as calculated' },
+  more: { mark: '▲', tone: 'text-brick', says: 'measured loss above calculated' },
+  less: { mark: '◆', tone: 'text-amber', says: 'measured loss below calculated' },
 } as const;
 
 /** Gauges on the way to an outlet, at rest against in flow: where the measured loss parts from the computed one. */

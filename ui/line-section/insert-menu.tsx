@@ -60,12 +60,12 @@ export const InsertMenu = memo(function InsertMenu({
           className="floating z-50 max-h-[75vh] w-[25rem] max-w-[94vw] overflow-auto p-2"
         >
           <p className="px-2 pt-1 pb-2 text-quiet">
-            Goes in after <strong>{after}</strong>
+            Charge installed after <strong>{after}</strong>
           </p>
           <input
             className="control mb-2"
             placeholder="water trap, oil cooler, pig tail …"
-            aria-label="Find a stage by what you call it"
+            aria-label="Find a stage by any name"
             value={word}
             onChange={(e) => setWord(e.target.value)}
             onKeyDown={(e) => {
@@ -73,7 +73,7 @@ export const InsertMenu = memo(function InsertMenu({
             }}
           />
           {found.length === 0 && (
-            <p className="p-2 text-quiet">Nothing is called that here. A “measured stage” stands for anything.</p>
+            <p className="p-2 text-quiet">No kind has that name. A “measured stage” can represent anything.</p>
           )}
           {found.map(({ id, icon, label, does, insert }) => (
             <button

@@ -253,7 +253,7 @@ function Balance() {
   );
 }
 
-/** Where jobs and losses ask for more than the pumps deliver: how far the pressure falls. */
+/** Where jobs and losses ask for more than the compressors deliver: how far the pressure falls. */
 function Shortfall() {
   const { plan, section } = usePlan();
   const { say } = useUnits();
@@ -261,7 +261,7 @@ function Shortfall() {
   if (balance.fallsToPa === undefined) return null;
   return (
     <p className="text-brick">
-      ▲ {say(-balance.leftM3PerS, 'volumeFlow')} short: the pressure falls to about{' '}
+      ▲ {say(-balance.leftM3PerS, 'volumeFlow')} insufficient: the pressure falls to about{' '}
       <Why figure={() => explainFall(plan, balance)} className="font-semibold">
         {say(balance.fallsToPa, 'pressure')}
       </Why>

@@ -13,14 +13,14 @@ import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
 const MARK = { meets: '●', open: '◆', fails: '▲' } as const;
-const WORD = { meets: 'meets it', open: 'borderline', fails: 'falls short' } as const;
+const WORD = { meets: 'meets the need', open: 'borderline', fails: 'not met' } as const;
 const TONE = {
   meets: 'border-l-water text-water',
   open: 'border-l-amber text-amber',
   fails: 'border-l-brick text-brick',
 } as const;
 
-/** The figure behind what an outlet gets. */
+/** The figure downstream of what an outlet gets. */
 const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
   'no-liquid': 'margin',
   'dew-point': 'dewPoint',
@@ -84,7 +84,7 @@ export const OutletList = memo(function OutletList({
               {judged ? (
                 <Judgement judged={judged} stage={stage} />
               ) : (
-                <span className="text-quiet">The walk stops before it.</span>
+                <span className="text-quiet">Not calculated: an upstream stage has an error.</span>
               )}
             </div>
           </li>
@@ -135,7 +135,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
           <Why figure={{ stageId: stage.id, name: 'humidityExpanded' }} className="relative z-10 font-semibold">
             {say(judged.other.gets, 'share')}
           </Why>{' '}
-          let out: {WORD[judged.other.verdict]}
+          expanded: {WORD[judged.other.verdict]}
         </span>
       )}
       {judged.clean && judged.grade && (
@@ -161,15 +161,13 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         </Why>{' '}
         of {say(judged.pressure.needsPa, 'pressure')}
         {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}
-        {judged.pressure.beyondPump && ': more than the pump makes when it cuts in'}
+        {judged.pressure.beyondPump && ': more than the compressor makes when it cuts in'}
       </span>
       <Losses of={judged} />
       <span>
         <strong>
           <span aria-hidden>{MARK[inAll(judged)]} </span>
-          {judged.verdict === 'meets' && inAll(judged) === 'fails'
-            ? 'dry enough, but falls short'
-            : WORD[inAll(judged)]}
+          {judged.verdict === 'meets' && inAll(judged) === 'fails' ? 'dry enough, but not met' : WORD[inAll(judged)]}
         </strong>
         {judged.note && (
           <span className="text-quiet">

@@ -13,7 +13,7 @@ const BAR = 1e5;
 const LITTLE = 0.02; // of all that is lost: not worth a row
 const NOTHING_PA = 500; // less than any gauge shows
 
-/** Where the pressure goes on the way to an outlet: from the pump’s cut-in down, largest loss first. */
+/** Pressure losses on the way to an outlet: from the compressor’s cut-in down, largest loss first. */
 export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect: (id: string) => void }) {
   const { plan } = usePlan();
   const { say } = useUnits();
@@ -26,10 +26,10 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
   const { yearKWh, kWhPerPa } = costOfPressure(plan);
   let above = 0;
   return (
-    <section aria-label="Where the pressure goes" className="grid gap-2 border-t border-hairline pt-3">
-      <h2 className="text-[0.95rem]">Where the pressure goes</h2>
+    <section aria-label="Pressure losses" className="grid gap-2 border-t border-hairline pt-3">
+      <h2 className="text-[0.95rem]">Pressure losses</h2>
       <p className="text-[0.88rem] text-quiet">
-        At its worst moment: the pump, which comes up to {say(cutOutPa, 'pressure')}, is about to cut in at{' '}
+        At its worst moment: the compressor, which comes up to {say(cutOutPa, 'pressure')}, is about to cut in at{' '}
         <strong className="text-ink">{say(cutInPa, 'pressure')}</strong>, and all blow that can blow at once. Here
         arrive{' '}
         <Why figure={() => explainPeak(plan, stage.id, arrivesPa)} className="font-semibold text-ink">
@@ -48,8 +48,9 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
         <p className="text-[0.85rem] text-quiet">and {say(rest, 'pressureDifference')} in all the rest.</p>
       )}
       <p className="text-[0.85rem] text-quiet">
-        Each {say(BAR, 'pressureDifference')} less that the pump has to make saves some 7 % of its power: here about{' '}
-        {formatNumber(kWhPerPa * BAR)} of {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and hours).
+        Each {say(BAR, 'pressureDifference')} less that the compressor has to make saves some 7 % of its power: here
+        about {formatNumber(kWhPerPa * BAR)} of {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and
+        hours).
       </p>
     </section>
   );

@@ -11,7 +11,7 @@ import { linear, niceTicks } from './scales';
 
 const HEIGHT = 76;
 
-/** The falling staircase from the pump to the tool. It begins at the compressor: before it there is only the room. */
+/** The falling staircase from the compressor to the tool. It begins at the compressor: before it there is only the room. */
 export const PressureLane = memo(Staircase, (a, b) => a.row === b.row || samePressures(a.row, b.row));
 
 /** Most edits leave the pressure as it is. */

@@ -13,7 +13,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
-/** What does the pump really deliver? From the time that it takes to fill its receiver, shut off behind. */
+/** What does the compressor really deliver? From the time that it takes to fill its receiver, shut off behind. */
 export function PumpUpTest({ stage }: { stage: Extract<Stage, { kind: 'compressor' }> }) {
   const { plan, edit } = usePlan();
   const { say, atmosphericPa } = useUnits();
@@ -55,8 +55,8 @@ export function PumpUpTest({ stage }: { stage: Extract<Stage, { kind: 'compresso
         What does it really deliver? Time how it fills the receiver
       </summary>
       <p className="mt-2 text-[0.88rem] text-quiet">
-        Drain the receiver, shut the valve behind it, let the pump run and take the time between two readings in the
-        middle of the gauge. Stand clear of hot pipe and belts; it may start by itself.
+        Drain the receiver, shut the valve downstream of it, let the compressor run and take the time between two
+        readings in the middle of the gauge. Stand clear of hot pipe and belts; it may start by itself.
       </p>
       <div className="mt-3 grid gap-3 sm:grid-cols-3">
         {reading('volumeM3', 'Receiver and pipe', 'volume', 0.004, 20)}

@@ -10,7 +10,7 @@ import type { Row } from './rows';
 
 const HEIGHT = 46;
 
-/** Particle : water : oil of ISO 8573-1 behind each stage, each digit by what the line does to it. */
+/** Particle : water : oil of ISO 8573-1 downstream of each stage, each digit by what the line does to it. */
 export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; grades: ReadonlyMap<string, Grade> }) {
   return (
     <Lane

@@ -39,7 +39,7 @@ const MOST = 150;
 const OUTLET_SHARE = 0.72; // an outlet only takes air off, so it takes less room
 const ROOM_OF_EMPTY = 2;
 
-/** What stands in one column: a stage, or the stages of a closed unit. */
+/** Open advice in one column: a stage, or the stages of a closed unit. */
 interface Column {
   readonly stages: readonly Stage[];
   readonly unit?: Unit;

@@ -31,13 +31,13 @@ import { StagePlace } from './stage-place';
 const FIGURES: readonly (readonly [StationFigure, string, QuantityName])[] = [
   ['temperature', 'Air leaves at', 'temperature'],
   ['dewPoint', 'Pressure dew point', 'temperature'],
-  ['margin', 'Dry margin', 'temperatureDifference'],
+  ['margin', 'Dew point margin', 'temperatureDifference'],
   ['pressure', 'Pressure', 'pressure'],
   ['humidity', 'Humidity in the line', 'share'],
-  ['humidityExpanded', '… let out into the room', 'share'],
+  ['humidityExpanded', '… expanded into the room', 'share'],
   ['vapour', 'Vapour', 'waterFlow'],
   ['liquid', 'Drops carried on', 'waterFlow'],
-  ['caught', 'Caught here', 'waterFlow'],
+  ['caught', 'Condensed and separated here', 'waterFlow'],
 ];
 
 /** The selected stage: what it is, its numbers, what it does to the air, and the cautions of working on it. */
@@ -138,7 +138,7 @@ function Editor({
         </p>
         {kind.needs && (
           <p className="text-[0.88rem] text-quiet">
-            <strong>Before it:</strong> <InUnits text={kind.needs.before} />. <strong>Behind it:</strong>{' '}
+            <strong>Upstream:</strong> <InUnits text={kind.needs.before} />. <strong>Downstream:</strong>{' '}
             <InUnits text={kind.needs.after} />.
           </p>
         )}
@@ -148,7 +148,7 @@ function Editor({
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
       <div className="isolate">
-        <h2 className="mb-1 text-[0.9rem]">The air {stage.kind === 'outlet' ? 'that arrives' : 'behind it'}</h2>
+        <h2 className="mb-1 text-[0.9rem]">Air {stage.kind === 'outlet' ? 'at the inlet' : 'at the outlet'}</h2>
         {stage.planned && <p className="text-quiet">Not installed yet: left out of the calculation.</p>}
         <dl>
           {FIGURES.map(([name, label, quantity]) => {

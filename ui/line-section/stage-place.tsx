@@ -38,11 +38,11 @@ export function StagePlace({
           className="button"
           onClick={() => open((p, id) => addBranch(p, stage.id, id, crypto.randomUUID()))}
         >
-          <GitBranch size={15} aria-hidden /> Branch off behind it
+          <GitBranch size={15} aria-hidden /> Add a branch downstream
         </button>
         {bypassed && (
           <button type="button" className="button" onClick={() => open((p, id) => addBypass(p, stage.id, id) ?? p)}>
-            <Shuffle size={15} aria-hidden /> Lay a bypass round it
+            <Shuffle size={15} aria-hidden /> Add a bypass around it
           </button>
         )}
         {!fixed && (
@@ -51,7 +51,7 @@ export function StagePlace({
             className="button"
             onClick={() => edit((p) => addPump(p, stage.id, () => crypto.randomUUID()))}
           >
-            <Plus size={15} aria-hidden /> Second pump joins ahead of it
+            <Plus size={15} aria-hidden /> Second compressor joins upstream
           </button>
         )}
         {stage.unit ? (
@@ -76,7 +76,7 @@ export function StagePlace({
           {runs.length > 1 && (
             <ChoiceInput
               id={`${stage.id}-run`}
-              label="Stands in"
+              label="Located in"
               value={run?.id ?? MAIN}
               options={Object.fromEntries(runs.map((r) => [r.id, r.id === MAIN ? 'the main run' : r.name]))}
               onCommit={(to) => edit((p) => moveStage(p, stage.id, 99, to))}
@@ -103,7 +103,7 @@ export function StagePlace({
             {stage.planned && (
               <TextInput
                 id={`${stage.id}-trigger`}
-                label="The reading that should trigger it"
+                label="Reading that triggers its purchase"
                 value={stage.planned.trigger}
                 most={200}
                 onCommit={(trigger) => edit((p) => setProvided(p, stage.id, trigger), `${stage.id}.trigger`)}

@@ -77,7 +77,7 @@ export function UnitEditor({
               onSelect(stages[0]?.id ?? '');
             }}
           >
-            <Ungroup size={15} aria-hidden /> Take it apart
+            <Ungroup size={15} aria-hidden /> Split the unit
           </button>
           <button
             type="button"
@@ -125,7 +125,7 @@ export function UnitEditor({
             edit((p) => setUnit(settleHours(p, unit.id, now), unit.id, { form: form as Unit['form'], is: 'here' }))
           }
         />
-        <ChoiceInput id={`${unit.id}-behind`} label="Stands behind" value={behind} options={places} onCommit={carry} />
+        <ChoiceInput id={`${unit.id}-behind`} label="Downstream of" value={behind} options={places} onCommit={carry} />
         {unit.form === 'portable' && (
           <ChoiceInput
             id={`${unit.id}-is`}
@@ -152,7 +152,7 @@ export function UnitEditor({
       <p className="text-[0.88rem] text-quiet">
         {unit.is === 'away'
           ? 'While it is away a jumper hose carries the air past its place: the walk leaves it out, and its hours stand still.'
-          : `Air flows through it ${say(shareInUse(plan, unit.id), 'share')} of the working time, by the outlets behind it. ${unit.countedAt === null ? 'Enter its hours, and they are counted on from there.' : 'Its hours are counted on by that.'}`}
+          : `Air flows through it ${say(shareInUse(plan, unit.id), 'share')} of the working time, by the outlets downstream of it. ${unit.countedAt === null ? 'Enter its hours, and they are counted on from there.' : 'Its hours are counted on by that.'}`}
       </p>
     </section>
   );

@@ -47,7 +47,7 @@ export function AllView({
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 lg:col-span-2">
         <h1>Logbook</h1>
         <LogTabs />
-        {sender.left > 0 && <p className="text-amber">◌ {sender.left} kept here, sent when there is an answer</p>}
+        {sender.left > 0 && <p className="text-amber">◌ {sender.left} saved on this device, sent when online</p>}
         {sender.refused && (
           <p role="alert" className="text-brick">
             {sender.refused.message}
@@ -117,11 +117,11 @@ export function AllView({
             )}
             {page.next && (
               <button type="button" className="button" onClick={() => void ask({ before: page.next ?? null })}>
-                {page.lookedBackTo ? 'Look further back' : 'Older'}
+                {page.lookedBackTo ? 'Search further back' : 'Older'}
               </button>
             )}
             {page.lookedBackTo && (
-              <p className="text-quiet">Looked back to {sayTime(page.lookedBackTo)}; all of it is in the CSV file.</p>
+              <p className="text-quiet">Searched back to {sayTime(page.lookedBackTo)}; all of it is in the CSV file.</p>
             )}
           </div>
         </section>

@@ -20,7 +20,7 @@ export function Calibrations({ all }: { all: readonly Calibration[] }) {
   if (open.length === 0) return null;
   return (
     <section aria-label="Calibration" className="grid gap-2">
-      <h2>What the log makes of the plan</h2>
+      <h2>Calibration from the log</h2>
       <ul>
         {open.map((c) => {
           const stage = stageById(plan, c.stageId);
@@ -41,7 +41,7 @@ export function Calibrations({ all }: { all: readonly Calibration[] }) {
                 className="button mt-1"
                 onClick={() => edit((p) => setParameter(p, c.stageId, c.field, c.to))}
               >
-                Take it over<span className="sr-only">: {stage?.name}</span>
+                Use it<span className="sr-only">: {stage?.name}</span>
               </button>
             </li>
           );

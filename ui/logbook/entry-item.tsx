@@ -64,7 +64,7 @@ export function Entry({
             className={`text-[0.92rem] ${(meant.what === 'leak' ? meant.ofDelivery > 0.1 : meant.ofDelivery < 0.85) ? 'text-brick' : 'text-water'}`}
           >
             {meant.what === 'leak' ? 'Leaks' : 'Delivers'} {say(meant.flowM3PerS, 'volumeFlow')},{' '}
-            {say(meant.ofDelivery, 'share')} of what the pump is said to give
+            {say(meant.ofDelivery, 'share')} of what the compressor is said to give
           </p>
         )}
         <p className="text-[0.85rem] text-quiet">
@@ -87,7 +87,7 @@ export function Entry({
               <ol className="mt-1 list-decimal pl-5">
                 {f.symptom.causes.map((c) => (
                   <li key={c.title}>
-                    <strong>{c.title}.</strong> <span className="text-quiet">To tell: {sayText(c.check, say)}</span>{' '}
+                    <strong>{c.title}.</strong> <span className="text-quiet">To check: {sayText(c.check, say)}</span>{' '}
                     <button
                       type="button"
                       className="min-h-6 text-water underline underline-offset-4"

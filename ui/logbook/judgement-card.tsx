@@ -47,7 +47,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
               <span className="font-semibold text-quiet">{i + 1}</span>
               <span>
                 <strong>{cause.title}.</strong> {cause.because}
-                <span className="block text-quiet">To tell: {sayText(cause.check, say)}</span>
+                <span className="block text-quiet">To check: {sayText(cause.check, say)}</span>
               </span>
             </li>
           ))}

@@ -140,8 +140,8 @@ function OutOfBand({
   const odd = entries.slice(0, LATELY).filter((e) => ['less', 'more'].includes(judged.get(e.id)?.verdict ?? ''));
   if (odd.length === 0) return null;
   return (
-    <section aria-label="Out of the band lately" className="flex flex-wrap items-center gap-2">
-      <h2 className="mr-1 text-[0.9rem]">Out of the band lately</h2>
+    <section aria-label="Recent entries outside the band" className="flex flex-wrap items-center gap-2">
+      <h2 className="mr-1 text-[0.9rem]">Recent entries outside the band</h2>
       {odd.map((e) => (
         <button
           key={e.id}

@@ -33,7 +33,7 @@ export function SavedViews({ q, kind }: SavedView) {
     <div className="flex flex-wrap items-center gap-2">
       {!isPlain && !views.some(same) && (
         <button type="button" className="button" onClick={() => set([...views, { q, kind }])}>
-          Keep this view
+          Save this view
         </button>
       )}
       {views.map((v) => (
@@ -48,7 +48,7 @@ export function SavedViews({ q, kind }: SavedView) {
             type="button"
             className="min-h-8 px-2 text-quiet"
             onClick={() => set(views.filter((x) => x !== v))}
-            aria-label="Forget this view"
+            aria-label="Delete this view"
           >
             ×
           </button>

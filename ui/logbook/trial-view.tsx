@@ -77,8 +77,8 @@ export function TrialView({ at, days, rows, between }: Trial) {
         </header>
         {rows.length === 0 ? (
           <p>
-            There is nothing to hold side by side: take the same readings for some days before a change and for some
-            days after it, at the same load.
+            There is nothing to compare: take the same readings for some days before a change and for some days after
+            it, at the same load.
           </p>
         ) : (
           <table className="w-full text-[0.92rem]">

@@ -23,7 +23,7 @@ export function BusyHours() {
     );
   return (
     <fieldset className="min-w-0">
-      <legend className="font-semibold">How busy each hour is</legend>
+      <legend className="font-semibold">Load in each hour</legend>
       <p className="mb-2 text-[0.85rem] text-quiet">
         Beside the others; the use of the whole day stays what the jobs say. A break is 0.
       </p>

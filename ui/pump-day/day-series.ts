@@ -13,7 +13,7 @@ export interface Column {
   readonly temperatureC: number;
   readonly heelKg: number;
   readonly demandM3PerS: number;
-  /** Of the column’s time in which a pump delivers, 0…1. */
+  /** Of the column’s time in which a compressor delivers, 0…1. */
   readonly loaded: number;
 }
 

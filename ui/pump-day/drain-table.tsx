@@ -26,9 +26,9 @@ export function DrainTable({ day }: { day: PumpDay }) {
             <th className="pr-3 font-medium">Opens</th>
             <th className="pr-3 text-right font-medium">Times</th>
             <th className="pr-3 text-right font-medium">A cycle</th>
-            <th className="pr-3 text-right font-medium">Let out</th>
+            <th className="pr-3 text-right font-medium">Drained</th>
             <th className="pr-3 text-right font-medium">Left at night</th>
-            <th className="text-right font-medium">Went on</th>
+            <th className="text-right font-medium">Carried over</th>
           </tr>
         </thead>
         <tbody>

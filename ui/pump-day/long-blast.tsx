@@ -11,7 +11,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
-/** How long the receiver carries one job that does not let go, and how long the pump takes to recover. */
+/** How long the receiver carries one job that does not let go, and how long the compressor takes to recover. */
 export function LongBlast() {
   const { plan } = usePlan();
   const { say } = useUnits();
@@ -40,11 +40,11 @@ export function LongBlast() {
       input('delivery', 'volumeFlow', pump.parameters.freeAirDeliveryM3PerS, pump.name),
       input('room', 'temperature', placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC, 'Survey'),
     ],
-    source: 'receiver at constant temperature; the pump helps from cut-in on',
+    source: 'receiver at constant temperature; the compressor helps from cut-in on',
   });
   return (
     <section className="grid content-start gap-2">
-      <h2 className="text-[1rem]">A long blast</h2>
+      <h2 className="text-[1rem]">Long continuous use</h2>
       <ChoiceInput
         id="blast-job"
         label="Job"
@@ -56,7 +56,7 @@ export function LongBlast() {
         {flowM3PerS === 0 ? (
           'It takes no air.'
         ) : blast.holdsS === Number.POSITIVE_INFINITY ? (
-          <>At {say(flowM3PerS, 'volumeFlow')} the pump keeps up for as long as it may run.</>
+          <>At {say(flowM3PerS, 'volumeFlow')} the compressor keeps up for as long as it may run.</>
         ) : leastPressurePa >= cutOutPa ? (
           <>It needs {say(leastPressurePa, 'pressure')}, more than the receiver ever has.</>
         ) : (
@@ -65,7 +65,7 @@ export function LongBlast() {
             <Why
               className="font-semibold"
               figure={why(
-                'A long blast',
+                'Long continuous use',
                 blast.holdsS,
                 't = V·Δp/(barometer·flow), then flow less delivery below cut-in',
               )}
@@ -77,7 +77,7 @@ export function LongBlast() {
         )}{' '}
         {leastPressurePa < cutOutPa && flowM3PerS > 0 && (
           <>
-            Shut, the pump needs{' '}
+            Shut, the compressor needs{' '}
             <Why className="font-semibold" figure={why('Recovery', blast.recoversS, 't = V·Δp/(barometer·delivery)')}>
               {spell(blast.recoversS)}
             </Why>{' '}

@@ -42,7 +42,7 @@ const SPANS = { day: 0, hour: 3600, minutes: 600 } as const;
 const SPEEDS = { day: 1200, hour: 120, minutes: 20 } as const;
 type Span = keyof typeof SPANS;
 
-/** A day of the pump: played, scrubbed, judged; with what decides it at hand. */
+/** A day of the compressor: played, scrubbed, judged; with what decides it at hand. */
 export function PumpDayView() {
   const { plan, edit } = usePlan();
   const { working } = plan.survey;
@@ -53,7 +53,7 @@ export function PumpDayView() {
   return (
     <div className="grid gap-4 p-4">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <h1>Pump’s day</h1>
+        <h1>Compressor cycle</h1>
         {day && <Summary day={day} />}
         <div className="ml-auto w-56">
           {plan.survey.places.length > 1 && (
@@ -69,8 +69,7 @@ export function PumpDayView() {
       </div>
       {answer && !day && (
         <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-          There is no day to show: a pump cycles against a receiver, and this line has none that its air reaches. Put
-          one on the Line.
+          Nothing to show: a compressor cycles with a receiver, and this line has none. Add one on the Line.
         </p>
       )}
       {!answer && <p className="text-quiet">Calculating the day…</p>}
@@ -217,7 +216,7 @@ function Moment({ day, second }: { day: PumpDay; second: number }) {
   const pumping = (day.loaded[second] as number) > 0;
   const blowing = usesOf(plan).filter((u) => isInUse(u, second));
   return (
-    <section aria-label="At this moment" className="grid grid-cols-[8rem_1fr] gap-3 lg:grid-cols-1">
+    <section aria-label="At this time" className="grid grid-cols-[8rem_1fr] gap-3 lg:grid-cols-1">
       <TankDrawing
         volumeM3={volumeM3}
         heelKg={heelKg}
@@ -227,7 +226,7 @@ function Moment({ day, second }: { day: PumpDay; second: number }) {
       <dl className="grid grid-cols-[auto_1fr] content-start gap-x-3 gap-y-0.5 text-[0.92rem]">
         <dt className="text-quiet">At</dt>
         <dd className="font-semibold">{clock(second, true)}</dd>
-        <dt className="text-quiet">Pump</dt>
+        <dt className="text-quiet">Compressor</dt>
         <dd>{pumping ? 'delivers' : 'rests'}</dd>
         <dt className="text-quiet">Pressure</dt>
         <dd>

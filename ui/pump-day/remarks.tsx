@@ -8,7 +8,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { clock } from './day-series';
 
-/** What stands out in the day, each at its stage. */
+/** Findings in the day, each at its stage. */
 export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
   const { plan, planId } = usePlan();
   const { say } = useUnits();
@@ -17,7 +17,7 @@ export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
       case 'too-many-starts':
         return `starts ${w.starts} times in an hour; its motor allows ${w.limit}. A receiver of ${say(w.enoughM3, 'volume')}, a wider band, or letting it run on unloaded would help.`;
       case 'over-duty':
-        return `is loaded ${say(w.share, 'share')} of its busiest hour; it bears ${say(w.limit, 'share')}. It will overheat: less use, fewer leaks, or a larger pump.`;
+        return `is loaded ${say(w.share, 'share')} of its busiest hour; its limit is ${say(w.limit, 'share')}. It will overheat: less use, fewer leaks, or a larger compressor.`;
       case 'cannot-keep-up':
         return `cannot keep up from ${clock(w.fromS)} on: the jobs take ${say(w.shortM3PerS, 'volumeFlow')} more than it delivers, and the receiver falls to ${say(w.lowestPa, 'pressure')}.`;
       case 'too-low':
@@ -29,21 +29,23 @@ export function Remarks({ remarks }: { remarks: readonly DayRemark[] }) {
       case 'pulse-too-small':
         return `collects ${say(w.perCycleKg / 1000, 'drained')} between two stops; its drain passes ${say(w.pulseKg / 1000, 'drained')} each time. It does not keep up.`;
       case 'never-rests':
-        return 'is drained by the unloader, and the pump never rests: it never opens.';
+        return 'is drained by the unloader, and the compressor never unloads: it never opens.';
       case 'never-depressurised':
         return 'drains only when the line loses its pressure, and this line stays charged: it never opens, and its bowl is full.';
       case 'long-hiss':
-        return `takes ${spell(w.seconds)} to blow off what stands ahead of the check valve; more than 20 s and the pump may start against pressure (common practice).`;
+        return `takes ${spell(w.seconds)} to blow off what stands upstream of the check valve; more than 20 s and the compressor may start against pressure (common practice).`;
       case 'small-receiver':
         return `is small for this compressor: it fills from cut-in to cut-out in ${spell(w.cycleS)}.`;
       case 'lake':
-        return `is a lake for this pump: ${spell(w.fillS)} to fill from empty, longer than the day.`;
+        return `is large for this compressor: ${spell(w.fillS)} to fill from empty, longer than the day.`;
     }
   };
   if (remarks.length === 0)
-    return <p className="text-water">✓ The pump, the drains and the jobs get through this day without trouble.</p>;
+    return (
+      <p className="text-water">✓ The compressor, the drains and the jobs work through this day without a problem.</p>
+    );
   return (
-    <ul className="grid gap-1" aria-label="What stands out">
+    <ul className="grid gap-1" aria-label="Findings">
       {remarks.map((r) => (
         <li key={`${r.stageId} ${r.what.name}`} className="rounded-sm bg-amber-wash px-3 py-1.5">
           <span className="text-amber" aria-hidden>

@@ -14,7 +14,7 @@ const LABELS = 104;
 const FOOT = 6;
 const STEPS_S = [10, 30, 60, 120, 300, 600, 1800, 3600, 7200, 14400];
 
-/** The day from left to right: pressure, pump, air taken, tank temperature, water in the tank, and what the drains let out. */
+/** The day from left to right: pressure, compressor, air taken, tank temperature, water in the tank, and what the drains let out. */
 export function Timeline({
   plan,
   day,
@@ -59,7 +59,7 @@ export function Timeline({
     <div className="flex border-y border-hairline">
       <div className="relative shrink-0 text-[0.85rem]" style={{ width: LABELS, height: total }} aria-hidden>
         <Label top={tops.pressure} text="Pressure" quantity="pressure" />
-        <Label top={tops.pump} text="Pump" />
+        <Label top={tops.pump} text="Compressor" />
         <Label top={tops.demand} text="Air taken" quantity="volumeFlow" />
         <Label top={tops.tank} text="Tank air" quantity="temperature" />
         <Label top={tops.heel} text="In the tank" quantity="drained" />
@@ -78,7 +78,7 @@ export function Timeline({
         height={total}
         className="block touch-pan-y cursor-crosshair bg-card"
         role="img"
-        aria-label={`The day from ${clock(shown.fromS)} to ${clock(shown.toS)}: pressure, pump, air taken, tank temperature, water in the tank, drains`}
+        aria-label={`The day from ${clock(shown.fromS)} to ${clock(shown.toS)}: pressure, compressor, air taken, tank temperature, water in the tank, drains`}
         onPointerDown={point}
         onPointerMove={point}
       >

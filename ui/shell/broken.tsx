@@ -50,8 +50,8 @@ export function Broken({ planId, reset }: { planId?: string | undefined; reset: 
         </Link>
       </div>
       {revisions.length > 0 && (
-        <section aria-label="Kept under a name">
-          <h2>Kept under a name</h2>
+        <section aria-label="Named revisions">
+          <h2>Named revisions</h2>
           <ul>
             {revisions.map((r) => (
               <li key={r.id} className="flex items-baseline gap-3 border-t border-hairline py-1">

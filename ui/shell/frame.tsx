@@ -66,7 +66,7 @@ export function Frame({
       <div className="flex flex-1 max-sm:flex-col-reverse">
         <nav
           aria-label="Views"
-          className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[104px] sm:shrink-0 sm:border-r"
+          className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[136px] sm:shrink-0 sm:border-r"
         >
           <ul className="flex sm:sticky sm:top-12 sm:flex-col sm:py-3">
             {planId ? (
@@ -88,9 +88,9 @@ export function Frame({
                   Compare
                 </RailLink>
                 <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />} wideOnly>
-                  Day
+                  Compressor cycle
                 </RailLink>
-                <RailHeading>Keep</RailHeading>
+                <RailHeading>Maintain</RailHeading>
                 <RailLink href={`/lines/${planId}/today`} icon={<CalendarCheck size={18} />}>
                   Today
                 </RailLink>
@@ -101,9 +101,9 @@ export function Frame({
                   Logbook
                 </RailLink>
                 <RailLink href={`/lines/${planId}/charges`} icon={<Boxes size={18} />} wideOnly>
-                  Charges
+                  Desiccant &amp; elements
                 </RailLink>
-                <RailHeading>Answer</RailHeading>
+                <RailHeading>Calculators</RailHeading>
               </>
             ) : (
               <RailLink href="/" icon={<House size={18} />}>
@@ -122,13 +122,13 @@ export function Frame({
               icon={<Grape size={18} />}
               wideOnly={planId !== undefined}
             >
-              Beads
+              Desiccant charge
             </RailLink>
             <RailLink href={planId ? `/dryers?from=${planId}` : '/dryers'} icon={<Wind size={18} />} wideOnly>
               Dryers
             </RailLink>
             <RailLink href={planId ? `/bed?from=${planId}` : '/bed'} icon={<Layers size={18} />} wideOnly>
-              Bed
+              Desiccant bed
             </RailLink>
             <RailLink
               href={planId ? `/catalogue?from=${planId}` : '/catalogue'}

@@ -27,7 +27,7 @@ export function RailLink({
       <Link
         href={href}
         aria-current={here ? 'page' : undefined}
-        className={`flex items-center gap-2 px-3 py-2 max-sm:min-h-14 max-sm:flex-col max-sm:justify-center max-sm:gap-0.5 max-sm:px-0.5 max-sm:text-[0.75rem] max-sm:whitespace-nowrap sm:border-l-4 ${here ? 'border-copper bg-sunk font-semibold max-sm:shadow-[inset_0_3px_0_var(--copper)]' : 'border-transparent'}`}
+        className={`flex items-center gap-2 px-3 py-2 leading-tight max-sm:min-h-14 max-sm:flex-col max-sm:justify-center max-sm:gap-0.5 max-sm:px-0.5 max-sm:text-[0.75rem] max-sm:whitespace-nowrap sm:border-l-4 ${here ? 'border-copper bg-sunk font-semibold max-sm:shadow-[inset_0_3px_0_var(--copper)]' : 'border-transparent'}`}
       >
         <span aria-hidden className="sm:hidden">
           {icon}

@@ -73,7 +73,7 @@ export function SaveStatus() {
   );
 }
 
-/** What stands between an edit and the database, and the way out. */
+/** Open advice between an edit and the database, and the way out. */
 export function SaveNotice() {
   const saving = usePlanState((s) => s.saving);
   if (saving.phase === 'waiting' || saving.phase === 'refused')
@@ -99,7 +99,7 @@ function TwoVersions({ newer, base }: { newer: Plan; base: Plan | undefined }) {
         </span>
         {merged && (
           <button type="button" className="button button-strong" onClick={() => autosave?.merge(merged.plan)}>
-            {merged.clashes.length === 0 ? 'Keep both' : 'Keep both, mine where they clash'}
+            {merged.clashes.length === 0 ? 'Keep both' : 'Merge, mine where they conflict'}
           </button>
         )}
         <button type="button" className="button" onClick={autosave?.takeTheirs}>

@@ -13,16 +13,16 @@ const KEYS: readonly (readonly [key: string, does: string])[] = [
   ['L', 'Line'],
   ['J', 'Advice: how the line is judged'],
   ['V', 'Compare versions and copies'],
-  ['D', 'Pump’s day'],
+  ['D', 'Compressor cycle'],
   ['R', 'Water: drains, the year, the week, winter'],
   ['T', 'Today: what is due'],
   ['G', 'Rounds'],
   ['B', 'Logbook'],
-  ['H', 'Charges: what is in, and when it is spent'],
-  ['W', 'Dew point answer'],
-  ['E', 'Beads answer: how long a charge lasts, drying it'],
-  ['Y', 'Which dryer: every family for one duty'],
-  ['I', 'Inside the bed'],
+  ['H', 'Desiccant & elements: what is installed, and when it is exhausted'],
+  ['W', 'Dew point'],
+  ['E', 'Desiccant charge: how long it lasts, drying it'],
+  ['Y', 'Dryer selection: every type for one duty'],
+  ['I', 'Desiccant bed'],
   ['C', 'Catalogue of kinds'],
   ['A', 'Add a stage (on the line)'],
   ['[ and ]', 'Move the selected stage'],
@@ -119,7 +119,7 @@ export function Shortcuts({ planId }: { planId: string }) {
               <Command.List>
                 <Command.Empty className="p-3 text-quiet">Nothing by that name.</Command.Empty>
                 <Command.Item className={item} onSelect={go(`${base}/survey`)}>
-                  Survey: conditions, pump, jobs
+                  Survey: conditions, compressor, jobs
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/line`)}>
                   Line: where the water falls out
@@ -128,10 +128,10 @@ export function Shortcuts({ planId }: { planId: string }) {
                   Advice: what is wrong, missing or dangerous, and how to fix it
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/compare`)}>
-                  Compare: keep, copy, hold side by side, what it costs
+                  Compare: revisions, copies, differences, cost
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/day`)}>
-                  Pump’s day: cycles, starts, what the drains pass
+                  Compressor cycle: starts, loads, what the drains pass
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/today`)}>
                   Today: what is overdue, due and drifting
@@ -158,16 +158,16 @@ export function Shortcuts({ planId }: { planId: string }) {
                   Convert a dew point or humidity
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/charges`)}>
-                  Charges: what is in, and when it is spent
+                  Desiccant & elements: what is installed, and when it is exhausted
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/bed?from=${planId}`)}>
-                  Inside the bed: front, warmth, what leaves
+                  Desiccant bed: front, temperature, outlet air
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/dryers?from=${planId}`)}>
-                  Which dryer: families side by side
+                  Dryer selection: types side by side
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/beads?from=${planId}`)}>
-                  Beads: size a cartridge, dry a charge
+                  Desiccant charge: size a cartridge, dry a charge
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`/catalogue?from=${planId}`)}>
                   Catalogue: what each kind does, and where its values come from

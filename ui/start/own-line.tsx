@@ -63,16 +63,11 @@ export function OwnLine() {
     </label>
   );
   return (
-    <form
-      className="rounded-md border border-hairline bg-card p-4"
-      aria-label="A line of your own"
-      onSubmit={submit}
-      noValidate
-    >
+    <form className="rounded-md border border-hairline bg-card p-4" aria-label="New line" onSubmit={submit} noValidate>
       <Fields className="grid gap-4">
         <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2">
           <div>
-            <h2>A line of your own</h2>
+            <h2>New line</h2>
             <p className="text-quiet">
               Change what you know, leave the rest: every number here is a typical one and can be changed later.
             </p>
@@ -124,7 +119,7 @@ export function OwnLine() {
             {isSubmitting ? 'Building…' : 'Build my line'}
           </button>
           <span className="text-[0.82rem] text-quiet">
-            Estimates only. Nameplate, manual and local law win. Not for breathing air.
+            Estimates only. Nameplate, manual and local law take precedence. Not for breathing air.
           </span>
         </div>
       </Fields>

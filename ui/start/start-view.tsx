@@ -15,10 +15,10 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
   return (
     <div className="mx-auto grid max-w-[1120px] items-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[1fr_25rem]">
       <div className="lg:col-span-2">
-        <h1 className="text-[1.7rem]">Dry air reaches the tool when somebody knows where the water falls out.</h1>
+        <h1 className="text-[1.7rem]">Plan and maintain dry compressed air, from the intake to the tool.</h1>
         <p className="mt-1 max-w-[70ch] text-[1.05rem] text-quiet">
-          Enter what you measured at the intake and what stands in the line. See how much water drops at each stage, log
-          what you drain, and be told whether that is what should have come out.
+          Enter the intake air and the stages of your line. See how much water condenses at each stage, log what you
+          drain, and compare it with the expected amount.
         </p>
       </div>
       <OwnLine />
@@ -42,7 +42,7 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
         ))}
         <Link href="/dew-point" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
           <span className="flex items-center gap-2 font-semibold">
-            <Droplets size={18} aria-hidden className="text-water" /> Just one answer
+            <Droplets size={18} aria-hidden className="text-water" /> Calculators
           </span>
           <span className="mt-1 block text-quiet">
             Turn a humidity, dew point or water content into all the others, at any pressure.
@@ -58,10 +58,10 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
         </Link>
         <Link href="/dryers" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
           <span className="flex items-center gap-2 font-semibold">
-            <Wind size={18} aria-hidden className="text-water" /> Which dryer
+            <Wind size={18} aria-hidden className="text-water" /> Dryer selection
           </span>
           <span className="mt-1 block text-quiet">
-            Every family for the same air, side by side: dew point, air lost, power, cost, tasks.
+            Every type of dryer for the same air: dew point, air lost, power, cost, tasks.
           </span>
         </Link>
         {(own.length > 0 || words !== '') && (

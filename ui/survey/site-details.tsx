@@ -11,7 +11,7 @@ const FIELDS = Object.entries(siteSchema.shape).map(
   ([field, schema]) => [field as keyof Site, schema.meta() as unknown as FieldMeta] as const,
 );
 
-/** Details of a site: who breathes the air, where the condensate goes, how its drain lines run. */
+/** Details of a site: whether it is used for breathing, where the condensate goes, how its drain lines run. */
 export function SiteDetails() {
   const { plan, edit } = usePlan();
   const { site } = plan.survey;

@@ -107,7 +107,7 @@ export function SurveyView() {
         >
           <WorkingHours />
         </Part>
-        <Part title="Site details" note="What no gauge tells. The advice rests on it.">
+        <Part title="Site details" note="Details that no instrument shows. Advice depends on them.">
           <SiteDetails />
         </Part>
         <Part
@@ -202,7 +202,7 @@ function Demand() {
       >
         {say(asked, 'volumeFlow')}
       </Why>{' '}
-      on average, {say(asked / given, 'share')} of what the pumps deliver
+      on average, {say(asked / given, 'share')} of what the compressors deliver
       {lost > 0 && (
         <>
           ; purge, sweep, leaks and timed drains take another <strong>{say(lost, 'volumeFlow')}</strong>
@@ -215,7 +215,7 @@ function Demand() {
           <Why figure={() => explainFall(plan, balance)} className="font-semibold">
             {say(fallsToPa, 'pressure')}
           </Why>
-          , and the pump never stops.
+          , and the compressor never stops.
         </span>
       ) : apart ? (
         <span className="text-amber"> ◆ not what the hours above say ({say(said, 'share')} loaded)</span>

@@ -8,7 +8,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 
-/** The live answer of the survey: how much water the pump draws in, here and at the other places. */
+/** The live answer of the survey: how much water the compressor draws in, here and at the other places. */
 export function WaterDrawnIn() {
   const { plan, section } = usePlan();
   const { say } = useUnits();
@@ -25,7 +25,7 @@ export function WaterDrawnIn() {
           <Amount si={here} quantity="waterFlow" />
         </Why>
       </p>
-      <p className="text-quiet">while the pump runs loaded</p>
+      <p className="text-quiet">while the compressor runs loaded</p>
       <p className="mt-2 text-[1.3rem] font-semibold">
         <Why figure={{ name: 'waterPerDay' }}>
           <Amount si={perDay / 1000} quantity={perDay >= 1 ? 'volume' : 'drained'} />
@@ -48,7 +48,7 @@ export function WaterDrawnIn() {
       </dl>
       {costs.length > 1 && (
         <div className="mt-3">
-          <h3 className="eyebrow mb-1">If it breathed there instead</h3>
+          <h3 className="eyebrow mb-1">With the intake there instead</h3>
           <ul className="grid gap-2">
             {costs.map(({ place, in: water }) => (
               <li key={place.id}>
@@ -70,8 +70,8 @@ export function WaterDrawnIn() {
                 {place.id !== survey.intakePlaceId && (
                   <p className="text-[0.82rem] text-quiet">
                     {water > here
-                      ? `${say(water - here, 'waterFlow')} more to get rid of`
-                      : `${say(here - water, 'waterFlow')} less to get rid of`}
+                      ? `${say(water - here, 'waterFlow')} more to drain`
+                      : `${say(here - water, 'waterFlow')} less to drain`}
                   </p>
                 )}
               </li>
@@ -79,7 +79,7 @@ export function WaterDrawnIn() {
           </ul>
         </div>
       )}
-      <p className="mt-3 text-[0.8rem] text-quiet">Estimate only. Nameplate, manual and local law win.</p>
+      <p className="mt-3 text-[0.8rem] text-quiet">Estimate only. Nameplate, manual and local law take precedence.</p>
     </div>
   );
 }

@@ -11,7 +11,7 @@ import { Holidays } from './holidays';
 import { asHours, asTime, Shifts } from './shifts';
 import { Weekdays } from './weekdays';
 
-/** Days and hours worked, and how much of them the pump runs loaded. */
+/** Days and hours worked, and how much of them the compressor runs loaded. */
 export function WorkingHours() {
   const { plan, edit } = usePlan();
   const { working } = plan.survey;
@@ -56,12 +56,12 @@ export function WorkingHours() {
       <div className="sm:col-span-2">
         <QuantityInput
           id="loaded-share"
-          label="Share of that time the pump runs loaded"
+          label="Share of that time the compressor runs loaded"
           quantity="share"
           value={working.loadedShare}
           min={0}
           max={1}
-          help="Time the pump over an hour, or read its hour meter at start and end of the day."
+          help="Time the compressor over an hour, or read its hour meter at start and end of the day."
           onCommit={(loadedShare) => set({ loadedShare }, 'loaded')}
         />
         <Drag

@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import { useState } from 'react';
 
-/** A table of figures behind a picture. */
+/** The figures behind a picture, as a table. */
 export interface DataTable {
   readonly name: string;
   readonly columns: readonly string[];

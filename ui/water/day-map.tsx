@@ -87,7 +87,7 @@ export function DayMap({
     const value = values[h] as number;
     const when = dayLabel ? `${dayLabel(Math.floor(h / 24))}, ${String(h % 24).padStart(2, '0')}:00` : sayHour(h);
     const shut = (load[h] as number) > 0 ? '' : ', nobody works';
-    return `${when}: ${Number.isNaN(value) ? 'not walked' : value === Number.POSITIVE_INFINITY ? 'drops arrive' : say(value, series.quantity)}${shut}`;
+    return `${when}: ${Number.isNaN(value) ? 'not calculated' : value === Number.POSITIVE_INFINITY ? 'drops arrive' : say(value, series.quantity)}${shut}`;
   };
   return (
     <figure className="min-w-0">

@@ -27,7 +27,7 @@ export function PlacesThroughYear() {
   };
   return (
     <section className="grid gap-3">
-      <h2>The places, through that year</h2>
+      <h2>Places through the year</h2>
       <ul className="grid gap-3">
         {survey.places.map((place) => {
           const year = place.year ?? USUAL_YEAR;

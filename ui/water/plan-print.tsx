@@ -102,7 +102,7 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
             ▲ <InUnits text={CAUTIONS[c]?.text ?? ''} />
           </p>
         ))}
-        <p className="text-quiet">Estimate only. Nameplate, manual and local law win.</p>
+        <p className="text-quiet">Estimate only. Nameplate, manual and local law take precedence.</p>
       </footer>
     </article>
   );

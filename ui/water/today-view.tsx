@@ -56,8 +56,8 @@ export function TodayView() {
         <strong className="text-ink">
           <Amount si={now} quantity="waterFlow" />
         </strong>{' '}
-        falls out while the pump is loaded · {say(day / 1000, day >= 1 ? 'volume' : 'drained')} on a working day like
-        today
+        falls out while the compressor is loaded · {say(day / 1000, day >= 1 ? 'volume' : 'drained')} on a working day
+        like today
       </p>
       <div className="grid items-start gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
         <div className="grid min-w-0 gap-5">

@@ -28,7 +28,7 @@ export function WinterView() {
   if (!ran || !weather)
     return (
       <p className="max-w-prose">
-        What freezes is told from a year of weather.{' '}
+        Freezing is calculated from a year of weather.{' '}
         <Link href={`/lines/${planId}/water/weather`} className="text-water underline underline-offset-4">
           Choose a year
         </Link>

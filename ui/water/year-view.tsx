@@ -54,7 +54,7 @@ export function YearView() {
         </Link>
       </p>
     );
-  return ran ? <Shown ran={ran} /> : <p className="text-quiet">Walking the line through 8760 hours…</p>;
+  return ran ? <Shown ran={ran} /> : <p className="text-quiet">Calculating 8760 hours…</p>;
 }
 
 function Shown({ ran }: { ran: RanPlan }) {
@@ -98,7 +98,8 @@ function Shown({ ran }: { ran: RanPlan }) {
         <Approach />
         {run.stopped.hours > 0 && (
           <p role="alert" className="text-brick">
-            ▲ In {run.stopped.hours} hours the walk was stopped: <InUnits text={run.stopped.message ?? ''} />
+            ▲ In {run.stopped.hours} hours the line could not be calculated:{' '}
+            <InUnits text={run.stopped.message ?? ''} />
           </p>
         )}
       </div>
@@ -118,7 +119,7 @@ function Shown({ ran }: { ran: RanPlan }) {
           {series.isWater ? <Months ran={ran} of={id} series={series} /> : <MonthMeansList series={series} ran={ran} />}
         </section>
         <section aria-label="Duration">
-          <h2 className="mb-1">For how many hours</h2>
+          <h2 className="mb-1">Duration curve</h2>
           <DurationCurve series={series} load={run.load} designHours={designHours} />
           {design && (
             <p className="text-[0.85rem] text-quiet">

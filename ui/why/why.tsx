@@ -61,7 +61,7 @@ function Answered({ by: derivation }: { by: Derivation | undefined }) {
   return derivation ? (
     <Explanation of={derivation} />
   ) : (
-    <p>The walk stops before this figure: see the message on the line.</p>
+    <p>Not calculated: an upstream stage has an error. See the message on the line.</p>
   );
 }
 

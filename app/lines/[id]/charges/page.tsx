@@ -4,7 +4,7 @@ import { whenUp } from '@/server/when-up';
 import { ChargesView } from '@/ui/charges/charges-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
-export const metadata: Metadata = { title: 'Charges' };
+export const metadata: Metadata = { title: 'Desiccant & elements' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;

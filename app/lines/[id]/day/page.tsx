@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { PumpDayView } from '@/ui/pump-day/pump-day-view';
 
-export const metadata: Metadata = { title: 'Pump’s day' };
+export const metadata: Metadata = { title: 'Compressor cycle' };
 
 export default function Page() {
   return <PumpDayView />;
