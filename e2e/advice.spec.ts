@@ -7,7 +7,7 @@ test('advice at its stage: fixed with one button, undone with one key', async ({
   await beside.getByRole('button', { name: /has it a relief valve, and is its nameplate legible/ }).click();
   await expect(page).toHaveURL(/stage=/);
   const atStage = page.getByRole('list', { name: 'Advice on this stage' });
-  await atStage.getByRole('button', { name: 'It has both, I looked' }).click();
+  await atStage.getByRole('button', { name: 'Both present, inspected' }).click();
   await expect(beside.getByText('has it a relief valve')).toHaveCount(0);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');
@@ -16,19 +16,19 @@ test('advice at its stage: fixed with one button, undone with one key', async ({
   await expect(page.getByText('Is this line used for breathing air?')).toBeVisible();
 });
 
-test('a danger cannot be set aside, and no line on which it stands is ready', async ({ page }) => {
+test('a danger cannot be dismissed, and no line on which it stands is ready', async ({ page }) => {
   await buildOwnLine(page);
   await page.getByRole('link', { name: 'Survey', exact: true }).click();
   await page.getByLabel('Is this line used for breathing air?').selectOption('yes');
   await page.getByRole('link', { name: 'Advice', exact: true }).click();
-  const stop = page.getByRole('region', { name: 'Stop' });
+  const stop = page.getByRole('region', { name: 'Danger' });
   await expect(stop).toContainText('This line is used for breathing air.');
   await expect(stop).toContainText('Use a certified breathing-air system');
   await expect(stop.getByRole('button', { name: 'Dismiss…' })).toHaveCount(0);
   await expect(page.getByText('Not ready')).toBeVisible();
 });
 
-test('other advice is set aside with a reason, and returns when what it rests on changes', async ({ page }) => {
+test('other advice is dismissed with a reason, and returns when what it rests on changes', async ({ page }) => {
   const own = await buildOwnLine(page);
   await page.goto(`${own}/advice`);
   const item = page.getByRole('listitem').filter({ hasText: 'has it a relief valve' });

@@ -4,7 +4,7 @@ test('a cartridge sized within a minute, told honestly, and what upstream would 
   await page.goto('/beads');
   const beads = page.getByRole('region', { name: 'Desiccant charge and air' });
   await page.getByLabel('Dry beads').fill('250 g');
-  await page.getByLabel('Air through them').fill('10 scfm');
+  await page.getByLabel('Air flow through it').fill('10 scfm');
   await page.getByLabel('Inlet air temperature').fill('75 F');
   await page.getByLabel('Pressure', { exact: true }).fill('60 psi');
   // G13-01 with 20 % taken up: 0.68 h; practice counts on 12 %: 0.41 h (computed).
@@ -48,7 +48,7 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await page.getByLabel('Oven at').fill('900 F');
   await expect(batch.getByRole('alert')).toContainText('not possible');
   await page.getByLabel('In the tray are').selectOption('pellets');
-  await expect(batch).toContainText('heat brings none back');
+  await expect(batch).toContainText('heat does not restore them');
   await page.getByLabel('In the tray are').selectOption('oily');
   await expect(batch).toContainText('never unattended');
   await expect(batch).toContainText('can burn');
@@ -66,7 +66,7 @@ test('a housing rated below the cut-out is refused; an hour in the oven is waite
 }) => {
   await page.goto('/beads');
   const housing = page.getByRole('region', { name: 'Housing' });
-  await expect(housing).toContainText('Nobody has read the pressure');
+  await expect(housing).toContainText('The pressure marked on it is not recorded');
   await page.getByLabel('Pressure marked on it').selectOption('yes');
   await page.getByLabel('Marked', { exact: true }).fill('100 psi');
   await expect(housing).toContainText('rated below the pressure at which the compressor stops');

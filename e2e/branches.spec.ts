@@ -66,7 +66,7 @@ test('a stage that is only planned is left out, and put in when it is bought', a
   const dried = await dew.textContent();
   await page.getByLabel('Planned: not installed yet').check();
   await page.getByLabel('Reading that triggers its purchase').fill('humidity over 60 % indoors');
-  await expect(page.getByText('Not in the line yet: left out')).toBeVisible();
+  await expect(page.getByText('Not installed yet: left out')).toBeVisible();
   await expect(dew).not.toHaveText(dried as string);
   await page.getByLabel('Planned: not installed yet').uncheck();
   await expect(dew).toHaveText(dried as string);

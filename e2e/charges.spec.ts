@@ -29,7 +29,7 @@ test('a charge of its own line: named, put in, looked at, changed, dried, discar
   const none = crypto.randomUUID();
   await request.post('/api/plans', { data: { id: none, plan: dry } });
   await page.goto(`/lines/${none}/charges`);
-  await expect(page.getByText('This line has no place for beads')).toBeVisible();
+  await expect(page.getByText('This line has no desiccant')).toBeVisible();
   const { plan } = await (await request.get('/api/plans/d0000000-0000-4000-8000-000000000001')).json();
   const id = crypto.randomUUID();
   await request.post('/api/plans', { data: { id, plan: { ...plan, name: 'Beads line' } } });
@@ -41,7 +41,7 @@ test('a charge of its own line: named, put in, looked at, changed, dried, discar
   const form = page.getByRole('form', { name: 'New charge' });
   await form.getByLabel('Dry beads').fill('-3 kg');
   await form.getByRole('button', { name: 'Add charge' }).click();
-  await expect(form.getByText('Give it a name')).toBeVisible();
+  await expect(form.getByText('Enter a name')).toBeVisible();
   await expect(form.getByText(/not possible|At least 10 g/)).toBeVisible();
   await form.getByLabel('Name, as on its container').fill('Tin 7');
   await form.getByLabel('Dry beads').fill('9 kg');
@@ -61,8 +61,8 @@ test('a charge of its own line: named, put in, looked at, changed, dried, discar
   await place.getByRole('button', { name: 'Log an inspection' }).click();
   await place.getByRole('button', { name: 'Log the inspection' }).click();
   await expect(place.getByText('Drag it to where')).toBeVisible();
-  await place.getByRole('slider', { name: 'Spent, of its height' }).press('ArrowRight');
-  await place.getByRole('slider', { name: 'Spent, of its height' }).press('ArrowRight');
+  await place.getByRole('slider', { name: 'Exhausted, of its height' }).press('ArrowRight');
+  await place.getByRole('slider', { name: 'Exhausted, of its height' }).press('ArrowRight');
   await place.getByRole('button', { name: 'Log the inspection' }).click();
   await expect(place).toContainText('Last inspection10 %');
   await place.getByRole('button', { name: /^The line has 40 %/ }).click();

@@ -21,7 +21,7 @@ test('a line is saved under a name, changed, compared side by side, and brought 
   await view(page, 'Compare').click();
   await page.getByLabel('Compare with').selectOption({ label: 'As found' });
   await expect(page.getByRole('region', { name: 'What changed' })).toContainText(
-    'Took out Separator (behind Aftercooler).',
+    'Removed Separator (downstream of Aftercooler).',
   );
   const row = page.getByRole('row', { name: /^Separator/ }).first();
   await expect(row.getByRole('cell').first()).toHaveText('–');

@@ -21,7 +21,7 @@ test('two heatless towers: a fixed orifice at part load, a bed that is lifted, a
   await page.goto('/dryers?look=twin-tower&load=1&c=38&pa=790801.6'); // 100 psi: 14.7 % (G11-15)
   const towers = page.getByRole('region', { name: 'Two towers' });
   await expect(towers).toContainText('Costs 15 % of the air');
-  await page.getByLabel('On average').fill('30');
+  await page.getByLabel('Average load').fill('30');
   await expect(towers).toContainText('Costs 49 % of the air');
   await expect(towers).toContainText('stretch the cycle');
   await page.getByLabel('Whole cycle').fill('40 s');

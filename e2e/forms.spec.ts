@@ -90,7 +90,7 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
 
   await page.goto(`${DEMO}/advice`);
   await page
-    .getByRole('button', { name: /^Set aside/ })
+    .getByRole('button', { name: /^Dismiss/ })
     .first()
     .click();
   const reason = page.locator('#main form').first();

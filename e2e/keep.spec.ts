@@ -118,7 +118,7 @@ test('@date postponed with a reason, pinned, and the code of a stage that is gon
   await expect(page.getByRole('region', { name: 'Postponed' })).toContainText('“valve on order”');
   await page.goto(`${own}/rounds/go?at=gone`);
   await expect(page.getByText('Nothing of this point is in the routine')).toBeVisible();
-  await expect(page.getByText('Its log stays.')).toBeVisible();
+  await expect(page.getByText('Its log is kept.')).toBeVisible();
 });
 
 test('the demo: drift is found and named, a reading out of its band points to its causes, a correction stands', async ({
@@ -143,9 +143,11 @@ test('the demo: drift is found and named, a reading out of its band points to it
   const own = entries.getByRole('listitem').filter({ hasText: '25.0 °C' }).first();
   await expect(own).toContainText('more than expected');
   await own.getByText('Chilled dryer: pressure dew point higher than expected').click();
-  await expect(own).toContainText('Dirt, or no draught');
+  await expect(own).toContainText('Dirt, or no air flow');
   await own.getByRole('button', { name: /^Check it.*Dirt/ }).click();
-  await expect(form.getByLabel('Which test, how it went')).toHaveValue(/Dirt, or no draught\? Clean it and read again/);
+  await expect(form.getByLabel('Which test, how it went')).toHaveValue(
+    /Dirt, or no air flow\? Clean it and read again/,
+  );
   await own.getByRole('button', { name: /^Correct/ }).click();
   const correct = page.getByRole('form', { name: 'Correct an entry' });
   await correct.getByLabel('Value, in any unit').fill('5');
@@ -161,7 +163,7 @@ test('the demo: drift is found and named, a reading out of its band points to it
     .getByText(/water in the hose, in winter only/)
     .first()
     .click();
-  await expect(entries).toContainText('A drain is frozen, and the water goes on');
+  await expect(entries).toContainText('A drain is frozen, and the water is carried over');
 });
 
 test('readings from a table are read first, with their rows, and doubled by nothing', async ({ page }) => {
@@ -197,7 +199,7 @@ test('@date the calendar has a private address that can be taken back; the sheet
   const feed = await page.request.get(address);
   expect(await feed.text()).toMatch(/^BEGIN:VCALENDAR[\s\S]*RRULE/);
   await part.getByRole('button', { name: 'Revoke all addresses' }).click();
-  await expect(part).toContainText('are taken back');
+  await expect(part).toContainText('are revoked');
   expect((await page.request.get(address)).status()).toBe(404);
   await page.goto(`${DEMO}/rounds/sheet`);
   await expect(page.getByRole('img', { name: /^Code that opens/ }).first()).toBeVisible();

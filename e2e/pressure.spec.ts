@@ -80,7 +80,7 @@ test('gauges at rest and in flow show where the measured loss is above the calcu
   await add('pressure gauge', 'Receiver');
   await page.getByLabel('It was read').selectOption({ label: 'at rest and while air flows' });
   await page.getByLabel('At rest, nothing blowing', { exact: true }).fill('7');
-  await page.getByLabel('While all blow that can blow at once', { exact: true }).fill('7');
+  await page.getByLabel('At peak demand', { exact: true }).fill('7');
   await add('pipe', 'Pressure gauge');
   await page.getByLabel('Length', { exact: true }).fill('4 km');
   await expect(page.locator('#main').getByRole('alert').last()).toContainText(/4 km|not a|possible/);
@@ -88,7 +88,7 @@ test('gauges at rest and in flow show where the measured loss is above the calcu
   await add('pressure gauge', 'Pipe');
   await page.getByLabel('It was read').selectOption({ label: 'at rest and while air flows' });
   await page.getByLabel('At rest, nothing blowing', { exact: true }).fill('7');
-  await page.getByLabel('While all blow that can blow at once', { exact: true }).fill('5.5');
+  await page.getByLabel('At peak demand', { exact: true }).fill('5.5');
   await expectSaved(page);
   await page.locator('[data-stage]', { hasText: 'Tools' }).first().click();
   await expect(page.getByRole('region', { name: 'Gauges at rest and in flow' })).toContainText(

@@ -107,7 +107,7 @@ test('the year: an hour is chosen by keyboard and the Line shows it; the approac
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowLeft');
   await expect(headline).toHaveText(before ?? '');
 
-  await page.getByLabel('Shown').selectOption({ label: 'Pressure dew point behind Pallet-valve bench' });
+  await page.getByLabel('Shown').selectOption({ label: 'Pressure dew point downstream of Pallet-valve bench' });
   await expect(page.getByRole('region', { name: 'Duration' })).toContainText('35 h a year');
   await page.getByLabel('Shown').selectOption({ label: 'Receiver' });
   const map = page.getByRole('slider', { name: /hour by hour/ });

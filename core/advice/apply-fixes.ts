@@ -44,13 +44,13 @@ export function applyFix(
   const [ruleId = '', ...ids] = key.split(' ');
   const rule = RULES.filter((r) => r.id === ruleId);
   const gone = ids.find((id) => !stageById(plan, id));
-  if (gone) return { refused: 'The stage that this spoke of is not in the line any more. Nothing was changed.' };
+  if (gone) return { refused: 'The stage is no longer in the line. Nothing was changed.' };
   const speaks = (of: Plan): Advice | undefined => judgeLine(of, walk(of), rule, day).advice.find((a) => a.key === key);
   const fix = speaks(plan)?.finding.fixes?.[which];
-  if (!fix) return { refused: 'The line has changed meanwhile, and this is not needed any more. Nothing was changed.' };
+  if (!fix) return { refused: 'The line has changed: this fix is no longer needed. Nothing was changed.' };
   const added = fix.edit(plan, newId);
   if (allStages(added).length < allStages(plan).length && compare(against(added), against(plan)) > 0)
-    return { refused: 'Something else on this line needs that stage: it stays. Nothing was changed.' };
+    return { refused: 'Another stage or rule needs that stage. Nothing was changed.' };
   const moved = fix.moves?.(plan, newId) ?? [];
   if (moved.length === 0) return { plan: added };
   const most = against(added);

@@ -52,8 +52,7 @@ function curing(line: LineFacts, s: Outlet, fails: Fails, fixes: readonly (Fix |
 /** Within the uncertainty of a dew point from a plate, 5 °F: the verdict decides, where it has been worked out. */
 const UNSURE_K = 2.8;
 
-const NO_FIX =
-  ' Nothing that this program can try here cures it: ask the makers of the tool and of what treats its air.';
+const NO_FIX = ' No fix of this program solves it: ask the makers of the tool and of the treatment.';
 
 /**
  * A finding whose fixes are tried only when somebody looks at them: each takes a walk of the line.
@@ -88,7 +87,7 @@ function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Fix | undefi
       const pressureDewPointC = Math.min(d.parameters.pressureDewPointC, Math.max(abilityC(d), needsC - 4));
       const values: Values = d.kind === 'refrigerated-dryer' ? { method: 'rated' } : {};
       return [
-        set(`Take a larger one for ${d.name}`, d, { ...values, ratedFlowM3PerS: larger }),
+        set(`Use a larger one for ${d.name}`, d, { ...values, ratedFlowM3PerS: larger }),
         set(`Take one of a lower dew point for ${d.name}`, d, {
           ...values,
           ratedFlowM3PerS: larger,
@@ -98,8 +97,8 @@ function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Fix | undefi
     }
     if (d.kind === 'bead-cartridge')
       return [
-        set(`Put a new charge into ${d.name}`, d, { spentShare: 0, charge: 'new' }),
-        set(`Take a larger one for ${d.name}, newly charged`, d, {
+        set(`Add a new charge into ${d.name}`, d, { spentShare: 0, charge: 'new' }),
+        set(`Use a larger one for ${d.name}, newly charged`, d, {
           spentShare: 0,
           charge: 'new',
           massKg: Math.min(500, 3 * d.parameters.massKg),
@@ -110,7 +109,7 @@ function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Fix | undefi
     return p.ratedFlowM3PerS === undefined
       ? []
       : [
-          refit(`Take a larger one for ${d.name}`, d, {
+          refit(`Use a larger one for ${d.name}`, d, {
             ...d.parameters,
             ratedFlowM3PerS: larger,
             ...('purgeM3PerS' in d.parameters && {
@@ -138,7 +137,7 @@ const WET: Rule = {
       const roomC = line.roomC(s);
       const cures = () =>
         curing(line, s, isTooWet, [
-          put('Put a droplet separator directly upstream of it', 'before', s, [
+          put('Add a droplet separator directly upstream of it', 'before', s, [
             'droplet-separator',
             { drain: 'manual' },
           ]),
@@ -147,7 +146,7 @@ const WET: Rule = {
             : undefined,
           ...betterDryers(line, s, roomC - 1),
           chilled(line, s, roomC - 4),
-          put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
+          put('Add a twin tower with its filters upstream of it', 'before', s, ...tower(line, s)),
         ]);
       return [
         tried(
@@ -156,7 +155,7 @@ const WET: Rule = {
             ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
             : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
           (noFix) => (say) =>
-            `${drops ? 'The air comes saturated: what is caught before is not enough.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
+            `${drops ? 'The air comes saturated: separation upstream is not sufficient.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
           cures,
         ),
       ];
@@ -178,7 +177,7 @@ const OPEN: Rule = {
       return [
         at(
           s,
-          `Whether ${s.name} gets what it needs is open: ${note ?? 'read its dew point.'}`,
+          `It is borderline whether ${s.name} gets what it needs: ${note ?? 'read its dew point.'}`,
           (say) =>
             `It gets ${say(low, quantity)} to ${say(high, quantity)}, and may get ${say(limit, quantity)} at most.`,
         ),
@@ -213,7 +212,7 @@ export const AT_THE_JOB: readonly Rule[] = [
           curing(line, s, isTooWet, [
             ...betterDryers(line, s, needs),
             needs >= abilityC({ kind: 'refrigerated-dryer' }) ? chilled(line, s, needs) : undefined,
-            put('Put a twin tower with its filters before it', 'before', s, ...tower(line, s)),
+            put('Add a twin tower with its filters upstream of it', 'before', s, ...tower(line, s)),
           ]);
         return [
           tried(
@@ -221,7 +220,7 @@ export const AT_THE_JOB: readonly Rule[] = [
             (say) =>
               `${s.name} gets ${say(gets, 'temperature')} and needs ${say(needs, 'temperature')}: ${best.name} could make that, and does not.`,
             (noFix) => (say) =>
-              `${load !== undefined && load > 1 ? `It is asked for ${say(load, 'share')} of what it can do here.` : is(DESICCANT, best.kind) ? 'It is spent, too small, or what comes is too warm or too wet.' : 'It is too small for this air, or set too high.'}${noFix}`,
+              `${load !== undefined && load > 1 ? `Its load is ${say(load, 'share')} of its capacity here.` : is(DESICCANT, best.kind) ? 'It is exhausted, too small, or its inlet air is too warm or too wet.' : 'It is too small for this air, or set too high.'}${noFix}`,
             cures,
           ),
         ];
@@ -243,14 +242,21 @@ export const AT_THE_JOB: readonly Rule[] = [
         const last = ['carbon-filter', 'particulate-filter', 'coalescing-filter'].includes(line.before(s)?.kind ?? '');
         const cures = () =>
           curing(line, s, isDirty, [
-            put('Put a dust filter before it', 'before', s, ['particulate-filter']),
-            put('Put a 0.01 µm dust filter before it', 'before', s, dust),
+            put('Add a dust filter upstream of it', 'before', s, ['particulate-filter']),
+            put('Add a 0.01 µm dust filter upstream of it', 'before', s, dust),
             last
               ? undefined
-              : put('Put a 0.01 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'fine' }]),
-            put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
-            put('Put carbon and a dust filter before it', 'before', s, ['carbon-filter'], dust),
-            put('Put coalescers, carbon and a dust filter before it', 'before', s, ...both, ['carbon-filter'], dust),
+              : put('Add a 0.01 µm coalescer upstream of it', 'before', s, ['coalescing-filter', { grade: 'fine' }]),
+            put('Add 1 µm and 0.01 µm coalescers upstream of it', 'before', s, ...both),
+            put('Add carbon and a dust filter upstream of it', 'before', s, ['carbon-filter'], dust),
+            put(
+              'Add coalescers, carbon and a dust filter upstream of it',
+              'before',
+              s,
+              ...both,
+              ['carbon-filter'],
+              dust,
+            ),
           ]).slice(0, 2);
         return [
           tried(
@@ -270,17 +276,15 @@ export const AT_THE_JOB: readonly Rule[] = [
   {
     id: 'A33',
     grade: 'must',
-    when: 'a job that no air reaches while all blow that can',
-    fix: 'A wider part where the air chokes, or less at once.',
+    when: 'a job that gets no air at peak demand',
+    fix: 'A larger part at the restriction, or fewer jobs at once.',
     source: 'computed from this line at its worst moment',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
         const moment = line.moments.get(s.id);
         if (!moment || moment.section.problems.length === 0) return [];
         const problem = moment.section.at(s.id) ? undefined : moment.section.problem;
-        return line.at(s) && problem
-          ? [at(s, `No air is left for ${s.name} while all blow that can.`, problem.message)]
-          : [];
+        return line.at(s) && problem ? [at(s, `No air reaches ${s.name} at peak demand.`, problem.message)] : [];
       }),
   },
   OPEN,

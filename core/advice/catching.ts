@@ -25,7 +25,7 @@ export const CATCHING: readonly Rule[] = [
             s,
             `${s.name} has no drain: it fills up.`,
             (say) =>
-              `Once it is full it catches nothing, and ${say(line.at(s)?.liquidKgPerS ?? 0, 'waterFlow')} of drops goes on.`,
+              `Once full it separates nothing, and ${say(line.at(s)?.liquidKgPerS ?? 0, 'waterFlow')} of drops goes on.`,
             set('Fit a float drain', s, { drain: 'float' }),
             set('Fit a level-sensing drain', s, { drain: 'level' }),
           ),
@@ -58,12 +58,12 @@ export const CATCHING: readonly Rule[] = [
         return [
           at(
             s,
-            `${s.name} gets all the water as it comes.`,
+            `${s.name} gets all the water as slugs.`,
             (say) =>
               `Slugs flood its fibres: ${say(line.inlet(s)?.liquidKgPerS ?? 0, 'waterFlow')} of drops reaches it, more after each start.`,
             tank
-              ? carry(`Move it behind ${tank.name}`, s, 'behind', tank)
-              : put('Put a separator before it', 'before', s, ['separator', { drain: 'float' }]),
+              ? carry(`Move it downstream of ${tank.name}`, s, 'behind', tank)
+              : put('Add a separator upstream of it', 'before', s, ['separator', { drain: 'float' }]),
           ),
         ];
       }),
@@ -71,8 +71,8 @@ export const CATCHING: readonly Rule[] = [
   {
     id: 'O06',
     grade: 'should',
-    when: 'a 0.01 µm coalescer without a 1 µm one before it',
-    fix: 'Put a 1 µm coalescer upstream of it.',
+    when: 'a 0.01 µm coalescer without a 1 µm one upstream of it',
+    fix: 'Add a 1 µm coalescer upstream of it.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -87,7 +87,7 @@ export const CATCHING: readonly Rule[] = [
             s,
             `${s.name} has no coarser filter upstream of it.`,
             `All the oil and dirt loads the fine element, ${(line.grades.get(line.before(s)?.id ?? '')?.dirt.oilMg ?? 0).toPrecision(2)} mg of oil in each m³: it blocks early.`,
-            put('Put a 1 µm coalescer before it', 'before', s, ['coalescing-filter', { grade: 'general' }]),
+            put('Add a 1 µm coalescer upstream of it', 'before', s, ['coalescing-filter', { grade: 'general' }]),
           ),
         ),
   },
@@ -95,7 +95,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'O64',
     grade: 'note',
     when: 'two coalescers of the same grade in a row',
-    fix: 'Take one out, or make them of different grades.',
+    fix: 'Remove one, or make them of different grades.',
     source: 'common practice',
     finds: (line) =>
       line.of('coalescing-filter').flatMap((s) => {
@@ -104,9 +104,9 @@ export const CATCHING: readonly Rule[] = [
         return [
           at(
             [next, s],
-            `${next.name} does again what ${s.name} has done.`,
-            (say) => `It only costs ${say(next.parameters.pressureLossPa, 'pressureDifference')}.`,
-            takeOut('Take it out', next),
+            `${next.name} repeats what ${s.name} does.`,
+            (say) => `It only loses ${say(next.parameters.pressureLossPa, 'pressureDifference')}.`,
+            takeOut('Remove it', next),
           ),
         ];
       }),
@@ -115,7 +115,7 @@ export const CATCHING: readonly Rule[] = [
     id: 'A08',
     grade: 'should',
     when: 'water in a check filter, which should stay dry',
-    fix: 'Look for what fails upstream of it: a full bowl, a stuck drain, a dryer that is off.',
+    fix: 'Find the fault upstream of it: a full bowl, a stuck drain, a dryer that is off.',
     source: 'common practice',
     finds: (line) =>
       line.stages
@@ -124,7 +124,7 @@ export const CATCHING: readonly Rule[] = [
           at(
             s,
             `${s.name} is a check filter, and it is wet.`,
-            (say) => `${say(line.at(s)?.caughtKgPerS ?? 0, 'waterFlow')} gets through all that stands upstream of it.`,
+            (say) => `${say(line.at(s)?.caughtKgPerS ?? 0, 'waterFlow')} passes all stages upstream of it.`,
           ),
         ),
   },
@@ -143,7 +143,7 @@ export const CATCHING: readonly Rule[] = [
             s,
             `${s.name} holds water.`,
             (say) =>
-              `The air comes saturated, with ${say(comes.liquidKgPerS, 'waterFlow')} of drops; coils keep it until a tool calls for it.`,
+              `The air comes saturated, with ${say(comes.liquidKgPerS, 'waterFlow')} of drops; it stays in the coils until a tool draws air.`,
             set('Drain it by hand', s, { drain: 'manual' }),
           ),
         ];

@@ -27,7 +27,7 @@ export const CONDENSATE: readonly Rule[] = [
       const kg = line.stages.reduce((sum, s) => sum + caught(line, s), 0) * loadedHoursPerDay(line.plan) * 3600;
       return [
         ofLine(
-          'Oily condensate goes where it may not.',
+          'Oily condensate is discharged illegally.',
           (say) => `The drains bring ${say(kg / WATER, 'drained')} a day with oil in it: regulated waste.`,
           answer('Send it through an oil–water separator', { condensate: 'separator' }),
           answer('Have it collected', { condensate: 'collected' }),
@@ -38,7 +38,7 @@ export const CONDENSATE: readonly Rule[] = [
   {
     id: 'A16',
     grade: 'note',
-    when: 'nobody has said where the condensate of an oiled compressor goes',
+    when: 'it is not recorded where the condensate of an oiled compressor goes',
     fix: 'Find out, and say so in the Survey.',
     source: 'common practice',
     finds: (line) => {
@@ -52,8 +52,8 @@ export const CONDENSATE: readonly Rule[] = [
         return [];
       return [
         ofLine(
-          'Where does what you drain go?',
-          'It has oil in it, and the law has a word on that.',
+          'Where does the condensate go?',
+          'It contains oil: its disposal is regulated.',
           answer('Through an oil–water separator', { condensate: 'separator' }),
           answer('To a licensed collector', { condensate: 'collected' }),
         ),
@@ -85,7 +85,7 @@ export const CONDENSATE: readonly Rule[] = [
     id: 'O41',
     grade: 'should',
     when: 'a drain line that rises over 6 ft (1.8 m), is narrower than 1/4 in, or may freeze',
-    fix: 'Lay it anew, or trace it.',
+    fix: 'Re-lay it, or heat trace it.',
     source: 'common practice',
     finds: (line) => {
       const { drainLiftM, drainLineBoreM, drainLineCold } = line.plan.survey.site;
@@ -103,7 +103,7 @@ export const CONDENSATE: readonly Rule[] = [
             ]
               .filter(Boolean)
               .join(' '),
-          answer('Lay it anew: falling, wide, in the warm', {
+          answer('Re-lay it: with fall, larger bore, in a warm place', {
             drainLiftM: 0,
             drainLineBoreM: 0.0095,
             drainLineCold: 'no',
@@ -167,7 +167,7 @@ export const CONDENSATE: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `Nothing tells that ${s.name} still works.`,
+            `There is no evidence that ${s.name} still works.`,
             s.parameters.carbonUsedS === 0
               ? 'There is no record of when its carbon was changed.'
               : `Its carbon is ${Math.round(s.parameters.carbonUsedS / MONTH_S)} months old.`,

@@ -28,7 +28,7 @@ export const COOLING: readonly Rule[] = [
     id: 'O01',
     grade: 'should',
     when: 'a piston compressor loaded over 30 % of the time, and nothing that cools the air upstream of the tank',
-    fix: 'Put an aftercooler with a separator upstream of the tank.',
+    fix: 'Add an aftercooler with a separator upstream of the tank.',
     source: 'common practice: 60 % and more of the water is still vapour there',
     finds: (line) =>
       line.of('receiver').flatMap((s) => {
@@ -68,9 +68,9 @@ export const COOLING: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `Water falls out in ${s.name}, ${say(falls, 'waterFlow')}, and nothing takes it away.`,
+            (say) => `Water condenses in ${s.name}, ${say(falls, 'waterFlow')}, and nothing takes it away.`,
             'It is carried on as drops into whatever comes next.',
-            put('Put a separator with a drain downstream of it', 'behind', s, ['separator', { drain: 'float' }]),
+            put('Add a separator with a drain downstream of it', 'behind', s, ['separator', { drain: 'float' }]),
           ),
         ];
       }),
@@ -91,10 +91,10 @@ export const COOLING: readonly Rule[] = [
             s,
             (say) => `${s.name} sees air of ${say(comes.temperatureC, 'temperature')}: its water is vapour.`,
             (say) =>
-              `Nothing falls out before ${say(comes.pressureDewPointC, 'temperature')}, and a separator catches drops only.`,
+              `No water condenses above ${say(comes.pressureDewPointC, 'temperature')}, and a separator catches drops only.`,
             cooler
-              ? carry(`Move it behind ${cooler.name}`, s, 'behind', cooler)
-              : put('Put a cooler before it', 'before', s, ['aftercooler']),
+              ? carry(`Move it downstream of ${cooler.name}`, s, 'behind', cooler)
+              : put('Add a cooler upstream of it', 'before', s, ['aftercooler']),
           ),
         ];
       }),
@@ -102,7 +102,7 @@ export const COOLING: readonly Rule[] = [
   {
     id: 'A05',
     grade: 'should',
-    when: 'a filter where the air is so warm that its water passes as vapour and falls out later',
+    when: 'a filter where the air is so warm that its water passes as vapour and condenses later',
     fix: 'Cool the air first, or put the filter where it is cool.',
     source: 'common practice: “50 ft away”, in other words cooled',
     finds: (line) =>
@@ -115,7 +115,7 @@ export const COOLING: readonly Rule[] = [
             s,
             `Water passes ${s.name} as vapour.`,
             (say) =>
-              `The air is ${say(comes.temperatureC, 'temperature')} there and lets go of its water only below ${say(comes.pressureDewPointC, 'temperature')}: ${say(comes.vapourKgPerS, 'waterFlow')} goes through.`,
+              `The air is ${say(comes.temperatureC, 'temperature')} there and its water condenses only below ${say(comes.pressureDewPointC, 'temperature')}: ${say(comes.vapourKgPerS, 'waterFlow')} goes through.`,
             cooled(line, s)
               ? put('Cool it further upstream of the filter', 'before', s, ['cooling-run'])
               : coolAtPump(line, s),
@@ -142,11 +142,11 @@ export const COOLING: readonly Rule[] = [
             [s, follows],
             (say) => `${s.name} is too small: air leaves it ${say(aboveK, 'temperatureDifference')} above its room.`,
             (say) =>
-              `It goes on to ${follows.name} at ${say(leaves.temperatureC, 'temperature')}: its water falls out later than it should.`,
+              `It goes on to ${follows.name} at ${say(leaves.temperatureC, 'temperature')}: its water condenses downstream.`,
             s.kind === 'aftercooler' && s.parameters.method !== 'measured'
-              ? set('Take a larger one', s, { method: 'approach', approachK: USUAL_APPROACH_K })
+              ? set('Use a larger one', s, { method: 'approach', approachK: USUAL_APPROACH_K })
               : put(
-                  'Put an aftercooler and a separator downstream of it',
+                  'Add an aftercooler and a separator downstream of it',
                   'behind',
                   s,
                   ['aftercooler'],
@@ -209,7 +209,8 @@ export const COOLING: readonly Rule[] = [
         ? [
             ofLine(
               (say) => `The room is ${say(warmer, 'temperatureDifference')} warmer than the air outside it.`,
-              (say) => `Cooler and dryer work against ${say(roomTemperatureC, 'temperature')}: the room cooks them.`,
+              (say) =>
+                `Cooler and dryer work against ${say(roomTemperatureC, 'temperature')}, the temperature of the room.`,
             ),
           ]
         : [];
@@ -240,7 +241,7 @@ export const COOLING: readonly Rule[] = [
   {
     id: 'A06',
     grade: 'note',
-    when: 'the compressor swallows heated or air-conditioned air',
+    when: 'the compressor draws heated or air-conditioned air',
     fix: 'Weigh drier intake air against what it costs to make up.',
     source: 'heat of the air drawn, computed',
     finds: (line) =>
@@ -252,7 +253,7 @@ export const COOLING: readonly Rule[] = [
           const perKelvin = (line.section.dryAirKgPerS * CP * loadedHoursPerDay(line.plan) * days) / 1000;
           return at(
             s,
-            `${s.name} swallows air that you paid to heat or cool.`,
+            `${s.name} draws air that you paid to heat or cool.`,
             (say) =>
               `Each ${say(10, 'temperatureDifference')} between outdoors and the room is some ${Math.round(perKelvin * 10)} kWh of heat a year.`,
           );

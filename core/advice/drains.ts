@@ -34,11 +34,10 @@ export const DRAINS: readonly Rule[] = [
           : [
               at(
                 s,
-                (say) => `${say(kg / WATER, 'drained')} a day at ${s.name} rely on somebody remembering.`,
+                (say) => `${say(kg / WATER, 'drained')} a day at ${s.name} depend on somebody remembering.`,
                 daily
-                  ? (say) =>
-                      `Its sump holds ${say(own(s).sumpM3, 'drained')}: what comes besides goes on into the lines.`
-                  : 'Forgotten once, the water goes on into the lines.',
+                  ? (say) => `Its sump holds ${say(own(s).sumpM3, 'drained')}: the excess is carried into the lines.`
+                  : 'If forgotten, the water is carried into the lines.',
                 level(s),
                 set('Fit a float drain', s, { drain: 'float' }),
               ),
@@ -63,7 +62,7 @@ export const DRAINS: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `The timer of ${s.name} throws away ${say(lost * line.balance.deliveredM3PerS, 'volumeFlow')}.`,
+            (say) => `The timer of ${s.name} wastes ${say(lost * line.balance.deliveredM3PerS, 'volumeFlow')}.`,
             (say) =>
               `It opens for ${say(own(s).drainOpenS, 'duration')} every ${say(own(s).drainEveryS, 'duration')}: ${say(lost, 'share')} of all the air made.`,
             level(s),
@@ -86,7 +85,7 @@ export const DRAINS: readonly Rule[] = [
             s,
             `The drain of ${s.name} opens when the compressor unloads, and this one does not.`,
             (say) =>
-              `A compressor that changes its speed keeps on running: ${say(caught(line, s), 'waterFlow')} has nowhere to go.`,
+              `A compressor that changes its speed keeps on running: ${say(caught(line, s), 'waterFlow')} is not drained.`,
             level(s),
           ),
         ),
@@ -108,7 +107,7 @@ export const DRAINS: readonly Rule[] = [
             s,
             `Rust will jam the drain of ${s.name}.`,
             `A ${s.parameters.drain === 'float' ? 'float' : 'solenoid'} with nothing before it meets all the scale of the tank.`,
-            set('Put a strainer before it', s, { strainer: 'fitted' }),
+            set('Add a strainer upstream of it', s, { strainer: 'fitted' }),
           ),
         ),
   },
@@ -116,7 +115,7 @@ export const DRAINS: readonly Rule[] = [
     id: 'A12',
     grade: 'must',
     when: 'a trap whose unloader drain stands downstream of the check valve',
-    fix: 'Put the trap upstream of the check valve, or give it another drain.',
+    fix: 'Add the trap upstream of the check valve, or give it another drain.',
     source: 'common practice: the unloader empties only what stands upstream of the check valve',
     finds: (line) =>
       drained(line, 'unloader', 'unloader-start')

@@ -97,7 +97,7 @@ export function chilled(line: LineFacts, s: Stage, needsC: number): Fix {
   const can = refrigeratedCapacity(comes?.temperatureC ?? line.roomC(before), gaugePa, line.roomC(before));
   const ratedFlowM3PerS = Math.min(1, Math.max(1e-4, (ROOM_FOR_MORE * (comes ? line.flow(comes) : 0)) / can));
   const pressureDewPointC = Math.max(CHILLED_LEAST_C, Math.min(USUAL_DEW_POINT_C, needsC - 1));
-  return put('Put a refrigerated dryer before it', 'before', before, [
+  return put('Add a refrigerated dryer upstream of it', 'before', before, [
     'refrigerated-dryer',
     { method: 'rated', ratedFlowM3PerS, pressureDewPointC },
   ]);

@@ -60,9 +60,9 @@ export const DRYING_DUTY: readonly Rule[] = [
         return [
           at(
             s,
-            'A dry tank downstream of the dryer would ride your surges.',
+            'A dry tank downstream of the dryer would cover peak demand.',
             (say) => `Together the jobs draw ${say(peak, 'volumeFlow')}, on average ${say(average, 'volumeFlow')}.`,
-            put('Put a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+            put('Add a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
           ),
         ];
       }),
@@ -86,7 +86,7 @@ export const DRYING_DUTY: readonly Rule[] = [
             s,
             (say) => `Surges of ${say(peak, 'volumeFlow')} overload ${s.name}.`,
             (say) => `Here it can do ${say(can, 'volumeFlow')}: in each surge the dew point jumps.`,
-            put('Put a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
+            put('Add a dry receiver downstream of it', 'behind', s, ['receiver', { volumeM3: peak * 60 * 0.3 }]),
           ),
         ];
       }),
@@ -107,7 +107,7 @@ export const DRYING_DUTY: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `${s.name} is asked for ${say(load, 'share')} of what it can do here.`,
+            (say) => `${s.name} is loaded to ${say(load, 'share')} of its capacity here.`,
             (say) =>
               `The rating on its plate is for other conditions: here the air comes at ${say(inlet, 'temperature')} into a room of ${say(line.roomC(s), 'temperature')}.`,
             set('Take a dryer that is large enough', s, { ratedFlowM3PerS: ratedOf(s) * load * 1.1 }),
@@ -118,7 +118,7 @@ export const DRYING_DUTY: readonly Rule[] = [
   {
     id: 'A34',
     grade: 'should',
-    when: 'a measured dew point of a refrigerated dryer, of which nobody noted the flow, or that was read at less flow or in a cooler room',
+    when: 'a measured dew point of a refrigerated dryer, without a recorded flow, or that was read at less flow or in a cooler room',
     fix: 'Read it again in this duty, or enter the dryer by its rating.',
     source: 'computed from this line',
     finds: (line) =>
@@ -134,11 +134,11 @@ export const DRYING_DUTY: readonly Rule[] = [
           at(
             s,
             readAtM3PerS === 0
-              ? `The dew point of ${s.name} holds only as far as it was measured, and its flow was not noted.`
+              ? `The dew point of ${s.name} holds only as far as it was measured, and its flow was not recorded.`
               : `The dew point of ${s.name} was measured in an easier duty.`,
             (say) =>
               readAtM3PerS === 0
-                ? `Here ${say(flow, 'volumeFlow')} passes in a room of ${say(roomC, 'temperature')}: a dryer that is too small does not show.`
+                ? `Here ${say(flow, 'volumeFlow')} passes in a room of ${say(roomC, 'temperature')}: an undersized dryer would not show.`
                 : `It was read at ${say(readAtM3PerS, 'volumeFlow')} in a room of ${say(readInRoomC, 'temperature')}; here it is ${say(flow, 'volumeFlow')} and ${say(roomC, 'temperature')}.`,
             stated(set('Enter it by the rating on its plate', s, { method: 'rated' })),
           ),
@@ -186,9 +186,9 @@ export const DRYING_DUTY: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `The brine of ${s.name} goes where nobody has allowed it.`,
+            `The brine of ${s.name} is discharged without permission.`,
             'It is salt water with oil in it: it eats steel, and discharge is regulated.',
-            set('Lead it where it may go', s, { brine: 'permitted' }),
+            set('Discharge it where permitted', s, { brine: 'permitted' }),
           ),
         ),
   },
@@ -224,9 +224,9 @@ export const DRYING_DUTY: readonly Rule[] = [
       if (fallsToPa === undefined) return [];
       return [
         ofLine(
-          (say) => `You run out of air: ${say(-leftM3PerS, 'volumeFlow')} short.`,
+          (say) => `Supply is short of demand: ${say(-leftM3PerS, 'volumeFlow')} short.`,
           (say) =>
-            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the compressors give ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.${stillShort(
+            `Jobs take ${say(usedM3PerS, 'volumeFlow')}, purge, leaks and drains ${say(lostM3PerS, 'volumeFlow')}; the compressors deliver ${say(deliveredM3PerS, 'volumeFlow')}. The pressure falls to about ${say(fallsToPa, 'pressure')}${line.of(...DRYERS).length > 0 ? ', and the dryer gets worse' : ''}.${stillShort(
               line,
               -leftM3PerS,
             )
@@ -260,8 +260,8 @@ export const DRYING_DUTY: readonly Rule[] = [
             (say) =>
               `The purge of ${s.name} is set for ${say(s.parameters.purgeSetPa, 'pressure')}; you run at ${say(arrives, 'pressure')}.`,
             arrives > s.parameters.purgeSetPa
-              ? 'It blows away more air than it needs.'
-              : 'It blows too little to dry the beads.',
+              ? 'It uses more purge air than needed.'
+              : 'The purge is too small to regenerate the beads.',
             set('Set it for this pressure', s, { purgeSetPa: arrives }),
           ),
         ];
@@ -275,8 +275,9 @@ export const DRYING_DUTY: readonly Rule[] = [
     source: 'computed from this line; the charge is a first model',
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
-        // Beads that take up nothing any more tell no time: they are spent.
-        const lasts = line.shown(s, 'Spent after, loaded') ?? (s.parameters.spentShare > MOSTLY_SPENT ? 0 : undefined);
+        // Beads that take up nothing any more tell no time: they are exhausted.
+        const lasts =
+          line.shown(s, 'Exhausted after, loaded') ?? (s.parameters.spentShare > MOSTLY_SPENT ? 0 : undefined);
         const day = loadedHoursPerDay(line.plan) * 3600;
         if (lasts === undefined || lasts >= day) return [];
         const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));
@@ -285,11 +286,11 @@ export const DRYING_DUTY: readonly Rule[] = [
             s,
             (say) =>
               lasts === 0
-                ? `The beads in ${s.name} are spent.`
+                ? `The beads in ${s.name} are exhausted.`
                 : `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
             (say) => `A working day is ${say(day, 'time')} with the compressor loaded.`,
             chilled
-              ? set('Put in a larger, new charge', s, {
+              ? set('Add in a larger, new charge', s, {
                   massKg: Math.min(
                     500,
                     Math.max(2 * s.parameters.massKg, (s.parameters.massKg * day * 5) / Math.max(lasts, 600)),
@@ -298,7 +299,7 @@ export const DRYING_DUTY: readonly Rule[] = [
                   charge: 'new',
                 })
               : put(
-                  'Put a refrigerated dryer and its filter before them',
+                  'Add a refrigerated dryer and its filter upstream of them',
                   'before',
                   rightBefore(line, s)?.kind === 'coalescing-filter' ? (rightBefore(line, s) as Stage) : s,
                   ['refrigerated-dryer'],
@@ -311,7 +312,7 @@ export const DRYING_DUTY: readonly Rule[] = [
   {
     id: 'A39',
     grade: 'should',
-    when: 'beads that were dried in an oven too cool for what they are',
+    when: 'beads that were dried in an oven too cool for their medium',
     fix: 'The heat that the medium needs, by its maker; or a new charge.',
     source: 'trade handbook: gel from 230 °F, alumina from 350 °F, sieve from 450 °F',
     finds: (line) =>
@@ -322,9 +323,9 @@ export const DRYING_DUTY: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `The ${MEDIA[medium]} in ${s.name} was dried at ${say(ovenC, 'temperature')}: too cool for it.`,
+            (say) => `The ${MEDIA[medium]} in ${s.name} was dried at ${say(ovenC, 'temperature')}: too cool.`,
             (say) => `Below ${say(leastC, 'temperature')} it keeps much of its water, and takes up less.`,
-            set('Put in a new charge', s, { charge: 'new', spentShare: 0 }),
+            set('Add in a new charge', s, { charge: 'new', spentShare: 0 }),
           ),
         ];
       }),
@@ -344,10 +345,10 @@ export const DRYING_DUTY: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            (say) => `The gel in ${s.name} was dried at ${say(s.parameters.ovenC, 'temperature')}: it is spoilt.`,
+            (say) => `The gel in ${s.name} was dried at ${say(s.parameters.ovenC, 'temperature')}: it is damaged.`,
             (say) =>
-              `A dye bears ${say(DYE_MOST_C, 'temperature')}. Beyond that its colour tells nothing any more, and the gel takes up less.`,
-            set('Put in a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
+              `The limit of the dye is ${say(DYE_MOST_C, 'temperature')}. Beyond that its colour is no longer valid, and the gel takes up less.`,
+            set('Add in a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
           ),
         ),
   },

@@ -93,9 +93,9 @@ export const DRYING_NEED: readonly Rule[] = [
               ? (say) => `It lowers the dew point by a fixed step: here it comes to ${say(gets, 'temperature')}.`
               : (say) =>
                   `Chilled air stops at about ${say(CHILLED_LEAST_C, 'temperature')}; ${s.name} gets ${say(gets, 'temperature')}.`,
-            put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
+            put(`Add ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
             put(
-              'Put a bead cartridge with its coalescers before it',
+              'Add a bead cartridge with its coalescers upstream of it',
               'before',
               s,
               ...both,
@@ -127,7 +127,7 @@ export const DRYING_NEED: readonly Rule[] = [
             (say) => `It gets ${say(gets, 'temperature')}. Cooling and filters take out drops, not vapour.`,
             needs >= CHILLED_LEAST_C
               ? chilled(line, s, needs)
-              : put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
+              : put(`Add ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
           ),
         ];
       }),
@@ -150,13 +150,13 @@ export const DRYING_NEED: readonly Rule[] = [
             (say) =>
               `${s.name} gets to ${say(placeC, 'temperature')}; the dew point is ${say(dewC, 'temperature')} there.`,
             placeC < 0
-              ? 'Water falls out and freezes.'
+              ? 'Water condenses and freezes.'
               : dewC >= placeC
-                ? 'Water falls out.'
-                : (say) => `Instrument air wants ${say(SPARE_K, 'temperatureDifference')} to spare.`,
+                ? 'Water condenses.'
+                : (say) => `Instrument air needs ${say(SPARE_K, 'temperatureDifference')} to spare.`,
             dryersBefore(line, s).some((d) => standsWrong(line, d))
               ? undefined
-              : put(`Put ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
+              : put(`Add ${TOWER} upstream of it`, 'before', s, ...tower(line, s)),
           ),
         ),
   },
@@ -179,7 +179,7 @@ export const DRYING_NEED: readonly Rule[] = [
           at(
             s,
             (say) => `${s.name} is only ${say(placeC - dewC, 'temperatureDifference')} above the dew point.`,
-            (say) => `A cold morning takes that away: the air has ${say(dewC, 'temperature')} dew point.`,
+            (say) => `A cold morning can use that up: the air has ${say(dewC, 'temperature')} dew point.`,
           ),
         ),
   },
@@ -198,8 +198,8 @@ export const DRYING_NEED: readonly Rule[] = [
           at(
             [s, cold],
             (say) =>
-              `Behind ${s.name} the dew point is ${say(dewC, 'temperature')}; ${cold.name} stands at ${say(line.roomC(cold), 'temperature')}.`,
-            'Water falls out there later.',
+              `Downstream of ${s.name} the dew point is ${say(dewC, 'temperature')}; ${cold.name} stands at ${say(line.roomC(cold), 'temperature')}.`,
+            'Water condenses there.',
             refit('Take pellets that lower it further', s, {
               ...s.parameters,
               suppressionK: Math.min(36, s.parameters.suppressionK + (dewC - line.roomC(cold)) + 2),
@@ -227,7 +227,7 @@ export const DRYING_NEED: readonly Rule[] = [
             `${run.name} needs a dew point of its own.`,
             (say) =>
               `${s.name} crosses ${say(line.roomC(s), 'temperature')}; the main stands at ${say(line.roomC(tee), 'temperature')}. Drying all the air for it would cost far more.`,
-            put('Put a small twin tower on this branch', 'before', first, ...tower(line, s)),
+            put('Add a small twin tower on this branch', 'before', first, ...tower(line, s)),
           ),
         ];
       }),

@@ -28,9 +28,9 @@ export const DRYING_ORDER: readonly Rule[] = [
             return [
               at(
                 s,
-                `No coalescer stands right before ${s.name}.`,
+                `No coalescer stands directly upstream of ${s.name}.`,
                 `Oil coats the ${s.kind === 'carbon-filter' ? 'carbon' : 'beads'} for good${oil === undefined ? '' : `: ${oil.toPrecision(2)} mg in each m³ reaches them`}.`,
-                put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+                put('Add 1 µm and 0.01 µm coalescers upstream of it', 'before', s, ...both),
               ),
             ];
           }),
@@ -49,10 +49,10 @@ export const DRYING_ORDER: readonly Rule[] = [
         return [
           at(
             [s, chilled],
-            `${s.name} takes up what ${chilled.name} would have taken out.`,
+            `${s.name} adsorbs what ${chilled.name} would have condensed.`,
             (say) =>
               `${say((comes?.vapourKgPerS ?? 0) + (comes?.liquidKgPerS ?? 0), 'waterFlow')} reaches the beads; downstream of the dryer it would be a small part of that.`,
-            carry(`Move it behind ${chilled.name}`, s, 'behind', chilled),
+            carry(`Move it downstream of ${chilled.name}`, s, 'behind', chilled),
           ),
         ];
       }),
@@ -82,8 +82,8 @@ export const DRYING_ORDER: readonly Rule[] = [
           at(
             [s, sensitive],
             `Dust of the beads goes to ${sensitive.name}.`,
-            `Beads crumble as they age, most of all when they are wet: nothing behind ${s.name} takes the dust out.`,
-            put('Put a 1 µm dust filter downstream of it', 'behind', s, ['particulate-filter', { element: '1' }]),
+            `Beads crumble as they age, most of all when they are wet: nothing downstream of ${s.name} takes the dust out.`,
+            put('Add a 1 µm dust filter downstream of it', 'behind', s, ['particulate-filter', { element: '1' }]),
           ),
         ];
       }),
@@ -105,10 +105,10 @@ export const DRYING_ORDER: readonly Rule[] = [
         return [
           at(
             [s, later],
-            `${s.name} stands before ${later.name}.`,
+            `${s.name} stands upstream of ${later.name}.`,
             (say) =>
               `Carbon works on dry air without oil mist; here it gets ${say(comes ? line.humidity(comes) : 1, 'share')} humidity.`,
-            carry(`Move it behind ${later.name}`, s, 'behind', later),
+            carry(`Move it downstream of ${later.name}`, s, 'behind', later),
           ),
         ];
       }),
@@ -127,13 +127,15 @@ export const DRYING_ORDER: readonly Rule[] = [
         return [
           at(
             s,
-            leans ? `${s.name} does not stand upright.` : `Nothing behind ${s.name} keeps its brine out of the line.`,
+            leans
+              ? `${s.name} does not stand upright.`
+              : `Nothing downstream of ${s.name} keeps its brine out of the line.`,
             leans
               ? 'Its pellets settle to one side, and the air goes round them with the brine.'
               : 'Salt and brine carry over with a surge: they eat steel pipe and tools.',
             leans
               ? set('Stand it upright', s, { stands: 'upright' })
-              : put('Put a coalescer downstream of it', 'behind', s, ['coalescing-filter', { drain: 'float' }]),
+              : put('Add a coalescer downstream of it', 'behind', s, ['coalescing-filter', { drain: 'float' }]),
           ),
         ];
       }),
@@ -141,7 +143,7 @@ export const DRYING_ORDER: readonly Rule[] = [
   {
     id: 'O22',
     grade: 'must',
-    when: 'a membrane downstream of an oiled compressor with no 0.01 µm coalescer before it',
+    when: 'a membrane downstream of an oiled compressor with no 0.01 µm coalescer upstream of it',
     fix: 'Coalescers of 1 µm and 0.01 µm upstream of it.',
     source: 'common practice: oil ruins the fibres for good',
     finds: (line) =>
@@ -155,9 +157,9 @@ export const DRYING_ORDER: readonly Rule[] = [
             .map((s) =>
               at(
                 s,
-                `No 0.01 µm coalescer stands before ${s.name}.`,
+                `No 0.01 µm coalescer stands upstream of ${s.name}.`,
                 'Oil ruins the fibres for good.',
-                put('Put 1 µm and 0.01 µm coalescers before it', 'before', s, ...both),
+                put('Add 1 µm and 0.01 µm coalescers upstream of it', 'before', s, ...both),
               ),
             ),
   },
@@ -178,7 +180,7 @@ export const DRYING_ORDER: readonly Rule[] = [
             `${s.name} needs hot air without oil; this compressor is oiled.`,
             'Oil fouls the hot bed, and can burn in it.',
             inTurn(
-              'Put a heated twin tower in its place',
+              'Add a heated twin tower in its place',
               put('', 'behind', s, ...both, ['heated-purge-tower', { ratedFlowM3PerS: s.parameters.ratedFlowM3PerS }]),
               takeOut('', s),
             ),
@@ -206,10 +208,10 @@ export const DRYING_ORDER: readonly Rule[] = [
         return [
           at(
             [s, hit],
-            `${hit.name} works behind ${s.name}, at low pressure.`,
+            `${hit.name} works downstream of ${s.name}, at low pressure.`,
             (say) =>
               `At ${say(b, 'pressure')} the air takes ${(a / b).toFixed(1)} times the room that it takes at ${say(a, 'pressure')}: faster through the filter, and less of it dried.`,
-            carry(`Move the regulator behind ${hit.name}`, s, 'behind', hit),
+            carry(`Move the regulator downstream of ${hit.name}`, s, 'behind', hit),
           ),
         ];
       }),

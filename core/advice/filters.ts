@@ -70,9 +70,8 @@ export const FILTERING: readonly Rule[] = [
             s,
             (say) =>
               `${s.name} is too small: ${say(flow, 'volumeFlow')} goes through at ${say(comes.pressurePa, 'pressure')}.`,
-            (say) =>
-              `That is ${say(load, 'share')} of what it can do there: it throws back the oil it caught, and costs pressure.`,
-            set('Take a larger one', s, {
+            (say) => `That is ${say(load, 'share')} of what it can do there: it re-entrains oil, and loses pressure.`,
+            set('Use a larger one', s, {
               ratedFlowM3PerS: ((s.parameters as { ratedFlowM3PerS: number }).ratedFlowM3PerS * load) / 0.8,
             }),
           ),
@@ -83,7 +82,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'O29',
     grade: 'note',
     when: 'a cyclone at less than a fifth of its rated flow',
-    fix: 'A smaller separator; a coalescer does not mind.',
+    fix: 'A smaller separator; a coalescer works at low flow.',
     source: 'common practice',
     finds: (line) =>
       line.of('separator').flatMap((s) => {
@@ -94,8 +93,8 @@ export const FILTERING: readonly Rule[] = [
           at(
             s,
             `The air goes too slowly through ${s.name}.`,
-            (say) => `At ${say(load, 'share')} of its rated flow it hardly swirls.`,
-            set('Take a smaller one', s, { ratedFlowM3PerS: (s.parameters.ratedFlowM3PerS * load) / 0.6 }),
+            (say) => `At ${say(load, 'share')} of its rated flow it separates little.`,
+            set('Use a smaller one', s, { ratedFlowM3PerS: (s.parameters.ratedFlowM3PerS * load) / 0.6 }),
           ),
         ];
       }),
@@ -119,8 +118,8 @@ export const FILTERING: readonly Rule[] = [
             [s, tool],
             (say) => `${tool.name} draws ${say(tool.parameters.flowM3PerS, 'volumeFlow')}: too fast for ${s.name}.`,
             (say) =>
-              `That is ${say(load, 'share')} of what it can do there: the air finds a channel, and dust comes along.`,
-            set('Take a larger one', s, { ratedFlowM3PerS: (s.parameters.ratedFlowM3PerS * load) / 0.8 }),
+              `That is ${say(load, 'share')} of what it can do there: air channels through the bed, and dust is carried over.`,
+            set('Use a larger one', s, { ratedFlowM3PerS: (s.parameters.ratedFlowM3PerS * load) / 0.8 }),
           ),
         ];
       }),
@@ -149,7 +148,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'A07',
     grade: 'note',
     when: 'a filter or separator that finds nothing to catch',
-    fix: 'Take it out, or mark it as a check filter: it should stay dry.',
+    fix: 'Remove it, or mark it as a check filter: it should stay dry.',
     source: 'computed from this line',
     finds: (line) =>
       line
@@ -161,7 +160,7 @@ export const FILTERING: readonly Rule[] = [
             `${s.name} catches nothing here.`,
             (say) =>
               `It costs ${say((line.inlet(s)?.pressurePa ?? 0) - (line.at(s)?.pressurePa ?? 0), 'pressureDifference')}, and takes out neither water nor oil nor dust.`,
-            takeOut('Take it out', s),
+            takeOut('Remove it', s),
             { does: 'Keep it as a check filter', edit: (plan) => setCheckFilter(plan, s.id, true) },
           ),
         ),
@@ -170,7 +169,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'A09',
     grade: 'should',
     when: 'no room below a bowl to take it off',
-    fix: 'Hang it higher.',
+    fix: 'Mount it higher.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -180,8 +179,8 @@ export const FILTERING: readonly Rule[] = [
           at(
             s,
             `There is no room to drop the bowl of ${s.name}.`,
-            'What cannot be taken off is not cleaned.',
-            set('Hang it higher', s, { roomBelow: 'enough' }),
+            'A bowl that cannot be removed is not cleaned.',
+            set('Mount it higher', s, { roomBelow: 'enough' }),
           ),
         ),
   },
@@ -189,7 +188,7 @@ export const FILTERING: readonly Rule[] = [
     id: 'A40',
     grade: 'note',
     when: 'a dryer, fine coalescer or carbon on a small compressor, without which every job still gets what it asks for',
-    fix: 'It may go, if no other job is to come: what it costs in pressure comes back.',
+    fix: 'It can be removed if no other job is planned: its pressure loss is regained.',
     source: 'computed from this line, with 5 °F (3 K) to spare',
     finds: (line) => {
       if (line.pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0) > SMALL_M3_PER_S) return [];
@@ -211,8 +210,8 @@ export const FILTERING: readonly Rule[] = [
               s,
               `No job here needs ${s.name}.`,
               (say) =>
-                `Without it each still gets what it asks for, and ${say(lossPa, 'pressureDifference')} comes back.`,
-              takeOut('Take it out', s),
+                `Without it each still gets what it asks for, and ${say(lossPa, 'pressureDifference')} is regained.`,
+              takeOut('Remove it', s),
             ),
           ];
         });

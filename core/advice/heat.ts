@@ -95,7 +95,7 @@ export const HEAT: readonly Rule[] = [
     id: 'S06',
     grade: 'must',
     stop: true,
-    when: 'a bowl, hose or vessel that hotter air reaches than it bears',
+    when: 'a bowl, hose or vessel that is hotter than its limit',
     fix: 'Cool the air upstream of it.',
     source: 'limits on the parts; typical ones are common practice',
     finds: (line) => tooHot(line, BURSTS, 'Heat softens and cracks it: it may burst.', 'read'),
@@ -120,7 +120,7 @@ export const HEAT: readonly Rule[] = [
               at(
                 s,
                 (say) =>
-                  `Air may reach ${s.name} at ${say(arrives, 'temperature')}; it bears ${say(pipeBearsC(s), 'temperature')}.`,
+                  `Air may reach ${s.name} at ${say(arrives, 'temperature')}; its limit is ${say(pipeBearsC(s), 'temperature')}.`,
                 'By an estimate only: read it before you rely on it.',
                 coolAtPump(line, s),
               ),
@@ -132,17 +132,17 @@ export const HEAT: readonly Rule[] = [
   {
     id: 'S06b',
     grade: 'must',
-    when: 'another part that hotter air reaches than it bears',
+    when: 'another part that is hotter than its limit',
     fix: 'Cool the air upstream of it.',
     source: 'limits on the parts; typical ones are common practice',
-    finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it lets through what it should hold.'),
+    finds: (line) => tooHot(line, SUFFERS, 'Heat spoils what is in it, and it passes what it should retain.'),
   },
   {
     id: 'S11',
     grade: 'must',
     stop: true,
     when: 'an oil-lubricated piston compressor whose air leaves at 400 °F (204 °C) or more',
-    fix: 'Shut it down and have valves, carbon and oil seen to. Cooling alone is no cure.',
+    fix: 'Shut it down and have valves, carbon and oil seen to. Cooling alone does not solve it.',
     source: 'common practice',
     finds: (line) =>
       hotPumps(line, FIRE_C, Infinity).map(([s, c]) =>
@@ -167,7 +167,7 @@ export const HEAT: readonly Rule[] = [
             s.parameters.dischargeTemperatureFrom === 'measured'
               ? `Air leaves ${s.name} at ${say(c, 'temperature')}.`
               : `Air leaves ${s.name} at ${say(c, 'temperature')} by an estimate: read it.`,
-          (say) => `Carbon grows there, and from ${say(FIRE_C, 'temperature')} on it can burn.`,
+          (say) => `Carbon deposits form there, and from ${say(FIRE_C, 'temperature')} on it can burn.`,
         ),
       ),
   },
@@ -187,7 +187,7 @@ export const HEAT: readonly Rule[] = [
             s,
             `The beads in ${s.name} are oily, and dried in an oven.`,
             'Oily beads can burn when they are heated.',
-            set('Put in a new charge', s, { oily: 'no', charge: 'new', spentShare: 0 }),
+            set('Add in a new charge', s, { oily: 'no', charge: 'new', spentShare: 0 }),
           ),
         ),
   },
@@ -195,7 +195,7 @@ export const HEAT: readonly Rule[] = [
     id: 'O43',
     grade: 'must',
     stop: true,
-    when: 'soft solder, aluminium or plastic tube where the air is hotter than it bears',
+    when: 'soft solder, aluminium or plastic tube where the air is hotter than its limit',
     fix: 'Copper brazed, steel or rated stainless flex until the air is cool enough.',
     source: 'common practice',
     finds: (line) =>
@@ -207,8 +207,9 @@ export const HEAT: readonly Rule[] = [
         return [
           at(
             s,
-            (say) => `${s.name} meets air of ${say(arrives, 'temperature')}; it bears ${say(limit, 'temperature')}.`,
-            light ? 'Such pipe softens or loses its hold near a hot compressor.' : 'Soft solder creeps and lets go.',
+            (say) =>
+              `${s.name} meets air of ${say(arrives, 'temperature')}; its limit is ${say(limit, 'temperature')}.`,
+            light ? 'Such pipe softens or loosens near a hot compressor.' : 'Soft solder creeps and fails.',
             s.kind === 'pipe' && light
               ? set('Lay brazed copper', s, { material: 'copper', joints: 'metal' })
               : set('Braze the joints', s, { joints: 'metal' }),

@@ -2,12 +2,12 @@ import type { QuantityName } from '../quantity/units';
 
 /** What each school would give on this line, measured. */
 const MEASURES = {
-  intoTank: { label: 'Water that goes on behind compressor and cooler', quantity: 'waterFlow' },
+  intoTank: { label: 'Water carried over from compressor and cooler', quantity: 'waterFlow' },
   drops: { label: 'Drops that reach the jobs', quantity: 'waterFlow' },
   dewPointC: { label: 'Worst dew point at a job', quantity: 'temperature' },
   spareK: { label: 'Above the dew point where it is coldest', quantity: 'temperatureDifference' },
   weakestPa: { label: 'Pressure at the weakest job', quantity: 'pressure' },
-  airLost: { label: 'Air given away', quantity: 'volumeFlow' },
+  airLost: { label: 'Air lost', quantity: 'volumeFlow' },
   oilMg: { label: 'Oil that reaches the jobs, mg/m³', quantity: 'number' },
   left: { label: 'Water that the oven leaves in dyed gel, of its weight', quantity: 'share' },
 } as const satisfies Record<string, { label: string; quantity: QuantityName | 'number' }>;

@@ -54,9 +54,9 @@ export const OIL_AND_CARE: readonly Rule[] = [
           at(
             [s, hit],
             `${s.name} sends oil to ${hit.name}.`,
-            'It never comes out of hose and pipe again.',
+            'It cannot be removed from hose and pipe.',
             oiled && hit.kind === 'outlet' ? dryBranch(line, s) : undefined,
-            inTurn('Take the lubricator out', takeOut('', s), answer('', { oiledOnce: 'yes' })),
+            inTurn('Remove the lubricator', takeOut('', s), answer('', { oiledOnce: 'yes' })),
           ),
         ];
       }),
@@ -104,7 +104,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
             s,
             `An oil-free compressor is not oil-free air: ${s.name} asks for class ${s.parameters.oilClass}.`,
             `The room’s own oil vapour comes along: class ${line.grades.get(s.id)?.oil ?? 'X'} arrives.`,
-            put('Put coalescers and carbon before it', 'before', s, ...both, ['carbon-filter']),
+            put('Add coalescers and carbon upstream of it', 'before', s, ...both, ['carbon-filter']),
           ),
         ];
       }),
@@ -132,7 +132,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
     id: 'O63',
     grade: 'note',
     when: 'carbon whose hours nobody counts',
-    fix: 'Count its hours, and try it with a blotter and your nose.',
+    fix: 'Count its hours, and check it with a blotter and by smell.',
     source: 'common practice',
     finds: (line) =>
       line
@@ -143,7 +143,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
             s,
             `Nobody counts the hours of ${s.name}.`,
             (say) =>
-              `Spent carbon gives no sign on a gauge; here it lasts about ${say(line.shown(s, 'Lasts about') ?? 0, 'time')}.`,
+              `Exhausted carbon shows on no gauge; here it lasts about ${say(line.shown(s, 'Lasts about') ?? 0, 'time')}.`,
             set('Count its hours', s, { counted: 'yes' }),
           ),
         ),

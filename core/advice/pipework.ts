@@ -41,7 +41,7 @@ export const PIPEWORK: readonly Rule[] = [
             s,
             `${s.name} leaves the main at its side or bottom.`,
             (say) =>
-              `Water runs along the bottom, and goes down it first; the air there is ${say(line.inlet(s) ? line.humidity(line.inlet(s) as never) : 1, 'share')} humid.`,
+              `Water runs along the bottom, and enters it first; the air there is ${say(line.inlet(s) ? line.humidity(line.inlet(s) as never) : 1, 'share')} humid.`,
             set('Take it off the top', s, { takeOff: 'top' }),
           ),
         ),
@@ -91,7 +91,7 @@ export const PIPEWORK: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `${s.name} lies flat: water sits in it.`,
+            `${s.name} has no fall: water stays in it.`,
             (say) => `It falls ${say(s.parameters.fall, 'fall')}; water runs from about ${say(FALL_LEAST, 'fall')} on.`,
             set('Hang it with a fall', s, { fall: 0.015 }),
           ),
@@ -116,7 +116,7 @@ export const PIPEWORK: readonly Rule[] = [
           at(
             [s, clean],
             `${s.name} sheds into clean air.`,
-            `${s.parameters.material === 'black' ? 'Black' : 'Galvanised'} steel lets go of flakes; ${clean.name} asks for particle class ${clean.kind === 'outlet' ? clean.parameters.particleClass : ''}.`,
+            `${s.parameters.material === 'black' ? 'Black' : 'Galvanised'} steel sheds flakes; ${clean.name} asks for particle class ${clean.kind === 'outlet' ? clean.parameters.particleClass : ''}.`,
             set('Lay stainless instead', s, { material: 'stainless' }),
           ),
         ];
@@ -165,8 +165,8 @@ export const PIPEWORK: readonly Rule[] = [
                 at(
                   s,
                   `No valve shuts ${s.name} off from the line.`,
-                  `Each service of what stands before ${near[0]?.name ?? 'the line'} empties the whole shop.`,
-                  put('Put a valve at its outlet', 'behind', s, ['isolating-valve']),
+                  `Each service of what stands upstream of ${near[0]?.name ?? 'the line'} empties the whole shop.`,
+                  put('Add a valve at its outlet', 'behind', s, ['isolating-valve']),
                 ),
               ];
         }),
@@ -197,7 +197,7 @@ export const PIPEWORK: readonly Rule[] = [
   {
     id: 'A19',
     grade: 'should',
-    when: 'a hose whose jacket does not bear the oil, heat or cold that it meets',
+    when: 'a hose whose jacket does not resist the oil, heat or cold in service',
     fix: 'A jacket of nitrile rubber, or what its maker names for it.',
     source: 'common practice; limits typical',
     finds: (line) =>
@@ -213,14 +213,14 @@ export const PIPEWORK: readonly Rule[] = [
         return [
           at(
             s,
-            `The jacket of ${s.name} is wrong for what it meets.`,
+            `The jacket of ${s.name} is wrong for its service.`,
             (say) =>
               oil
                 ? 'The lubricator’s oil stiffens it until it cracks.'
                 : heat
-                  ? `It bears ${say(JACKET_C[jacket], 'temperature')}; the air comes at ${say(airC, 'temperature')}.`
+                  ? `Its limit is ${say(JACKET_C[jacket], 'temperature')}; the air comes at ${say(airC, 'temperature')}.`
                   : `At ${say(line.roomC(s), 'temperature')} it grows stiff and cracks.`,
-            set('Take one that bears it', s, { jacket: 'nitrile' }),
+            set('Use one that resists it', s, { jacket: 'nitrile' }),
           ),
         ];
       }),

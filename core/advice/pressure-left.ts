@@ -17,7 +17,7 @@ const RANGE = { least: 0.25, most: 0.75 }; // of a gauge’s scale (common pract
 
 const MOST_SIZES_UP = 3; // more than that is another line (estimate)
 
-const NO_FIX = ' Nothing that this program can try here cures it: less at once, or a compressor that makes more.';
+const NO_FIX = ' Nothing that this program can try here cures it: use less at once, or a larger compressor.';
 
 const lengthOf = (s: Stage): number =>
   s.kind === 'pipe' || s.kind === 'hose' || s.kind === 'hose-reel' ? s.parameters.lengthM : 0;
@@ -44,7 +44,7 @@ function setUp(line: LineFacts, o: StageOf<'outlet'>, regulator: StageOf<'regula
     mostGaugePa > 0 ? mostGaugePa + line.around.atmosphericPa : Infinity,
   );
   return setPressurePa <= most
-    ? set(`Set ${regulator.name} up by what it falls in flow`, regulator, { setPressurePa })
+    ? set(`Set ${regulator.name} up by its droop in flow`, regulator, { setPressurePa })
     : undefined;
 }
 
@@ -73,12 +73,12 @@ export const PRESSURE_LEFT: readonly Rule[] = [
           return [
             at(
               [worst, o],
-              (say) => `Coolers, filters and dryers eat ${say(sum, 'pressureDifference')} on the way to ${o.name}.`,
+              (say) => `Coolers, filters and dryers lose ${say(sum, 'pressureDifference')} on the way to ${o.name}.`,
               (say) =>
                 `${worst.name} takes the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}. It costs some ${Math.round((sum / 6894.757) * 0.5)} % of the power.`,
               wider
                 ? refit(`Fit ${wider.says}`, worst, wider.parameters)
-                : set('Take one with half the loss', worst, {
+                : set('Use one with half the loss', worst, {
                     pressureLossPa: (worst.parameters as { pressureLossPa: number }).pressureLossPa / 2,
                   }),
             ),
@@ -88,7 +88,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
   {
     id: 'O31',
     grade: 'must',
-    when: 'less pressure at a tool than it needs while all blows that can',
+    when: 'less pressure at a tool than it needs at peak demand',
     fix: 'Look at the step with the greatest loss: hose, coupler and pipe first, the pressure switch last.',
     source: 'computed from this line at its worst moment',
     finds: (line) =>
@@ -141,7 +141,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
             share > RANGE.most ? `${s.name} is near the end of its scale.` : `${s.name} hardly moves.`,
             (say) =>
               `It goes to ${say(s.parameters.rangePa, 'pressureDifference')} and reads ${say(reads, 'pressureDifference')}.`,
-            set('Take one of about twice the pressure', s, {
+            set('Use one of about twice the pressure', s, {
               rangePa: Math.max(1e5, Math.round((2 * reads) / 1e5) * 1e5),
             }),
           ),
@@ -165,7 +165,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
           at(
             [regulator, o],
             (say) => `${regulator.name} is ${say(far, 'length')} of pipe and hose away from ${o.name}.`,
-            'What is lost on the way is lost after the regulator: the tool feels every swing.',
+            'What is lost on the way is lost after the regulator: the tool sees every fluctuation.',
             line.runOf(regulator) === line.runOf(o) ? carry(`Move it to ${o.name}`, regulator, 'before', o) : undefined,
           ),
         ];
@@ -191,7 +191,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
             [o, other.o],
             `${o.name} has the tank’s pressure, ${other.o.name} beside it is regulated.`,
             (say) => `A tool taken from one to the other meets ${say(line.restGaugePa(o).pa, 'pressureDifference')}.`,
-            put('Put a regulator before it', 'before', o, [
+            put('Add a regulator upstream of it', 'before', o, [
               'regulator',
               { setPressurePa: Math.max(o.parameters.leastPressurePa, 7.2e5) },
             ]),

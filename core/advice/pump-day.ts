@@ -13,7 +13,7 @@ export const PUMP_DAY: readonly Rule[] = [
     id: 'A25',
     grade: 'must',
     when: 'a sump or bowl that fills up in the course of the day',
-    fix: 'Drain it more often, or by itself.',
+    fix: 'Drain it more often, or automatically.',
     source: 'the compressor cycle, played second by second',
     finds: (line) =>
       line
@@ -22,7 +22,7 @@ export const PUMP_DAY: readonly Rule[] = [
           at(
             stage,
             `${stage.name} is full at ${clock(what.atS)}.`,
-            (say) => `From then on it carries on what comes: ${say(what.kg / WATER, 'drained')} by the end of the day.`,
+            (say) => `From then on it carries over ${say(what.kg / WATER, 'drained')} by the end of the day.`,
             set('Fit a level-sensing drain', stage, { drain: 'level' }),
           ),
         ),
@@ -30,7 +30,7 @@ export const PUMP_DAY: readonly Rule[] = [
   {
     id: 'A26',
     grade: 'should',
-    when: 'a receiver that has less pressure than a job needs while the job blows',
+    when: 'a receiver that has less pressure than a job needs while the job draws air',
     fix: 'A larger tank, a higher cut-in, or fewer jobs at once.',
     source: 'the compressor cycle, played second by second',
     finds: (line) =>
@@ -42,7 +42,7 @@ export const PUMP_DAY: readonly Rule[] = [
           stage,
           `The tank falls below what ${stage.name} needs.`,
           (say) =>
-            `For ${say(what.seconds, 'duration')} of the day it has less than ${say(what.needsPa, 'pressure')} while that job blows.`,
+            `For ${say(what.seconds, 'duration')} of the day it has less than ${say(what.needsPa, 'pressure')} while that job draws air.`,
           pump && pump.parameters.cutInPa < cutInPa && cutInPa + SPARE_PA < pump.parameters.cutOutPa
             ? set('Let the compressor cut in earlier', pump, { cutInPa })
             : tank && set('Take a tank of twice the size', tank, { volumeM3: 2 * tank.parameters.volumeM3 }),

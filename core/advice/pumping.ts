@@ -31,11 +31,11 @@ export const PUMPING: readonly Rule[] = [
         return [
           at(
             s,
-            `${s.name} has no rest.`,
+            `${s.name} exceeds its duty cycle.`,
             (say) =>
               `It is loaded ${say(share, 'share')} of the time, and made for ${say(s.parameters.dutyLimit, 'share')}: it runs hot and passes oil.`,
             inTurn(
-              'Take a compressor with room to rest',
+              'Use a compressor with a higher duty cycle',
               set('', s, { freeAirDeliveryM3PerS: s.parameters.freeAirDeliveryM3PerS * larger }),
               { does: '', edit: (plan) => withLoadedShare(plan, share / larger) },
             ),
@@ -60,7 +60,7 @@ export const PUMPING: readonly Rule[] = [
           (say) =>
             `The jobs and their losses keep the compressor loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
           'Water, wear and cost of a day go by it: one of the two is wrong.',
-          stated({ does: 'Go by the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) }),
+          stated({ does: 'Use the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) }),
         ),
       ];
     },
@@ -95,7 +95,7 @@ export const PUMPING: readonly Rule[] = [
             `Its motor allows ${p.startsPerHour}; at half load it would be ${most.toFixed(0)}.`,
             set('Let it run on unloaded', s, { control: 'unload' }),
             tank &&
-              set('Take a larger tank', tank, {
+              set('Use a larger tank', tank, {
                 volumeM3: (tank.parameters.volumeM3 * starts) / (ROOM_FOR_STARTS * p.startsPerHour),
               }),
           ),

@@ -26,7 +26,7 @@ export const SAFETY: readonly Rule[] = [
             `${s.name} is plastic that is not rated for compressed air.`,
             s.parameters.material === 'pvc'
               ? 'It shatters without warning and throws its pieces. Years without a leak prove nothing: age, oil and cold make it brittle.'
-              : 'It is made for water. Air stores far more energy, and neither heat nor oil agrees with it.',
+              : 'It is made for water. Air stores far more energy, and heat and oil weaken it.',
             set('Lay copper instead', s, { material: 'copper' }),
           ),
         ),
@@ -37,7 +37,7 @@ export const SAFETY: readonly Rule[] = [
             s,
             `${s.name} is a housing made for water.`,
             'Tests with water say nothing of air, oil or age: what bursts under air throws its pieces.',
-            takeOut('Take it out', s),
+            takeOut('Remove it', s),
           ),
         ),
     ],
@@ -51,7 +51,7 @@ export const SAFETY: readonly Rule[] = [
     source: 'OSHA 1910.134, EN 12021 and the like, recalled',
     finds: (line) => {
       const { breathed } = line.plan.survey.site;
-      const why = 'No filter here takes out carbon monoxide, and nothing here tells that it is there.';
+      const why = 'No filter here takes out carbon monoxide, and no instrument here detects it.';
       const outlets = line
         .of('outlet')
         .filter((s) => s.parameters.use === 'breathing')
@@ -140,7 +140,7 @@ export const SAFETY: readonly Rule[] = [
       line.plan.survey.site.area === 'unrated'
         ? [
             ofLine(
-              'Nobody has looked whether what is electric here may spark.',
+              'The electrical rating for this area is not checked.',
               'Ordinary solenoids, fans and meters ignite what is in the air.',
             ),
           ]
@@ -151,7 +151,7 @@ export const SAFETY: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a tube, fluid cooler or hose without a rating for compressed air',
-    fix: 'Ask its maker for a rating in writing. None means: take it out.',
+    fix: 'Ask its maker for a rating in writing. None means: remove it.',
     source: 'common practice',
     finds: (line) => {
       const why = 'Fuel line, plumbing tube and household hose are not made for hot, pulsing air.';
@@ -170,8 +170,8 @@ export const SAFETY: readonly Rule[] = [
               s,
               `The maker of ${s.name} says nothing of air.`,
               'It needs a stated burst pressure of four to five times the working pressure.',
-              put('Put in an aftercooler made for air', 'before', s, ['aftercooler']),
-              takeOut('Take it out', s),
+              put('Add in an aftercooler made for air', 'before', s, ['aftercooler']),
+              takeOut('Remove it', s),
             ),
           ),
         ...line
@@ -199,9 +199,9 @@ export const SAFETY: readonly Rule[] = [
         ? [
             ofLine(
               'Is this line used for breathing air?',
-              'A hood, a mask or a bottle changes everything.',
-              answer('Nobody does', { breathed: 'no' }),
-              answer('Somebody does', { breathed: 'yes' }),
+              'A hood, mask or cylinder makes it breathing air.',
+              answer('No', { breathed: 'no' }),
+              answer('Yes', { breathed: 'yes' }),
             ),
           ]
         : [],

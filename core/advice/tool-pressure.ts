@@ -13,7 +13,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     stop: true,
     when: 'a regulator set above what the tool bears',
     fix: 'Set it lower and lock it.',
-    source: 'the tool’s own rating',
+    source: 'the rating of the tool',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
         const most = s.parameters.mostGaugePa;
@@ -24,7 +24,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
             [regulator, s],
             (say) =>
               `${s.name} is rated for ${say(most, 'pressureDifference')}; ${regulator.name} is set to ${say(pa, 'pressureDifference')}.`,
-            'A tool above its rating runs away or bursts.',
+            'A tool above its rating overspeeds or bursts.',
             set('Set the regulator down, and lock it', regulator, {
               setPressurePa: line.around.atmosphericPa + most,
               lock: 'locked',
@@ -59,8 +59,8 @@ export const TOOL_PRESSURE: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'tank pressure on a tool that is rated for less',
-    fix: 'Put a regulator upstream of it.',
-    source: 'the tool’s own rating',
+    fix: 'Add a regulator upstream of it.',
+    source: 'the rating of the tool',
     finds: (line) =>
       line.of('outlet').flatMap((s) => {
         const most = s.parameters.mostGaugePa;
@@ -72,7 +72,7 @@ export const TOOL_PRESSURE: readonly Rule[] = [
             (say) =>
               `${s.name} is rated for ${say(most, 'pressureDifference')} and sees the tank’s ${say(pa, 'pressureDifference')}.`,
             'Nothing sets the pressure down upstream of it.',
-            put('Put a regulator before it', 'before', s, [
+            put('Add a regulator upstream of it', 'before', s, [
               'regulator',
               { setPressurePa: line.around.atmosphericPa + most, lock: 'locked' },
             ]),

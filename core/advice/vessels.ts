@@ -31,8 +31,8 @@ export const VESSELS: readonly Rule[] = [
           at(
             s,
             `${s.name} has no relief valve.`,
-            'If the pressure switch sticks, nothing stops the compressor upstream of the tank bursts.',
-            put('Put a relief valve on it', 'before', s, [
+            'If the pressure switch sticks, nothing stops the compressor before the tank bursts.',
+            put('Add a relief valve on it', 'before', s, [
               'relief-valve',
               {
                 setPressurePa:
@@ -72,8 +72,8 @@ export const VESSELS: readonly Rule[] = [
           at(
             [s, weak],
             (say) =>
-              `${s.kind === 'relief-valve' ? s.name : `The relief valve of ${s.name}`} opens at ${say(setPa, 'pressureDifference')}; ${weak.name} bears ${say(bears, 'pressureDifference')}.`,
-            'It would let go only after the weaker part has been overloaded.',
+              `${s.kind === 'relief-valve' ? s.name : `The relief valve of ${s.name}`} opens at ${say(setPa, 'pressureDifference')}; the rating of ${weak.name} is ${say(bears, 'pressureDifference')}.`,
+            'It would open only after the weaker part has been overloaded.',
             set(
               'Fit a valve that opens where it should',
               s,
@@ -125,13 +125,13 @@ export const VESSELS: readonly Rule[] = [
           at(
             s,
             (say) =>
-              `${s.name} is rated for ${say(rated, 'pressureDifference')}; it can come to see ${say(most, 'pressureDifference')}.`,
+              `${s.name} is rated for ${say(rated, 'pressureDifference')}; it can be exposed to ${say(most, 'pressureDifference')}.`,
             'That is where the relief valve before it opens. A regulator between them does not count: it can fail open.',
             s.kind === 'hose'
               ? set('Take a hose that is rated for it', s, { ratedPa: line.around.atmosphericPa + 1.25 * most })
               : 'ratedGaugePa' in s.parameters
-                ? set('Take one that is rated for it', s, { ratedGaugePa: 1.25 * most })
-                : takeOut('Take it out', s),
+                ? set('Use one that is rated for it', s, { ratedGaugePa: 1.25 * most })
+                : takeOut('Remove it', s),
           ),
         ];
       }),
@@ -141,7 +141,7 @@ export const VESSELS: readonly Rule[] = [
     grade: 'must',
     stop: true,
     when: 'a valve that can be shut between a compressor and its first relief valve',
-    fix: 'Take the valve out, or fit a relief valve upstream of it.',
+    fix: 'Remove the valve, or fit a relief valve upstream of it.',
     source: 'OSHA 1910.169 and pressure-vessel codes, recalled',
     finds: (line) =>
       line.pumps.flatMap((pump) => {
@@ -155,7 +155,7 @@ export const VESSELS: readonly Rule[] = [
               s,
               `${s.name} can shut the compressor off from its relief valve.`,
               'Shut by mistake, it leaves the compressor pushing into a dead end.',
-              takeOut('Take the valve out', s),
+              takeOut('Remove the valve', s),
             ),
           );
       }),
@@ -174,18 +174,18 @@ export const VESSELS: readonly Rule[] = [
         .map((s) =>
           at(
             s,
-            `Nobody can tell what ${s.name} may hold.`,
+            `The rating of ${s.name} is unknown.`,
             s.parameters.nameplate === 'none'
               ? 'It has no legible nameplate.'
               : 'It was made for another gas, or repaired by an unknown person.',
-            set('Put in a tank with a nameplate', s, { nameplate: 'legible' }),
+            set('Add in a tank with a nameplate', s, { nameplate: 'legible' }),
           ),
         ),
   },
   {
     id: 'A04',
     grade: 'should',
-    when: 'a tank of which nobody has said whether it has a relief valve or a nameplate',
+    when: 'a tank without a record of a relief valve or a nameplate',
     fix: 'Look at the tank, and enter what is there.',
     source: 'common practice',
     finds: (line) =>
@@ -197,9 +197,9 @@ export const VESSELS: readonly Rule[] = [
           at(
             s,
             `Look at ${s.name}: ${[relief && 'has it a relief valve', plate && 'is its nameplate legible'].filter(Boolean).join(', and ')}?`,
-            'A tank that bursts can kill. Its valve and its plate are what stands before that.',
+            'A tank that bursts can kill. Its relief valve and nameplate are the protection.',
             stated(
-              set('It has both, I looked', s, {
+              set('Both present, inspected', s, {
                 ...(relief && { relief: 'own' }),
                 ...(plate && { nameplate: 'legible' }),
               }),

@@ -11,11 +11,11 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     causes: [
       {
         title: 'Rust blocks the drain',
-        check: 'Isolate, vent, prove zero, then clear it: water stands downstream of it.',
+        check: 'Isolate, vent, verify zero pressure, then clear it: water is held downstream.',
       },
-      { title: 'The weather is cold and dry: it is right', check: 'The plan expects next to nothing.' },
-      { title: 'The separator before it works now', check: 'Measure what it gives.' },
-      { title: 'The water goes on as vapour', check: 'Look at the bowls further down.' },
+      { title: 'Cold, dry weather: no fault', check: 'The plan expects almost nothing.' },
+      { title: 'The separator upstream works now', check: 'Measure what it gives.' },
+      { title: 'The water passes as vapour', check: 'Look at the bowls further down.' },
     ],
   },
   {
@@ -24,7 +24,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'collecting',
     causes: [
       { title: 'It is stuck open, or dirt holds it', check: 'Air blows.' },
-      { title: 'There really is so much water', check: 'Compare with what is expected.' },
+      { title: 'The amount is correct', check: 'Compare with what is expected.' },
       { title: 'A water-cooled cooler leaks', check: 'Stop the compressor: it still runs, without air.' },
     ],
   },
@@ -34,21 +34,21 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'receiver',
     causes: [
       {
-        title: 'More is asked than the compressor gives',
-        check: 'Pump-up as good as ever, and the sum of the jobs is over it.',
+        title: 'Demand is above the delivery',
+        check: 'Pump-up unchanged, and the sum of the jobs is above it.',
       },
       { title: 'Leaks', check: 'Leak-down over a fifth.' },
-      { title: 'Worn valves, or the belt slips', check: 'Pump-up under 85 % of what it was.' },
+      { title: 'Worn valves, or the belt slips', check: 'Pump-up under 85 % of its first value.' },
       { title: 'The intake is clogged', check: 'The same; read its drop.' },
       { title: 'Purge, or a drain that stands open', check: 'Listen.' },
     ],
   },
   {
     id: 'D15',
-    says: 'The compressor never gets to its cut-out',
+    says: 'The compressor never reaches its cut-out',
     at: 'compressor',
     causes: [
-      { title: 'More is asked than it gives', check: 'See: the tank’s pressure falls under load.' },
+      { title: 'Demand is above its delivery', check: 'See: the tank’s pressure falls under load.' },
       { title: 'Head gasket or reed', check: 'Pressure between its stages: high or low.' },
       { title: 'The unloader is stuck', check: 'It hisses at the head while it runs.' },
     ],
@@ -59,26 +59,26 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'compressor',
     causes: [
       { title: 'It starts against pressure: unloader or check valve', check: 'No hiss at the stop.' },
-      { title: 'Too little voltage, a long cable', check: 'Under 90 % at the motor: an electrician’s matter.' },
+      { title: 'Low voltage, a long cable', check: 'Under 90 % at the motor: for an electrician.' },
       { title: 'Thick cold oil', check: 'In the cold only.' },
       { title: 'Too many starts', check: 'Count them.' },
     ],
   },
   {
     id: 'D17',
-    says: 'The pressure switch hisses though the compressor stands',
+    says: 'The pressure switch hisses while the compressor is stopped',
     at: 'compressor',
     causes: [{ title: 'The check valve leaks', check: 'Over 20 s, and the tank’s pressure falls.' }],
   },
   {
     id: 'D18',
-    says: 'The cooler leaves the air warmer than it did',
+    says: 'The air leaves the cooler warmer than before',
     at: 'cooling',
     causes: [
       { title: 'Dirt on its fins', check: 'Clean a part of it: better.' },
       { title: 'Fan or belt', check: 'It stands, or draws other current.' },
       { title: 'More air than before', check: 'The hour meter, the jobs.' },
-      { title: 'Hot air goes round in a circle', check: 'Air at its fins more than {5 K} over the room.' },
+      { title: 'Hot air recirculates', check: 'Air at its fins more than {5 K} over the room.' },
       { title: 'Dirt inside', check: 'Its drop has grown.' },
     ],
   },
@@ -87,10 +87,10 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'Dew point high, condenser hot',
     at: 'drying',
     causes: [
-      { title: 'Dirt, or no draught', check: 'Clean it and read again.' },
+      { title: 'Dirt, or no air flow', check: 'Clean it and read again.' },
       { title: 'A hot room', check: 'Air into it.' },
       { title: 'Too much air', check: 'Flow over its rating.' },
-      { title: 'Its refrigerant', check: 'A licensed technician’s matter.' },
+      { title: 'Its refrigerant', check: 'For a licensed technician.' },
     ],
   },
   {
@@ -98,7 +98,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'Dew point high, condenser cool',
     at: 'drying',
     causes: [
-      { title: 'Its charge is low', check: 'A licensed technician’s matter.' },
+      { title: 'Low refrigerant charge', check: 'For a licensed technician.' },
       { title: 'Its expansion valve', check: 'The same.' },
       { title: 'Its compressor', check: 'The same.' },
     ],
@@ -111,7 +111,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
       { title: 'Its hot-gas valve is set low', check: 'The drop climbs, and is gone after a stop.' },
       { title: 'The room is under {4 °C}', check: 'Read it.' },
       { title: 'Very little load', check: 'The jobs.' },
-      { title: 'Little refrigerant', check: 'A licensed technician’s matter.' },
+      { title: 'Low refrigerant charge', check: 'For a licensed technician.' },
     ],
   },
   {
@@ -119,7 +119,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'A twin tower drifts wetter',
     at: 'drying',
     causes: [
-      { title: 'Hot air, or more than it is made for', check: 'Inlet temperature, flow.' },
+      { title: 'Hot air, or flow above its rating', check: 'Inlet temperature, flow.' },
       { title: 'The silencer is plugged', check: 'Over {0.2 bar} in the tower that regenerates.' },
       { title: 'Too little purge', check: 'Under 90 % of what is set.' },
       { title: 'A valve leaks', check: 'One tower only is bad.' },
@@ -164,7 +164,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     says: 'Milky water from a drain',
     at: 'collecting',
     causes: [
-      { title: 'An emulsion: oil, heat, a timer’s blast', check: 'A jar, left for a day: still milky.' },
+      { title: 'An emulsion: oil, heat, a long timer opening', check: 'A jar, left for a day: still milky.' },
       { title: 'Short runs of the pump', check: 'It clears in the jar.' },
     ],
   },

@@ -10,7 +10,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       {
-        title: 'A tank or separator drain is dead, or nobody opens it',
+        title: 'A tank or separator drain has failed or is not opened',
         check: 'Open the tank’s drain now: more than a hundredth of the tank comes out.',
       },
       {
@@ -18,14 +18,14 @@ export const AT_THE_TOOL: readonly Symptom[] = [
         check: 'Air at the outlet more than {8 K} over the room, with water in it.',
       },
       {
-        title: 'The refrigerated dryer does not cool, or has too much to do',
+        title: 'The refrigerated dryer does not cool, or is overloaded',
         check: 'Its dew point reads over {10 °C}.',
       },
       {
         title: 'The bypass of the dryer is open',
         check: 'Dew point good at the dryer, water behind where the bypass joins.',
       },
-      { title: 'The take-off hangs from the bottom of the main', check: 'Look at the tee.' },
+      { title: 'The take-off is at the bottom of the main', check: 'Look at the tee.' },
     ],
   },
   {
@@ -37,9 +37,9 @@ export const AT_THE_TOOL: readonly Symptom[] = [
         title: 'Compressor and tank warm up',
         check: 'Log the air downstream of the tank: it rises by more than {10 K}.',
       },
-      { title: 'The cartridge is spent', check: 'Weigh it: more than 60 % of what it can hold.' },
-      { title: 'The dryer has more air than it is made for', check: 'Flow over its rating.' },
-      { title: 'The separator has too much air', check: 'Flow over its rating.' },
+      { title: 'The cartridge is exhausted', check: 'Weigh it: more than 60 % of what it can hold.' },
+      { title: 'Flow through the dryer is above its rating', check: 'Flow over its rating.' },
+      { title: 'Flow through the separator is above its rating', check: 'Flow over its rating.' },
     ],
   },
   {
@@ -49,7 +49,10 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       { title: 'The pipe cooled below the dew point overnight', check: 'Coldest pipe against the dew point.' },
       { title: 'The wet tank was not drained', check: 'Drain it in the evening and compare.' },
-      { title: 'Tank and line stood cold under pressure', check: 'As above: a drier dew point, or let the line down.' },
+      {
+        title: 'Tank and line were cold under pressure',
+        check: 'As above: a drier dew point, or depressurise the line.',
+      },
     ],
   },
   {
@@ -57,7 +60,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Water only in humid weather',
     at: 'outlet',
     causes: [
-      { title: 'The dryer has more water than it can take', check: 'Its load here, in that air: over 100 %.' },
+      { title: 'The dryer is overloaded with water', check: 'Its load here, in that air: over 100 %.' },
       { title: 'The condenser is hot', check: 'Air into it over {40 °C}, or dirt on it.' },
       { title: 'A drain cannot keep up', check: 'It still runs liquid as it shuts.' },
       { title: 'The intake is hot and damp', check: 'Read it; see what another place would bring.' },
@@ -68,7 +71,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Water downstream of a dryer whose display is good',
     at: 'drying',
     causes: [
-      { title: 'The dryer’s own drain is stuck', check: 'Open it by hand: liquid bursts out.' },
+      { title: 'The dryer’s own drain is stuck', check: 'Open it by hand: liquid comes out.' },
       { title: 'The display shows the evaporator, not the dew point', check: 'A portable meter reads {5 K} more.' },
       { title: 'Its bypass leaks', check: 'Warm pipe, or a hiss, along it.' },
       { title: 'Wet pipe is still drying out', check: 'Something wet in the last week or two.' },
@@ -81,7 +84,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       { title: 'Overfilled, or the wrong oil', check: 'Level stopped: over its mark.' },
       { title: 'Rings or valves are worn', check: 'More than {20 mL} for 100 h and horsepower.' },
-      { title: 'The coalescer is spent or burst', check: 'No drop over it at all.' },
+      { title: 'The coalescer is exhausted or burst', check: 'No drop over it at all.' },
       { title: 'Hot air carries oil past the coalescer as vapour', check: 'Air at it over {38 °C}.' },
       { title: 'Lubricator upstream of it, or an oiled hose', check: 'Change the hose.' },
     ],
@@ -106,7 +109,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'Smells of oil, cloth clean',
     at: 'outlet',
     causes: [
-      { title: 'The carbon is spent', check: 'Smell upstream and downstream of it.' },
+      { title: 'The carbon is exhausted', check: 'Smell upstream and downstream of it.' },
       { title: 'There is no carbon', check: 'Vapour passes every coalescer.' },
       { title: 'The intake draws in fumes', check: 'Where it stands.' },
     ],
@@ -144,7 +147,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     causes: [
       {
         title: 'Hose and couplers',
-        check: 'Read in flow at tank, filters, regulator and hose end: the biggest step tells.',
+        check: 'Read in flow at tank, filters, regulator and hose end: the largest loss is the cause.',
       },
       { title: 'A filter', check: 'The same.' },
       { title: 'The regulator droops', check: 'The same.' },
@@ -158,8 +161,8 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       { title: 'Too much air lifts the beads', check: 'Flow over its rating.' },
-      { title: 'It lets its pressure go too fast', check: 'Watch the gauge as it switches.' },
-      { title: 'A slug of water broke them', check: 'Something wet upstream of it.' },
+      { title: 'It depressurises too fast', check: 'Watch the gauge as it switches.' },
+      { title: 'A slug of water broke the beads', check: 'Liquid water upstream of it.' },
       { title: 'The dust filter is torn', check: 'No drop over it.' },
     ],
   },
@@ -195,7 +198,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     at: 'outlet',
     causes: [
       {
-        title: 'A drain is frozen, and the water goes on',
+        title: 'A drain is frozen, and the water is carried over',
         check: 'The plan expects little; open the drain in the warm.',
       },
       { title: 'The intake is indoors, warm and damp', check: 'Read it.' },
@@ -207,7 +210,7 @@ export const AT_THE_TOOL: readonly Symptom[] = [
     says: 'A cylinder or valve sticks, its seals have swollen',
     at: 'outlet',
     causes: [
-      { title: 'Oil that its seals do not bear', check: 'Which oil; what the maker allows.' },
+      { title: 'Oil that its seals do not resist', check: 'Which oil; what the maker allows.' },
       { title: 'Water washed its grease out', check: 'White cloth, drops at the tool.' },
     ],
   },
@@ -244,8 +247,8 @@ export const AT_THE_TOOL: readonly Symptom[] = [
         title: 'A lubricator stands upstream of it, or stood there',
         check: 'Follow the pipe back; cut a length of hose open.',
       },
-      { title: 'The coalescer is spent, flooded or too warm', check: 'White cloth upstream and downstream of it.' },
-      { title: 'The compressor passes oil', check: 'Oil topped up per hour, against its book.' },
+      { title: 'The coalescer is exhausted, flooded or too warm', check: 'White cloth upstream and downstream of it.' },
+      { title: 'The compressor passes oil', check: 'Oil topped up per hour, compared with its manual.' },
     ],
   },
   {

@@ -35,7 +35,7 @@ const SLOW_A_DAY = 0.2;
  */
 export function howOften(perDay: number, kgPerDay: number, salty = false): string {
   if (salty) return perDay > OFTEN_A_DAY ? 'every hour, also while it idles' : 'each shift, also while it idles';
-  if (perDay > MOST_A_DAY) return 'more often than anybody will: fit a drain that opens by itself';
+  if (perDay > MOST_A_DAY) return 'more often than is practical: fit an automatic drain';
   if (perDay > OFTEN_A_DAY) return `every ${Math.max(1, Math.floor(8 / perDay))} h`;
   if (perDay > 2) return 'three times a day';
   if (perDay > 1) return 'twice a day';

@@ -101,7 +101,7 @@ describe('by hand', () => {
     [0.01, 0.04, 'weekly'],
     [0.01, 0.06, 'daily'],
     [0, 0, 'look weekly; nothing is expected'],
-    [40, 20, 'more often than anybody will: fit a drain that opens by itself'],
+    [40, 20, 'more often than is practical: fit an automatic drain'],
   ])('%d visits, %d kg a day: %s', (perDay, kg, words) => {
     expect(howOften(perDay, kg)).toBe(words);
   });

@@ -7,7 +7,7 @@ export const HOW_TO_CHECK: Readonly<Record<Drain, string>> = {
   timer: 'Press test: water, then a moment of air. Still water as it shuts: longer or more often.',
   unloader: 'Listen at a stop: a puff with water. Nothing three stops running: it is blocked.',
   'unloader-start': 'Watch a start: it spits, then shuts as the pressure builds.',
-  'pressure-loss': 'After letting down, its bowl must be empty.',
+  'pressure-loss': 'After depressurising, its bowl must be empty.',
   spitter: 'Change the pressure a little at a tool: it spits and shuts.',
   level: 'Weekly: press its test button; water comes, then it shuts without air.',
   none: 'No drain is fitted.',

@@ -37,7 +37,7 @@ test('by hand: at most three visits a day suit, more than eight are nobody’s r
 });
 
 test.each([
-  [8.01, 1, false, 'more often than anybody will: fit a drain that opens by itself'],
+  [8.01, 1, false, 'more often than is practical: fit an automatic drain'],
   [7.99, 1, false, 'every 1 h'],
   [3.01, 1, false, 'every 2 h'],
   [2.99, 1, false, 'three times a day'],

@@ -102,11 +102,9 @@ function byHand(d: DrainDuty): Way {
             (say) =>
               `${sayWater(say, kgPerDay(d, d.peakKgPerS) / WATER_KG_PER_M3)} come on a day of the worst weather, and its sump holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
           ] satisfies Sentence[])
-        : ['Nothing to wear out, and whoever opens it sees what comes.']),
-      ...(d.remembers === 'forgotten'
-        ? ['It is forgotten here, as you say: then the water goes on into the line.']
-        : []),
-      ...(d.remembers === 'not-said' ? ['It works as long as somebody remembers.'] : []),
+        : ['Nothing to wear out, and the operator sees the condensate.']),
+      ...(d.remembers === 'forgotten' ? ['It is often forgotten here: the water is then carried into the line.'] : []),
+      ...(d.remembers === 'not-said' ? ['It works only while somebody remembers.'] : []),
       ...(salty ? ['Brine gathers while it idles too: wet air stands on the pellets.'] : []),
     ],
     setting: often,
@@ -126,8 +124,8 @@ function float(d: DrainDuty): Way {
           `Passes up to ${say(floatCapacity(d), 'massFlow')} at this pressure: ${CAPACITY_MARGIN} × the peak is ${say(CAPACITY_MARGIN * d.peakKgPerS, 'massFlow')}.`
       : (say) =>
           `It passes ${say(floatCapacity(d), 'massFlow')} at this pressure; the peak with its margin is ${say(CAPACITY_MARGIN * d.peakKgPerS, 'massFlow')}.`,
-    ...(d.rusty ? ['Rust and scale hang it up.'] : []),
-    ...(d.emulsion ? ['Sludge of an emulsion glues it shut.'] : []),
+    ...(d.rusty ? ['Rust and scale block it.'] : []),
+    ...(d.emulsion ? ['Sludge of an emulsion blocks it shut.'] : []),
     ...(isFreezing(d) ? ['It stands in water, and freezes.'] : []),
     ...(seals
       ? []
@@ -160,7 +158,7 @@ function timer(d: DrainDuty): Way {
         : (say) => `Loses ${say(share, 'share')} of the air while loaded; up to ${say(LOSS.ideal, 'share')} is good.`,
     ...(d.power === 'no' ? ['It needs power, and there is none.'] : []),
     ...(d.hazardous ? ['A solenoid in an explosive atmosphere must be rated for it.'] : []),
-    ...(d.emulsion ? ['Its blast whips oil and water into an emulsion.'] : []),
+    ...(d.emulsion ? ['Its discharge makes an emulsion of oil and water.'] : []),
     ...(d.rusty ? ['Its port is wide enough for flakes, with a strainer upstream of it.'] : []),
     ...(isFreezing(d) ? ['It dumps all there is, so little can freeze.'] : []),
     ...(d.stage.kind === 'coalescing-filter' ? ['Each opening shocks the element.'] : []),
@@ -234,7 +232,7 @@ function onLossOfPressure(d: DrainDuty): Way {
       d.charged
         ? 'This line stays under pressure overnight: it would never open.'
         : (say) =>
-            `It opens each evening as the line is depressurised; a day of the worst weather brings ${sayWater(say, kg / WATER_KG_PER_M3)}, and it holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
+            `It opens each evening as the line is depressurised; the wettest day brings ${sayWater(say, kg / WATER_KG_PER_M3)}, and it holds ${sayWater(say, d.stage.parameters.sumpM3)}.`,
     ],
     setting: 'depressurise the line each evening',
     parameters: { drain: 'pressure-loss' },
@@ -262,7 +260,7 @@ function level(d: DrainDuty): Way {
       : [
           ...because,
           (say) =>
-            `It pays from some ${say(PAYS_FROM_M3_PER_S, 'volumeFlow')}, or ${PAYS_FROM_H} h a year: here it is a comfort.`,
+            `It pays from some ${say(PAYS_FROM_M3_PER_S, 'volumeFlow')}, or ${PAYS_FROM_H} h a year: here it is optional.`,
         ],
     setting: 'opens by itself; press its test button weekly',
     parameters: { drain: 'level' },

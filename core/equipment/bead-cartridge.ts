@@ -73,7 +73,7 @@ export const beadCartridge = defineKind({
   kind: 'bead-cartridge',
   family: 'drying',
   label: 'Bead cartridge',
-  does: 'Beads take up vapour until they are spent: the only thing here that dries below freezing without power.',
+  does: 'Beads adsorb vapour until they are exhausted. They dry below freezing without power.',
   equation: 'w₂ = w* + (w₁ − w*)·e^−NTU, w* by the state of the charge; warmed by 2.6 MJ/kg',
   ids: ['des_cart'],
   alsoCalled: ['desiccant', 'silica gel', 'bead dryer', 'bead drum', 'desiccant snake'],
@@ -101,12 +101,12 @@ export const beadCartridge = defineKind({
       least: 40,
       most: 320,
       default: 120,
-      source: 'dyed gel bears at most 121 °C (250 °F), common practice',
+      source: 'limit of dyed gel 121 °C (250 °F), common practice',
       when: { field: 'charge', is: ['oven'] },
     }),
     spentShare: numberField({
       label: 'Spent so far',
-      help: 'By colour, wet front or weight: 0 when fresh, 100 % when all is spent.',
+      help: 'By colour, wet front or weight: 0 when fresh, 100 % when exhausted.',
       quantity: 'share',
       least: 0,
       most: 1,
@@ -124,7 +124,7 @@ export const beadCartridge = defineKind({
     if (inlet.temperatureC > HOT_INLET_C)
       throw new Refusal(
         'medium',
-        'Air over {66 °C} reaches the beads: they hold next to nothing there. Cool it first.',
+        'Air over {66 °C} reaches the beads: they adsorb almost nothing there. Cool it first.',
       );
     inlet.expandTo(pressurePa);
     const ratio = bedLeaves(inlet, bedOf(p), around);
@@ -141,7 +141,7 @@ export const beadCartridge = defineKind({
     const usable = Math.max(0, usableWater(p.medium, humidityOf(inlet)) - left) * p.massKg;
     return [
       { label: 'Takes up', quantity: 'waterFlow', value: Math.max(0, takes) },
-      ...mediaLife('Spent after, loaded', usable * (1 - p.spentShare), takes),
+      ...mediaLife('Exhausted after, loaded', usable * (1 - p.spentShare), takes),
       ...(p.charge === 'oven'
         ? [{ label: 'Water that the oven left', quantity: 'share' as const, value: kept, warns: kept > 0.02 }]
         : []),

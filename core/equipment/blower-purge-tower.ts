@@ -25,7 +25,7 @@ export const blowerPurgeTower = defineKind({
   kind: 'blower-purge-tower',
   family: 'drying',
   label: 'Twin tower, blower purge',
-  does: 'Two towers in turn; a blower and a heater dry the one at rest with the room’s air. Next to no compressed air is lost.',
+  does: 'Two towers in turn; a blower and a heater dry the one at rest with the room’s air. Almost no compressed air is lost.',
   alsoCalled: ['blower dryer', 'blower reactivated dryer', 'zero purge dryer'],
   equation:
     'w₂ by transfer units of the bed at its duty; T₂ = T₁ + uptake + what stays of the heating; sweep lost while it cools',

@@ -37,7 +37,7 @@ export const carbonFilter = defineKind({
   kind: 'carbon-filter',
   family: 'catching',
   label: 'Activated carbon',
-  does: 'Takes up oil vapour and smell, downstream of a 0.01 µm coalescer and dry air. It gives no sign when it is spent.',
+  does: 'Adsorbs oil vapour and odour, downstream of a 0.01 µm coalescer and in dry air. It shows no sign when it is exhausted.',
   equation: 'oil vapour to 0.004 mg/m³ while dry and cool; hours = mass · capacity(T) / (oil · flow)',
   alsoCalled: ['charcoal filter', 'carbon tower', 'odour filter'],
   ids: ['flt_carbon'],

@@ -72,5 +72,5 @@ export const CAUTIONS: Readonly<Record<string, { readonly text: string; readonly
     deferTo: 'site safety',
   },
   C38: { text: 'Hot work away from solvents; vent the line first.', deferTo: 'the site’s hot-work permit' },
-  C40: { text: 'Estimate only. Nameplate, manual and local law win.', deferTo: 'the nameplate' },
+  C40: { text: 'Estimate only. Nameplate, manual and local law take precedence.', deferTo: 'the nameplate' },
 };

@@ -31,7 +31,7 @@ export const fluidCooler = defineKind({
   kind: 'fluid-cooler',
   family: 'cooling',
   label: 'Fluid cooler',
-  does: 'A finned cooler made for oil, in the wind of a fan or of the compressor. As good as its wind; as safe as its rating.',
+  does: 'A finned cooler made for oil, in the air flow of a fan or of the compressor. Its effect depends on that air flow, its safety on its rating.',
   alsoCalled: ['oil cooler', 'transmission cooler', 'belt-guard cooler', 'heat exchanger', 'intercooler'],
   equation: 'dT/dA = −U·(T − room)/C with the heat of what condenses; U·A = NTU·m·cp, NTU ∝ flow^−0.4, by the wind',
   ids: ['ac_fluid', 'ac_belt'],

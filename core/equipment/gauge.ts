@@ -11,7 +11,7 @@ export const gauge = defineKind({
   kind: 'gauge',
   family: 'serving',
   label: 'Pressure gauge',
-  does: 'Tells the pressure, as well as its range, its face and its damping let it.',
+  does: 'Shows the pressure, within its range, class and damping.',
   equation: 'reads p ± class · range; good where the range is about twice the working pressure',
   alsoCalled: ['manometer', 'pressure dial'],
   service: ['M37'],
@@ -53,7 +53,7 @@ export const gauge = defineKind({
       when: { field: 'read', is: ['yes'] },
     }),
     readFlowingPa: numberField({
-      label: 'While all blow that can blow at once',
+      label: 'At peak demand',
       quantity: 'pressure',
       least: 0.9e5,
       most: 100e5,
@@ -83,7 +83,7 @@ export const gauge = defineKind({
       },
       ...(p.faceM < SMALL_M ? [{ label: 'Face', text: 'small: hard to read', warns: true }] : []),
       ...(p.damping === 'none' && inlet.temperatureC > 60
-        ? [{ label: 'Damping', text: 'none, near the compressor: it shakes itself to pieces', warns: true }]
+        ? [{ label: 'Damping', text: 'none, near the compressor: vibration destroys it', warns: true }]
         : []),
     ];
   },

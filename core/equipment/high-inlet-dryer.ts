@@ -50,7 +50,7 @@ export const highInletDryer = defineKind({
       uncertainty: { abs: 2.8 },
     }),
     mostInletC: numberField({
-      label: 'Hottest air that it bears',
+      label: 'Highest inlet temperature',
       quantity: 'temperature',
       least: 60,
       most: 120,
@@ -80,10 +80,7 @@ export const highInletDryer = defineKind({
   }),
   pass(inlet, p, around) {
     if (inlet.temperatureC > p.mostInletC)
-      throw new Refusal(
-        'mostInletC',
-        'The air that arrives is hotter than it bears. Cool it first, or check the plate.',
-      );
+      throw new Refusal('mostInletC', 'The inlet air is above its limit. Cool it first, or check the plate.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     const cold = Math.min(inlet.temperatureC, coldC(inlet, p, around));
     inlet
@@ -105,6 +102,6 @@ export const highInletDryer = defineKind({
       { label: 'coldest air', quantity: 'temperature', value: coldC(inlet, p, around), from: 'rating and load' },
       { label: 'reheat', quantity: 'temperatureDifference', value: p.reheatC, from: 'this stage' },
     ],
-    source: 'first model (estimate): the maker’s own curve wins',
+    source: 'first model (estimate): the maker’s curve takes precedence',
   }),
 });

@@ -63,7 +63,7 @@ export const homeMadeHousing = defineKind({
     const takes = air.vapourKgPerS + air.liquidKgPerS - bedLeaves(air, gelOf(p), around) * air.dryAirKgPerS;
     const usable = p.massKg * usableWater('silica', humidityOf(inlet));
     return [
-      ...(p.filling === 'gel' ? mediaLife('Spent after, loaded', usable * (1 - p.spentShare), takes) : []),
+      ...(p.filling === 'gel' ? mediaLife('Exhausted after, loaded', usable * (1 - p.spentShare), takes) : []),
       {
         label: 'Marked, above the line',
         quantity: 'pressureDifference',

@@ -9,7 +9,7 @@ export const hose = defineKind({
   kind: 'hose',
   family: 'serving',
   label: 'Hose',
-  does: 'A whip at the bench, a flexible first joint, or a jumper round a unit that is away. It must be rated for what it holds.',
+  does: 'A hose at the bench, a flexible first joint, or a jumper around a unit that is away. It must be rated for its pressure.',
   equation: 'p₂ by Darcy–Weisbach and its inserts; T by heat exchange through its wall, as a cooling run of hose',
   alsoCalled: ['whip', 'jumper hose', 'lead hose', 'flexible joint', 'pig tail'],
   ids: ['hose/coupler'],

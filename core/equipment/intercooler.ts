@@ -13,7 +13,7 @@ export const intercooler = defineKind({
   kind: 'intercooler',
   family: 'cooling',
   label: 'Intercooler',
-  does: 'The cooler between two stages of a compressor. On a wet day water falls out there, before the line begins.',
+  does: 'The cooler between two stages of a compressor. On a wet day water condenses there, before the line begins.',
   alsoCalled: ['interstage cooler', 'moisture trap between stages'],
   equation:
     'what p_i = √(p_atm·p) and its temperature cannot hold falls out; the air leaves as the second stage delivers it',

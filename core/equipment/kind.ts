@@ -186,7 +186,7 @@ export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
 export function airSpaceField(fallbackM3: number) {
   return numberField({
     label: 'Air space inside',
-    help: 'Ahead of the check valve the unloader must empty it at each stop.',
+    help: 'Upstream of the check valve the unloader must empty it at each stop.',
     quantity: 'volume',
     least: 0,
     most: 1,

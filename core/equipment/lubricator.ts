@@ -15,7 +15,7 @@ export const lubricator = defineKind({
   kind: 'lubricator',
   family: 'serving',
   label: 'Lubricator',
-  does: 'Drips oil into the air for the tools downstream of it. Everything downstream of it is oily for good: never for paint or blasting.',
+  does: 'Drips oil into the air for the tools downstream of it. Everything downstream of it stays oily: never for paint or blasting.',
   equation: 'oil = drops/min · 43 mg / (free air · 60 s); p₂ = p₁ − loss',
   alsoCalled: ['oiler', 'FRL oiler', 'mist lubricator'],
   ids: ['lub'],

@@ -7,7 +7,7 @@ export const measuredStage = defineKind({
   kind: 'measured-stage',
   family: 'other',
   label: 'Measured stage',
-  does: 'For whatever nobody foresaw: enter what the air leaves with, and what is caught.',
+  does: 'For any other equipment: enter the outlet condition and the water separated.',
   alsoCalled: ['something else', 'other', 'custom', 'unknown'],
   equation: 'T₂, loss and water caught as entered',
   cautions: ['C06'],

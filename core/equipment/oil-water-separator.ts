@@ -72,7 +72,13 @@ export const oilWaterSeparator = defineKind({
     return [
       { label: 'Load, of its rating in this climate', quantity: 'share', value: load, warns: load > 1 },
       ...(p.oil === 'emulsion'
-        ? [{ label: 'Milky', text: 'gravity and carbon do not part an emulsion: it needs another way', warns: true }]
+        ? [
+            {
+              label: 'Milky',
+              text: 'gravity and carbon do not separate an emulsion: it needs another process',
+              warns: true,
+            },
+          ]
         : [
             {
               label: 'Sized and fresh, it leaves',

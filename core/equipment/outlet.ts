@@ -35,7 +35,7 @@ export const outlet = defineKind({
         'dew-point': 'a pressure dew point',
         'humidity-expanded': 'humidity after expansion to the room',
         'humidity-in-line': 'humidity in the line',
-        'humidity-unknown': 'humidity, nobody knows where',
+        'humidity-unknown': 'humidity, basis not known',
         'iso-class': 'a water class of ISO 8573-1',
       },
     }),
@@ -103,7 +103,7 @@ export const outlet = defineKind({
     }),
     useLastsS: numberField({
       label: 'One use lasts',
-      help: 'How long the tool blows at a stretch: what the receiver has to bridge.',
+      help: 'Longest continuous use of the tool, which the receiver has to cover.',
       quantity: 'duration',
       least: 1,
       most: 14400,

@@ -7,7 +7,7 @@ export function overloadShows(load: number): Shown[] {
   return [
     { label: 'Load, of what it can do here', quantity: 'share', value: load, warns: load > 1 },
     ...(load > UNSURE_OVER
-      ? [{ label: 'Far over its rating', text: 'its dew point is a guess: no maker’s table goes there', warns: true }]
+      ? [{ label: 'Far over its rating', text: 'its dew point is an extrapolation beyond makers’ tables', warns: true }]
       : []),
   ];
 }

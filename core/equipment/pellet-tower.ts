@@ -33,7 +33,7 @@ export const pelletTower = defineKind({
   kind: 'pellet-tower',
   family: 'drying',
   label: 'Pellet tower',
-  does: 'Salt pellets dissolve in the vapour they take up. It lowers the dew point by some {11 K}, whatever the air comes with.',
+  does: 'Salt pellets absorb vapour and dissolve. It lowers the dew point by some {11 K}, whatever the air comes with.',
   alsoCalled: ['deliquescent dryer', 'salt tower', 'tablet dryer'],
   equation: 'w₂ in balance with the salt at T + warming, by transfer units; water leaves as brine',
   ids: ['deliq'],

@@ -204,7 +204,7 @@ export const pipe = defineKind({
         ? [
             {
               label: 'Freezes',
-              text: 'water falls out in it and freezes: dry the air before, trace the pipe or move it',
+              text: 'water condenses in it and freezes: dry the air before, trace the pipe or move it',
               warns: true,
             },
           ]

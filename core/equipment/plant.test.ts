@@ -192,7 +192,7 @@ describe('cooling', () => {
     expect(out({}, { roomC: 40 })).toBeCloseTo(out({}, { roomC: 10 }), 9);
     expect(out({}, { flowM3PerS: 200 * CFM })).toBeGreaterThan(out({}));
   });
-  test('between the stages water falls out on a wet day and not on a dry one; the air leaves as hot as it came', () => {
+  test('between the stages water condenses on a wet day and not on a dry one; the air leaves as hot as it came', () => {
     // By hand: 30 °C, 80 % brings 3.4 kPa of vapour; at √(1.013·8) = 2.85 bar that is 9.6 kPa, saturated at 45 °C. At 42 °C (8.2 kPa) some falls.
     const wet = behind(stageOf('intercooler', { approachK: 17 }), { inletC: 150, roomC: 25, relativeHumidity: 0.8 });
     sound(wet);
@@ -224,7 +224,7 @@ test('an oil–water separator is rated for less in a humid climate, and an emul
 });
 
 describe('pipe', () => {
-  test('where it crosses a cold room, water falls out; plastic for water is named, PVC as a danger', () => {
+  test('where it crosses a cold room, water condenses; plastic for water is named, PVC as a danger', () => {
     const cold = behind(stageOf('pipe', { size: '2', lengthM: 60, legs: 3 }), { inletC: 30, roomC: 5 });
     sound(cold);
     expect(cold.at.temperatureC).toBeLessThan(28);

@@ -124,7 +124,7 @@ export function loadedDewPointC(ratedDewPointC: number, load: number): number {
   return ratedDewPointC + Math.max(0, (load - 1) * 100) * K_PER_PERCENT;
 }
 
-const PER_K = 0.02; // of capacity, each kelvin (estimate: the maker’s own curve wins)
+const PER_K = 0.02; // of capacity, each kelvin (estimate: the maker’s curve takes precedence)
 
 /** Load of a dryer for hot air over what it can do in this duty. */
 export function highInletLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {

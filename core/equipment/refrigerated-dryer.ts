@@ -33,12 +33,12 @@ function outletC(inletC: number, coldest: number, p: Settings): number {
 const separatorOf = (p: { method: Settings['method']; separatorEfficiency: number }) =>
   p.method === 'evaporator' ? { efficiency: p.separatorEfficiency, source: 'estimate' } : RATED_SEPARATOR;
 
-/** Cools the air to a few degrees above freezing, drains what falls out, and warms the air again on its way out. */
+/** Cools the air to a few degrees above freezing, drains what condenses, and warms the air again on its way out. */
 export const refrigeratedDryer = defineKind({
   kind: 'refrigerated-dryer',
   family: 'drying',
   label: 'Refrigerated dryer',
-  does: 'Chills the air to a few degrees above freezing, drains what falls out and warms it again.',
+  does: 'Chills the air to a few degrees above freezing, drains what condenses and warms it again.',
   alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],
   equation: 'dew point = rated + overload; capacity = rated·K_p·K_Tin·K_amb·K_pdp; reheat',
   ids: ['ref_noncyc'],

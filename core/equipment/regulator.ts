@@ -43,7 +43,7 @@ export const regulator = defineKind({
     }),
     droopPa: numberField({
       label: 'Falls by, while air flows',
-      help: '{0.35 bar} to {1 bar} at full flow is usual: read its gauge while the tool blows.',
+      help: '{0.35 bar} to {1 bar} at full flow is usual: read its gauge while the tool draws air.',
       quantity: 'pressureDifference',
       least: 0,
       most: 5e5,

@@ -7,7 +7,7 @@ export const reliefValve = defineKind({
   kind: 'relief-valve',
   family: 'source',
   label: 'Relief valve',
-  does: 'Lets go before anything bursts: set no higher than the weakest nameplate, able to pass all that the compressor delivers.',
+  does: 'Opens before any part bursts: set no higher than the weakest nameplate, able to pass all that the compressor delivers.',
   equation: 'passes C·A·p/√T at 110 % of its setting; working pressure at most 90 % of it',
   alsoCalled: ['safety valve', 'pop-off', 'pressure relief'],
   ids: ['relief'],
@@ -29,12 +29,12 @@ export const reliefValve = defineKind({
       least: 1e-3,
       most: 0.1,
       default: 8e-3,
-      source: 'estimate: ¼ in valve; its stamped capacity wins',
+      source: 'estimate: ¼ in valve; its stamped capacity takes precedence',
     }),
   }),
   pass(inlet, p) {
     if (inlet.pressurePa >= p.setPressurePa)
-      throw new Refusal('setPressurePa', 'The line runs at or above this setting: the valve would blow. Check both.');
+      throw new Refusal('setPressurePa', 'The line runs at or above this setting: the valve would open. Check both.');
   },
   shows(inlet, p, around) {
     const gauge = (pa: number): number => pa - around.atmosphericPa;

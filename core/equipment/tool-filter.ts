@@ -10,7 +10,7 @@ export const toolFilter = defineKind({
   kind: 'tool-filter',
   family: 'catching',
   label: 'The tool’s own filter',
-  does: 'The small filter at a cutter or a gun. The line before it should leave it nothing to do.',
+  does: 'The small filter at a cutter or a gun. The line upstream should leave nothing to remove.',
   alsoCalled: ['last-chance filter', 'gun filter', 'torch filter', 'inline filter'],
   service: ['M02', 'M03'],
   cautions: ['C07', 'C21'],
@@ -30,6 +30,6 @@ export const toolFilter = defineKind({
   cleans: (dirt) => dirt.strain(5, 'the tool’s own filter'),
   shows: (inlet) =>
     inlet.liquidKgPerS > 0
-      ? [{ label: 'It is not idle', text: 'drops reach it: something before it does not do its work', warns: true }]
+      ? [{ label: 'It is not idle', text: 'drops reach it: a stage upstream does not work', warns: true }]
       : [{ label: 'Idle', text: 'as it should be' }],
 });

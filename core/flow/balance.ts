@@ -72,6 +72,6 @@ export function explainFall(plan: Plan, balance: AirBalance): Derivation {
       input('timed drains', 'volumeFlow', balance.drainsM3PerS, 'bore, seconds open, interval'),
     ],
     source: 'tools, leaks and nozzles take air in proportion to absolute pressure (choked flow; common practice)',
-    note: 'Tools downstream of a regulator take no less until the line is below its setting: then they starve too.',
+    note: 'Tools downstream of a regulator take no less until the line is below its setting: then their flow falls too.',
   };
 }

@@ -78,7 +78,7 @@ export function explainPeak(plan: Plan, stageId: string, getsPa: number): Deriva
     title: `Pressure at the worst moment · ${stageById(plan, stageId)?.name}`,
     quantity: 'pressure',
     value: getsPa,
-    formula: 'the walk with all blowing that can blow at once, the compressor about to cut in; losses at that flow',
+    formula: 'the line at peak demand, the compressor about to cut in; losses at that flow',
     inputs: [...peak].map(([id, flow]) =>
       input(stageById(plan, id)?.name ?? id, 'volumeFlow', flow, 'flow while in use'),
     ),

@@ -138,7 +138,7 @@ describe('what cannot be is named, and the rest of the line still computes', () 
     expect(section.at('compressor')).toBeDefined();
   });
 
-  test('an outlet with nothing before it', () => {
+  test('an outlet with nothing upstream of it', () => {
     const hung = hang(base, { id: 'stray', from: 'trap', stages: [job('lost', 0.001)] });
     const plan = { ...hung, branches: hung.branches.map((b) => ({ ...b, from: 'gone' })) }; // no plan file may say that
     const section = walk(plan);

@@ -61,7 +61,7 @@ function placeOf(plan: Plan, id: string): { run: Run; behind: string } | undefin
   const run = runsOf(plan).find((r) => r.stages.some((s) => s.id === id));
   const at = run?.stages.findIndex((s) => s.id === id) ?? -1;
   const before = run?.stages[at - 1] ?? allStages(plan).find((s) => s.id === run?.from);
-  return run && { run, behind: before ? `behind ${before.name}` : `at the beginning of ${run.name}` };
+  return run && { run, behind: before ? `downstream of ${before.name}` : `at the beginning of ${run.name}` };
 }
 
 /** Those whose order among the common ones is another: the fewest that must have moved (longest common subsequence). */
@@ -102,7 +102,7 @@ function ofStages(before: Plan, after: Plan): Change[] {
   ]);
   const out = [...old.values()]
     .filter((s) => !now.has(s.id))
-    .map((s): Change => ({ says: () => `Took out ${s.name} (${placeOf(before, s.id)?.behind}).` }));
+    .map((s): Change => ({ says: () => `Removed ${s.name} (${placeOf(before, s.id)?.behind}).` }));
   const rest = [...now.values()].flatMap((s): Change[] => {
     const was = old.get(s.id);
     const here = placeOf(after, s.id);
@@ -112,7 +112,7 @@ function ofStages(before: Plan, after: Plan): Change[] {
           stageId: s.id,
           says: () => {
             const { label } = kindOf(s.kind);
-            return `Put in ${s.name}${s.name === label ? '' : `, ${label.toLowerCase()}`}, ${here?.behind}.`;
+            return `Added ${s.name}${s.name === label ? '' : `, ${label.toLowerCase()}`}, ${here?.behind}.`;
           },
         },
       ];
@@ -157,12 +157,12 @@ function ofNamed<T extends { id: string; name: string }>(
   return [
     ...before
       .filter((b) => !after.some((a) => a.id === b.id))
-      .map((b): Change => ({ says: () => `Took out ${what} ${b.name}.` })),
+      .map((b): Change => ({ says: () => `Removed ${what} ${b.name}.` })),
     ...after.flatMap((a): Change[] => {
       const b = before.find((x) => x.id === a.id);
       return b
         ? inFields(a.name, fields, b as unknown as Values, a as unknown as Values)
-        : [{ says: () => `Put in ${what} ${a.name}.` }];
+        : [{ says: () => `Added ${what} ${a.name}.` }];
     }),
   ];
 }

@@ -13,7 +13,7 @@ export function explainUnit(plan: Plan, section: Section, unit: Unit): Derivatio
     title: `Caught · ${unit.name}`,
     quantity: 'waterFlow',
     value: inputs.reduce((sum, i) => sum + i.value, 0),
-    formula: 'what its stages catch, together',
+    formula: 'sum of what its stages separate',
     inputs,
     source: 'water balance; open the unit for the why of each',
   };

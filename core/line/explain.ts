@@ -167,7 +167,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
           ...(stage.kind === 'outlet' ? [input('room', 'temperature', around.roomTemperatureC, 'Survey')] : []),
           input('pressure dew point', 'temperature', station.pressureDewPointC, 'this stage'),
         ],
-        source: 'definition; where it is zero, water falls out',
+        source: 'definition; where it is zero, water condenses',
       };
     case 'humidity':
       return {

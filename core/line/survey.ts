@@ -131,11 +131,11 @@ export const siteSchema = z.strictObject({
     options: {
       none: 'none',
       rated: 'yes; what is electric is rated for it',
-      unrated: 'yes; nobody looked at what is electric',
+      unrated: 'yes; electrical rating not checked',
     },
   }),
   condensate: choiceField({
-    label: 'What the drains collect goes',
+    label: 'Condensate is discharged',
     options: {
       'not-said': 'not said',
       separator: 'through an oil–water separator',
@@ -147,8 +147,8 @@ export const siteSchema = z.strictObject({
     label: 'Drains by hand are opened',
     options: {
       'not-said': 'not said',
-      daily: 'each day, by somebody who never forgets',
-      forgotten: 'when somebody thinks of it',
+      daily: 'each day, reliably',
+      forgotten: 'irregularly',
     },
   }),
   oiledOnce: choiceField({

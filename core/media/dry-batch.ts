@@ -104,21 +104,21 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
     return {
       ...result,
       refused:
-        'Salt pellets dissolve as they dry the air: heat brings none back, and their brine eats the oven. Drain the tower, and top it up.',
+        'Salt pellets dissolve as they dry the air: heat does not restore them, and their brine corrodes the oven. Drain the tower, and top it up.',
       says: '',
     };
   if (batch.oily)
     return {
       ...result,
       refused:
-        'Beads with oil in them smoke and can burn in an oven, and heat does not bring them back. Discard them as oily waste, and find the oil.',
+        'Beads with oil in them smoke and can burn in an oven, and heat does not restore them. Discard them as oily waste, and find the oil.',
       says: '',
     };
   if (batch.medium === 'sieve' && ovenC < suits.leastC)
     return {
       ...result,
       refused:
-        'Molecular sieve gives its water up only above about {232 °C}: a cool oven does next to nothing. Replace it.',
+        'Molecular sieve gives its water up only above about {232 °C}: a cool oven has almost no effect. Replace it.',
       says: '',
     };
   return {
@@ -126,8 +126,8 @@ export function dryBatch(batch: Batch, ovenC: number, hours: number): BatchResul
     ...(ovenC > bears + 0.5 && {
       ruins:
         batch.dyed && ovenC <= BEARS_C[batch.medium] + 0.5
-          ? 'The dye fails above {121 °C}: the beads may dry, but never tell again.'
-          : 'Hotter than this medium bears: it cracks and loses what it could hold.',
+          ? 'The dye fails above {121 °C}: the beads may dry, but no longer change colour.'
+          : 'Above the limit of this medium: it cracks and loses capacity.',
     }),
     says:
       ovenC < suits.leastC - 0.5

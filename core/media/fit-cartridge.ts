@@ -51,13 +51,13 @@ export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
   const mind = (says: string): Finding => ({ grave: false, says });
   const findings: Finding[] = [
     ...(housing.ratedPa === undefined
-      ? [mind('Nobody has read the pressure that is marked on it: read it, and the relief valve upstream of it.')]
+      ? [mind('The pressure marked on it is not recorded: read it, and the relief valve upstream of it.')]
       : housing.ratedPa <= 0
         ? [grave('No pressure can be read on it: it is not fit for compressed air.')]
         : housing.ratedPa < housing.cutOutPa
           ? [grave('It is rated below the pressure at which the compressor stops. Do not use it here.')]
           : housing.reliefPa === undefined
-            ? [mind('Nothing is known of a relief valve set at or under its rating: find one, and read it.')]
+            ? [mind('No relief valve is recorded set at or under its rating: find one, and read it.')]
             : housing.reliefPa > housing.ratedPa
               ? [grave('The relief valve opens above its rating: it would burst first.')]
               : []),

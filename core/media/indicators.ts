@@ -25,7 +25,7 @@ export const INDICATORS = {
     label: 'Methyl violet and kin',
     looks: ['orange', 'brownish', 'dark green'],
     turns: [0.15, 0.4],
-    note: 'Over {121 °C} the dye is gone for good.',
+    note: 'Over {121 °C} the dye is destroyed.',
     cautions: ['C24'],
   },
   iron: {

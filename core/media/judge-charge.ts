@@ -62,7 +62,7 @@ export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
     says: tired
       ? `Dried ${times} times: at its end even where it still weighs well. Sieve the dust out, and replace it.`
       : ofNew < RETIRED
-        ? 'If it was spent when it came out, it holds less than 70 % of a new one: replace it. If it came out early, it says nothing.'
+        ? 'If it was exhausted when removed, it holds less than 70 % of a new one: replace it. If it was removed early, this shows nothing.'
         : fate === 'lesser use'
           ? dyed && times >= DYE_TIMES
             ? 'Its dye is near its end: go by weight, not by colour.'

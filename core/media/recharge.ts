@@ -19,13 +19,13 @@ export const RECHARGE = {
     label: 'Bead cartridge',
     steps: [
       ...ISOLATE,
-      'Pour the spent beads into a tray; oil smell or brown beads: oily waste, and find the oil first.',
+      'Pour the exhausted beads into a tray; oil smell or brown beads: oily waste, and find the oil first.',
       WASH,
       'Fill dry beads to {12 mm} under the top, tapped down, no dust. Weigh what goes in.',
       SEAL,
       'Screens on both ends, arrow with the flow, upright as it was made for.',
       ...BACK,
-      'Log it: which charge, grams, how far the old one was spent.',
+      'Log it: which charge, grams, how far the old one was exhausted.',
     ],
   },
   'pellet-tower': {
@@ -42,7 +42,7 @@ export const RECHARGE = {
   'twin-tower': {
     label: 'Twin towers',
     steps: [
-      'Stop it, lock it out. Let both towers down, read zero on both gauges, and prove it at both exhausts.',
+      'Stop it, lock it out. Depressurise both towers, read zero on both gauges, and prove it at both exhausts.',
       'Sample top, middle and bottom: colour, oil, weight lost on drying. Vacuum the beads out, mask on.',
       'Look at screens and silencer; replace what is torn or full of dust.',
       'Fill in one go, evenly, to the top; no void that lets the bed move.',

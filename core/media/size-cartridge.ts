@@ -112,14 +112,14 @@ export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
     contactS,
     worth,
     because: hot
-      ? 'Air this hot dries nothing: beads let go of water there. Cool it first.'
+      ? 'Air this hot dries nothing: beads release water there. Cool it first.'
       : contactS < CONTACT_LEAST_S
-        ? 'The air is through the beads in less than a second: much of it leaves as wet as it came.'
+        ? 'The contact time is below one second: much of the air leaves undried.'
         : days < 1
-          ? 'It is spent within a working day. Beads are the wrong tool for this load: take water out upstream of them.'
+          ? 'It is exhausted within a working day. Beads do not suit this load: take water out upstream of them.'
           : days < GOOD_DAYS
-            ? 'It works, and somebody changes beads more than once a week.'
-            : 'It outlasts a week of work: a fair use of beads.',
+            ? 'It works, with more than one change of beads a week.'
+            : 'It lasts more than a working week: suitable for beads.',
     weekKg: Number.isFinite(hours) ? (duty.massKg * GOOD_DAYS) / days : duty.massKg,
     // Only what helps by a tenth at least.
     upstream: changes

@@ -6,7 +6,7 @@ import { type ShopTime, shopTimeMs } from './shop-clock';
 /** A charge of beads as a thing: it is bought, put in, taken out, dried, and discarded in the end. */
 export const chargeSchema = z.strictObject({
   id: z.uuid('The charge needs an id.'),
-  name: z.string().trim().min(1, 'Give it a name: what stands on its tin.').max(40, 'At most 40 characters.'),
+  name: z.string().trim().min(1, 'Enter a name, as on its container.').max(40, 'At most 40 characters.'),
   medium: z.enum(Object.keys(MEDIA) as [Medium, ...Medium[]], { error: 'Unknown beads.' }),
   dyed: z.boolean().default(false),
   /** Dry. */
@@ -66,7 +66,7 @@ const inOrder = (entries: readonly LifeEntry[]): LifeEntry[] =>
   );
 
 /**
- * Who was where, and when, by the log: a change ends one stay and begins the next; how far the old one was spent is its last look.
+ * Who was where, and when, by the log: a change ends one stay and begins the next; how far the old one was exhausted is its last look.
  * @param places stages that hold beads
  * @returns by the time at which they went in, the oldest first
  */

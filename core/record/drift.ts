@@ -52,10 +52,10 @@ export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | u
     const words = `${percent(1 - ratio)} ${direction === 'less' ? 'less' : 'more'} than before`;
     const says =
       rule === 'far'
-        ? `The last reading is ${words}: far outside what hands scatter.`
+        ? `The last reading is ${words}: far outside the usual scatter.`
         : rule === 'run'
           ? `${n} readings running lie on one side, ${words} on average.`
-          : `The last ${n} readings together are ${words}: more than chance gathers.`;
+          : `The last ${n} readings together are ${words}: more than chance explains.`;
     return { rule, direction, since, ratio, says };
   };
   logs.forEach((log, i) => {

@@ -98,7 +98,7 @@ function causesOfLess(c: DrainContext): Scored[] {
         stuckSigns.length > 0
           ? `${capital(stuckSigns.join('; '))}.`
           : 'Scale and sludge block drains more often than anything else fails.',
-      check: 'Isolate, vent and prove zero pressure, then open the drain: water standing downstream of it settles it.',
+      check: 'Isolate, vent and prove zero pressure, then open the drain: water standing downstream of it confirms it.',
       score:
         (automatic ? 3 : 1) +
         (downstreamMore ? 4 : 0) +
@@ -129,11 +129,11 @@ function causesOfLess(c: DrainContext): Scored[] {
     },
     {
       id: 'cooler-fouled',
-      title: 'A fouled cooler sends the water on as vapour',
+      title: 'A fouled cooler passes the water as vapour',
       because: c.coolerBefore
         ? downstreamMore
           ? 'More than expected comes out further down.'
-          : 'Warmer air after the cooler drops less here and more further on.'
+          : 'Warmer air after the cooler condenses less here and more downstream.'
         : 'There is no cooler upstream of this point.',
       check: 'Measure the air after the cooler on tape or in a well: {5 K} over its usual approach calls for cleaning.',
       score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > LITTLE ? 0.5 : 0),
@@ -150,7 +150,7 @@ function causesOfMore(c: DrainContext): Scored[] {
   return [
     {
       id: 'upstream-lets-through',
-      title: 'Something before it lets its water through',
+      title: 'A stage upstream passes its water',
       because: upstreamLess
         ? 'A point upstream gave less than it should in the same days.'
         : 'What a separator or cooler misses arrives here.',
@@ -160,7 +160,7 @@ function causesOfMore(c: DrainContext): Scored[] {
     {
       id: 'left-before',
       title: 'Water was left over the time before',
-      because: shortBefore ? 'The entry before was short.' : 'A drain closed early leaves its heel for the next time.',
+      because: shortBefore ? 'The entry before was short.' : 'A drain closed early leaves water for the next time.',
       check: 'Drain until only air comes, and log again tomorrow.',
       score: 1.5 + (shortBefore ? 3 : 0),
     },

@@ -128,7 +128,7 @@ export const logEntrySchema = z
     if (new Set(e.readings.map((r) => r.of)).size < e.readings.length)
       refuse('readings', 'Each reading once in an entry.');
     if ((e.kind === 'regeneration' || e.kind === 'discard') && e.stageId === '' && e.chargeId === null)
-      refuse('stageId', 'Say where, or log it under Charges.');
+      refuse('stageId', 'Say where, or log it under Desiccant & elements.');
     const [wet, dry] = (['weight-wet', 'weight'] as const).map((of) => e.readings.find((r) => r.of === of)?.value);
     if (e.kind === 'regeneration' && wet !== undefined && dry !== undefined && dry > wet)
       refuse('readings', 'Heavier after drying than before: the same tray, cooled closed?');

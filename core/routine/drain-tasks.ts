@@ -35,10 +35,10 @@ export const DRAIN_TASKS: readonly Task[] = [
     records: ['amount'],
     accept: 'Within the band that the plan expects.',
     abnormal:
-      'Little: it went elsewhere, or the drain is partly blocked. Much: something before it lets its water through. Black: burnt oil. Red: the tank rusts.',
+      'Too little: it condensed elsewhere, or the drain is partly blocked. Too much: a stage upstream passes its water. Black: burnt oil. Red: the tank rusts.',
     minutes: DRAIN_WORK.M01.minutes,
     source:
-      '29 CFR 1910.169 wants a drain at the lowest point, used often (recalled); interval by the water of this line',
+      '29 CFR 1910.169 requires a drain at the lowest point, used often (recalled); interval by the water of this line',
     when: drainIs(...DRAIN_WORK.M01.drains),
   },
   {
@@ -54,7 +54,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     ],
     records: ['amount'],
     accept: 'Within the band that the plan expects.',
-    abnormal: 'All of it in the last bowl: the separator before it is dead.',
+    abnormal: 'All of it in the last bowl: the separator upstream has failed.',
     minutes: DRAIN_WORK.M02.minutes,
     source: 'common practice',
     when: drainIs(...DRAIN_WORK.M02.drains),
@@ -68,7 +68,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     steps: ['Press its test button, or lift its pin.', 'See water, then hear it close.', 'Listen whether it leaks by.'],
     records: ['seconds'],
     accept: 'It closes within 2 s of the first air, and does not hiss.',
-    abnormal: 'Nothing comes though water is due: blocked. A constant hiss: stuck open.',
+    abnormal: 'No water although expected: blocked. A constant hiss: stuck open.',
     minutes: DRAIN_WORK.M03.minutes,
     source: 'common practice',
     when: drainIs(...DRAIN_WORK.M03.drains),

@@ -226,7 +226,7 @@ export function dueTasks(
       const spentAt = facts.spentAt.get(stage.id);
       if (spentAt !== undefined && task.isolates && task.every.spentShare !== undefined && !interval.pinned) {
         dueMs = spentAt;
-        season = 'by the water that came to its charge';
+        season = 'by the water adsorbed by its charge';
       }
       const after = afterEvent(plan, stage, task, events, last);
       if (after && shopTimeMs(after.at) < dueMs) {

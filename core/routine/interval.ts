@@ -111,7 +111,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
     }
   }
   if (every.spentShare !== undefined && (stage.kind === 'bead-cartridge' || stage.kind === 'home-made-housing')) {
-    const lasts = facts.line.shown(stage, 'Spent after, loaded');
+    const lasts = facts.line.shown(stage, 'Exhausted after, loaded');
     const whole = lasts === undefined ? undefined : lasts / Math.max(0.02, 1 - stage.parameters.spentShare);
     if (whole !== undefined && facts.loadedHPerDay > 0) {
       const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
@@ -135,7 +135,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       days: pin.days,
       by: 'pinned',
       triggers: [...triggers, { by: 'pinned', days: pin.days }],
-      why: [`Pinned by hand; calculated it would be ${inWords(first.days)}.`],
+      why: [`Set by hand; calculated it would be ${inWords(first.days)}.`],
       pinned: true,
     };
   return { days: first.days, by: first.by, triggers, why, pinned: false };

@@ -2,7 +2,7 @@
 export const LEVELS = {
   essential: 'essential: what keeps it safe and dry',
   normal: 'normal: what most shops keep up',
-  thorough: 'thorough: all of it, as handbooks have it',
+  thorough: 'thorough: as in handbooks',
 } as const;
 export type Level = keyof typeof LEVELS;
 

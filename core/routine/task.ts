@@ -19,7 +19,7 @@ export const READINGS = {
   weight: { label: 'Weight', quantity: 'mass' },
   'weight-wet': { label: 'Weight before drying', quantity: 'mass' },
   level: { label: 'Level, of full', quantity: 'share' },
-  spent: { label: 'Spent, of its height', quantity: 'share' },
+  spent: { label: 'Exhausted, of its height', quantity: 'share' },
   oil: { label: 'Oil topped up', quantity: 'drained' },
   'oil-content': { label: 'Oil in the air', quantity: 'oilContent' },
 } as const;
@@ -76,11 +76,11 @@ export interface Task {
 
 /** The isolation that comes before every task that opens something under pressure (29 CFR 1910.147 for energy control, recalled; common practice). */
 export const ISOLATION: readonly string[] = [
-  'Tell whoever uses the air.',
+  'Inform the users of the air.',
   'Stop the machine, open its disconnect, lock and tag it, and try to start it.',
-  'Shut the valves before and behind, and lock them.',
+  'Shut the valves upstream and downstream, and lock them.',
   'Vent every section between: both towers, every bowl, the ends of hoses.',
-  'Read zero on the gauge and open a vent to prove it: gauges lie.',
+  'Read zero on the gauge and open a vent to verify it: a gauge can be wrong.',
   'Wait until what is hot can be touched: {60 °C} hurts in seconds.',
   'After the work: shut the vents, clear tools and people, open slowly from upstream, soap the joints, unlock, log it.',
 ];

@@ -45,7 +45,7 @@ export const VESSEL_TASKS: readonly Task[] = [
     does: 'Have the vessel inspected',
     every: { days: 730 },
     cautions: ['C01'],
-    tools: 'The inspector’s business',
+    tools: 'For the inspector',
     steps: ['Arrange it with the inspector.'],
     records: [],
     accept: 'A certificate.',

@@ -102,7 +102,7 @@ export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | un
       return { name: stage.name, quantity: 'waterFlow', values: figure(run, i, CAUGHT), isWater: true };
     case 'liquid':
       return {
-        name: `Drops behind ${stage.name}`,
+        name: `Drops downstream of ${stage.name}`,
         quantity: 'waterFlow',
         values: figure(run, i, LIQUID),
         isWater: true,
@@ -116,7 +116,7 @@ export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | un
       };
     case 'dew-point':
       return {
-        name: `Pressure dew point behind ${stage.name}`,
+        name: `Pressure dew point downstream of ${stage.name}`,
         quantity: 'temperature',
         values: figure(run, i, DEW_POINT),
         isWater: false,

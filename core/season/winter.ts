@@ -127,7 +127,7 @@ export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
         (h) => room(h) < BRINE_C,
         'trace',
         'Even brine freezes.',
-        'Trace the drain; calcium salts bear a little more than rock salt.',
+        'Trace the drain; calcium salts bear slightly more than rock salt.',
       );
     if (stage.kind === 'pipe' || stage.kind === 'hose' || stage.kind === 'hose-reel' || stage.kind === 'cooling-run')
       add(

@@ -94,7 +94,7 @@ export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
   const waterKgPerYear = (of: number): number => waterLoadKgPerS(duty, of) * duty.load * duty.hoursPerYear * 3600;
   const coldPipe = (reachesC: number): string[] =>
     duty.coldestAfterC < reachesC
-      ? ['A pipe after it gets colder than its dew point: water falls out there again.']
+      ? ['A pipe after it gets colder than its dew point: water condenses there again.']
       : [];
   const answer = (
     family: Family,

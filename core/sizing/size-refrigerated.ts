@@ -70,17 +70,17 @@ export function sizeRefrigerated(duty: DryerDuty) {
     notHere: [
       ...(duty.coldestRoomC < ROOM_C[0]
         ? [
-            'The room gets too cold: below {4.44 °C} its condensate freezes and its refrigerant control fails. Warm room, or another family.',
+            'The room gets too cold: below {4.44 °C} its condensate freezes and its refrigerant control fails. Use a warm room, or another type.',
           ]
         : []),
       ...(duty.hottestRoomC > ROOM_C[1]
-        ? ['The room gets hotter than {43.33 °C}: it trips. Ventilate, or another family.']
+        ? ['The room gets hotter than {43.33 °C}: it trips. Ventilate, or use another type.']
         : []),
       ...(duty.wantedC < LEAST_DEW_POINT_C
         ? ['It stops at about {1.667 °C}: below that it would freeze shut. Beads or membrane for drier air.']
         : []),
       ...(duty.coldestAfterC < dewPointC
-        ? ['A pipe after it gets colder than its dew point: water falls out there. Drier air for that branch.']
+        ? ['A pipe after it gets colder than its dew point: water condenses there. Drier air for that branch.']
         : []),
       ...(hottestInletC(duty) > HOTTEST_INLET_C
         ? ['Air enters hotter than {48.89 °C} on the hottest day: cool it first, or one made for hot air.']

@@ -71,7 +71,7 @@ export function sizeTowers(duty: TowersDuty) {
       3600,
     wrong: [
       ...(duty.cycleS / 2 < VALVES_S
-        ? [`Each half cycle is shorter than its valves: letting down and filling take about ${VALVES_S} s.`]
+        ? [`Each half cycle is shorter than its valves: depressurising and filling take about ${VALVES_S} s.`]
         : []),
       ...(shape.velocityMPerS >= shape.liftsAtMPerS
         ? ['The air lifts the bed: beads grind each other to dust. Wider towers, or less air.']

@@ -185,7 +185,7 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
     for (const place of beadPlaces(standing(fresh)).filter(
       (p) => own.at(p.id) && fresh.stages.some((s) => s.id === p.id),
     )) {
-      const spentS = shownBy(fresh, own, place).find((s) => s.label === 'Spent after, loaded')?.value;
+      const spentS = shownBy(fresh, own, place).find((s) => s.label === 'Exhausted after, loaded')?.value;
       const rate = own.at(place.id)?.adsorbedKgPerS as number;
       if (spentS === undefined || rate <= 0) continue;
       const entry: LoggedEntry = {

@@ -92,7 +92,7 @@ export function ChangeForm({
           <p>
             It was exhausted to <strong>{Math.round(spent * 100)} %</strong> of its height
           </p>
-          <Drag label="Spent, of its height" value={spent} min={0} max={1} step={STEP} onChange={setSpent} />
+          <Drag label="Exhausted, of its height" value={spent} min={0} max={1} step={STEP} onChange={setSpent} />
         </div>
       )}
       <Field id={id('at')} label="When" error={errors.measuredAt}>

@@ -94,7 +94,7 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
       </ul>
       <p className="text-[0.85rem] text-quiet">
         Power and purge are those of common practice for the rated flow; a controller that waits for the dew point saves
-        most of them at part load. Heat of a bed: water at 2.6 MJ/kg, beads, steel. The maker’s sizing wins.
+        most of them at part load. Heat of a bed: water at 2.6 MJ/kg, beads, steel. The maker’s sizing takes precedence.
       </p>
       <Cautions ids={['C09', 'C07', 'C12', 'C26', 'C24']} />
     </section>

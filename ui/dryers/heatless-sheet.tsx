@@ -124,7 +124,7 @@ export function HeatlessSheet({
       <p className="text-[0.85rem] text-quiet">
         Purge: the feed’s own volume at the pressure of the room, 15 % over theory. Beads of <InUnits text="{3 mm}" />{' '}
         activated alumina: 1.5 % of their mass in each half cycle, 5 s of contact. A bed lifts by Wen &amp; Yu, its loss
-        by Ergun. The maker’s sizing wins.
+        by Ergun. The maker’s sizing takes precedence.
       </p>
       <Cautions ids={['C07', 'C20', 'C24']} />
     </section>

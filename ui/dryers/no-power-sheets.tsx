@@ -25,7 +25,7 @@ export function PelletSheet({ duty }: { duty: DryerDuty }) {
       </Headline>
       {duty.coldestAfterC < dewPointC && (
         <p className="text-amber">
-          ◆ The pipe after it gets colder than its dew point: water falls out there again. Cool the air upstream, or
+          ◆ The pipe after it gets colder than its dew point: water condenses there again. Cool the air upstream, or
           choose another type.
         </p>
       )}

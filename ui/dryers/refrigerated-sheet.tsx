@@ -50,8 +50,8 @@ export function RefrigeratedSheet({ duty, cycling }: { duty: DryerDuty; cycling:
         ]}
       />
       <p className="text-[0.85rem] text-quiet">
-        <InUnits text={cycling ? CYCLING : PLAIN} /> Correction factors are generic; the maker’s own curve wins. A
-        coarse filter upstream of it, and a drain that is tried each week.
+        <InUnits text={cycling ? CYCLING : PLAIN} /> Correction factors are generic; the maker’s curve takes precedence.
+        A coarse filter upstream of it, and a drain that is tried each week.
       </p>
       <Cautions ids={['C13', 'C14', 'C12']} />
     </section>

@@ -26,7 +26,9 @@ export function JobChoice({ stageId }: { stageId: string }) {
           </option>
         ))}
       </select>
-      <span className="text-[0.85rem] text-quiet">typical, common practice; the tool’s own sheet wins</span>
+      <span className="text-[0.85rem] text-quiet">
+        typical, common practice; the tool’s data sheet takes precedence
+      </span>
     </p>
   );
 }

@@ -12,7 +12,7 @@ export function BeadSwatches({ share, onShare }: { share: number; onShare: (shar
         viewBox="0 0 120 180"
         className="block w-full"
         role="img"
-        aria-label={`Spent up to ${Math.round(share * 100)} % of the height`}
+        aria-label={`Exhausted up to ${Math.round(share * 100)} % of the height`}
       >
         <defs>
           <pattern id="spent-beads" width="8" height="8" patternUnits="userSpaceOnUse">
@@ -44,7 +44,7 @@ export function BeadSwatches({ share, onShare }: { share: number; onShare: (shar
           <li>striped: turned, or darker and wet</li>
           <li>plain: as a dry charge</li>
         </ul>
-        <Drag label="Spent, of its height" value={share} min={0} max={1} step={0.05} onChange={onShare} />
+        <Drag label="Exhausted, of its height" value={share} min={0} max={1} step={0.05} onChange={onShare} />
         <p className="text-[0.85rem] text-quiet">
           Colour proves dryness only down to the humidity at which it turns; it does not prove −40.
         </p>

@@ -12,7 +12,7 @@ import { linear, niceTicks } from './scales';
 
 const HEIGHT = 176;
 
-/** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water falls out. */
+/** Air temperature and pressure dew point: the sand between them is the dry margin; where it closes, water condenses. */
 export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) {
   const { choice } = useUnits();
   const u = unitOf('temperature', choice.temperature);

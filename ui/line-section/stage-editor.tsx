@@ -117,7 +117,7 @@ function Editor({
                   onSelect(run.stages[position - 1]?.id ?? run.from ?? undefined);
                 }}
               >
-                <Trash2 size={15} aria-hidden /> Take out
+                <Trash2 size={15} aria-hidden /> Remove
               </button>
             </div>
           )}

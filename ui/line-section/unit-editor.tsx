@@ -87,7 +87,7 @@ export function UnitEditor({
               onRemoved();
             }}
           >
-            <Trash2 size={15} aria-hidden /> Take out
+            <Trash2 size={15} aria-hidden /> Remove
           </button>
         </div>
       </div>

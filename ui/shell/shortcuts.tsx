@@ -122,7 +122,7 @@ export function Shortcuts({ planId }: { planId: string }) {
                   Survey: conditions, compressor, jobs
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/line`)}>
-                  Line: where the water falls out
+                  Line: where the water condenses
                 </Command.Item>
                 <Command.Item className={item} onSelect={go(`${base}/advice`)}>
                   Advice: what is wrong, missing or dangerous, and how to fix it
