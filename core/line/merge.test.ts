@@ -46,9 +46,9 @@ describe('what changed, in words', () => {
       behind('receiver', stageOf('gauge')),
     );
     expect(words(plan, after)).toEqual([
-      'Took out Coalescing filter (behind Refrigerated dryer).',
+      'Removed Coalescing filter (downstream of Refrigerated dryer).',
       'Renamed Separator to Swirl.',
-      'Put in Pressure gauge, behind Receiver.',
+      'Added Pressure gauge, downstream of Receiver.',
       expect.stringMatching(/^Regulator, .*: 6\.50 bar → 6\.00 bar\.$/),
     ]);
   });
@@ -57,7 +57,7 @@ describe('what changed, in words', () => {
     const plan = goodShop();
     const at = plan.stages.findIndex((s) => s.id === 'isolating-valve');
     expect(words(plan, moveStage(plan, 'aftercooler', at))).toEqual([
-      'Moved Aftercooler: it stands behind Isolating valve now.',
+      'Moved Aftercooler: it stands downstream of Isolating valve now.',
     ]);
   });
 
