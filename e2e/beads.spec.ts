@@ -54,10 +54,10 @@ test('an oven for a spent charge: what it leaves, what it ruins, when it is refu
   await expect(batch).toContainText('can burn');
 
   const scales = page.getByRole('region', { name: 'By weight' });
-  await page.getByLabel('As it came out').fill('0.95 kg');
+  await page.getByLabel('As removed').fill('0.95 kg');
   await expect(scales).toContainText('Discard it');
   await expect(scales).toContainText('Oily waste');
-  await page.getByLabel('As it came out').fill('0.8 kg');
+  await page.getByLabel('As removed').fill('0.8 kg');
   await expect(scales.getByRole('alert')).toContainText('Heavier after drying');
 });
 
@@ -73,7 +73,7 @@ test('a housing rated below the cut-out is refused; an hour in the oven is waite
   await page.getByLabel('Cartridges in a row').selectOption('2');
   await expect(housing).toContainText('The first of the row lasts');
 
-  await page.getByLabel('Indicator').selectOption('cobalt');
+  await page.getByLabel('Indicator', { exact: true }).selectOption('cobalt');
   await expect(page.getByRole('region', { name: 'Indicator colour' })).toContainText('it does not prove −40');
   await expect(page.getByRole('img', { name: 'wet: pink' })).toBeVisible();
 
