@@ -9,10 +9,10 @@ test('a line is saved under a name, changed, compared side by side, and brought 
   await view(page, 'Compare').click();
   const name = page.getByLabel('Save the line as a named revision');
   await name.fill('  ');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('A name is needed.')).toBeVisible();
   await name.fill('As found');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Revisions' }).getByText('As found')).toBeVisible();
 
   await view(page, 'Line').click();
@@ -50,7 +50,7 @@ test('a copy is a line of its own; prices of one’s own replace the placeholder
   await expect(receiver.getByText('your own')).toBeVisible();
   await expect(page.getByRole('row', { name: /^To buy/ })).toContainText('€');
   await expectSaved(page);
-  await page.getByRole('button', { name: 'Copy it, to try something' }).click();
+  await page.getByRole('button', { name: 'Copy the line' }).click();
   await page.waitForURL((url) => url.pathname.endsWith('/line') && !url.pathname.startsWith(own));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('plan B');
 });

@@ -39,8 +39,9 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
-  for (const busy of ['Calculating the day', 'calculating', 'Asking for a forecast', 'calculating…'])
-    await page.getByText(busy).waitFor({ state: 'hidden' });
+  await page.waitForFunction(
+    () => !/calculating|asking for a forecast/i.test(document.querySelector('#main')?.textContent ?? ''),
+  );
   await page.waitForTimeout(600); // charts measure their place before they draw
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();

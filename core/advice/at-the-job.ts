@@ -97,7 +97,7 @@ function betterDryers(line: LineFacts, s: Outlet, needsC: number): (Fix | undefi
     }
     if (d.kind === 'bead-cartridge')
       return [
-        set(`Add a new charge into ${d.name}`, d, { spentShare: 0, charge: 'new' }),
+        set(`Use a new charge in ${d.name}`, d, { spentShare: 0, charge: 'new' }),
         set(`Use a larger one for ${d.name}, newly charged`, d, {
           spentShare: 0,
           charge: 'new',

@@ -105,7 +105,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
           worst && moment && wideEnough(worst, (p) => (moment.with(worst.id, p).at(o.id)?.pressurePa ?? 0) >= needs);
         const fixes = [
           low && set(`Set ${low.name} up`, low, { setPressurePa: needs + 2e4 }),
-          low || !worst || !wider ? undefined : refit(`Take ${wider.says}`, worst, wider.parameters),
+          low || !worst || !wider ? undefined : refit(`Use ${wider.says}`, worst, wider.parameters),
           !low && regulator ? setUp(line, o, regulator, needs - gets) : undefined,
         ];
         const noFix = fixes.some((r) => r) ? '' : NO_FIX;

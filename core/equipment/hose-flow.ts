@@ -64,7 +64,7 @@ const WIDER = 1.25; // about one step in the usual row of hoses: ¼, 5/16, ⅜, 
 /** The hose one size up, with ends to match. */
 export const widerHose = <P extends HoseFlow>(p: P) => ({
   parameters: { ...p, boreM: p.boreM * WIDER, insertBoreM: Math.min(p.boreM, p.insertBoreM * WIDER) },
-  says: 'a hose one size wider',
+  says: 'a hose of the next size up',
   costs: `some ${(WIDER ** 2).toFixed(1)} × the price of this hose (estimate)`,
 });
 

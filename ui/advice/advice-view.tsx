@@ -11,7 +11,7 @@ import { useJudgements } from '@/ui/plan/use-judgements';
 import { usePumpDay } from '@/ui/pump-day/use-pump-day';
 import { AdviceItem } from './advice-item';
 import { FixesPreview } from './fixes-preview';
-import { type Grade, gradeOf } from './grade-mark';
+import { type Grade, gradeOf, MARKS } from './grade-mark';
 import { Schools } from './schools';
 
 const GROUPS: readonly { readonly grade: Grade; readonly title: string; readonly says: string }[] = [
@@ -134,7 +134,7 @@ export function AdviceView() {
 function Readiness({ ready, standing, stopped }: { ready: boolean; standing: readonly Advice[]; stopped: boolean }) {
   const count = (grade: Grade): number => standing.filter((a) => gradeOf(a) === grade).length;
   const parts = (['stop', 'must', 'should', 'note'] as const).flatMap((g) =>
-    count(g) > 0 ? [`${count(g)} ${g}`] : [],
+    count(g) > 0 ? [`${count(g)} ${MARKS[g].word}${g === 'note' && count(g) > 1 ? 's' : ''}`] : [],
   );
   return (
     <p>

@@ -1,9 +1,9 @@
 import type { Advice } from '@/core/advice/judge-line';
 
 export const MARKS = {
-  stop: { sign: '■', word: 'stop', tone: 'text-brick' },
-  must: { sign: '▲', word: 'must', tone: 'text-brick' },
-  should: { sign: '◆', word: 'should', tone: 'text-amber' },
+  stop: { sign: '■', word: 'danger', tone: 'text-brick' },
+  must: { sign: '▲', word: 'must fix', tone: 'text-brick' },
+  should: { sign: '◆', word: 'should fix', tone: 'text-amber' },
   note: { sign: '·', word: 'note', tone: 'text-quiet' },
 } as const;
 export type Grade = keyof typeof MARKS;

@@ -73,7 +73,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
           </Field>
         </div>
         <button type="submit" className="button">
-          Keep
+          Save
         </button>
       </form>
       {told && (
@@ -104,7 +104,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
       )}
       <div>
         <button type="button" className="button" onClick={() => void copy()}>
-          Copy it, to try something
+          Copy the line
         </button>
       </div>
     </section>

@@ -231,7 +231,7 @@ function Balance() {
   const rest = (
     [
       [ledger.frozenKgPerS, 'frozen'],
-      [ledger.adsorbedKgPerS, 'taken up'],
+      [ledger.adsorbedKgPerS, 'adsorbed'],
       [ledger.ventedKgPerS, 'purged'],
     ] as const
   ).flatMap(([kgPerS, word]) => (kgPerS > 0 ? [` + ${say(kgPerS, 'waterFlow')} ${word}`] : []));

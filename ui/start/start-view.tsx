@@ -42,7 +42,7 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
         ))}
         <Link href="/dew-point" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
           <span className="flex items-center gap-2 font-semibold">
-            <Droplets size={18} aria-hidden className="text-water" /> Calculators
+            <Droplets size={18} aria-hidden className="text-water" /> Dew point
           </span>
           <span className="mt-1 block text-quiet">
             Turn a humidity, dew point or water content into all the others, at any pressure.
@@ -50,10 +50,10 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
         </Link>
         <Link href="/beads" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
           <span className="flex items-center gap-2 font-semibold">
-            <Grape size={18} aria-hidden className="text-water" /> How long beads last
+            <Grape size={18} aria-hidden className="text-water" /> Desiccant charge
           </span>
           <span className="mt-1 block text-quiet">
-            Size a cartridge in a minute, and see what an oven does for a spent charge.
+            Size a cartridge in a minute, and see what an oven does for an exhausted charge.
           </span>
         </Link>
         <Link href="/dryers" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
