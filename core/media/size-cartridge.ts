@@ -100,7 +100,7 @@ export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
   const hot = duty.inletC > HOT_INLET_C;
   const worth: Worth = hot || days < 1 || contactS < CONTACT_LEAST_S ? 'hopeless' : days < GOOD_DAYS ? 'dear' : 'good';
   const changes: [string, CartridgeDuty][] = [
-    ['Cool the air {10 K} first, and drain what falls', cooledTo(duty, duty.inletC - 10)],
+    ['Cool the air {10 K} first, and drain it', cooledTo(duty, duty.inletC - 10)],
     ['A refrigerated dryer before it', refrigerated(duty)],
     ['Both', refrigerated(cooledTo(duty, duty.inletC - 10))],
   ];

@@ -51,7 +51,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; 
                     : {WHY[first.reason]}
                     {first.reason === 'drop' && dropBand && (
                       <span className="text-quiet">
-                        , between {sayOn(dropBand[0])} and {sayOn(dropBand[1])}(80 %)
+                        , between {sayOn(dropBand[0])} and {sayOn(dropBand[1])} (80 %)
                       </span>
                     )}
                   </p>

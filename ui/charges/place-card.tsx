@@ -72,7 +72,7 @@ export function PlaceCard({
               then={
                 state === 'overdue'
                   ? `estimated exhausted about ${format(new Date(life.spentOn ?? now), 'd MMM')}`
-                  : `between ${on(change.days[0])} and ${on(change.days[2])}(80 %)`
+                  : `between ${on(change.days[0])} and ${on(change.days[2])} (80 %)`
               }
             >
               {state === 'overdue' ? 'Change it now' : `Change it about ${on(change.days[1])}`}
@@ -84,7 +84,7 @@ export function PlaceCard({
           <Figures
             rows={[
               [
-                'In it',
+                'Charge',
                 stay.charge
                   ? `${stay.charge.name}: ${say(stay.charge.massKg, 'mass')} ${MEDIA[stay.charge.medium]}`
                   : 'a charge without a name',
@@ -138,10 +138,10 @@ export function PlaceCard({
       <div className="grid gap-3">
         <div>
           <p className="font-semibold">
-            Beads here take up {learned.mid.toFixed(2)} of its published capacity
+            Beads here take up {learned.mid.toFixed(2)} of the published capacity
             <span className="font-normal text-quiet">
               {' '}
-              ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}(80 %))
+              ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}, 80 %)
             </span>
           </p>
           <p className="text-[0.88rem] text-quiet">
@@ -165,7 +165,7 @@ export function PlaceCard({
                     Water
                   </th>
                   <th scope="col" className="px-2 pb-1 text-right">
-                    Spent
+                    Used
                   </th>
                   <th scope="col" className="pb-1 pl-2 text-right">
                     Of published
@@ -196,7 +196,7 @@ export function PlaceCard({
             <ul className="text-[0.9rem]">
               {life.neglect.slice(0, 3).map((n) => (
                 <li key={n.stageId}>
-                  Drain of {n.name} dead: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, exhausted that many
+                  Failed drain of {n.name}: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, exhausted that many
                   times sooner
                 </li>
               ))}
