@@ -1,6 +1,7 @@
 import { setParameter } from '../core/line/edit';
 import type { Plan } from '../core/line/plan';
 import { leftAfter } from '../core/media/judge-charge';
+import { DAY_MS, HOUR_MS } from '../core/quantity/constants';
 import { type Charge, chargeSchema } from '../core/record/charge';
 import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
@@ -13,7 +14,6 @@ import { DAIRY_BEADS } from './dairy';
 import { DEMO_STAGES } from './demo';
 import { demoId } from './demo-stage';
 
-const DAY_MS = 86_400_000;
 const BACK_DAYS = 150;
 const PEOPLE = ['Ottilie', 'Bram', 'Yusra'] as const;
 /** What each charge truly takes up of the book, one after another; and how far it was spent when somebody changed it. */
@@ -91,7 +91,7 @@ export function demoCharges(
     changes.unshift(day);
   }
   const at = (index: number, hour: number): ShopTime =>
-    shopTimeOf(fromMs + (changes[index] as number) * DAY_MS + hour * 3_600_000);
+    shopTimeOf(fromMs + (changes[index] as number) * DAY_MS + hour * HOUR_MS);
   const entries: LogEntry[] = [];
   for (let i = 0; i <= past; i++) {
     const charge = charges[i % charges.length] as Charge;

@@ -1,5 +1,6 @@
 import type { Plan } from '../core/line/plan';
 import { walk } from '../core/line/walk';
+import { DAY_MS, HOUR_MS } from '../core/quantity/constants';
 import { expectReadings } from '../core/record/expect-reading';
 import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
 import { shopTimeOf } from '../core/record/shop-clock';
@@ -9,7 +10,6 @@ import { intervalOf } from '../core/routine/interval';
 import { DRAINING } from '../core/routine/last-done';
 import { demoId } from './demo-stage';
 
-const DAY_MS = 86_400_000;
 const PEOPLE = ['Ottilie', 'Bram', 'Yusra'] as const;
 /** Of their interval, how long ago tasks were done: one in nine is late. */
 const AGO = [0.3, 0.75, 0.12, 0.55, 0.9, 0.4, 1.4, 0.2, 0.65] as const;
@@ -31,7 +31,7 @@ export function demoEntries(plan: Plan, nowMs: number, coalescer: string | undef
       ...change,
     });
   const at = (days: number): number =>
-    Math.floor(nowMs / DAY_MS) * DAY_MS - Math.ceil(days) * DAY_MS + 8 * 3_600_000 + (n % 40) * 60_000;
+    Math.floor(nowMs / DAY_MS) * DAY_MS - Math.ceil(days) * DAY_MS + 8 * HOUR_MS + (n % 40) * 60_000;
   const done = choresOfLine(plan)
     .filter(({ task }) => !DRAINING.includes(task.id) && !OWN_LOG.includes(task.id))
     .map(({ stage, task }, i) => {

@@ -1,5 +1,6 @@
 import { removeStage, setParameter } from '../core/line/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/line/plan';
+import { DAY_MS } from '../core/quantity/constants';
 import type { DrainEntry } from '../core/record/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
 import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
@@ -184,7 +185,6 @@ const WEATHER: readonly (readonly [number, number])[] = [
 const SCATTER = [1.04, 0.95, 0.99, 1.06, 0.93, 1.01, 0.97, 1.05, 0.96, 1.02, 0.94, 1.03, 1, 0.98];
 const STUCK = { from: 19, to: 23 } as const; // working days on which the float hangs
 const PEOPLE = ['Ottilie', 'Bram', 'Ottilie', 'Yusra'] as const;
-const DAY_MS = 86_400_000;
 
 /** The last thirty working days before a day, oldest first, as midnights. */
 function workingDaysBefore(nowMs: number): number[] {

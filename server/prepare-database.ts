@@ -4,6 +4,7 @@ import { eq, inArray } from 'drizzle-orm';
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import type { Pool } from 'mysql2/promise';
 import type { Plan } from '../core/line/plan';
+import { DAY_MS } from '../core/quantity/constants';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
 import { BEADS, demoCharges } from '../db/demo-charges';
@@ -22,7 +23,7 @@ export type DemoMode = 'once' | 'empty' | 'reset';
 /** A demo whose routine was begun some days ago; its log goes back further. */
 const begun = (plan: Plan, nowMs: number): Plan => ({
   ...plan,
-  routine: { ...plan.routine, startedOn: new Date(nowMs - 4 * 86_400_000).toISOString().slice(0, 10) },
+  routine: { ...plan.routine, startedOn: new Date(nowMs - 4 * DAY_MS).toISOString().slice(0, 10) },
 });
 
 const yearOf = ({ file, name }: { file: string; name: string }) =>

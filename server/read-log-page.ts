@@ -1,4 +1,5 @@
 import { and, desc, eq, gte, inArray, lt, lte, or, type SQL, sql } from 'drizzle-orm';
+import { DAY_MS } from '../core/quantity/constants';
 import { ENTRY_KINDS, type EntryKind, type LoggedEntry } from '../core/record/log-entry';
 import type { LogPage } from '../core/record/log-pages';
 import { shopTimeMs, shopTimeOf } from '../core/record/shop-clock';
@@ -88,7 +89,6 @@ export async function readTrial(
   const id = checkedId('id', planId);
   const ms = shopTimeMs(at);
   if (!Number.isFinite(ms) || !(days >= 1 && days <= MOST_DAYS)) return { rows: [], between: [] };
-  const DAY_MS = 86_400_000;
   const found = await database()
     .select(ENTRY)
     .from(logEntries)

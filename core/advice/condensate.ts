@@ -1,15 +1,14 @@
 import { is, TREATMENT } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import { drainPoints } from '../line/edit';
-import { caught, WATER } from './drain-facts';
+import { WATER_KG_PER_M3, YEAR_S } from '../quantity/constants';
+import { caught } from './drain-facts';
 import { answer, at, ofLine, set, stated } from './fix';
 import type { Rule } from './rule';
 
 const LIFT_MOST_M = 1.83; // 6 ft
 
 const BORE_LEAST_M = 0.00635; // 1/4 in
-
-const YEAR_S = 31_536_000;
 
 const MONTH_S = YEAR_S / 12;
 
@@ -28,7 +27,7 @@ export const CONDENSATE: readonly Rule[] = [
       return [
         ofLine(
           'Oily condensate is discharged illegally.',
-          (say) => `The drains bring ${say(kg / WATER, 'drained')} a day with oil in it: regulated waste.`,
+          (say) => `The drains bring ${say(kg / WATER_KG_PER_M3, 'drained')} a day with oil in it: regulated waste.`,
           answer('Send it through an oil–water separator', { condensate: 'separator' }),
           answer('Have it collected', { condensate: 'collected' }),
         ),

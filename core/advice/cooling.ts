@@ -1,6 +1,7 @@
 import { CHILLED, COOLERS, FILTERS, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
+import { WORKING_WEEKS } from '../quantity/constants';
 import { coolAtPump } from './cool-first';
 import { at, carry, ofLine, put, set } from './fix';
 import type { LineFacts } from './line-facts';
@@ -17,7 +18,6 @@ const PLACES_APART_K = 8.33; // 15 °F
 const WITHIN = 2; // elements downstream of a cooler (common practice, no source)
 const HOT_ROOM_C = 25; // in a cooler one, warmth from the compressor is welcome (estimate)
 const CP = 1005; // J/(kg·K), dry air
-const WEEKS = 50;
 
 const cooled = (line: LineFacts, stage: Stage): boolean => line.upstream(stage).some((s) => is(COOLERS, s.kind));
 const drains = (s: Stage): boolean => 'drain' in s.parameters && s.parameters.drain !== 'none';
@@ -249,7 +249,7 @@ export const COOLING: readonly Rule[] = [
         .of('intake')
         .filter((s) => s.parameters.conditioned === 'yes')
         .map((s) => {
-          const days = line.plan.survey.working.days.length * WEEKS;
+          const days = line.plan.survey.working.days.length * WORKING_WEEKS;
           const perKelvin = (line.section.dryAirKgPerS * CP * loadedHoursPerDay(line.plan) * days) / 1000;
           return at(
             s,

@@ -1,8 +1,6 @@
 import type { Stage } from '../line/plan';
 import type { LineFacts } from './line-facts';
 
-export const WATER = 1000; // kg/m³
-
 interface Drained {
   drain: string;
   drainPulseM3: number;

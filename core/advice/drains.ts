@@ -2,7 +2,8 @@ import { drainAirKgPerS } from '../flow/drain-air';
 import { loadedHoursPerDay } from '../line/day';
 import type { Stage } from '../line/plan';
 import { pumpCycle } from '../pump/cycle';
-import { caught, drained, own, WATER } from './drain-facts';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
+import { caught, drained, own } from './drain-facts';
 import { at, set } from './fix';
 import type { Rule } from './rule';
 
@@ -29,12 +30,12 @@ export const DRAINS: readonly Rule[] = [
       const daily = line.plan.survey.site.remembers === 'daily';
       return drained(line, 'manual').flatMap((s) => {
         const kg = caught(line, s) * loadedS;
-        return kg <= (daily ? Math.max(MANUAL_MOST_KG, own(s).sumpM3 * WATER) : MANUAL_MOST_KG)
+        return kg <= (daily ? Math.max(MANUAL_MOST_KG, own(s).sumpM3 * WATER_KG_PER_M3) : MANUAL_MOST_KG)
           ? []
           : [
               at(
                 s,
-                (say) => `${say(kg / WATER, 'drained')} a day at ${s.name} depend on somebody remembering.`,
+                (say) => `${say(kg / WATER_KG_PER_M3, 'drained')} a day at ${s.name} depend on somebody remembering.`,
                 daily
                   ? (say) => `Its sump holds ${say(own(s).sumpM3, 'drained')}: the excess is carried into the lines.`
                   : 'If forgotten, the water is carried into the lines.',
@@ -185,7 +186,7 @@ export const DRAINS: readonly Rule[] = [
           line.balance.usedM3PerS + line.balance.lostM3PerS,
           line.around.atmosphericPa,
         );
-        const gathers = (caught(line, s) * Math.min(loadedS, 3600)) / WATER;
+        const gathers = (caught(line, s) * Math.min(loadedS, 3600)) / WATER_KG_PER_M3;
         if (gathers <= own(s).drainPulseM3) return [];
         return [
           at(

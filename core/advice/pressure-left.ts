@@ -2,6 +2,7 @@ import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { GAUGE_TELLS_PA } from '../line/judge-outlet';
 import type { Stage } from '../line/plan';
+import { PSI } from '../quantity/constants';
 import { at, carry, put, refit, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
 import type { Rule } from './rule';
@@ -75,7 +76,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
               [worst, o],
               (say) => `Coolers, filters and dryers lose ${say(sum, 'pressureDifference')} on the way to ${o.name}.`,
               (say) =>
-                `${worst.name} takes the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}. It costs some ${Math.round((sum / 6894.757) * 0.5)} % of the power.`,
+                `${worst.name} takes the most: ${say(losses[0]?.lossPa ?? 0, 'pressureDifference')}. It costs some ${Math.round((sum / PSI) * 0.5)} % of the power.`,
               wider
                 ? refit(`Fit ${wider.says}`, worst, wider.parameters)
                 : set('Use one with half the loss', worst, {

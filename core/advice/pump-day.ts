@@ -1,9 +1,9 @@
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { at, set } from './fix';
 import type { Rule } from './rule';
 
 const SPARE_PA = 3e4; // above what a job needs, and under the cut-out (estimate)
 const ROOM = 1.5; // beyond what the day asked for
-const WATER = 1000; // kg/m³
 const clock = (s: number): string =>
   `${String(Math.floor(s / 3600)).padStart(2, '0')}:${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`;
 
@@ -22,7 +22,7 @@ export const PUMP_DAY: readonly Rule[] = [
           at(
             stage,
             `${stage.name} is full at ${clock(what.atS)}.`,
-            (say) => `From then on it carries over ${say(what.kg / WATER, 'drained')} by the end of the day.`,
+            (say) => `From then on it carries over ${say(what.kg / WATER_KG_PER_M3, 'drained')} by the end of the day.`,
             set('Fit a level-sensing drain', stage, { drain: 'level' }),
           ),
         ),

@@ -1,7 +1,6 @@
+import { PSI } from '../quantity/constants';
 import { answer, at, ofLine, put, set, takeOut } from './fix';
 import type { Rule } from './rule';
-
-const PSI = 6894.757;
 
 const MOST_PLANNED_PA = 200 * PSI;
 

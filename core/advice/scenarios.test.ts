@@ -6,6 +6,7 @@ import { judgeOutlets } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
 import { waterClassOf } from '../purity/iso-8573';
+import { CFM } from '../quantity/constants';
 import {
   all,
   behind,
@@ -26,7 +27,6 @@ import { isReady, judgeLine } from './judge-line';
 import { say } from './rule';
 
 // Invented shops of the trade handbook, with the judgement that is written there beside each.
-const CFM = 4.719474e-4;
 const c = (f: number): number => (f - 32) / 1.8;
 const feet = (ft: number): number => atmosphericPressurePa(ft * 0.3048);
 const psi = (gauge: number, ft = 0): number => gauge * 6894.757 + feet(ft);

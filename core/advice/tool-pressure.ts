@@ -1,7 +1,6 @@
+import { PSI } from '../quantity/constants';
 import { at, put, set } from './fix';
 import type { Rule } from './rule';
-
-const PSI = 6894.757;
 
 const BLOW_GUN_PA = 30 * PSI; // OSHA 1910.242(b), recalled
 

@@ -1,10 +1,10 @@
+import { CFM } from '../quantity/constants';
 import { all, behind, but, goodDry, goodShop, without, working } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { costOfLine } from './cost-of-line';
 import { moneySchema, PLACEHOLDERS } from './money';
 
 const money = moneySchema.parse({ currency: '€', perKWh: 0.12, perHour: 0, years: 10 });
-const CFM = 4.719474e-4;
 
 test('15 % purge of a plant that runs all day: 2.7 kW for each 100 cfm (trade handbook, computed there)', () => {
   // 100 cfm delivered, 15 cfm of it purged at every working hour, a screw of 18 kW for 100 cfm at 100 % load.

@@ -5,14 +5,13 @@ import { costOfPressure } from '../flow/waterfall';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { hoursPerWeek } from '../line/working-time';
+import { CFM, WORKING_WEEKS } from '../quantity/constants';
 import { type Money, priceOf } from './money';
 import { taskLoad } from './task-load';
 
-const CFM = 4.719474e-4;
 /** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (trade handbook). */
 const CHILLED_W = 750 / (100 * CFM);
 const CYCLES = 0.5; // of that, by load (0.2–0.8, trade handbook)
-const WEEKS = 50; // with two of holidays (estimate)
 const ELEMENTS: readonly KindName[] = [
   'bowl-filter',
   'coalescing-filter',
@@ -74,7 +73,7 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
     .filter((s) => is(DRYERS, s.kind))
     .reduce((sum, s) => sum + (line.at(s)?.ventedAirKgPerS ?? 0), 0);
   const purgeM3PerS = line.section.dryAirKgPerS > 0 ? (purged / line.section.dryAirKgPerS) * deliveredM3PerS : 0;
-  const hours = hoursPerWeek(plan.survey.working) * WEEKS;
+  const hours = hoursPerWeek(plan.survey.working) * WORKING_WEEKS;
   const chilledW = line
     .of(...CHILLED, 'high-inlet-dryer')
     .reduce((sum, s) => sum + CHILLED_W * s.parameters.ratedFlowM3PerS * (s.kind === 'cycling-dryer' ? CYCLES : 1), 0);
@@ -122,5 +121,5 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
 
 function loadedHours(plan: Plan): number {
   const { working } = plan.survey;
-  return hoursPerWeek(working) * working.loadedShare * WEEKS;
+  return hoursPerWeek(working) * working.loadedShare * WORKING_WEEKS;
 }

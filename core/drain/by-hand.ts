@@ -1,3 +1,4 @@
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { DRY_WEEKLY_KG } from './drain-work';
 
 /** How long a sump takes to fill, and how often somebody has to come. */
@@ -8,8 +9,6 @@ export interface HandRoutine {
   /** Visits in a working day that keep it below the mark; less than one where days may be left out. */
   readonly perDay: number;
 }
-
-const WATER_KG_PER_M3 = 1000;
 
 /** @param loadedShare of the working time, 0…1 */
 export function handRoutine(

@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { receiverHeelM } from '../equipment/receiver';
+import { INCH, PSI } from '../quantity/constants';
 import { bowlMarkM3, handRoutine, howOften } from './by-hand';
 import { handDays } from './drain-work';
 import { liquidM3PerS } from './liquid-flow';
 import { isHumid, twoSeasons } from './seasons';
 import { LOSS, setTimer, type TimerDuty, timerAt } from './timer';
 
-const INCH = 0.0254;
-const PSI = 6894.757;
 const SCFM_KG_PER_S = (0.0749 * 0.45359237) / 60; // at 70 °F and 14.7 psia, as the tables count it
 const duty = (o: Partial<TimerDuty> = {}): TimerDuty => ({
   peakKgPerS: 0.5 / 3600,

@@ -11,6 +11,7 @@ import { inPlace, surroundingsOf } from '../line/surroundings';
 import { hoursOfWeek, hoursPerWeek } from '../line/working-time';
 import { type PumpCycle, pumpCycle } from '../pump/cycle';
 import { aheadOfCheck } from '../pump/pump-unit';
+import { WATER_KG_PER_M3, WORKING_WEEKS } from '../quantity/constants';
 
 /** A stage with a place for a drain. */
 export type Collecting = Stage & {
@@ -25,9 +26,6 @@ export type Collecting = Stage & {
     readonly panM3: number;
   };
 };
-
-const WATER_KG_PER_M3 = 1000;
-const WEEKS = 50; // with two of holidays (estimate)
 
 /** Everything that decides how a place is drained. */
 export interface DrainDuty {
@@ -115,8 +113,8 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
     peakFrom: year ? 'year' : 'today',
     loadedShare: working.loadedShare,
     workedHoursPerDay: Math.max(...hoursOfWeek(working)),
-    workedDaysPerYear: hoursOfWeek(working).filter((h) => h > 0).length * WEEKS,
-    workedHoursPerYear: hoursPerWeek(working) * WEEKS,
+    workedDaysPerYear: hoursOfWeek(working).filter((h) => h > 0).length * WORKING_WEEKS,
+    workedHoursPerYear: hoursPerWeek(working) * WORKING_WEEKS,
     loadedHoursPerDay: loadedHoursPerDay(line),
     cycle: cycle && Number.isFinite(cycle.loadedS) && cycle.startsPerHour > 0 ? cycle : undefined,
     unloads: pump !== undefined && !steady,

@@ -1,5 +1,6 @@
 import type { Sentence } from '../advice/rule';
 import { receiverHeelM } from '../equipment/receiver';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
 import { sayDay } from '../season/calendar';
 import { handRoutine, howOften } from './by-hand';
@@ -23,7 +24,6 @@ export interface JudgedSetting {
   readonly seasons: readonly { readonly fromDay: number; readonly setting: string }[];
 }
 
-const WATER_KG_PER_M3 = 1000;
 const NOTHING_KG_PER_S = 1e-4 / 3600; // a tenth of a gram an hour is none
 
 const inWords = ({ everyS, openS }: TimerSetting): string => `${spell(openS)} every ${spell(everyS)}`;

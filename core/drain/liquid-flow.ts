@@ -1,5 +1,6 @@
+import { WATER_KG_PER_M3 } from '../quantity/constants';
+
 const DISCHARGE = 0.61; // of water through a sharp-edged hole (any handbook of hydraulics)
-const WATER_KG_PER_M3 = 1000;
 /** What a strainer, elbows and dirt leave of it (trade handbook). */
 export const STRAINED = 0.5;
 

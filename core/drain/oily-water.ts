@@ -3,11 +3,11 @@ import { airBalance } from '../flow/balance';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, standing } from '../line/runs';
 import type { Section } from '../line/section';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import type { WeatherRun } from '../season/run-weather';
 import { caughtInAll } from '../season/series';
 import { dailyKg, monthlyKg, peak, totalKg } from '../season/sums';
 
-const WATER_KG_PER_M3 = 1000;
 const RESIDENCE_S = 3600; // sixty minutes or more (trade handbook)
 /** What is still in the water when its oil has floated up: the carbon’s work, kg/m³ (100 mg/L; estimate). */
 const AFTER_SETTLING = 0.1;

@@ -1,4 +1,5 @@
 import { DISCHARGE, orificeKgPerS } from '../flow/orifice';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { liquidM3PerS, STRAINED } from './liquid-flow';
 
 /** What a timed drain has to cope with. */
@@ -35,7 +36,6 @@ export interface TimerResult extends TimerSetting {
   readonly blowsKgPerS: number;
 }
 
-const WATER_KG_PER_M3 = 1000;
 const MOST_FILL = 0.5; // t ≤ 0.5·sump/q (trade handbook)
 const MARGIN_S = 0.5; // ½ to 1 s more than the water takes; a solenoid needs ½ to 1 s (trade handbook)
 const LEAST_OPEN_S = 1;

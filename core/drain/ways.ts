@@ -1,6 +1,7 @@
 import type { Sentence } from '../advice/rule';
 import type { Drain } from '../equipment/drains';
 import { kindOf } from '../equipment/index';
+import { CFM, WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
 import { handRoutine, howOften, MOST_A_DAY, OFTEN_A_DAY } from './by-hand';
 import { DRAIN_WORK, type DrainWork, handDays, YEAR_DAYS } from './drain-work';
@@ -28,7 +29,6 @@ export interface Way {
   readonly choreMinutes: number;
 }
 
-const WATER_KG_PER_M3 = 1000;
 // Floats: orifice 0.06–0.1 in (trade handbook); below some millilitres an hour the seat runs dry, leaks or sticks
 // (common practice, no source). Dirt and the travel of the float leave half of the free flow.
 const FLOAT_BORE_M = 2e-3;
@@ -37,7 +37,7 @@ export const FLOAT_LEAST_KG_PER_S = 5e-3 / 3600;
 /** So many times that at the wettest hour, and its seat is wetted often enough (estimate). */
 const SEALS_IN_WET = 4;
 // A drain without loss pays over some 100 cfm, or from 4,000 hours a year (trade handbook).
-const PAYS_FROM_M3_PER_S = 100 * 4.719474e-4;
+const PAYS_FROM_M3_PER_S = 100 * CFM;
 const PAYS_FROM_H = 4000;
 /** A spitter hisses for a moment at each change of pressure (estimate). */
 const SPIT_S = 0.3;

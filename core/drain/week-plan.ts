@@ -1,4 +1,5 @@
 import type { Sentence } from '../advice/rule';
+import { DAY_MS, WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
 import type { WeatherRun } from '../season/run-weather';
 import { caughtAt } from '../season/series';
@@ -9,8 +10,6 @@ import { CAPACITY_MARGIN } from './restart';
 import { timerAt } from './timer';
 import { bestTimer, floatCapacity, passesPerStopM3, timerDuty } from './ways';
 
-const DAY_MS = 86_400_000;
-const WATER_KG_PER_M3 = 1000;
 const WETTER = 1.15; // less more than today is within what one reading is worth (estimate)
 
 /** What to change at one drain before a day of the week, and why. */

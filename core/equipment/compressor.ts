@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_C, ZERO_CELSIUS_K } from '../air/saturation';
+import { CFM } from '../quantity/constants';
 import { FLOW_BASIS_LABELS } from '../quantity/flow-basis';
 import type { AirStream } from '../stream/air-stream';
 import { askedField } from './build-fields';
@@ -96,7 +97,7 @@ export const compressor = defineKind({
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 1,
-      default: 16 * 4.719474e-4, // 16 cfm
+      default: 16 * CFM, // 16 cfm
       source: 'typical of 5 hp (3.5 cfm/hp), common practice',
       uncertainty: { rel: 0.1 }, // condensate ±15–20 % with flow ±10 % (trade handbook)
     }),

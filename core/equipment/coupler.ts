@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { type Conductance, conductanceFromLoss, pressureBehindValvePa } from '../flow/conductance';
+import { CFM, PSI } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { askedField } from './build-fields';
 import { freeAirM3PerS } from './free-air';
 import { aboveAtmosphere, choiceField, chokes, defineKind, numberField, type Surroundings } from './kind';
 
-const PSI = 6894.757;
 // Loss at 15 cfm and 90 psig: standard quarter-inch 2–5 psi, high-flow about 1 (estimates).
-const AT = { kgPerS: 15 * 4.719474e-4 * 1.185, upstreamPa: 7.2e5, temperatureC: 20 };
+const AT = { kgPerS: 15 * CFM * 1.185, upstreamPa: 7.2e5, temperatureC: 20 };
 const B = 0.3; // typical of couplers and valves with a bend in them, ISO 6358 (estimate)
 const byLoss = (psi: number): Conductance => ({ c: conductanceFromLoss(psi * PSI, AT, B), b: B });
 const TYPES = {

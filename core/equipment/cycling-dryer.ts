@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { ratingFields } from './build-fields';
 import { drained, drainFields, RATED_SEPARATOR } from './drains';
@@ -7,7 +8,7 @@ import { lossFields, pressureAfterLoss } from './losses';
 import { overloadShows } from './overload';
 import { loadedDewPointC, refrigeratedLoad, refuseTooHot } from './refrigerated-capacity';
 
-const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * 4.719474e-4); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)
+const POWER_W_PER_M3_PER_S = 0.75e3 / (100 * CFM); // 0.6–0.9 kW for 100 cfm at full load (handbook, estimate)
 const IDLE = 0.15; // of full power with nothing to do: 10–20 % (estimate)
 interface Settings {
   ratedFlowM3PerS: number;
@@ -41,7 +42,7 @@ export const cyclingDryer = defineKind({
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 2,
-      default: 200 * 4.719474e-4,
+      default: 200 * CFM,
       source: 'typical of a plant',
     }),
     pressureDewPointC: numberField({

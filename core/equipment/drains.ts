@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { askedField } from './build-fields';
 import { choiceField, type FieldMeta, numberField, type Surroundings } from './kind';
 
@@ -14,8 +15,6 @@ const DRAINS = {
   none: 'no drain fitted',
 } as const;
 export type Drain = keyof typeof DRAINS;
-
-const WATER_KG_PER_M3 = 1000;
 
 /** Every drain there is, but none. */
 export const FITTED = (Object.keys(DRAINS) as Drain[]).filter((d) => d !== 'none');

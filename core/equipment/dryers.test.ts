@@ -4,12 +4,12 @@ import { atmosphericPressurePa } from '../air/atmosphere';
 import type { Stage } from '../line/plan';
 import { imbalance, type Station } from '../line/section';
 import { walk } from '../line/walk';
+import { CFM } from '../quantity/constants';
 import { checksOf, planOf, stageOf } from '../test/reference';
 import { findKinds } from './index';
 import { refrigeratedCapacity } from './refrigerated-capacity';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
-const CFM = 4.719474e-4;
 const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60;
 
 interface Duty {

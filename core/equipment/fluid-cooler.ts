@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CP_DRY_AIR } from '../air/enthalpy';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { temperatureBehindWallC } from '../stream/wall';
 import { askedField } from './build-fields';
@@ -56,7 +57,7 @@ export const fluidCooler = defineKind({
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 1,
-      default: 15 * 4.719474e-4,
+      default: 15 * CFM,
       source: 'estimate',
     }),
     ...drainFields('none', 1e-4),

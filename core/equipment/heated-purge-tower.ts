@@ -1,10 +1,10 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import { ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import {
   bumpShows,
-  CFM,
   dryInTower,
   NEEDS,
   nozzlePurgeKgPerS,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { drained, drainFields, RATED_SEPARATOR } from './drains';
 import { defineKind, numberField, Refusal, type Surroundings } from './kind';
@@ -37,7 +38,7 @@ export const highInletDryer = defineKind({
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 0.1,
-      default: 20 * 4.719474e-4,
+      default: 20 * CFM,
       source: 'typical, 5–50 cfm (estimate)',
     }),
     pressureDewPointC: numberField({

@@ -1,11 +1,11 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import { ratingFields } from './build-fields';
 import { freeAirM3PerS } from './free-air';
 import { defineKind } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 
 const DROP_MG = 43; // 20 drops to the mL of oil of 0.87 g/mL (estimate)
-const CFM = 4.719474e-4;
 
 /** Oil in the air downstream of it, mg/m³. */
 const oilMgPerM3 = (dropsPerMinute: number, freeAirM3: number): number => (dropsPerMinute * DROP_MG) / (freeAirM3 * 60);

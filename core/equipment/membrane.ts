@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { leavingRatio, passingAtRating, passingShare } from '../media/uptake';
+import { CFM } from '../quantity/constants';
 import { builtField, ratingFields } from './build-fields';
 import { defineKind, numberField, Refusal } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
@@ -36,7 +37,7 @@ export const membrane = defineKind({
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 0.5,
-      default: 10 * 4.719474e-4,
+      default: 10 * CFM,
       source: 'typical of a small one, common practice',
     }),
     ratedDewPointC: numberField({

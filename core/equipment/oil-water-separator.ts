@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import { freeAirM3PerS } from './free-air';
 import { choiceField, defineKind, numberField } from './kind';
 
@@ -21,7 +22,7 @@ export const oilWaterSeparator = defineKind({
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 2,
-      default: 100 * 4.719474e-4,
+      default: 100 * CFM,
       source: 'typical, common practice',
     }),
     oil: choiceField({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import { FLOW_BASIS_LABELS } from '../quantity/flow-basis';
 import { builtField, platePressure } from './build-fields';
 import { choiceField, defineKind, numberField } from './kind';
@@ -83,7 +84,7 @@ export const outlet = defineKind({
       quantity: 'volumeFlow',
       least: 0,
       most: 1,
-      default: 4 * 4.719474e-4,
+      default: 4 * CFM,
       source: 'typical of a small tool, common practice',
     }),
     flowBasis: choiceField({

@@ -3,11 +3,11 @@ import type { Stage } from '../line/plan';
 import { imbalance, type Section, type Station } from '../line/section';
 import { surroundingsOf } from '../line/surroundings';
 import { walk } from '../line/walk';
+import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
 import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
 import { leastPurgeShare, towerLoad } from './tower';
 
-const CFM = 4.719474e-4;
 const checks = checksOf(11);
 
 interface Duty {

@@ -1,6 +1,7 @@
 import { SEA_LEVEL_PA } from '../air/atmosphere';
 import { moistEnthalpy } from '../air/enthalpy';
 import { saturatedHumidityRatio } from '../air/humidity';
+import { CFM, PSI } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { Refusal, type Surroundings } from './kind';
 
@@ -46,8 +47,6 @@ const BY_DEW_POINT_F = [
 ] as const;
 const LEAST = 0.05; // far below any table: only so that it stays above 0
 const MOST = 1.6;
-const PSI_PA = 6894.757;
-const CFM_M3_PER_S = 4.719474e-4;
 const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60; // a scfm of 14.5 psia, 68 °F, dry
 
 /** Reads a table between its rows; beyond its ends the last two rows go on. */
@@ -90,7 +89,7 @@ export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY
 export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number, forDewPoint = 1): number {
   const f = (c: number): number => c * 1.8 + 32;
   const k =
-    interpolate(BY_PRESSURE_PSIG, gaugePa / PSI_PA) *
+    interpolate(BY_PRESSURE_PSIG, gaugePa / PSI) *
     byInlet(inletC, gaugePa + SEA_LEVEL_PA) *
     interpolate(BY_ROOM_F, f(roomC)) *
     forDewPoint;
@@ -109,7 +108,7 @@ export function refuseTooHot(inlet: AirStream): void {
 /** Load of a refrigerated dryer over what it can do in this duty. */
 export function refrigeratedLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
   const scfm = inlet.dryAirKgPerS / SCFM_KG_PER_S;
-  const rated = ratedFlowM3PerS / CFM_M3_PER_S;
+  const rated = ratedFlowM3PerS / CFM;
   return (
     scfm /
     (rated * refrigeratedCapacity(inlet.temperatureC, inlet.pressurePa - around.atmosphericPa, around.roomTemperatureC))
@@ -128,10 +127,10 @@ const PER_K = 0.02; // of capacity, each kelvin (estimate: the maker’s curve t
 
 /** Load of a dryer for hot air over what it can do in this duty. */
 export function highInletLoad(inlet: AirStream, ratedFlowM3PerS: number, around: Surroundings): number {
-  const rated = ratedFlowM3PerS / CFM_M3_PER_S;
+  const rated = ratedFlowM3PerS / CFM;
   const k =
     Math.min(MOST, Math.exp(-PER_K * (inlet.temperatureC - NOBODY_OVER_C))) *
-    interpolate(BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI_PA) *
+    interpolate(BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI) *
     interpolate(BY_ROOM_F, around.roomTemperatureC * 1.8 + 32);
   return inlet.dryAirKgPerS / SCFM_KG_PER_S / (rated * Math.max(0.1, k));
 }

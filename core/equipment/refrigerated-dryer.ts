@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { ratingFields } from './build-fields';
 import { catchField, drained, drainFields, RATED_SEPARATOR } from './drains';
@@ -88,7 +89,7 @@ export const refrigeratedDryer = defineKind({
       quantity: 'volumeFlow',
       least: 1e-4,
       most: 1,
-      default: 20 * 4.719474e-4,
+      default: 20 * CFM,
       source: 'typical of a small shop',
       when: { field: 'method', is: ['rated'] },
     }),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { behindValvePa, conductanceFields, type Passes, passesMore } from './conductance-fields';
 import { freeAirM3PerS } from './free-air';
@@ -56,7 +57,7 @@ export const regulator = defineKind({
       quantity: 'volumeFlow',
       least: 0,
       most: 2,
-      default: 15 * 4.719474e-4,
+      default: 15 * CFM,
       source: 'typical of a ⅜ in regulator (estimate)',
     }),
     ...conductanceFields(10, 'typical of ⅜ in (estimate)', 'typical'),

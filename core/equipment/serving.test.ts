@@ -2,12 +2,10 @@ import { shownBy } from '../line/explain';
 import type { Stage } from '../line/plan';
 import { imbalance, type Station } from '../line/section';
 import { walk } from '../line/walk';
+import { CFM, PSI } from '../quantity/constants';
 import { planOf, stageOf } from '../test/reference';
 import { KINDS, type KindName, kindOf } from './index';
 import { cycloneAtLoad } from './separator';
-
-const CFM = 4.719474e-4;
-const PSI = 6894.757;
 
 /** Saturated air with drops in it at 30 °C and 8 bar, and what a stage makes of it. */
 function behind(stage: Stage, { flowM3PerS = 15 * CFM, pressurePa = 8e5, inletC = 30, drops = true } = {}) {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import { ratingFields } from './build-fields';
 import { defineKind } from './kind';
 import { LOSS_GROWS, lossFields, pressureAfterLoss } from './losses';
-import { bumpShows, CFM, dryInTower, NEEDS, towerFields, towerLoad, towerShows } from './tower';
+import { bumpShows, dryInTower, NEEDS, towerFields, towerLoad, towerShows } from './tower';
 
 const HEATER_W_PER_M3_PER_S = 2.2e3 / (100 * CFM); // heater at line pressure, on average (estimate)
 const STAYS_K = 5;

@@ -6,7 +6,6 @@ import { overloadShows } from './overload';
 const RATED_INLET_C = 35; // ISO 7183 option A1: 35 °C, 7 bar, saturated (recalled)
 export const RATED_PRESSURE_PA = 801325;
 export const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar: free air of a rating
-export const CFM = 4.719474e-4;
 const DRIEST_RH = 2e-5; // best that such a bed reaches, near −75 °C (estimate)
 const TOO_HOT_C = 60;
 const BETTER_BELOW_C = 49; // 120 °F, the usual limit of towers (common practice)

@@ -1,10 +1,10 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { askedField, ratingFields } from './build-fields';
 import { choiceField, defineKind, numberField, type Surroundings } from './kind';
 import { lossFields, pressureAfterLoss } from './losses';
 import {
-  CFM,
   dryInTower,
   FREE_AIR_KG_PER_M3,
   leastPurgeShare,

@@ -3,13 +3,13 @@ import { newStage } from '../line/edit';
 import { judgeOutlets } from '../line/judge-outlet';
 import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
+import { CFM } from '../quantity/constants';
 import { choresOfLine } from '../routine/due';
 import { routineFacts } from '../routine/facts';
 import { intervalOf } from '../routine/interval';
 import { taskById } from '../routine/tasks';
 import { planOf, stageOf } from '../test/reference';
 
-const CFM = 4.719474e-4;
 const celsius = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;
 
 describe('no stage leaves less than the atmosphere', () => {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CFM } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { platePressure } from './build-fields';
 import { catchField, drained, drainFields, FITTED } from './drains';
@@ -59,7 +60,7 @@ export const waterCooler = defineKind({
       quantity: 'volumeFlow',
       least: 1e-3,
       most: 2,
-      default: 200 * 4.719474e-4,
+      default: 200 * CFM,
       source: 'typical of a plant',
     }),
     ...drainFields('level', 1e-3),

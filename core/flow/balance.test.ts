@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { walk } from '../line/walk';
+import { CFM } from '../quantity/constants';
 import { planOf, stageOf } from '../test/reference';
 import { airBalance } from './balance';
 import { drainAirKgPerS } from './drain-air';
 
-const CFM = 4.719474e-4;
 const line = (use: number, purge: number, delivery = 100) =>
   planOf(
     { flowM3PerS: delivery * CFM, pressurePa: 8e5, dischargeC: 35 },

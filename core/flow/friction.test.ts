@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { CFM, FOOT, INCH, PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
 import { chokedKgPerS, conductanceFromLoss, pressureBehindValvePa } from './conductance';
 import {
@@ -11,10 +12,6 @@ import {
 } from './friction';
 import { boreOf, FITTINGS, fittingK, MATERIALS, NOMINAL, type Nominal, nextSize, type PipeMaterial } from './pipes';
 
-const PSI = 6894.757;
-const FOOT = 0.3048;
-const INCH = 0.0254;
-const CFM = 4.719474e-4;
 const SCFM_KG_PER_S = CFM * 1.2227; // 14.696 psia, 60 °F, dry: ideal gas
 const gauge = (psi: number): number => (psi + 14.696) * PSI;
 

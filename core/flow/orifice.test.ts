@@ -1,8 +1,7 @@
+import { INCH, PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
 import { blowDownS, DISCHARGE, orificeKgPerS } from './orifice';
 
-const INCH = 0.0254;
-const PSI = 6894.757;
 /** 0.0749 lb/ft³ at 70 °F and 14.7 psia, as the tables count it. */
 const SCFM_KG_PER_S = (0.0749 * 0.45359237) / 60;
 const inches = (text: string): number =>

@@ -3,13 +3,12 @@ import { inAll, judgeOutlets, type OutletJudgement } from '../line/judge-outlet'
 import type { Plan, Stage } from '../line/plan';
 import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
+import { CFM, PSI } from '../quantity/constants';
 import { planOf, stageOf } from '../test/reference';
 import { coincidentPeak, demandM3PerS } from './demand';
 import { explainPeak, worstMoments } from './peak-pressure';
 import { waterfallTo } from './waterfall';
 
-const CFM = 4.719474e-4;
-const PSI = 6894.757;
 const HALF_BAND = 3e4; // of planOf
 const outlet = (id: string, cfm: number, more: object = {}): Stage =>
   stageOf('outlet', { flowM3PerS: cfm * CFM, usedShare: 0.2, leastPressurePa: 5e5, ...more }, id);

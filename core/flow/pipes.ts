@@ -1,6 +1,6 @@
+import { INCH } from '../quantity/constants';
 import { fullyRoughFactor } from './friction';
 
-const INCH = 0.0254;
 const inches = (bore: number, outside: number) => ({ boreM: bore * INCH, outsideM: outside * INCH });
 const mm = (outside: number, wall: number) => ({ boreM: (outside - 2 * wall) / 1e3, outsideM: outside / 1e3 });
 

@@ -3,6 +3,7 @@ import { kindOf } from '../equipment/index';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { hoursPerWeek } from '../line/working-time';
+import { CFM, PSI, WORKING_WEEKS } from '../quantity/constants';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 import { isMeeting } from './ring';
 
@@ -87,7 +88,6 @@ export function waterfallTo(plan: Plan, outletId: string, basis: Basis = 'real')
   return { cutOutPa: band.cutOutPa, cutInPa: band.cutInPa, arrivesPa, steps, totalLossPa };
 }
 
-const CFM = 4.719474e-4;
 /** Power of a compressor for its free air at 100 psig, W for each m³/s: middle of what is usual (trade handbook). */
 const SPECIFIC_W = {
   piston1: 25e3 / (100 * CFM),
@@ -95,9 +95,8 @@ const SPECIFIC_W = {
   screw: 18e3 / (100 * CFM),
   oilfree: 21e3 / (100 * CFM),
 } as const;
-const WEEKS = 50; // with two of holidays (estimate)
 /** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
-export const SHARE_PER_PA = 0.005 / 6894.757;
+export const SHARE_PER_PA = 0.005 / PSI;
 
 /** What the compressors deliver while loaded, m³/s of free air, and draw for it, W. */
 export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
@@ -119,6 +118,6 @@ export function energyPerM3(plan: Plan): number {
 /** What the compressors use in a year, kWh, and what each pascal less at their outlet would save of it. */
 export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
   const { working } = plan.survey;
-  const yearKWh = (pumpsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WEEKS;
+  const yearKWh = (pumpsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WORKING_WEEKS;
   return { yearKWh, kWhPerPa: yearKWh * SHARE_PER_PA };
 }

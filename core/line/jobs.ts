@@ -1,10 +1,8 @@
 import type { ParametersOf } from '../equipment/index';
+import { CFM, PSI } from '../quantity/constants';
 import type { Plan, Stage } from './plan';
 import { withStage } from './runs';
 import { surveyAtmosphericPa } from './survey';
-
-const CFM = 4.719474e-4;
-const PSI = 6894.757;
 
 type Need = Partial<
   Pick<

@@ -2,6 +2,7 @@ import { atmosphericPressurePa } from '../air/atmosphere';
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromDewPoint } from '../air/moisture';
 import { refrigeratedLoad } from '../equipment/refrigerated-capacity';
+import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
 import { planOf, stageOf } from '../test/reference';
 import type { Stage } from './plan';
@@ -10,7 +11,6 @@ import { surroundingsOf } from './surroundings';
 import { walk } from './walk';
 
 // Invented shops of the trade handbook, each computed there with the ideal basis: 3 % on water, 2 °F on dew points.
-const CFM = 4.719474e-4;
 const c = (f: number): number => (f - 32) / 1.8;
 const f = (celsius: number): number => celsius * 1.8 + 32;
 const psi = (gauge: number, altitudeFt: number): number =>

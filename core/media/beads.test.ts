@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { CFM, PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
 import { type Batch, dryBatch, dryingHours, QUOTED, suitsBatch } from './dry-batch';
 import { dryingSteps } from './drying-steps';
@@ -8,8 +9,6 @@ import { heldWater, USABLE, usableWater } from './isotherm';
 import { judgeCharge, leftAfter, sparesOf, type WeighedCharge } from './judge-charge';
 import { type CartridgeDuty, sizeCartridge, waterLoadKgPerS } from './size-cartridge';
 
-const CFM = 4.719474e-4;
-const PSI = 6894.757;
 const toC = (f: number): number => (f - 32) / 1.8;
 
 test.each(checksOf(13))('$id, hours of air of a charge ($provenance)', (check) => {

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
+import { CFM, PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
 import { deliveryFromPumpUp, mostStartsPerHour, pumpCycle, receiverTimeS } from './cycle';
 
 const GAL = 3.785411784e-3;
-const PSI = 6894.757;
-const CFM = 4.719474e-4;
 
 test.each(checksOf(7))('$id ($provenance)', (check) => {
   const i = check.inputs as Record<string, number>;

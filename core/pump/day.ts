@@ -7,13 +7,12 @@ import { type PreparedLine, packed, prepare } from '../line/prepare';
 import { allStages, runsOf, standing } from '../line/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
+import { DAY_S } from '../quantity/constants';
 import { type DrainPoint, drainPointsOf } from './drain-point';
 import { type DayTotals, lossBefore, MovingLine } from './moving-line';
 import { MovingTank } from './moving-tank';
 import { aheadOfCheck, isReceiver, type PumpTotals, PumpUnit, STILL } from './pump-unit';
 import { isInUse, usesOf } from './uses';
-
-export const DAY_S = 86_400;
 
 export type DayEvent = { readonly second: number; readonly stageId: string } & (
   | { readonly what: 'loads' | 'rests' | 'full' }

@@ -1,8 +1,9 @@
 import type { Plan, Stage } from '../line/plan';
 import { stageById } from '../line/runs';
 import { surroundingsOf } from '../line/surroundings';
+import { DAY_S } from '../quantity/constants';
 import { mostStartsPerHour, receiverTimeS } from './cycle';
-import { DAY_S, type PumpDay } from './day';
+import type { PumpDay } from './day';
 import type { PumpTotals } from './pump-unit';
 
 /** What is worth saying of a day, at the stage that it is about. Amounts are left to the reader’s units. */

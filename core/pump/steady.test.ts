@@ -5,8 +5,9 @@ import { insertStage, newStage, type PlanStart, setParameter, startPlan } from '
 import type { Plan, Stage } from '../line/plan';
 import { allStages, stageById } from '../line/runs';
 import { walk } from '../line/walk';
+import { DAY_S } from '../quantity/constants';
 import { all, working } from '../test/good-lines';
-import { DAY_S, type PumpDay, simulateDay } from './day';
+import { type PumpDay, simulateDay } from './day';
 import type { PumpTotals } from './pump-unit';
 
 /** Hours after which a cold tank has warmed: some six times its half hour. */

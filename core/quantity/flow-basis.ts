@@ -1,7 +1,7 @@
 import { R_DRY_AIR, vapourFractionFromRelativeHumidity } from '../air/humidity';
 import { ZERO_CELSIUS_K } from '../air/saturation';
+import { PSI } from './constants';
 
-const PSI = 6894.757;
 /**
  * Reference states in which a standard or normal volume flow is quoted. `inlet` has none: the flow counts at the
  * compressor's own inlet (free air delivery, ISO 1217).

@@ -1,3 +1,5 @@
+import { FOOT, POUND } from './constants';
+
 /**
  * The quantities that people enter and read, and their units. Inside everything is SI; a unit says how to get there:
  * SI value = number × factor + offset. Gauge units have no fixed offset: the local barometer is added.
@@ -33,8 +35,6 @@ const unit = (
 ): Unit => ({ id, symbol, factor, spellings, ...more });
 
 // Exact by definition unless noted: in 0.0254 m, lb 0.45359237 kg, US gal 231 in³, lbf 4.4482216152605 N.
-const FOOT = 0.3048;
-const POUND = 0.45359237;
 const US_GALLON = 231 * 0.0254 ** 3;
 const IMPERIAL_GALLON = 4.54609e-3;
 const PSI = (POUND * 9.80665) / 0.0254 ** 2;

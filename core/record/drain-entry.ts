@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { numberField } from '../equipment/kind';
 import { placeSchema } from '../line/survey';
+import { DAY_MS, HOUR_MS } from '../quantity/constants';
 import { shopTimeMs } from './shop-clock';
 
 export const APPEARANCES = {
@@ -50,15 +51,14 @@ export const drainEntrySchema = z
     const at = shopTimeMs(entry.drainedAt);
     if (at < Date.UTC(2000, 0, 1)) refuse('drainedAt', 'That is before the year 2000.');
     else if (since >= at) refuse('sinceAt', 'The drain before must be earlier than this one.');
-    else if (at - since > LONGEST_DAYS * 86_400_000)
-      refuse('sinceAt', `More than ${LONGEST_DAYS} days before this drain.`);
-    else if (entry.loadedHours !== null && entry.loadedHours > (at - since) / 3_600_000 + 1e-9)
+    else if (at - since > LONGEST_DAYS * DAY_MS) refuse('sinceAt', `More than ${LONGEST_DAYS} days before this drain.`);
+    else if (entry.loadedHours !== null && entry.loadedHours > (at - since) / HOUR_MS + 1e-9)
       refuse('loadedHours', 'More loaded hours than have passed between the two drains.');
   });
 export type DrainEntry = z.infer<typeof drainEntrySchema>;
 
 /** Allowed lead of a shop's wall clock over the server's UTC: the easternmost zone is UTC+14. */
-const CLOCK_LEAD_MS = 14 * 3_600_000;
+const CLOCK_LEAD_MS = 14 * HOUR_MS;
 
 /** A message if the time lies ahead of now, whatever the shop's time zone. */
 export function futureMessage(drainedAt: string, nowMs: number): string | undefined {

@@ -1,8 +1,7 @@
+import { CFM, PSI } from '../quantity/constants';
 import { all, but, goodShop } from '../test/good-lines';
 import { implied } from './implied';
 
-const CFM = 4.719474e-4;
-const PSI = 6894.757;
 const GALLON = 231 * 0.0254 ** 3;
 const plan = (gallons: number) => all(goodShop(), but('receiver', { volumeM3: gallons * GALLON }));
 const entry = (task: string, fromPsi: number, toPsi: number, seconds: number) => ({

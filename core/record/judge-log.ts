@@ -2,6 +2,7 @@ import { COOLERS, is } from '../equipment/groups';
 import { drainPoints } from '../line/edit';
 import type { Plan } from '../line/plan';
 import { pathTo, stageById } from '../line/runs';
+import { DAY_MS } from '../quantity/constants';
 import type { DrainEntry } from './drain-entry';
 import { KG_PER_M3 } from './expect-drain';
 import { type DrainJudgement, type ExpectedDrain, judgeDrain } from './judge-drain';
@@ -20,7 +21,7 @@ export interface LoggedDrain extends DrainEntry {
   readonly struck: boolean;
 }
 
-const NEAR_MS = 3 * 86_400_000;
+const NEAR_MS = 3 * DAY_MS;
 
 function expectedOf(e: LoggedDrain): ExpectedDrain {
   return {

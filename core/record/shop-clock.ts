@@ -1,5 +1,6 @@
 import type { Working } from '../line/survey';
 import { calendarDayOf, spansOf, workedBetween } from '../line/working-time';
+import { HOUR_MS } from '../quantity/constants';
 
 /**
  * Times of the log are the shop's own wall clock, `YYYY-MM-DDTHH:mm`, without a zone: what the person saw on the wall.
@@ -8,7 +9,6 @@ import { calendarDayOf, spansOf, workedBetween } from '../line/working-time';
 export type ShopTime = string;
 
 const PATTERN = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
-const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
 /** Milliseconds on a clock without zones or leap hours, for differences only; NaN if the text is no real time. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../quantity/constants';
 import { READINGS, type ReadingName } from '../routine/task';
 import { type LoggedEntry, standingEntries } from './log-entry';
 import { shopTimeMs } from './shop-clock';
@@ -13,7 +14,6 @@ export interface TrialRow {
   readonly parts: boolean;
 }
 
-const DAY_MS = 86_400_000;
 /** Standard errors by which two means differ with 95 % confidence; statistics, the normal distribution. */
 const ERRORS_APART = 2;
 const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;

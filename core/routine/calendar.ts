@@ -1,5 +1,6 @@
 import type { Plan } from '../line/plan';
 import { hoursOfWeek } from '../line/working-time';
+import { DAY_MS, HOUR_MS } from '../quantity/constants';
 import { type ShopTime, shopTimeOf } from '../record/shop-clock';
 import type { DueTask } from './due';
 import { sayInterval } from './interval';
@@ -16,8 +17,6 @@ export interface RoutineEvent {
   readonly repeats: { readonly weekdays: readonly number[] } | { readonly everyDays: number };
 }
 
-const DAY_MS = 86_400_000;
-
 /**
  * The routine as a calendar: tasks of one rhythm are one event that comes again, at the beginning of work. Times are the
  * shop’s wall clock without a zone, so that they stay the same when the clocks change.
@@ -32,7 +31,7 @@ export function routineEvents(planId: string, plan: Plan, tasks: readonly DueTas
     groups.set(key, [...(groups.get(key) ?? []), t]);
   }
   const weekdays = hoursOfWeek(working).flatMap((h, i) => (h > 0 ? [i + 1] : []));
-  const opens = working.startsAtH * 3_600_000;
+  const opens = working.startsAtH * HOUR_MS;
   return [...groups].map(([key, own]): RoutineEvent => {
     const days = Math.max(1, Math.round(own[0]?.interval.days ?? 1));
     const first = Math.min(...own.map((t) => t.dueMs));

@@ -4,6 +4,7 @@ import { newStage } from '../line/edit';
 import type { Plan, Stage } from '../line/plan';
 import { allStages, pathTo, stageById, standing } from '../line/runs';
 import { calendarDayOf, spansOf } from '../line/working-time';
+import { DAY_MS, HOUR_MS } from '../quantity/constants';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { dayOfYear, sayDay } from '../season/calendar';
 import type { RoutineFacts } from './facts';
@@ -15,7 +16,6 @@ import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
 import type { ReadingName, Task } from './task';
 import { taskById } from './tasks';
 
-const DAY_MS = 86_400_000;
 const SOON_DAYS = 7;
 /** What comes more often than that is daily work: it does not wait for its first interval (estimate). */
 const DAILY_DAYS = 1.5;
@@ -93,7 +93,7 @@ export function minutesPerWeek(facts: RoutineFacts, level: Level): number {
 function workday(plan: Plan, ms: number): number {
   for (let day = Math.floor(ms / DAY_MS), i = 0; i < 21; day++, i++) {
     const spans = spansOf(plan.survey.working, calendarDayOf(day * DAY_MS), calendarDayOf((day - 1) * DAY_MS));
-    if (spans.length > 0) return i === 0 ? ms : day * DAY_MS + (spans[0]?.fromH ?? 0) * 3_600_000;
+    if (spans.length > 0) return i === 0 ? ms : day * DAY_MS + (spans[0]?.fromH ?? 0) * HOUR_MS;
   }
   return ms;
 }

@@ -1,9 +1,9 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
+import { DAY_MS } from '../quantity/constants';
 import { shopTimeMs } from '../record/shop-clock';
 import type { Signal } from './logged';
 
-const DAY_MS = 86_400_000;
 const APART_MS = DAY_MS; // readings closer than a day tell no rate (estimate)
 
 /** What an hour meter says of a task that comes by hours. */

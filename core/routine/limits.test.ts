@@ -4,6 +4,7 @@ import type { PointYear } from '../drain/point-year';
 import type { Plan } from '../line/plan';
 import { stageById } from '../line/runs';
 import { walk } from '../line/walk';
+import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodShop, place, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
@@ -16,7 +17,6 @@ import { taskById } from './tasks';
 // The limits of due dates, rounds and intervals from both sides; each is an estimate or of the trade handbook, as stated there.
 const NOW = '2026-11-25T09:00'; // a Wednesday, so that no weekend moves anything
 const TODAY_MS = Date.parse('2026-11-25T00:00Z');
-const DAY_MS = 86_400_000;
 const factsOf = (plan: Plan) => routineFacts(plan, walk(plan));
 const interval = (plan: Plan, stageId: string, task: string): Interval =>
   intervalOf(factsOf(plan), stageById(plan, stageId) as never, taskById(task) as never);

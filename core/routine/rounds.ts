@@ -1,5 +1,6 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
+import { DAY_MS } from '../quantity/constants';
 import type { DueTask } from './due';
 
 /** Tasks that one walk serves, in the order of the way. */
@@ -12,7 +13,6 @@ export interface Round {
   readonly minutes: number;
 }
 
-const DAY_MS = 86_400_000;
 /** What is due within so much of its own interval is done along the way (estimate): the walk is paid for. */
 const ALONG = 0.15;
 /** One shutdown serves what is due within a month of it (estimate). */

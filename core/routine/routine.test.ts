@@ -6,6 +6,7 @@ import { CAUTIONS } from '../equipment/cautions';
 import { KINDS } from '../equipment/index';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { type LoggedEntry, logEntrySchema } from '../record/log-entry';
 import { shopTimeMs } from '../record/shop-clock';
@@ -22,7 +23,6 @@ import { roundsOf, wayRound } from './rounds';
 import { TASKS, taskById } from './tasks';
 
 const NOW = '2026-11-27T07:00'; // a Friday
-const DAY_MS = 86_400_000;
 const begun = (plan: Plan): Plan => ({ ...plan, routine: { ...plan.routine, startedOn: '2026-11-01' } });
 const due = (
   plan: Plan,

@@ -1,6 +1,7 @@
+import { DAY_MS, HOUR_MS } from '../quantity/constants';
+
 /** Hours of a year of 365 days. Hour 0 begins at midnight before 1 January, local standard time. */
 export const YEAR_HOURS = 8760;
-const DAY_MS = 86_400_000;
 
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 const MONTH_STARTS = MONTH_DAYS.map((_, m) => MONTH_DAYS.slice(0, m).reduce((sum: number, d) => sum + d, 0));
@@ -48,7 +49,7 @@ export function sayDay(day: number): string {
 
 /** Hours 0…8759 of the hour that a clock shows now. */
 export function hourOf(ms: number): number {
-  return dayOfYear(ms) * 24 + Math.floor((ms % DAY_MS) / 3_600_000);
+  return dayOfYear(ms) * 24 + Math.floor((ms % DAY_MS) / HOUR_MS);
 }
 
 /** The midnight before a time, on a clock without zones. */

@@ -15,6 +15,7 @@ import {
 } from '../media/charge-life';
 import { type Medium, usableWater } from '../media/isotherm';
 import { leftAfter } from '../media/judge-charge';
+import { DAY_MS } from '../quantity/constants';
 import { type Charge, type Stint, stintsOf } from '../record/charge';
 import type { LifeEntry } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
@@ -24,7 +25,6 @@ import { type Neglect, neglectOfDrains } from './neglect';
 import { runWeather } from './run-weather';
 import type { WeatherHours } from './weather';
 
-const DAY_MS = 86_400_000;
 /** So far ahead a change is looked for, and so far back the log counts. */
 export const AHEAD_DAYS = 540;
 const BACK_DAYS = 1100;

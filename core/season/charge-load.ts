@@ -2,13 +2,13 @@ import type { Plan } from '../line/plan';
 import { pathTo, standing } from '../line/runs';
 import { humidityAt, type Section } from '../line/section';
 import { walk } from '../line/walk';
+import { HOUR_MS } from '../quantity/constants';
 import { type ShopTime, shopTimeMs } from '../record/shop-clock';
 import { hourOf } from './calendar';
 import { type LoadedClock, Sum } from './loaded-clock';
 import type { WeatherRun } from './run-weather';
 import { seriesOf } from './series';
 
-const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
 /** Water that comes to beads, by the line in its weather and the working time. */

@@ -8,12 +8,12 @@ import type { Section } from '../line/section';
 import { surroundingsAt } from '../line/surroundings';
 import { Z80 } from '../media/charge-life';
 import { cheapestChangeH, type Growth, growthOf } from '../media/element-life';
+import { DAY_MS } from '../quantity/constants';
 import { type LifeEntry, standingEntries } from '../record/log-entry';
 import { type ShopTime, shopTimeMs, shopTimeOf } from '../record/shop-clock';
 import { taskById } from '../routine/tasks';
 import { loadedClock } from './loaded-clock';
 
-const DAY_MS = 86_400_000;
 const AHEAD_DAYS = 1500;
 const BACK_DAYS = 1100;
 /** An element that drops reach soaks first: what it reads in its first loaded hours is no loading (estimate). */

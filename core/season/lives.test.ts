@@ -3,6 +3,7 @@ import { carbonLastsS } from '../equipment/carbon-filter';
 import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
 import { cheapestChangeH, growthOf } from '../media/element-life';
+import { PSI } from '../quantity/constants';
 import { chargeSchema } from '../record/charge';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../record/log-entry';
 import { shopTimeOf } from '../record/shop-clock';
@@ -12,7 +13,6 @@ import { elementLives } from './element-lives';
 import { loadedClock } from './loaded-clock';
 import { neglectOfDrains } from './neglect';
 
-const PSI = 6894.757;
 let n = 0;
 const uuid = (): string => `00000000-0000-4000-8000-${String(++n).padStart(12, '0')}`;
 const entry = (

@@ -1,11 +1,11 @@
 import type { Plan } from '../line/plan';
 import { allStages, standing } from '../line/runs';
+import { HOUR_MS } from '../quantity/constants';
 import { type LifeEntry, standingEntries } from '../record/log-entry';
 import { shopTimeMs } from '../record/shop-clock';
 import { midnightOf } from './calendar';
 import { loadThrough } from './run-weather';
 
-const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 /** A meter that runs so much faster or slower than calculated was changed or misread: no more than this is believed (estimate). */
 const FACTOR = { least: 0.1, most: 5 };

@@ -7,12 +7,11 @@ import { KEPT } from '../line/section';
 import { surroundingsOf } from '../line/surroundings';
 import { walkPrepared } from '../line/walk';
 import { calendarDayOf, loadByHour, spansOf, workedBetween } from '../line/working-time';
+import { DAY_MS } from '../quantity/constants';
 import { placesThrough, throughYear } from './at-hour';
 import { midnightMs, YEAR_HOURS } from './calendar';
 import type { PlaceAir } from './place-air';
 import type { WeatherHours } from './weather';
-
-const DAY_MS = 86_400_000;
 
 /** A line walked through hours of weather: of each hour what {@link FIGURES} names of each stage, and how the compressor was loaded. */
 export interface WeatherRun {

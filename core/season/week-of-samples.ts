@@ -1,8 +1,8 @@
+import { HOUR_MS } from '../quantity/constants';
 import { midnightOf } from './calendar';
 import type { Sample } from './sample';
 import { type RowNote, type WeatherHours, WeatherRefused } from './weather';
 
-const HOUR_MS = 3_600_000;
 const MOST_HOURS = 24 * 8; // seven days, and the part of a day in which they begin
 const LONGEST_STEP_H = 12; // forecasts come by the hour or in steps of three or six
 const LEAST_HOURS = 24; // less is no day to plan by (estimate)

@@ -1,3 +1,5 @@
+import { CFM } from '../quantity/constants';
+
 /** What a dryer is asked to do, whatever its family. */
 export interface DryerDuty {
   /** At its rating: the most that passes. */
@@ -26,7 +28,6 @@ export interface DryerDuty {
   readonly perHour: number;
 }
 
-export const CFM = 4.719474e-4;
 /** Free air of ratings: dry, 20 °C, 1 bar. */
 export const FREE_AIR_KG_PER_M3 = 1.189;
 /** kWh that a compressor takes for a kilogram of air: 18 kW for 100 cfm (trade handbook, at 100 psig). */

@@ -1,8 +1,9 @@
 import { SALT_PER_WATER } from '../media/salt';
 import { sizeCartridge, waterLoadKgPerS } from '../media/size-cartridge';
+import { CFM } from '../quantity/constants';
 import { usualServiceMinutes } from '../routine/due';
 import { taskById } from '../routine/tasks';
-import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
+import { type DryerDuty, freeAirM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
 import { HEATED, type Heated, sizeHeated } from './size-heated';
 import { sizeRefrigerated } from './size-refrigerated';
 import { purgeShare } from './size-towers';

@@ -4,9 +4,10 @@ import { saturationPressurePa } from '../air/saturation';
 import { BULK_KG_PER_M3 } from '../media/isotherm';
 import { CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../media/size-cartridge';
 import { HEAT_OF_UPTAKE } from '../media/uptake';
+import { CFM } from '../quantity/constants';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { bedShape } from './bed-shape';
-import { CFM, type DryerDuty, freeAirM3PerS, KWH_PER_KG_AIR } from './dryer-duty';
+import { type DryerDuty, freeAirM3PerS, KWH_PER_KG_AIR } from './dryer-duty';
 
 /** Twin towers that heat dries. */
 export const HEATED = {

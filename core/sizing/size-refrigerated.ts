@@ -2,7 +2,8 @@ import { CP_DRY_AIR, CP_VAPOUR, CP_WATER, moistEnthalpy } from '../air/enthalpy'
 import { saturatedHumidityRatio } from '../air/humidity';
 import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/refrigerated-capacity';
 import { waterLoadKgPerS } from '../media/size-cartridge';
-import { CFM, type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
+import { CFM } from '../quantity/constants';
+import { type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
 
 /** The air leaves so far below the inlet, where a second exchanger warms it with what comes (estimate). */
 const REHEAT_APPROACH_K = 10;

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
+import { PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
 import { bedLossPaPerM, liftsAtMPerS } from './bed-shape';
 import { purgeShare, sizeTowers } from './size-towers';
-
-const PSI = 6894.757;
 
 test.each(checksOf(11).filter((c) => c.id.includes('purge')))(
   '$id, purge of heatless towers ($provenance)',

@@ -1,4 +1,5 @@
 import type { Plan, Stage } from '../line/plan';
+import { CFM } from '../quantity/constants';
 import { type Check, planOf, stageOf } from './reference';
 
 /** Any: only their sum matters. */
@@ -43,8 +44,7 @@ export function planOfCheck(check: Check): Plan {
       relativeHumidity: (inputs.intake_RH_percent as number) / 100,
       roomC: -20,
       atmosphericPa: inputs.p_atm_Pa as number,
-      flowM3PerS:
-        'flow_icfm' in inputs ? (inputs.flow_icfm as number) * 4.719474e-4 : (inputs.flow_m3_min as number) / 60,
+      flowM3PerS: 'flow_icfm' in inputs ? (inputs.flow_icfm as number) * CFM : (inputs.flow_m3_min as number) / 60,
       pressurePa: given[0]?.p_Pa_abs as number,
     },
     ...stages,

@@ -1,6 +1,6 @@
+import { DAY_MS } from '../../core/quantity/constants';
 import { KEPT, keptOf, madeAt, nameOfBackup, notKept } from './series';
 
-const DAY_MS = 86_400_000;
 const from = Date.UTC(2026, 0, 1, 3);
 
 test('a backup a day for two years: seven days, four weeks and twelve months of them stay', () => {

@@ -5,6 +5,7 @@ import { INDICATORS, type IndicatorName } from '@/core/media/indicators';
 import { MEDIA, type Medium } from '@/core/media/isotherm';
 import { RECHARGE, type Recharged } from '@/core/media/recharge';
 import type { CartridgeDuty } from '@/core/media/size-cartridge';
+import { CFM } from '@/core/quantity/constants';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
 
@@ -19,7 +20,7 @@ export const STATE = {
   atm: parseAsFloat.withDefault(SEA_LEVEL_PA),
   medium: parseAsStringLiteral(MEDIUM_IDS).withDefault('silica'),
   kg: parseAsFloat.withDefault(0.907), // 2 lb
-  flow: parseAsFloat.withDefault(10 * 4.719474e-4),
+  flow: parseAsFloat.withDefault(10 * CFM),
   day: parseAsFloat.withDefault(7200),
   c: parseAsFloat.withDefault(27),
   pa: parseAsFloat.withDefault(SEA_LEVEL_PA + 6.2e5),
@@ -43,7 +44,7 @@ export const STATE = {
   /** 0: not known. */
   room: parseAsFloat.withDefault(0),
   row: parseAsFloat.withDefault(1),
-  leak: parseAsFloat.withDefault(0.05 * 4.719474e-4),
+  leak: parseAsFloat.withDefault(0.05 * CFM),
 };
 export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue'] };
 type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof Query];

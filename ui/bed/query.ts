@@ -4,8 +4,8 @@ import type { BedDuty } from '@/core/media/bed-film';
 import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
 import { OVEN_MOST_C } from '@/core/media/dry-batch';
 import { OVEN_ROOM, ovenHumidity } from '@/core/media/isotherm';
+import { CFM } from '@/core/quantity/constants';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
-import { CFM } from '@/core/sizing/dryer-duty';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
 
 /** Flow is told in standard cubic feet or metres: 14.5 psi abs, 68 °F, dry. */

@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { MEDIA } from '@/core/media/isotherm';
 import { disposalOf, leftAfter } from '@/core/media/judge-charge';
+import { DAY_MS } from '@/core/quantity/constants';
 import type { ChargeNow, Whereabouts } from '@/core/record/charge';
 import type { BeadPlace } from '@/core/season/charge-lives';
 import type { useSender } from '@/ui/keep/use-sender';
@@ -17,7 +18,6 @@ const IS: Record<Whereabouts, { mark: string; word: string; look: string }> = {
   discarded: { mark: '×', word: 'discarded', look: 'text-quiet' },
 };
 const CARD_DAYS = 365; // a sealed bag: its card is looked at after twelve months (trade handbook)
-const DAY_MS = 86_400_000;
 
 /** Every charge and where it is; those that came out are dried or discarded from here. */
 export function Shelf({

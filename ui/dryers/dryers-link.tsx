@@ -9,12 +9,11 @@ import { humidityAt } from '@/core/line/section';
 import { surroundingsAt } from '@/core/line/surroundings';
 import { surveyAtmosphericPa } from '@/core/line/survey';
 import { hoursPerWeek } from '@/core/line/working-time';
+import { WORKING_WEEKS } from '@/core/quantity/constants';
 import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import { FAMILIES } from '@/core/sizing/families';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { FLOW_BASIS } from './query';
-
-const WEEKS = 50;
 
 /** From a dryer of the line to all families, with the air that reaches it. */
 export function DryersLink({ stage }: { stage: Stage }) {
@@ -39,7 +38,7 @@ export function DryersLink({ stage }: { stage: Stage }) {
     want: String(wantedC),
     cold: String(coldestRoomC),
     after: String(coldestAfterC),
-    hours: String(hoursPerWeek(working) * WEEKS * 3600),
+    hours: String(hoursPerWeek(working) * WORKING_WEEKS * 3600),
     kwh: String(money.perKWh),
     hour: String(money.perHour),
   });

@@ -2,14 +2,13 @@
 
 import { SALT_PER_WATER } from '@/core/media/salt';
 import { waterLoadKgPerS } from '@/core/media/size-cartridge';
+import { DAY_S } from '@/core/quantity/constants';
 import { type DryerDuty, FREE_AIR_KG_PER_M3 } from '@/core/sizing/dryer-duty';
 import { MEMBRANE, PELLETS } from '@/core/sizing/families';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
-
-const DAY_S = 86_400;
 
 /** Pellets of salt that dissolve: suppression, use, level, drain, end. */
 export function PelletSheet({ duty }: { duty: DryerDuty }) {

@@ -1,7 +1,8 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import { CFM } from '@/core/quantity/constants';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
-import { CFM, type DryerDuty } from '@/core/sizing/dryer-duty';
+import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { FAMILIES, type Family } from '@/core/sizing/families';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
 

@@ -3,6 +3,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { type FormEvent, useState } from 'react';
+import { DAY_MS } from '@/core/quantity/constants';
 import { shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
 import { type DueTask, dueTime } from '@/core/routine/due';
 import { DRAINING } from '@/core/routine/last-done';
@@ -12,8 +13,6 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { entryOf } from './entry-of';
 import { IntervalWords, TaskDetail } from './task-detail';
 import { rememberedWho, rememberWho, type useSender } from './use-sender';
-
-const DAY_MS = 86_400_000;
 
 export const dueWords = (t: DueTask, now: string): string => {
   if (t.state === 'postponed') return `until ${sayTime(t.postponed?.until ?? '')}`;

@@ -6,6 +6,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { drainPoints } from '@/core/line/edit';
 import type { Plan } from '@/core/line/plan';
 import { placeOf } from '@/core/line/survey';
+import { DAY_MS, HOUR_MS } from '@/core/quantity/constants';
 import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
 import { expectDrain, explainDrain } from '@/core/record/expect-drain';
 import { verdictOf } from '@/core/record/judge-drain';
@@ -40,8 +41,8 @@ export function sinceFor(
     .at(-1);
   if (last) return last;
   const starts = `${at.slice(0, 10)}T00:00`;
-  const opening = shopTimeMs(starts) + plan.survey.working.startsAtH * 3_600_000;
-  return shopTimeOf(shopTimeMs(at) - opening > 3_600_000 ? opening : opening - 86_400_000);
+  const opening = shopTimeMs(starts) + plan.survey.working.startsAtH * HOUR_MS;
+  return shopTimeOf(shopTimeMs(at) - opening > HOUR_MS ? opening : opening - DAY_MS);
 }
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */

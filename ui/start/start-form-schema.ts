@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import type { PlanStart } from '@/core/line/edit';
 import { JOBS, type JobId } from '@/core/line/jobs';
+import { CFM, PSI } from '@/core/quantity/constants';
 import { editableNumber } from '@/core/quantity/format';
 import { parseQuantity } from '@/core/quantity/parse';
 import type { QuantityName, UnitChoice } from '@/core/quantity/units';
@@ -10,9 +11,9 @@ import type { QuantityName, UnitChoice } from '@/core/quantity/units';
 export const QUANTITY_FIELDS = {
   intakeTemperatureC: { quantity: 'temperature', min: -45, max: 60, metric: 27, us: 80 / 3 },
   intakeRelativeHumidity: { quantity: 'share', min: 0.01, max: 1, metric: 0.6, us: 0.6 },
-  freeAirDeliveryM3PerS: { quantity: 'volumeFlow', min: 1e-4, max: 1, metric: 0.45 / 60, us: 16 * 4.719474e-4 },
-  cutInPa: { quantity: 'pressure', min: 1.2e5, max: 41e5, metric: 101325 + 6.5e5, us: 101325 + 95 * 6894.757 },
-  cutOutPa: { quantity: 'pressure', min: 1.3e5, max: 41e5, metric: 101325 + 8.5e5, us: 101325 + 125 * 6894.757 },
+  freeAirDeliveryM3PerS: { quantity: 'volumeFlow', min: 1e-4, max: 1, metric: 0.45 / 60, us: 16 * CFM },
+  cutInPa: { quantity: 'pressure', min: 1.2e5, max: 41e5, metric: 101325 + 6.5e5, us: 101325 + 95 * PSI },
+  cutOutPa: { quantity: 'pressure', min: 1.3e5, max: 41e5, metric: 101325 + 8.5e5, us: 101325 + 125 * PSI },
   receiverVolumeM3: { quantity: 'volume', min: 0.004, max: 20, metric: 0.23, us: 60 * 3.785412e-3 },
   distanceM: { quantity: 'length', min: 0, max: 3000, metric: 10, us: 30 * 0.3048 },
 } as const satisfies Record<string, { quantity: QuantityName; min: number; max: number; metric: number; us: number }>;

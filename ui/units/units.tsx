@@ -2,6 +2,7 @@
 
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import { YEAR_S } from '@/core/quantity/constants';
 import { type Formatted, formatQuantity, say } from '@/core/quantity/format';
 import type { QuantityName, UnitChoice } from '@/core/quantity/units';
 
@@ -14,7 +15,6 @@ interface Units {
 }
 
 const UnitsContext = createContext<Units | undefined>(undefined);
-const YEAR_S = 31_536_000;
 
 /** The person's own units, kept in a cookie so that the first page the server sends is in them already. */
 export function UnitsProvider({ initial, children }: { initial: UnitChoice; children: ReactNode }) {

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { HOUR_MS } from '@/core/quantity/constants';
 import { type ServedForecast, samplesOf } from '@/core/season/served-forecast';
 import { WeatherRefused } from '@/core/season/weather';
 import type { Forecast } from '@/core/season/week-of-samples';
@@ -56,7 +57,7 @@ export function useForecast(planId: string) {
   }, []);
   useEffect(() => {
     const own = kept(planId);
-    const lasts = own && own.forecast.startMs + own.forecast.hours.temperatureC.length * 3_600_000 > wallClockMs();
+    const lasts = own && own.forecast.startMs + own.forecast.hours.temperatureC.length * HOUR_MS > wallClockMs();
     if (lasts) {
       setShown(own);
       setAsking(false);

@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import { weekPlan } from '@/core/drain/week-plan';
+import { DAY_MS } from '@/core/quantity/constants';
 import { seriesOf } from '@/core/season/series';
 import { dailyKg } from '@/core/season/sums';
 import { ChoiceInput } from '@/ui/forms/choice-input';
@@ -15,7 +16,6 @@ import { useForecast } from './use-forecast';
 import { type RanPlan, useWeatherRun } from './use-weather-run';
 import { Changes, Days, Jobs, sayDate } from './week-parts';
 
-const DAY_MS = 86_400_000;
 /** The days to come: what to set before the humid one, and why. */
 export function WeekView() {
   const { plan, planId } = usePlan();
