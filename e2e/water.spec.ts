@@ -36,7 +36,7 @@ test('a newcomer sets a drain for today, fits a better one, and takes it back', 
   await expect(row).toContainText('of air on average');
   // No power at the spot: a solenoid cannot be.
   await ways.getByLabel('Mains power at the spot').selectOption('no');
-  await expect(ways.getByText('that do it poorly or not at all here')).toBeVisible();
+  await expect(ways.getByText('unsuitable here')).toBeVisible();
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');

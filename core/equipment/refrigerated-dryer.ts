@@ -39,7 +39,7 @@ export const refrigeratedDryer = defineKind({
   kind: 'refrigerated-dryer',
   family: 'drying',
   label: 'Refrigerated dryer',
-  does: 'Chills the air to a few degrees above freezing, drains what condenses and warms it again.',
+  does: 'Chills the air to a few degrees above freezing, drains the condensate and reheats the air.',
   alsoCalled: ['chiller', 'fridge dryer', 'refrigerant dryer'],
   equation: 'dew point = rated + overload; capacity = rated·K_p·K_Tin·K_amb·K_pdp; reheat',
   ids: ['ref_noncyc'],

@@ -24,14 +24,14 @@ export function dryingSteps(batch: Pick<Batch, 'dyed'>, hours: number): DryingSt
   });
   return [
     { says: 'Smell and look: clean of oil and paint, no brown beads. Weigh tray and beads, write it down.' },
-    { says: `Spread it, at most ${Math.round(LAYER_MOST_M * 1000)} mm (1 in) deep. Fan on, door of the room open.` },
+    { says: `Spread it, at most {${LAYER_MOST_M * 1000} mm} deep. Fan on, door of the room open.` },
     ...oven,
     { says: 'Weigh it hot, quickly, with gloves.' },
     { says: 'Back in the oven', lastsS: WEIGH_AGAIN_S },
     { says: 'Weigh again: less than 0.5 % lost is the end. More: another half hour.' },
     { says: 'Into a dry metal tin, lid on, to cool', lastsS: COOLS_S },
     {
-      says: `Sieve out what is under 1 mm. Weigh it dry, label it: medium, grams, date, times dried${batch.dyed ? ', colour' : ''}.`,
+      says: `Sieve out what is under {1 mm}. Weigh it dry, label it: medium, grams, date, times dried${batch.dyed ? ', colour' : ''}.`,
     },
   ];
 }

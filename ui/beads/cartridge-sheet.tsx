@@ -116,9 +116,9 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
         </Link>
       </p>
       <p className="text-[0.85rem] text-quiet">
-        Mass of beads × what they take up ÷ water of the air down to −40. What beads take up is common practice: half as
-        much or as much again is no surprise. Colour proves air only as dry as the dye’s own turning point, far from
-        −40. Beads shed dust: a dust filter belongs downstream of them.
+        Mass of beads × capacity ÷ water of the air down to −40. The capacity of beads is a typical value: half to
+        double is common. Colour proves air only as dry as the dye’s own turning point, far from −40. Beads shed dust: a
+        dust filter belongs downstream of them.
       </p>
       <Cautions ids={['C07', 'C21', 'C24']} />
     </Sheet>

@@ -105,7 +105,7 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
           </div>
           <Figures
             rows={[
-              [towers ? 'In the cycle' : 'Air has flowed', towers ? `${Math.round(seconds)} s` : sayS(seconds)],
+              [towers ? 'In the cycle' : 'Air flow time', towers ? `${Math.round(seconds)} s` : sayS(seconds)],
               ['Outlet dew point', <Amount key="o" si={film.outC[frame] ?? 0} quantity="temperature" />],
               [
                 'Highest bed temperature',
@@ -117,7 +117,7 @@ export function BedFilmView({ ran, q }: { ran: BedRan; q: Query }) {
               ],
               ['Water in, total', <Amount key="c" si={film.water.came} quantity="mass" />],
               ...(towers ? [] : [['Adsorbed', <Amount key="s" si={film.water.stayed} quantity="mass" />] as const]),
-              ['Bed, how high', <Amount key="h" si={film.cellM * film.cells} quantity="size" />],
+              ['Bed height', <Amount key="h" si={film.cellM * film.cells} quantity="size" />],
             ]}
           />
         </div>

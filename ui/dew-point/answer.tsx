@@ -59,9 +59,10 @@ export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => 
         />
       )}
       <p className="text-[0.85rem] text-quiet">
-        Real moist air: saturation by Hyland &amp; Wexler 1983, enhancement factor by Greenspan 1976. Good for −100…+100
-        °C and 0.5…41 bar absolute; dew points within ±0.1 K of the equations’ sources, far better than a meter’s ±2 K.
-        Barometer {say(q.air, 'barometer')}.
+        Real moist air: saturation by Hyland &amp; Wexler 1983, enhancement factor by Greenspan 1976. Valid from{' '}
+        {say(-100, 'temperature')} to {say(100, 'temperature')} and up to {say(41e5, 'pressure')}; dew points within ±
+        {say(0.1, 'temperatureDifference')} of the sources of the equations, a meter within ±
+        {say(2, 'temperatureDifference')}. Barometer {say(q.air, 'barometer')}.
       </p>
     </section>
   );

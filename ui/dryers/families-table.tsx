@@ -34,7 +34,7 @@ export function FamiliesTable({
           <thead>
             <tr className="eyebrow">
               <th scope="col" className="pb-1 text-left">
-                Family
+                Type
               </th>
               <th scope="col" className="px-2 pb-1 text-right">
                 Dew point
@@ -99,8 +99,8 @@ export function FamiliesTable({
       <p className="mt-2 text-[0.85rem] text-quiet">
         Air lost: of what passes on average. A year: energy of dryer and lost air, upkeep, labour and a tenth of the
         price, in invented money of the right order; ask for prices. Tasks: service of the dryer at the normal level of
-        the routine; Today goes by the line’s hours and water besides. Powers and purges are those of common practice; a
-        maker’s plate wins. ● fits, ▲ does not.
+        the routine; Today goes by the line’s hours and water besides. Powers and purges are those of common practice;
+        the maker’s rating takes precedence. ● fits, ▲ does not.
       </p>
     </div>
   );

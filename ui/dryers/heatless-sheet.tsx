@@ -70,7 +70,7 @@ export function HeatlessSheet({
           another type.
         </p>
       )}
-      {t.purgeFixed >= 1 && <p className="text-brick">▲ It would blow away all that comes: far too large for this.</p>}
+      {t.purgeFixed >= 1 && <p className="text-brick">▲ It would waste all the air: far too large for this duty.</p>}
       <Figures
         rows={[
           ['Purge in theory, of rated flow', say(t.purgeTheory, 'share')],

@@ -18,7 +18,7 @@ export function OilyWaterPart({ oily }: { oily: OilyWater }) {
           <strong>{say(oily.yearKg / 1000, 'volume')} a year</strong>, {say(Math.max(...months), 'volume')} in the
           wettest month, {say(oily.wettestDayKg / 1000, 'volume')} on the wettest day.{' '}
           <span className="text-quiet">
-            Some {Math.round(oily.oilKgPerM3 * 1000)} mg of oil in a litre before it is parted: 100–5000 is usual.
+            Some {Math.round(oily.oilKgPerM3 * 1000)} mg of oil in a litre untreated: 100–5000 is usual.
           </span>
         </p>
         <p>
@@ -44,11 +44,11 @@ export function OilyWaterPart({ oily }: { oily: OilyWater }) {
           </span>
         </p>
         <p>
-          To hand over: <strong>{say(oily.toDisposeM3, 'volume')} a year</strong>
-          {separator ? ' of oil that floated up.' : ', all of it, while nothing parts it.'}{' '}
+          To dispose of: <strong>{say(oily.toDisposeM3, 'volume')} a year</strong>
+          {separator ? ' of oil that floated up.' : ', all of it, as nothing separates it.'}{' '}
           <span className="text-quiet">
             Jar test each week: a glass of the outlet, left for a day. Clear: good. A film: change the carbon. Milky: an
-            emulsion, which neither rest nor carbon parts.
+            emulsion, which neither settling nor carbon separates.
           </span>
         </p>
       </div>

@@ -101,7 +101,7 @@ export function PointDetail({ row }: { row: DrainRow }) {
       <p className="text-[0.82rem] text-quiet">
         {CAPACITY_MARGIN} × the peak: a start sends the water of the first minutes in one push
         {slug > 1e-3 &&
-          `, and after a weekend the ${say(slug / 1000, 'drained')} that fell out in the receivers as they cooled`}
+          `, and after a weekend the ${say(slug / 1000, 'drained')} that condensed in the receivers as they cooled`}
         .
       </p>
       {tank && (

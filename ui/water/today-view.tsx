@@ -56,7 +56,7 @@ export function TodayView() {
         <strong className="text-ink">
           <Amount si={now} quantity="waterFlow" />
         </strong>{' '}
-        falls out while the compressor is loaded · {say(day / 1000, day >= 1 ? 'volume' : 'drained')} on a working day
+        condenses while the compressor is loaded · {say(day / 1000, day >= 1 ? 'volume' : 'drained')} on a working day
         like today
       </p>
       <div className="grid items-start gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,1fr)_19rem]">

@@ -46,7 +46,7 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
       {not.length > 0 && (
         <details className="text-[0.9rem]">
           <summary className="cursor-pointer text-water underline underline-offset-4">
-            {not.length} that do it poorly or not at all here
+            {not.length} unsuitable here
           </summary>
           <ul className="mt-2 grid gap-2">
             {not.map((w) => (
@@ -57,13 +57,13 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
       )}
       {best && (
         <p className="text-[0.85rem] text-quiet">
-          A timer as most people leave it, {spell(LEFT_ALONE.openS)} every {spell(LEFT_ALONE.everyS)}, would blow away{' '}
+          A timer as most people leave it, {spell(LEFT_ALONE.openS)} every {spell(LEFT_ALONE.everyS)}, would waste{' '}
           {say(meanLossM3PerS(duty, timerLossPerDay(duty, LEFT_ALONE)), 'airLost')} on average; set for the worst hour,
           it is {say(meanLossM3PerS(duty, timerLossPerDay(duty, best)), 'airLost')}.
         </p>
       )}
       <div className="mt-1 grid gap-3 border-t border-hairline pt-3">
-        <h3 className="eyebrow">What decides it</h3>
+        <h3 className="eyebrow">Deciding factors</h3>
         <ChoiceInput
           id="drain-power"
           label="Mains power at the spot"
