@@ -45,7 +45,7 @@ export interface OutletJudgement {
     /** It asks for more than the compressor makes when it cuts in. */
     readonly beyondPump?: true;
   };
-  /** Which reading would settle an open verdict, or what stands downstream of a failed one. */
+  /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
 }
 

@@ -113,7 +113,7 @@ export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
         (h) => room(h) < COOLER_ROOM_C && at(i, h, 0) < COOLER_OUT_C,
         'watch',
         'The air comes out of it so cold that ice can close its tubes.',
-        'Let a thermostat stop the fan, or close a louvre upstream of it.',
+        'Let a thermostat stop the fan, or close a louvre in front of it.',
       );
     if (stage.kind === 'water-cooler')
       add(

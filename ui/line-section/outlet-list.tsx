@@ -20,7 +20,7 @@ const TONE = {
   fails: 'border-l-brick text-brick',
 } as const;
 
-/** The figure downstream of what an outlet gets. */
+/** The figure behind what an outlet gets. */
 const FIGURE: Record<OutletStage['parameters']['need'], StationFigure> = {
   'no-liquid': 'margin',
   'dew-point': 'dewPoint',

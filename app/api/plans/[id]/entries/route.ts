@@ -6,7 +6,7 @@ interface Context {
   params: Promise<{ id: string }>;
 }
 
-/** A page of the log; `before` is the `next` of the page upstream of it. */
+/** A page of the log; `before` is the `next` of the page before it. */
 export function GET(request: Request, { params }: Context): Promise<Response> {
   const asked = new URL(request.url).searchParams;
   const one = (name: string): string | undefined => asked.get(name) ?? undefined;
