@@ -2,18 +2,63 @@
 const allow = (from, ...to) => ({
   name: `${from}-goes-only-to-${to.join('-') || 'nothing'}`,
   severity: 'error',
-  from: { path: `^${from}/`, pathNot: '\\.test\\.tsx?$' },
+  from: { path: `^${from}/` },
   to: { path: '^(app|bin|core|db|e2e|server|ui|workers)/', pathNot: `^(${[from, ...to].join('|')})/` },
 });
+
+// The folders of core/, lowest first: each may use only those named earlier. docs/architecture.md says what they hold.
+const FLOORS = [
+  'air',
+  'quantity',
+  'stream',
+  'purity',
+  'pipe-flow',
+  'desiccant',
+  'equipment/shared',
+  'equipment/supply',
+  'equipment/cooling',
+  'equipment/catching',
+  'equipment/filtering',
+  'equipment/drying',
+  'equipment/serving',
+  'equipment/measuring',
+  'equipment',
+  'plan',
+  'network',
+  'line',
+  'day',
+  'year',
+  'advice',
+  'drains',
+  'log',
+  'maintenance',
+  'cost',
+  'sizing',
+  'diagnosis',
+];
+const onlyDown = FLOORS.map((floor, i) => ({
+  name: `core-${floor}-uses-only-lower-folders`,
+  severity: 'error',
+  from: { path: `^core/${floor}/[^/]+$` },
+  to: { path: '^core/', pathNot: `^core/(${FLOORS.slice(0, i + 1).join('|')})/[^/]+$` },
+}));
+const everyFolderHasAFloor = {
+  name: 'every-folder-of-core-has-a-floor',
+  severity: 'error',
+  from: { path: '^core/', pathNot: `^core/(${FLOORS.join('|')})/[^/]+$` },
+  to: {},
+};
 
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
     allow('core'),
+    ...onlyDown,
+    everyFolderHasAFloor,
     {
       name: 'core-needs-only-zod',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/test/' },
+      from: { path: '^core/' },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod/' },
     },
     allow('workers', 'core'),
@@ -21,6 +66,13 @@ module.exports = {
     allow('server', 'core', 'db'),
     allow('ui', 'core', 'workers'),
     allow('app', 'ui', 'server', 'core'),
+    {
+      name: 'no-two-folders-use-each-other',
+      severity: 'error',
+      scope: 'folder',
+      from: {},
+      to: { circular: true },
+    },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'only-the-catalogue-is-a-barrel',
@@ -32,7 +84,8 @@ module.exports = {
   options: {
     parser: 'swc',
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '^(\\.next|\\.next-test|\\.next-dev|node_modules)' },
+    // Tests may look anywhere.
+    exclude: { path: '^(\\.next|\\.next-test|\\.next-dev|node_modules)|\\.test\\.tsx?$|^(core|server)/test/' },
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
     enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js'] },

@@ -1,6 +1,6 @@
 import { judgeLine } from '../core/advice/judge-line';
-import { allStages } from '../core/line/runs';
 import { walk } from '../core/line/walk';
+import { allStages } from '../core/plan/runs';
 import { dairyPlan } from '../db/dairy';
 import { fortyStages } from './forty-stage-plan';
 

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
-import type { BedDuty } from '../core/media/bed-film';
-import { runCartridge, runTwinTower } from '../core/media/bed-runs';
+import type { BedDuty } from '../core/desiccant/bed-film';
+import { runCartridge, runTwinTower } from '../core/desiccant/bed-runs';
 import { bestMs } from './best-ms';
 
 // The inside of a bed: an eight-hour day on a cartridge of 200 cells, and two heatless towers to the cycle that repeats. Each against its limit,

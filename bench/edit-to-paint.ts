@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test';
-import type { Plan } from '../core/line/plan';
-import { allStages } from '../core/line/runs';
+import type { Plan } from '../core/plan/plan';
+import { allStages } from '../core/plan/runs';
 import { dairyPlan } from '../db/dairy';
 import { fortyStages } from './forty-stage-plan';
 

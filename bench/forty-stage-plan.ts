@@ -1,6 +1,6 @@
-import { addBranch, insertStage, newStage, startPlan } from '../core/line/edit';
-import type { Plan, Stage } from '../core/line/plan';
-import { allStages } from '../core/line/runs';
+import { addBranch, insertStage, newStage, startPlan } from '../core/plan/edit';
+import type { Plan, Stage } from '../core/plan/plan';
+import { allStages } from '../core/plan/runs';
 
 const KINDS = ['separator', 'receiver', 'bowl-filter', 'coalescing-filter', 'drip-leg', 'regulator'] as const;
 

@@ -1,8 +1,8 @@
 import { judgeOutlets } from '../core/line/judge-outlet';
 import { packed, prepare } from '../core/line/prepare';
-import { allStages } from '../core/line/runs';
-import { surroundingsOf } from '../core/line/surroundings';
 import { walk, walkPrepared } from '../core/line/walk';
+import { allStages } from '../core/plan/runs';
+import { surroundingsOf } from '../core/plan/surroundings';
 import { bestMs } from './best-ms';
 import { fortyStages } from './forty-stage-plan';
 

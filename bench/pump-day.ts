@@ -1,10 +1,11 @@
 /** A day of an eight-stage line in steps of a second, against the 300 ms that it may take, and against the walks alone. */
-import { newStage } from '../core/line/edit';
-import type { Plan, Stage } from '../core/line/plan';
+
+import { simulateDay } from '../core/day/simulate-day';
 import { prepare } from '../core/line/prepare';
-import { surroundingsOf } from '../core/line/surroundings';
 import { walkPrepared } from '../core/line/walk';
-import { simulateDay } from '../core/pump/day';
+import { newStage } from '../core/plan/edit';
+import type { Plan, Stage } from '../core/plan/plan';
+import { surroundingsOf } from '../core/plan/surroundings';
 import { demoPlan } from '../db/demo';
 import { bestMs } from './best-ms';
 

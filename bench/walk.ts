@@ -1,13 +1,13 @@
 import assert from 'node:assert/strict';
 import psychrolib from 'psychrolib';
 import { dewPointFromVapourPressureC } from '../core/air/dew-point';
-import { workingPressurePa } from '../core/equipment/compressor';
-import { newStage } from '../core/line/edit';
-import { type Plan, planSchema, type Stage } from '../core/line/plan';
+import { workingPressurePa } from '../core/equipment/supply/compressor';
 import { packed, prepare } from '../core/line/prepare';
 import { DEW_POINT, KEPT } from '../core/line/section';
-import { surroundingsOf } from '../core/line/surroundings';
 import { walkPrepared } from '../core/line/walk';
+import { newStage } from '../core/plan/edit';
+import { type Plan, planSchema, type Stage } from '../core/plan/plan';
+import { surroundingsOf } from '../core/plan/surroundings';
 import { dryAirDensityKgPerM3 } from '../core/quantity/flow-basis';
 
 // Prints how much faster the core is than the same computed with psychrolib's functions, both in this run, on the same

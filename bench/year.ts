@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import psychrolib from 'psychrolib';
-import { workingPressurePa } from '../core/equipment/compressor';
-import { newStage } from '../core/line/edit';
-import { type Plan, planSchema, type Stage } from '../core/line/plan';
-import { surveyAtmosphericPa } from '../core/line/survey';
-import { runWeather } from '../core/season/run-weather';
-import { caughtInAll } from '../core/season/series';
+import { workingPressurePa } from '../core/equipment/supply/compressor';
+import { newStage } from '../core/plan/edit';
+import { type Plan, planSchema, type Stage } from '../core/plan/plan';
+import { surveyAtmosphericPa } from '../core/plan/survey';
+import { runWeather } from '../core/year/run-weather';
+import { caughtInAll } from '../core/year/series';
 import { syntheticYear } from '../db/demo-weather';
 import { bestMs } from './best-ms';
 import { fortyStages } from './forty-stage-plan';

@@ -1,11 +1,11 @@
-import { airBalance } from '../core/flow/balance';
-import { type WorstMoment, worstMoments } from '../core/flow/peak-pressure';
-import { lossesTo } from '../core/flow/waterfall';
+import { airBalance } from '../core/line/balance';
 import { shownBy } from '../core/line/explain';
 import { judgeOutlets } from '../core/line/judge-outlet';
-import { allStages, stageById } from '../core/line/runs';
+import { type WorstMoment, worstMoments } from '../core/line/peak-pressure';
 import { imbalance, type Station } from '../core/line/section';
 import { walk } from '../core/line/walk';
+import { lossesTo } from '../core/line/waterfall';
+import { allStages, stageById } from '../core/plan/runs';
 import { expectWorkedTable } from '../core/test/worked-table';
 import { dairyPlan } from './dairy';
 

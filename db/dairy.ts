@@ -1,5 +1,5 @@
-import type { Nominal, PipeMaterial } from '../core/flow/pipes';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/line/plan';
+import type { Nominal, PipeMaterial } from '../core/pipe-flow/pipes';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/plan/plan';
 import { demoId, stage, through } from './demo-stage';
 import { SYNTHETIC } from './demo-weather';
 

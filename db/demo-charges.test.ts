@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { bandOf } from '../core/media/charge-life';
-import { shopTimeOf } from '../core/record/shop-clock';
-import { livesOf } from '../core/season/charge-lives';
+import { bandOf } from '../core/desiccant/charge-life';
+import { shopTimeOf } from '../core/log/site-clock';
+import { livesOf } from '../core/maintenance/charge-lives';
 import { dairyPlan } from './dairy';
 import { demoPlan } from './demo';
 import { BEADS, demoCharges } from './demo-charges';

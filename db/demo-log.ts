@@ -1,13 +1,13 @@
-import type { Plan } from '../core/line/plan';
 import { walk } from '../core/line/walk';
+import { expectReadings } from '../core/log/expect-reading';
+import { type LogEntry, logEntrySchema } from '../core/log/log-entry';
+import { shopTimeOf } from '../core/log/site-clock';
+import { choresOfLine } from '../core/maintenance/due';
+import { routineFacts } from '../core/maintenance/facts';
+import { intervalOf } from '../core/maintenance/interval';
+import { DRAINING } from '../core/maintenance/last-done';
+import type { Plan } from '../core/plan/plan';
 import { DAY_MS, HOUR_MS } from '../core/quantity/constants';
-import { expectReadings } from '../core/record/expect-reading';
-import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
-import { shopTimeOf } from '../core/record/shop-clock';
-import { choresOfLine } from '../core/routine/due';
-import { routineFacts } from '../core/routine/facts';
-import { intervalOf } from '../core/routine/interval';
-import { DRAINING } from '../core/routine/last-done';
 import { demoId } from './demo-stage';
 
 const PEOPLE = ['Ottilie', 'Bram', 'Yusra'] as const;

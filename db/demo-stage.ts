@@ -1,6 +1,6 @@
-import { newStage } from '../core/line/edit';
-import type { Known, Stage } from '../core/line/plan';
-import { type PlaceYear, USUAL_YEAR } from '../core/line/survey';
+import { newStage } from '../core/plan/edit';
+import type { Known, Stage } from '../core/plan/plan';
+import { type PlaceYear, USUAL_YEAR } from '../core/plan/survey';
 
 // Every id is fixed, so that loading a demo again is loading the same demo.
 export const demoId = (n: number): string => `d0000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

@@ -1,6 +1,6 @@
-import { EpwReader } from '../core/season/read-epw';
-import type { WeatherYear } from '../core/season/weather';
-import { YearCollector } from '../core/season/year-of-samples';
+import { EpwReader } from '../core/year/read-epw';
+import type { WeatherYear } from '../core/year/weather';
+import { YearCollector } from '../core/year/year-of-samples';
 import { demoId } from './demo-stage';
 
 /** The made-up years that come with the program, by their files in weather/. */

@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { allStages } from '../core/line/runs';
-import { surveyAtmosphericPa } from '../core/line/survey';
+import { mostStartsPerHour, pumpCycle } from '../core/day/cycle';
+import { judgeDay } from '../core/day/judge-day';
+import { simulateDay } from '../core/day/simulate-day';
 import { walk } from '../core/line/walk';
-import { mostStartsPerHour, pumpCycle } from '../core/pump/cycle';
-import { simulateDay } from '../core/pump/day';
-import { judgeDay } from '../core/pump/judge-day';
-import { drainEntrySchema } from '../core/record/drain-entry';
-import { expectDrain } from '../core/record/expect-drain';
-import { judgeLogged, type LoggedDrain } from '../core/record/judge-log';
+import { drainEntrySchema } from '../core/log/drain-entry';
+import { expectDrain } from '../core/log/expect-drain';
+import { judgeLogged, type LoggedDrain } from '../core/log/judge-log';
+import { allStages } from '../core/plan/runs';
+import { surveyAtmosphericPa } from '../core/plan/survey';
 import { expectWorkedTable } from '../core/test/worked-table';
 import { DEMO_STAGES, demoDrains, demoPlan } from './demo';
 

@@ -1,9 +1,9 @@
-import { removeStage, setParameter } from '../core/line/edit';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/line/plan';
+import type { DrainEntry } from '../core/log/drain-entry';
+import { type DrainConditions, expectDrain } from '../core/log/expect-drain';
+import { type ShopTime, shopTimeOf } from '../core/log/site-clock';
+import { removeStage, setParameter } from '../core/plan/edit';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/plan/plan';
 import { DAY_MS } from '../core/quantity/constants';
-import type { DrainEntry } from '../core/record/drain-entry';
-import { type DrainConditions, expectDrain } from '../core/record/expect-drain';
-import { type ShopTime, shopTimeOf } from '../core/record/shop-clock';
 import { demoId, stage, through } from './demo-stage';
 import { SYNTHETIC } from './demo-weather';
 

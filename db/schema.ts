@@ -13,12 +13,12 @@ import {
   primaryKey,
   varchar,
 } from 'drizzle-orm/mysql-core';
-import type { Plan } from '../core/line/plan';
+import type { Charge } from '../core/log/charge';
+import type { ExpectedReading, LogEntry } from '../core/log/log-entry';
+import type { ReadingName } from '../core/log/readings';
+import type { Plan } from '../core/plan/plan';
 import type { Derivation } from '../core/quantity/derivation';
-import type { Charge } from '../core/record/charge';
-import type { ExpectedReading, LogEntry } from '../core/record/log-entry';
-import type { ReadingName } from '../core/routine/task';
-import type { WeatherYear } from '../core/season/weather';
+import type { WeatherYear } from '../core/year/weather';
 
 const now = () => new Date();
 const STORED = { mode: 'stored' } as const;

@@ -5,7 +5,7 @@ import {
   saturatedHumidityRatio,
   vapourFractionFromRelativeHumidity,
 } from '../core/air/humidity';
-import { handRoutine } from '../core/drain/by-hand';
+import { handRoutine } from '../core/drains/by-hand';
 import {
   type Collecting,
   collectingStages,
@@ -14,20 +14,20 @@ import {
   gathersPerStopM3,
   kgPerDay,
   meanLossM3PerS,
-} from '../core/drain/duty';
-import { liquidM3PerS } from '../core/drain/liquid-flow';
-import { oilyWater } from '../core/drain/oily-water';
-import { pointYear } from '../core/drain/point-year';
-import { LEFT_ALONE, timerAt } from '../core/drain/timer';
-import { bestTimer, timerDuty, timerLossPerDay } from '../core/drain/ways';
-import { receiverHeelM } from '../core/equipment/receiver';
+} from '../core/drains/duty';
+import { liquidM3PerS } from '../core/drains/liquid-flow';
+import { oilyWater } from '../core/drains/oily-water';
+import { pointYear } from '../core/drains/point-year';
+import { LEFT_ALONE, timerAt } from '../core/drains/timer';
+import { bestTimer, timerDuty, timerLossPerDay } from '../core/drains/ways';
+import { receiverHeelM } from '../core/equipment/supply/receiver';
 import { walk } from '../core/line/walk';
-import { planAtHour } from '../core/season/at-hour';
-import { hourIndex } from '../core/season/calendar';
-import { runWeather } from '../core/season/run-weather';
-import { caughtAt } from '../core/season/series';
-import { durationCurve } from '../core/season/sums';
 import { expectWorkedTable } from '../core/test/worked-table';
+import { planAtHour } from '../core/year/at-hour';
+import { hourIndex } from '../core/year/calendar';
+import { runWeather } from '../core/year/run-weather';
+import { caughtAt } from '../core/year/series';
+import { durationCurve } from '../core/year/sums';
 import { demoPlan } from './demo';
 import { SYNTHETIC, syntheticYear } from './demo-weather';
 

@@ -1,5 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { LogEntry, LoggedEntry } from '../core/record/log-entry';
+import type { LogEntry, LoggedEntry } from '../core/log/log-entry';
 import { logEntries, readings } from '../db/schema';
 import { markAgain, marksOfEntry } from './log-marks';
 import type { Transaction } from './transaction';

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
-import { stageById } from '../core/line/runs';
-import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/record/drain-entry';
-import { expectDrain, explainDrain } from '../core/record/expect-drain';
+import { type DrainEntry, drainEntrySchema, futureMessage } from '../core/log/drain-entry';
+import { expectDrain, explainDrain } from '../core/log/expect-drain';
+import { stageById } from '../core/plan/runs';
 import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { drainMark, markAgain } from './log-marks';

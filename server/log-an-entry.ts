@@ -1,9 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
-import { stageById } from '../core/line/runs';
-import { futureMessage } from '../core/record/drain-entry';
-import { expectReadings } from '../core/record/expect-reading';
-import { type LogEntry, logEntrySchema } from '../core/record/log-entry';
+import { futureMessage } from '../core/log/drain-entry';
+import { expectReadings } from '../core/log/expect-reading';
+import { type LogEntry, logEntrySchema } from '../core/log/log-entry';
+import { stageById } from '../core/plan/runs';
 import { charges, logEntries, photos, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { type EntryRow, keepEntries } from './keep-entries';

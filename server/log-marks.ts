@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, max, type SQL, sql } from 'drizzle-orm';
-import type { EntryKind } from '../core/record/log-entry';
-import { OPENS, WET } from '../core/routine/last-done';
-import { READINGS, type ReadingName } from '../core/routine/task';
+import type { EntryKind } from '../core/log/log-entry';
+import { READINGS, type ReadingName } from '../core/log/readings';
+import { OPENS, WET } from '../core/maintenance/last-done';
 import { database } from '../db/client';
 import { drainEntries, logEntries, logMarks, readings } from '../db/schema';
 import type { Transaction } from './transaction';

@@ -1,11 +1,11 @@
 import ICAL from 'ical.js';
 import type { Pool } from 'mysql2/promise';
 import sharp from 'sharp';
-import { findingsOf } from '../core/diagnose/findings';
+import { findingsOf } from '../core/diagnosis/findings';
 import { walk } from '../core/line/walk';
-import { verdictOfReading } from '../core/record/expect-reading';
-import type { LogEntry } from '../core/record/log-entry';
-import { standingEntries } from '../core/record/log-entry';
+import { verdictOfReading } from '../core/log/expect-reading';
+import type { LogEntry } from '../core/log/log-entry';
+import { standingEntries } from '../core/log/log-entry';
 import { all, goodShop } from '../core/test/good-lines';
 import { calendarText } from './calendar/calendar-text';
 import { dueOn } from './calendar/due-on';

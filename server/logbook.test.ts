@@ -1,7 +1,7 @@
 import type { Pool } from 'mysql2/promise';
-import { setParameter } from '../core/line/edit';
-import type { DrainEntry } from '../core/record/drain-entry';
-import { expectDrain } from '../core/record/expect-drain';
+import type { DrainEntry } from '../core/log/drain-entry';
+import { expectDrain } from '../core/log/expect-drain';
+import { setParameter } from '../core/plan/edit';
 import { planOf, stageOf } from '../core/test/reference';
 import { RequestRefused } from './errors';
 import { logADrain, strikeADrain } from './log-a-drain';

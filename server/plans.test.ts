@@ -1,5 +1,5 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
-import { addBranch } from '../core/line/edit';
+import { addBranch } from '../core/plan/edit';
 import { planOf, stageOf } from '../core/test/reference';
 import { RequestRefused } from './errors';
 import { listPlans, readDocument, readPlan } from './read-plan';

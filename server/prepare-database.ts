@@ -3,7 +3,7 @@ import path from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import type { Pool } from 'mysql2/promise';
-import type { Plan } from '../core/line/plan';
+import type { Plan } from '../core/plan/plan';
 import { DAY_MS } from '../core/quantity/constants';
 import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';

@@ -1,4 +1,4 @@
-import type { Plan } from '../core/line/plan';
+import type { Plan } from '../core/plan/plan';
 import { RequestRefused } from './errors';
 import { readPlan } from './read-plan';
 import { readRevision } from './save-revision';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type ServedForecast, servedForecastSchema } from '../core/season/served-forecast';
+import { type ServedForecast, servedForecastSchema } from '../core/year/served-forecast';
 import { checked, RequestRefused } from './errors';
 import { bytesOf } from './respond';
 

@@ -1,10 +1,10 @@
 import { and, desc, eq, gte, inArray, lt, lte, or, type SQL, sql } from 'drizzle-orm';
+import { ENTRY_KINDS, type EntryKind, type LoggedEntry } from '../core/log/log-entry';
+import type { LogPage } from '../core/log/log-pages';
+import { shopTimeMs, shopTimeOf } from '../core/log/site-clock';
+import { type TrialRow, trial } from '../core/log/trial';
+import { TASKS } from '../core/maintenance/tasks';
 import { DAY_MS } from '../core/quantity/constants';
-import { ENTRY_KINDS, type EntryKind, type LoggedEntry } from '../core/record/log-entry';
-import type { LogPage } from '../core/record/log-pages';
-import { shopTimeMs, shopTimeOf } from '../core/record/shop-clock';
-import { type TrialRow, trial } from '../core/record/trial';
-import { TASKS } from '../core/routine/tasks';
 import { database } from '../db/client';
 import { logEntries } from '../db/schema';
 import { checkedId } from './plan-id';

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import type { Pool } from 'mysql2/promise';
 import { walk } from '../core/line/walk';
-import { shopTimeOf } from '../core/record/shop-clock';
-import { dueTasks } from '../core/routine/due';
-import { routineFacts } from '../core/routine/facts';
-import { lastDone, postponed, routineEvents, signalsOf } from '../core/routine/last-done';
-import { type LogSummary, summaryOf } from '../core/routine/log-summary';
+import { shopTimeOf } from '../core/log/site-clock';
+import { dueTasks } from '../core/maintenance/due';
+import { routineFacts } from '../core/maintenance/facts';
+import { lastDone, postponed, routineEvents, signalsOf } from '../core/maintenance/last-done';
+import { type LogSummary, summaryOf } from '../core/maintenance/log-summary';
 import { planOf, stageOf } from '../core/test/reference';
 import { logADrain, strikeADrain } from './log-a-drain';
 import { logAnEntry } from './log-an-entry';

@@ -1,10 +1,10 @@
 import { and, count, desc, eq, gt, inArray, isNull, type SQL, sql } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/mysql-core';
-import type { Plan } from '../core/line/plan';
-import { allStages } from '../core/line/runs';
-import type { Charge } from '../core/record/charge';
-import type { LifeEntry, LoggedEntry } from '../core/record/log-entry';
-import { CHANGING, DRAINING, postponed } from '../core/routine/last-done';
+import type { Charge } from '../core/log/charge';
+import type { LifeEntry, LoggedEntry } from '../core/log/log-entry';
+import { beadPlaces } from '../core/maintenance/charge-lives';
+import { ELEMENT_KINDS } from '../core/maintenance/element-lives';
+import { CHANGING, DRAINING, postponed } from '../core/maintenance/last-done';
 import {
   firstOfEach,
   LEAST_EXPECTED_KG,
@@ -14,11 +14,11 @@ import {
   type Series,
   seriesOf,
   signalsAsked,
-} from '../core/routine/log-summary';
-import type { LastDone, RoutineEvent, Signal } from '../core/routine/logged';
-import { COUNTED, ISOLATING } from '../core/routine/tasks';
-import { beadPlaces } from '../core/season/charge-lives';
-import { ELEMENT_KINDS } from '../core/season/element-lives';
+} from '../core/maintenance/log-summary';
+import type { LastDone, RoutineEvent, Signal } from '../core/maintenance/logged';
+import { COUNTED, ISOLATING } from '../core/maintenance/tasks';
+import type { Plan } from '../core/plan/plan';
+import { allStages } from '../core/plan/runs';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
 import { marksOf } from './log-marks';

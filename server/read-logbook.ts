@@ -1,6 +1,6 @@
 import { and, desc, eq, getTableColumns, lt, lte, or } from 'drizzle-orm';
+import type { DrainPage } from '../core/log/log-pages';
 import type { Derivation } from '../core/quantity/derivation';
-import type { DrainPage } from '../core/record/log-pages';
 import { database } from '../db/client';
 import { drainEntries } from '../db/schema';
 import { RequestRefused } from './errors';

@@ -1,5 +1,5 @@
 import { and, count, desc, eq, like, sql } from 'drizzle-orm';
-import type { Plan, PlanList } from '../core/line/plan';
+import type { Plan, PlanList } from '../core/plan/plan';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
 import { checkedId, noSuchPlan } from './plan-id';

@@ -1,5 +1,5 @@
 import type { Pool } from 'mysql2/promise';
-import { shopTimeOf } from '../core/record/shop-clock';
+import { shopTimeOf } from '../core/log/site-clock';
 import { planOf, stageOf } from '../core/test/reference';
 import { logAnEntry } from './log-an-entry';
 import { readLogPage, readTrial } from './read-log-page';

@@ -1,10 +1,10 @@
 import { and, asc, count, desc, eq, inArray, isNotNull, max, min, type SQL, sql } from 'drizzle-orm';
-import type { Plan } from '../core/line/plan';
-import { type Calibration, calibrations } from '../core/record/calibrate';
-import type { LoggedDrain } from '../core/record/judge-log';
-import type { Trend, TrendName } from '../core/record/log-pages';
-import { OPENS } from '../core/routine/last-done';
-import { ISOLATING } from '../core/routine/tasks';
+import { type Calibration, calibrations } from '../core/log/calibrate';
+import type { LoggedDrain } from '../core/log/judge-log';
+import type { Trend, TrendName } from '../core/log/log-pages';
+import { OPENS } from '../core/maintenance/last-done';
+import { ISOLATING } from '../core/maintenance/tasks';
+import type { Plan } from '../core/plan/plan';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
 import { marksOf } from './log-marks';

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { asc, eq } from 'drizzle-orm';
-import { type Charge, chargeSchema } from '../core/record/charge';
-import { futureMessage } from '../core/record/drain-entry';
+import { type Charge, chargeSchema } from '../core/log/charge';
+import { futureMessage } from '../core/log/drain-entry';
 import { database } from '../db/client';
 import { charges, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { planSchema } from '../core/line/plan';
+import { planSchema } from '../core/plan/plan';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';

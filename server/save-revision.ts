@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Plan, planSchema, type RevisionSummary, revisionNameSchema } from '../core/line/plan';
+import { type Plan, planSchema, type RevisionSummary, revisionNameSchema } from '../core/plan/plan';
 import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';

@@ -2,14 +2,14 @@ import { isDeepStrictEqual } from 'node:util';
 import { desc, eq, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
-import { nearestYear, type WarmHours, warmHoursOf } from '../core/season/nearest-year';
+import { nearestYear, type WarmHours, warmHoursOf } from '../core/year/nearest-year';
 import {
   importNotesSchema,
   WEATHER_RANGE,
   type WeatherSummary,
   type WeatherYear,
   weatherYearSchema,
-} from '../core/season/weather';
+} from '../core/year/weather';
 import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
 import { checked, RequestRefused } from './errors';

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
-import type { Plan } from '../core/line/plan';
-import { relinked } from '../core/line/relink';
+import type { Plan } from '../core/plan/plan';
+import { relinked } from '../core/plan/relink';
 import { issuesOf, RequestRefused } from './errors';
 
 /** Plans that were read, by their documents: a plan is never changed, and its checks take longer than finding it here. */

@@ -1,7 +1,7 @@
 import type { Pool } from 'mysql2/promise';
-import type { Plan } from '../core/line/plan';
-import type { WeatherYear } from '../core/season/weather';
+import type { Plan } from '../core/plan/plan';
 import { goodShop } from '../core/test/good-lines';
+import type { WeatherYear } from '../core/year/weather';
 import { createPlan, savePlan } from './save-plan';
 import { listWeather, nearestWeather, readWeather, removeWeather, saveWeather } from './save-weather';
 import { closeDatabase, freshDatabase } from './test/database';

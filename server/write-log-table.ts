@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { LOG_COLUMNS, rowOfDrain, rowsOfEntry } from '../core/record/log-table';
+import { LOG_COLUMNS, rowOfDrain, rowsOfEntry } from '../core/maintenance/log-table';
 import { recordsOf } from './line-copy/write-line-copy';
 import { readLogPage } from './read-log-page';
 

@@ -1,5 +1,5 @@
-import type { BedDuty, BedFilm } from '../core/media/bed-film';
-import { runCartridge, runTwinTower, type TwinDuty, type TwinFilm } from '../core/media/bed-runs';
+import type { BedDuty, BedFilm } from '../core/desiccant/bed-film';
+import { runCartridge, runTwinTower, type TwinDuty, type TwinFilm } from '../core/desiccant/bed-runs';
 
 /** What is asked about a bed: a cartridge for so many hours, or two towers until a cycle repeats. */
 export type BedQuestion = { readonly number: number } & (

@@ -1,8 +1,8 @@
-import type { Plan } from '../core/line/plan';
-import type { Charge } from '../core/record/charge';
-import type { LifeEntry } from '../core/record/log-entry';
-import { livesOf, type PlaceLife } from '../core/season/charge-lives';
-import type { WeatherHours } from '../core/season/weather';
+import type { Charge } from '../core/log/charge';
+import type { LifeEntry } from '../core/log/log-entry';
+import { livesOf, type PlaceLife } from '../core/maintenance/charge-lives';
+import type { Plan } from '../core/plan/plan';
+import type { WeatherHours } from '../core/year/weather';
 
 /** What is asked about the charges of a line. */
 export interface ChargesQuestion {

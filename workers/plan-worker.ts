@@ -1,4 +1,4 @@
-import type { Plan } from '../core/line/plan';
+import type { Plan } from '../core/plan/plan';
 
 /** What is asked of a worker about a plan. Asked again before the answer is there, the last question counts: its number comes back. */
 export interface PlanQuestion {

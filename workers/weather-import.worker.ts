@@ -1,10 +1,10 @@
 import Papa from 'papaparse';
-import { type CsvLayout, layoutOf, sampleOfRow } from '../core/season/read-csv';
-import { EpwReader, looksLikeEpw } from '../core/season/read-epw';
-import type { Sample } from '../core/season/sample';
-import { type RowNote, WeatherRefused, type WeatherYear } from '../core/season/weather';
-import { type Forecast, forecastOf } from '../core/season/week-of-samples';
-import { YearCollector } from '../core/season/year-of-samples';
+import { type CsvLayout, layoutOf, sampleOfRow } from '../core/year/read-csv';
+import { EpwReader, looksLikeEpw } from '../core/year/read-epw';
+import type { Sample } from '../core/year/sample';
+import { type RowNote, WeatherRefused, type WeatherYear } from '../core/year/weather';
+import { type Forecast, forecastOf } from '../core/year/week-of-samples';
+import { YearCollector } from '../core/year/year-of-samples';
 
 /** A file of weather (pasted text is one too); where something was asked, with the answer. */
 export interface ImportQuestion {

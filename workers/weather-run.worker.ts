@@ -1,6 +1,6 @@
-import type { Plan } from '../core/line/plan';
-import { runWeather, type WeatherRun } from '../core/season/run-weather';
-import type { WeatherHours } from '../core/season/weather';
+import type { Plan } from '../core/plan/plan';
+import { runWeather, type WeatherRun } from '../core/year/run-weather';
+import type { WeatherHours } from '../core/year/weather';
 
 /** A line to be walked through weather: laid on a year, or from a time on. */
 export interface RunQuestion {

@@ -1,13 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { RULES } from '../../core/advice/judge-line';
-import { DRAIN_IDS } from '../../core/equipment/drains';
 import { KINDS, type KindName, kindOf } from '../../core/equipment/index';
-import { FAMILIES } from '../../core/equipment/kind';
 import { parameterRows } from '../../core/equipment/parameter-rows';
-import { WALL_UNITS } from '../../core/equipment/wall-unit';
-import { newStage } from '../../core/line/edit';
-import { currentPlanSchema, planSchema } from '../../core/line/plan';
+import { WALL_UNITS } from '../../core/equipment/serving/wall-unit';
+import { DRAIN_IDS } from '../../core/equipment/shared/drain-fields';
+import { FAMILIES } from '../../core/equipment/shared/kind';
+import { newStage } from '../../core/plan/edit';
+import { currentPlanSchema, planSchema } from '../../core/plan/plan';
 
 // Writes the parts of docs/ that follow from the declarations: the plan file's JSON Schema, an example of each kind, and
 // the catalogue. With --check it only says whether they are up to date.

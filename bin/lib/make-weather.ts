@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { saturationPressurePa } from '../../core/air/saturation';
-import { hourAt, YEAR_HOURS } from '../../core/season/calendar';
+import { hourAt, YEAR_HOURS } from '../../core/year/calendar';
 
 // Writes the two made-up years of weather/: node_modules/.bin/tsx bin/lib/make-weather.ts [--check]. They are no place’s
 // weather: a mean, a swing through the year and the day, and fronts of random strength that pass every few days.

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { planSchema } from '../../core/line/plan';
-import { stageById } from '../../core/line/runs';
 import { imbalance } from '../../core/line/section';
 import { walk } from '../../core/line/walk';
+import { planSchema } from '../../core/plan/plan';
+import { stageById } from '../../core/plan/runs';
 import { say } from '../../core/quantity/format';
 import { sayText } from '../../core/quantity/say-text';
 import { issuesOf } from '../../server/errors';

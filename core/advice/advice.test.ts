@@ -1,9 +1,9 @@
-import { removeStage } from '../line/edit';
+import { type DayRemark, judgeDay } from '../day/judge-day';
+import { simulateDay } from '../day/simulate-day';
 import { judgeOutlets } from '../line/judge-outlet';
-import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
-import { simulateDay } from '../pump/day';
-import { type DayRemark, judgeDay } from '../pump/judge-day';
+import { removeStage } from '../plan/edit';
+import type { Plan } from '../plan/plan';
 import { say as inUnits } from '../quantity/format';
 import {
   all,

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { DRYERS, is } from '../equipment/groups';
 import { KINDS, type KindName } from '../equipment/index';
-import { insertStage, newStage } from '../line/edit';
 import { inAll, judgeOutlets } from '../line/judge-outlet';
-import { type Plan, planSchema } from '../line/plan';
-import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
+import { insertStage, newStage } from '../plan/edit';
+import { type Plan, planSchema } from '../plan/plan';
+import { allStages } from '../plan/runs';
 import { say as inUnits } from '../quantity/format';
 import {
   all,

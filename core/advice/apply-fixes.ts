@@ -1,9 +1,9 @@
+import type { DayRemark } from '../day/judge-day';
 import { DRYERS, is } from '../equipment/groups';
-import { removeStage } from '../line/edit';
-import type { Plan, Stage } from '../line/plan';
-import { allStages, runOfStage, stageById } from '../line/runs';
 import { walk } from '../line/walk';
-import type { DayRemark } from '../pump/judge-day';
+import { removeStage } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, runOfStage, stageById } from '../plan/runs';
 import { type Advice, judgeLine, RULES } from './judge-line';
 
 /** What came of a fix: the plan fixed, or why not. */

@@ -1,8 +1,8 @@
 import { DESICCANT, DRYERS, is } from '../equipment/groups';
+import { isAsClean } from '../line/grade-line';
 import { CLOSED_K, inAll, isWet, outletCriteria } from '../line/judge-outlet';
-import type { Stage } from '../line/plan';
 import { walk } from '../line/walk';
-import { isAsClean } from '../purity/grade-line';
+import type { Stage } from '../plan/plan';
 import { coolAtPump } from './cool-first';
 import { abilityC, both, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
 import { at, put, refit, set, type Values } from './fix';

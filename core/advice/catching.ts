@@ -1,5 +1,5 @@
 import { CATCHERS } from '../equipment/groups';
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { at, carry, put, set, takeOut } from './fix';
 import { WORTH_KG_PER_S } from './line-facts';
 import type { Rule } from './rule';

@@ -1,6 +1,6 @@
 import { CATCHERS, CHILLED, is } from '../equipment/groups';
-import { setPlace } from '../line/edit';
-import type { Stage } from '../line/plan';
+import { setPlace } from '../plan/edit';
+import type { Stage } from '../plan/plan';
 import { at } from './fix';
 import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';

@@ -1,6 +1,6 @@
 import { is, TREATMENT } from '../equipment/groups';
-import { loadedHoursPerDay } from '../line/day';
-import { drainPoints } from '../line/edit';
+import { loadedHoursPerDay } from '../line/working-day';
+import { drainPoints } from '../plan/edit';
 import { WATER_KG_PER_M3, YEAR_S } from '../quantity/constants';
 import { caught } from './drain-facts';
 import { answer, at, ofLine, set, stated } from './fix';

@@ -1,4 +1,4 @@
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { put } from './fix';
 import type { LineFacts } from './line-facts';
 

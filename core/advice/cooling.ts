@@ -1,6 +1,6 @@
 import { CHILLED, COOLERS, FILTERS, is } from '../equipment/groups';
-import { loadedHoursPerDay } from '../line/day';
-import type { Stage } from '../line/plan';
+import { loadedHoursPerDay } from '../line/working-day';
+import type { Stage } from '../plan/plan';
 import { WORKING_WEEKS } from '../quantity/constants';
 import { coolAtPump } from './cool-first';
 import { at, carry, ofLine, put, set } from './fix';

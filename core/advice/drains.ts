@@ -1,7 +1,7 @@
-import { drainAirKgPerS } from '../flow/drain-air';
-import { loadedHoursPerDay } from '../line/day';
-import type { Stage } from '../line/plan';
-import { pumpCycle } from '../pump/cycle';
+import { pumpCycle } from '../day/cycle';
+import { drainAirKgPerS } from '../line/drain-air';
+import { loadedHoursPerDay } from '../line/working-day';
+import type { Stage } from '../plan/plan';
 import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { caught, drained, own } from './drain-facts';
 import { at, set } from './fix';

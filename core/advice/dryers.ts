@@ -1,8 +1,8 @@
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
+import { refrigeratedCapacity } from '../equipment/drying/refrigerated-capacity';
 import { CHILLED, DRYERS, INERT, is } from '../equipment/groups';
-import { refrigeratedCapacity } from '../equipment/refrigerated-capacity';
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import { put } from './fix';
 import type { LineFacts, StageOf } from './line-facts';

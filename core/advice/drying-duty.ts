@@ -1,8 +1,8 @@
+import { suitsBatch } from '../desiccant/dry-batch';
+import { MEDIA } from '../desiccant/isotherm';
 import { CHILLED, DRYERS, is, TOWERS } from '../equipment/groups';
-import { loadedHoursPerDay } from '../line/day';
-import type { Stage } from '../line/plan';
-import { suitsBatch } from '../media/dry-batch';
-import { MEDIA } from '../media/isotherm';
+import { loadedHoursPerDay } from '../line/working-day';
+import type { Stage } from '../plan/plan';
 import { coolAtPump } from './cool-first';
 import { burstsThrough, dryersBefore, peakThrough, rightBefore } from './dryers';
 import { at, ofLine, put, set, stated } from './fix';

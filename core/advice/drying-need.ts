@@ -1,7 +1,7 @@
 import { CHILLED, DRYERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
-import { setPlace } from '../line/edit';
-import type { Stage } from '../line/plan';
+import { setPlace } from '../plan/edit';
+import type { Stage } from '../plan/plan';
 import { abilityC, both, CHILLED_LEAST_C, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
 import { at, put, refit } from './fix';
 import type { LineFacts } from './line-facts';

@@ -1,5 +1,5 @@
 import { CHILLED, DESICCANT, DRYERS, is, SENSITIVE, TOWERS } from '../equipment/groups';
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { both, outletsBehind, rightBefore } from './dryers';
 import { at, carry, inTurn, put, set, takeOut } from './fix';
 import type { Rule } from './rule';

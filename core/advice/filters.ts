@@ -1,7 +1,7 @@
 import { DESICCANT, DRYERS, FILTERS, is } from '../equipment/groups';
-import { removeStage, setCheckFilter } from '../line/edit';
-import type { Stage } from '../line/plan';
 import { walk } from '../line/walk';
+import { removeStage, setCheckFilter } from '../plan/edit';
+import type { Stage } from '../plan/plan';
 import { isDirty, isTooWet } from './at-the-job';
 import { at, set, takeOut } from './fix';
 import { LineFacts, WORTH_KG_PER_S } from './line-facts';

@@ -1,9 +1,9 @@
 import { DRYERS, is } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
-import { insertStage, moveStage, newStage, removeStage, setParameter } from '../line/edit';
-import type { Plan, Stage } from '../line/plan';
-import { runOfStage, withStage } from '../line/runs';
-import { sized } from '../line/size-stage';
+import { insertStage, moveStage, newStage, removeStage, setParameter } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
+import { runOfStage, withStage } from '../plan/runs';
+import { sized } from '../plan/size-stage';
 import type { Finding, Fix, Sentence } from './rule';
 
 export type Values = Readonly<Record<string, number | string>>;

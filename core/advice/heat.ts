@@ -1,5 +1,5 @@
-import type { Stage } from '../line/plan';
-import { provenanceOf } from '../line/provenance';
+import type { Stage } from '../plan/plan';
+import { provenanceOf } from '../plan/provenance';
 import { coolAtPump } from './cool-first';
 import { at, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';

@@ -1,6 +1,6 @@
 import { is } from '../equipment/groups';
-import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import type { Plan } from '../plan/plan';
 import { LineFacts } from './line-facts';
 import type { Measure } from './measures';
 import type { Dispute, School } from './schools';

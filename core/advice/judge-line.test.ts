@@ -1,6 +1,6 @@
-import { removeStage } from '../line/edit';
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
+import { removeStage } from '../plan/edit';
 import { all, behind, branch, but, goodPlant, goodShop, site, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { applyFix, applyFixes } from './apply-fixes';

@@ -1,7 +1,7 @@
-import { drainAirKgPerS } from '../flow/drain-air';
+import { drainAirKgPerS } from '../line/drain-air';
 import { isWet, judgeOutlets } from '../line/judge-outlet';
-import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import type { Plan } from '../plan/plan';
 import {
   all,
   bar,

@@ -1,7 +1,7 @@
-import { averageDemandM3PerS } from '../flow/demand';
-import type { Plan, Stage } from '../line/plan';
-import { allStages } from '../line/runs';
 import { walk } from '../line/walk';
+import { averageDemandM3PerS } from '../network/demand';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages } from '../plan/runs';
 import { all, bar, behind, branch, but, goodPlant, goodShop, place, standingIn, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { askedBehind } from './dryers';

@@ -1,15 +1,15 @@
+import type { DayRemark } from '../day/judge-day';
 import { type KindName, kindOf } from '../equipment/index';
-import type { Surroundings } from '../equipment/kind';
-import { type AirBalance, airBalance } from '../flow/balance';
-import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
-import { type Loss, lossesTo } from '../flow/waterfall';
+import type { Surroundings } from '../equipment/shared/kind';
+import { type AirBalance, airBalance } from '../line/balance';
+import { type Grade, gradeLine } from '../line/grade-line';
 import type { Verdicts } from '../line/judge-outlet';
-import type { Plan, Stage } from '../line/plan';
-import { type Run, runsOf, standing } from '../line/runs';
+import { type WorstMoment, worstMoments } from '../line/peak-pressure';
 import { humidityAt, type Section, type Station } from '../line/section';
-import { inPlace, surroundingsOf } from '../line/surroundings';
-import type { DayRemark } from '../pump/judge-day';
-import { type Grade, gradeLine } from '../purity/grade-line';
+import { type Loss, lossesTo } from '../line/waterfall';
+import type { Plan, Stage } from '../plan/plan';
+import { type Run, runsOf, standing } from '../plan/runs';
+import { inPlace, surroundingsOf } from '../plan/surroundings';
 import { AirStream } from '../stream/air-stream';
 
 /** Less water than this is none. */

@@ -1,6 +1,6 @@
 import { DRYERS, is, SENSITIVE } from '../equipment/groups';
-import { removeStage } from '../line/edit';
-import type { Stage } from '../line/plan';
+import { removeStage } from '../plan/edit';
+import type { Stage } from '../plan/plan';
 import { both } from './dryers';
 import { answer, at, inTurn, put, set, stated, takeOut } from './fix';
 import type { LineFacts } from './line-facts';

@@ -1,5 +1,5 @@
 import { DESICCANT, is, TOWERS } from '../equipment/groups';
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { at, put, set } from './fix';
 import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';

@@ -1,7 +1,7 @@
 import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { GAUGE_TELLS_PA } from '../line/judge-outlet';
-import type { Stage } from '../line/plan';
+import type { Stage } from '../plan/plan';
 import { PSI } from '../quantity/constants';
 import { at, carry, put, refit, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';

@@ -1,4 +1,4 @@
-import type { Plan } from '../line/plan';
+import type { Plan } from '../plan/plan';
 import { sayText } from '../quantity/say-text';
 import type { QuantityName } from '../quantity/units';
 import type { LineFacts } from './line-facts';

@@ -1,10 +1,10 @@
 import { atmosphericPressurePa } from '../air/atmosphere';
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromDewPoint } from '../air/moisture';
-import { setJob } from '../line/jobs';
 import { judgeOutlets } from '../line/judge-outlet';
-import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
+import { setJob } from '../plan/jobs';
+import type { Plan, Stage } from '../plan/plan';
 import { waterClassOf } from '../purity/iso-8573';
 import { CFM } from '../quantity/constants';
 import {

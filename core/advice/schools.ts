@@ -1,9 +1,9 @@
+import { heldWater, ovenHumidity } from '../desiccant/isotherm';
 import { CHILLED, COOLERS, DRYERS, is } from '../equipment/groups';
-import { insertStage, moveStage, removeStage, setParameter } from '../line/edit';
-import type { Plan, Stage } from '../line/plan';
-import { allStages, MAIN } from '../line/runs';
 import { walk } from '../line/walk';
-import { heldWater, ovenHumidity } from '../media/isotherm';
+import { insertStage, moveStage, removeStage, setParameter } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, MAIN } from '../plan/runs';
 import { made, type Values } from './fix';
 import { LineFacts } from './line-facts';
 import type { Measure } from './measures';

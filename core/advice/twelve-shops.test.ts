@@ -1,6 +1,6 @@
 import { judgeOutlets } from '../line/judge-outlet';
-import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
+import type { Plan } from '../plan/plan';
 import {
   all,
   behind,

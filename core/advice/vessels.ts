@@ -1,5 +1,5 @@
-import { orificeKgPerS } from '../flow/orifice';
-import type { Stage } from '../line/plan';
+import { orificeKgPerS } from '../pipe-flow/orifice';
+import type { Stage } from '../plan/plan';
 import { at, put, set, stated, takeOut } from './fix';
 import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';

@@ -1,8 +1,8 @@
+import { moneySchema, PLACEHOLDERS } from '../plan/money';
 import { CFM } from '../quantity/constants';
 import { all, behind, but, goodDry, goodShop, without, working } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { costOfLine } from './cost-of-line';
-import { moneySchema, PLACEHOLDERS } from './money';
 
 const money = moneySchema.parse({ currency: '€', perKWh: 0.12, perHour: 0, years: 10 });
 

@@ -1,12 +1,12 @@
 import { LineFacts } from '../advice/line-facts';
 import { CHILLED, DESICCANT, DRYERS, is, TREATMENT } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
-import { costOfPressure } from '../flow/waterfall';
-import type { Plan } from '../line/plan';
 import { walk } from '../line/walk';
-import { hoursPerWeek } from '../line/working-time';
+import { costOfPressure } from '../line/waterfall';
+import { type Money, priceOf } from '../plan/money';
+import type { Plan } from '../plan/plan';
+import { hoursPerWeek } from '../plan/working-time';
 import { CFM, WORKING_WEEKS } from '../quantity/constants';
-import { type Money, priceOf } from './money';
 import { taskLoad } from './task-load';
 
 /** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (trade handbook). */

@@ -1,8 +1,8 @@
-import type { Plan } from '../line/plan';
 import type { Section } from '../line/section';
-import { hoursPerMonth, tasksOfLine } from '../routine/due';
-import { routineFacts } from '../routine/facts';
-import { sayInterval } from '../routine/interval';
+import { hoursPerMonth, tasksOfLine } from '../maintenance/due';
+import { routineFacts } from '../maintenance/facts';
+import { sayInterval } from '../maintenance/interval';
+import type { Plan } from '../plan/plan';
 
 /** Work that a line asks of somebody. */
 export interface TaskLoad {

@@ -1,12 +1,12 @@
 import { shownBy } from '../line/explain';
-import type { Stage } from '../line/plan';
 import { imbalance, type Section, type Station } from '../line/section';
-import { surroundingsOf } from '../line/surroundings';
 import { walk } from '../line/walk';
+import type { Stage } from '../plan/plan';
+import { surroundingsOf } from '../plan/surroundings';
 import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
 import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
-import { leastPurgeShare, towerLoad } from './tower';
+import { leastPurgeShare, towerLoad } from './drying/tower';
 
 const checks = checksOf(11);
 

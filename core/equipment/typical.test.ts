@@ -1,13 +1,13 @@
-import { fittingK } from '../flow/pipes';
-import { newStage } from '../line/edit';
 import { judgeOutlets } from '../line/judge-outlet';
-import type { Plan, Stage } from '../line/plan';
 import { walk } from '../line/walk';
+import { choresOfLine } from '../maintenance/due';
+import { routineFacts } from '../maintenance/facts';
+import { intervalOf } from '../maintenance/interval';
+import { taskById } from '../maintenance/tasks';
+import { fittingK } from '../pipe-flow/pipes';
+import { newStage } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
-import { choresOfLine } from '../routine/due';
-import { routineFacts } from '../routine/facts';
-import { intervalOf } from '../routine/interval';
-import { taskById } from '../routine/tasks';
 import { planOf, stageOf } from '../test/reference';
 
 const celsius = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;

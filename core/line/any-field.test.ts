@@ -2,19 +2,19 @@ import fc from 'fast-check';
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { judgeLine } from '../advice/judge-line';
-import { collectingStages, dutyOf } from '../drain/duty';
-import { judgeSetting } from '../drain/judge-setting';
-import { waysToDrain } from '../drain/ways';
-import { airBalance } from '../flow/balance';
-import { waterfallTo } from '../flow/waterfall';
-import { gradeLine } from '../purity/grade-line';
-import { dueTasks } from '../routine/due';
-import { routineFacts } from '../routine/facts';
+import { collectingStages, dutyOf } from '../drains/duty';
+import { judgeSetting } from '../drains/judge-setting';
+import { waysToDrain } from '../drains/ways';
+import { dueTasks } from '../maintenance/due';
+import { routineFacts } from '../maintenance/facts';
+import { type Plan, planSchema } from '../plan/plan';
+import { allStages } from '../plan/runs';
 import { anyPlan, fieldsIn, STRANGE, withField } from '../test/any-plan';
+import { airBalance } from './balance';
+import { gradeLine } from './grade-line';
 import { judgeOutlets } from './judge-outlet';
-import { type Plan, planSchema } from './plan';
-import { allStages } from './runs';
 import { walk } from './walk';
+import { waterfallTo } from './waterfall';
 
 /** Everything that pages work out of a line; what is not a number anywhere in it. */
 function shown(plan: Plan): string[] {

@@ -1,12 +1,12 @@
-import { MOIST_AIR } from '../air/explain-moisture';
+import type { Plan } from '../plan/plan';
+import { stageById } from '../plan/runs';
+import { placeOf, surveyAtmosphericPa } from '../plan/survey';
 import { input, type Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
-import { loadedHoursPerDay, waterInPerDayKg } from './day';
-import type { Plan } from './plan';
+import { MOIST_AIR } from './explain-moisture';
 import type { Pick } from './propagate';
-import { stageById } from './runs';
 import type { Section } from './section';
-import { placeOf, surveyAtmosphericPa } from './survey';
+import { loadedHoursPerDay, waterInPerDayKg } from './working-day';
 
 /** The computed figures of a whole plan that a person may question. */
 export const PLAN_FIGURES = [

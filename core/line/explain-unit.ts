@@ -1,7 +1,7 @@
+import { stagesOfUnit } from '../plan/machine-units';
+import type { Plan, Unit } from '../plan/plan';
 import { type Derivation, input } from '../quantity/derivation';
-import type { Plan, Unit } from './plan';
 import type { Section } from './section';
-import { stagesOfUnit } from './units';
 
 /** “Why?” for what a closed unit catches: its stages, one by one. */
 export function explainUnit(plan: Plan, section: Section, unit: Unit): Derivation {

@@ -1,23 +1,23 @@
 import type { Basis } from '../air/enhancement-factor';
 import { enhancementFactor } from '../air/enhancement-factor';
-import { MOIST_AIR } from '../air/explain-moisture';
 import { saturatedHumidityRatio } from '../air/humidity';
 import { LEAST_C, MOST_C, stablePhase } from '../air/saturation';
-import { panFullAfterS } from '../equipment/drains';
 import { kindOf } from '../equipment/index';
-import type { Shown, Surroundings } from '../equipment/kind';
-import { MOMENTS, type Moment, pressureAt } from '../flow/moments';
+import { panFullAfterS } from '../equipment/shared/drain-fields';
+import type { Shown, Surroundings } from '../equipment/shared/kind';
+import type { Plan, Stage } from '../plan/plan';
+import { stageById } from '../plan/runs';
+import { surroundingsAt, surroundingsOf } from '../plan/surroundings';
 import { type Derivation, input, notBelowZero, type Reason, type ReasonInput } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import type { AirStream } from '../stream/air-stream';
+import { MOIST_AIR } from './explain-moisture';
 import { type PlanFigure, planReason } from './explain-plan';
 import { dryMarginK } from './judge-outlet';
-import type { Plan, Stage } from './plan';
+import { MOMENTS, type Moment, pressureAt } from './moments';
 import { prepare } from './prepare';
 import { propagate } from './propagate';
-import { stageById } from './runs';
 import { humidityAt, type Section, type Station, vapourFractionAt } from './section';
-import { surroundingsAt, surroundingsOf } from './surroundings';
 import { walkPrepared } from './walk';
 
 /** The computed figures of a section that a person may question. */

@@ -1,18 +1,18 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf } from '../equipment/index';
-import type { Surroundings } from '../equipment/kind';
-import { type WorstMoment, worstMoments } from '../flow/peak-pressure';
-import { type Loss, lossesTo } from '../flow/waterfall';
-import { type Grade, gradeLine, isAsClean } from '../purity/grade-line';
+import type { Surroundings } from '../equipment/shared/kind';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, standing } from '../plan/runs';
+import { surroundingsAt } from '../plan/surroundings';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
-import type { Plan, Stage } from './plan';
+import { type Grade, gradeLine, isAsClean } from './grade-line';
+import { type WorstMoment, worstMoments } from './peak-pressure';
 import type { WalkProblem } from './prepare';
 import { type Pick, propagateAll } from './propagate';
-import { allStages, standing } from './runs';
 import { humidityAt, type Section, type Station } from './section';
-import { surroundingsAt } from './surroundings';
+import { type Loss, lossesTo } from './waterfall';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
 export type Verdict = 'meets' | 'fails' | 'open';

@@ -1,10 +1,10 @@
 import { kindOf } from '../equipment/index';
-import type { Kind } from '../equipment/kind';
-import { averageDemandM3PerS } from '../flow/demand';
-import { solveRings } from '../flow/ring';
-import { shareDemand } from '../flow/shares';
-import type { Plan, Stage } from './plan';
-import { type Run, runsOf, standing } from './runs';
+import type { Kind } from '../equipment/shared/kind';
+import { averageDemandM3PerS } from '../network/demand';
+import { solveRings } from '../network/ring';
+import { shareDemand } from '../network/shares';
+import type { Plan, Stage } from '../plan/plan';
+import { type Run, runsOf, standing } from '../plan/runs';
 
 /** Where air leaves a stretch: its share, and the stretch that it begins; left out, it leaves the line. */
 export interface Departure {

@@ -1,16 +1,16 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
-import type { FieldMeta } from '../equipment/kind';
-import type { Asks } from '../flow/shares';
+import type { FieldMeta } from '../equipment/shared/kind';
+import type { Asks } from '../network/shares';
+import { setParameter } from '../plan/edit';
+import type { Plan } from '../plan/plan';
+import { provenanceOf } from '../plan/provenance';
+import { allStages, stageById, standing } from '../plan/runs';
+import { surroundingsOf } from '../plan/surroundings';
+import { placeSchema, surveySchema, workingSchema } from '../plan/survey';
 import { type Band, bandOf } from '../quantity/derivation';
-import { setParameter } from './edit';
-import type { Plan } from './plan';
 import { type PreparedLine, prepare, withParameters } from './prepare';
-import { provenanceOf } from './provenance';
-import { allStages, stageById, standing } from './runs';
 import type { Section } from './section';
-import { surroundingsOf } from './surroundings';
-import { placeSchema, surveySchema, workingSchema } from './survey';
 import { walkPrepared } from './walk';
 
 /** One input that can be off, and the plan with it changed; of a stage's own input, whose it is. */

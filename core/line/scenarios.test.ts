@@ -1,13 +1,13 @@
 import { atmosphericPressurePa } from '../air/atmosphere';
 import { pressureDewPointC } from '../air/dew-point';
 import { vapourFractionFromDewPoint } from '../air/moisture';
-import { refrigeratedLoad } from '../equipment/refrigerated-capacity';
+import { refrigeratedLoad } from '../equipment/drying/refrigerated-capacity';
+import type { Stage } from '../plan/plan';
+import { surroundingsOf } from '../plan/surroundings';
 import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
 import { planOf, stageOf } from '../test/reference';
-import type { Stage } from './plan';
 import { humidityAt, type Section } from './section';
-import { surroundingsOf } from './surroundings';
 import { walk } from './walk';
 
 // Invented shops of the trade handbook, each computed there with the ideal basis: 3 % on water, 2 °F on dew points.

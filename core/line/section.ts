@@ -1,8 +1,8 @@
 import type { Basis } from '../air/enhancement-factor';
 import { relativeHumidity, vapourFractionFromRatio } from '../air/humidity';
 import type { KindName } from '../equipment/index';
+import type { Stage } from '../plan/plan';
 import type { Losses } from '../stream/air-stream';
-import type { Stage } from './plan';
 import type { PreparedLine, WalkProblem } from './prepare';
 
 /** The air as it leaves a stage, and what the stage took out of it. Flows are those while the compressor runs loaded. */

@@ -1,8 +1,8 @@
+import type { Plan } from '../plan/plan';
 import { COVERAGE } from '../quantity/derivation';
 import { planOf, stageOf } from '../test/reference';
 import { explain } from './explain';
 import { judgeOutlets, type OutletStage } from './judge-outlet';
-import type { Plan } from './plan';
 import { propagate } from './propagate';
 import type { Section } from './section';
 import { walk } from './walk';

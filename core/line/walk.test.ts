@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { iceEnthalpy, moistEnthalpy, waterEnthalpy } from '../air/enthalpy';
-import { receiverWallWPerK } from '../equipment/receiver';
+import { receiverWallWPerK } from '../equipment/supply/receiver';
+import type { Plan, Stage } from '../plan/plan';
 import { planOfCheck } from '../test/condensate-check';
 import { type Check, checksOf, expectCheck, planOf, stageOf } from '../test/reference';
-import { waterInPerDayKg } from './day';
 import { shownBy } from './explain';
-import type { Plan, Stage } from './plan';
 import { humidityAt, imbalance, type Station } from './section';
 import { walk } from './walk';
+import { waterInPerDayKg } from './working-day';
 
 describe('condensate along a line', () => {
   for (const basis of ['ideal', 'real'] as const)

@@ -3,13 +3,13 @@ import type { Basis } from '../air/enhancement-factor';
 import { humidityRatioFromFraction, vapourFractionFromRelativeHumidity, WATER_TO_AIR_MASS } from '../air/humidity';
 import { OutOfRange } from '../air/out-of-range';
 import type { ParametersOf } from '../equipment/index';
-import { type Kind, Refusal, type Surroundings } from '../equipment/kind';
+import { type Kind, Refusal, type Surroundings } from '../equipment/shared/kind';
+import type { Plan, Stage } from '../plan/plan';
+import { inPlace, surroundingsOf } from '../plan/surroundings';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import { AirStream, type Losses } from '../stream/air-stream';
-import type { Plan, Stage } from './plan';
 import { type PreparedLine, prepare, type Stretch } from './prepare';
 import { DEW_POINT, KEPT, Section } from './section';
-import { inPlace, surroundingsOf } from './surroundings';
 
 const NO_FIGURES = new Float64Array(0);
 

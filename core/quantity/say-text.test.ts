@@ -1,8 +1,8 @@
-import { SYMPTOMS } from '../diagnose/symptoms';
-import { CAUTIONS } from '../equipment/cautions';
+import { SYMPTOMS } from '../diagnosis/symptoms';
 import { fieldsOf, KINDS, type KindName } from '../equipment/index';
-import { ISOLATION } from '../routine/task';
-import { TASKS } from '../routine/tasks';
+import { CAUTIONS } from '../equipment/shared/cautions';
+import { ISOLATION } from '../maintenance/task';
+import { TASKS } from '../maintenance/tasks';
 import { say as inUnits } from './format';
 import { sayText } from './say-text';
 

@@ -1,8 +1,8 @@
-import { SALT_PER_WATER } from '../media/salt';
-import { sizeCartridge, waterLoadKgPerS } from '../media/size-cartridge';
+import { SALT_PER_WATER } from '../desiccant/salt';
+import { sizeCartridge, waterLoadKgPerS } from '../desiccant/size-cartridge';
+import { usualServiceMinutes } from '../maintenance/due';
+import { taskById } from '../maintenance/tasks';
 import { CFM } from '../quantity/constants';
-import { usualServiceMinutes } from '../routine/due';
-import { taskById } from '../routine/tasks';
 import { type DryerDuty, freeAirM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
 import { HEATED, type Heated, sizeHeated } from './size-heated';
 import { sizeRefrigerated } from './size-refrigerated';

@@ -1,9 +1,9 @@
 import { dewPointFromVapourPressureC } from '../air/dew-point';
 import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import { saturationPressurePa } from '../air/saturation';
-import { BULK_KG_PER_M3 } from '../media/isotherm';
-import { CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../media/size-cartridge';
-import { HEAT_OF_UPTAKE } from '../media/uptake';
+import { BULK_KG_PER_M3 } from '../desiccant/isotherm';
+import { CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../desiccant/size-cartridge';
+import { HEAT_OF_UPTAKE } from '../desiccant/uptake';
 import { CFM } from '../quantity/constants';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { bedShape } from './bed-shape';

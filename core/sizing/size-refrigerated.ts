@@ -1,7 +1,7 @@
 import { CP_DRY_AIR, CP_VAPOUR, CP_WATER, moistEnthalpy } from '../air/enthalpy';
 import { saturatedHumidityRatio } from '../air/humidity';
-import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/refrigerated-capacity';
-import { waterLoadKgPerS } from '../media/size-cartridge';
+import { waterLoadKgPerS } from '../desiccant/size-cartridge';
+import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/drying/refrigerated-capacity';
 import { CFM } from '../quantity/constants';
 import { type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
 

@@ -1,5 +1,5 @@
-import { BULK_KG_PER_M3, heldWater, type Medium } from '../media/isotherm';
-import { type CartridgeDuty, CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../media/size-cartridge';
+import { BULK_KG_PER_M3, heldWater, type Medium } from '../desiccant/isotherm';
+import { type CartridgeDuty, CONTACT_FOR_DEEP_S, waterLoadKgPerS } from '../desiccant/size-cartridge';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { bedShape, UPWARD_AT_MOST } from './bed-shape';
 import { KWH_PER_KG_AIR } from './dryer-duty';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { KINDS, type KindName } from '../equipment/index';
-import { WALL_UNITS, type WallUnitName } from '../equipment/wall-unit';
+import { WALL_UNITS, type WallUnitName } from '../equipment/serving/wall-unit';
 import {
   addBranch,
   addBypass,
@@ -12,10 +12,10 @@ import {
   removeStage,
   setCheckFilter,
   setProvided,
-} from '../line/edit';
-import { type Plan, planSchema } from '../line/plan';
-import { allStages, runsOf, stageById } from '../line/runs';
-import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, ungroup } from '../line/units';
+} from '../plan/edit';
+import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, ungroup } from '../plan/machine-units';
+import { type Plan, planSchema } from '../plan/plan';
+import { allStages, runsOf, stageById } from '../plan/runs';
 import { type Edit, goodDry, goodPlant, goodShop, goodSpray } from './good-lines';
 
 const kinds = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');

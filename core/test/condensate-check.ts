@@ -1,4 +1,4 @@
-import type { Plan, Stage } from '../line/plan';
+import type { Plan, Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
 import { type Check, planOf, stageOf } from './reference';
 

@@ -1,7 +1,7 @@
-import { insertStage, removeStage } from '../line/edit';
-import type { Plan, Stage } from '../line/plan';
-import { MAIN, runOfStage, withStage } from '../line/runs';
-import type { Survey } from '../line/survey';
+import { insertStage, removeStage } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
+import { MAIN, runOfStage, withStage } from '../plan/runs';
+import type { Survey } from '../plan/survey';
 import { planOf, stageOf } from './reference';
 
 const ATMOSPHERE = 101_325;

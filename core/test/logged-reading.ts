@@ -1,6 +1,6 @@
-import type { Plan } from '../line/plan';
-import { expectReadings } from '../record/expect-reading';
-import { type LogEntry, type LoggedEntry, logEntrySchema } from '../record/log-entry';
+import { expectReadings } from '../log/expect-reading';
+import { type LogEntry, type LoggedEntry, logEntrySchema } from '../log/log-entry';
+import type { Plan } from '../plan/plan';
 
 let n = 0;
 /** A reading in the log, each of another day, with what the plan expects of it. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { newStage } from '../line/edit';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../line/plan';
+import { newStage } from '../plan/edit';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../plan/plan';
 
 /** The band of a pressure switch whose middle is a working pressure. */
 export const bandAround = (middlePa: number) => ({ cutInPa: middlePa - 3e4, cutOutPa: middlePa + 3e4 });

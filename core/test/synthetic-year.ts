@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { WeatherHours } from '../season/weather';
+import type { WeatherHours } from '../year/weather';
 
 /** A made-up year as this program does not read it: straight from the columns. */
 export interface RawYear {

@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import type { Connection } from 'mysql2';
 import type { Pool } from 'mysql2/promise';
 import { create } from 'tar';
-import { PLAN_VERSION } from '../../core/line/plan';
+import { PLAN_VERSION } from '../../core/plan/plan';
 import { migrationsOf } from '../../db/migrate';
 import { BACKUP_FORMAT, BACKUP_VERSION, type Manifest } from './manifest';
 import { readBackup } from './read-backup';

@@ -1,5 +1,5 @@
 import ical, { ICalEventRepeatingFreq, ICalWeekday } from 'ical-generator';
-import type { RoutineEvent } from '../../core/routine/calendar';
+import type { RoutineEvent } from '../../core/maintenance/calendar';
 
 const WEEKDAYS = [
   ICalWeekday.MO,

@@ -1,4 +1,4 @@
-import { routineEvents } from '../../core/routine/calendar';
+import { routineEvents } from '../../core/maintenance/calendar';
 import { calendarText } from './calendar-text';
 import { type DueFrom, dueOn } from './due-on';
 

@@ -1,14 +1,14 @@
-import { collectingStages } from '../../core/drain/duty';
-import { type PointYear, pointYear } from '../../core/drain/point-year';
-import type { Plan } from '../../core/line/plan';
+import { collectingStages } from '../../core/drains/duty';
+import { type PointYear, pointYear } from '../../core/drains/point-year';
 import { walk } from '../../core/line/walk';
-import type { ShopTime } from '../../core/record/shop-clock';
-import { type DueTask, dueTasks } from '../../core/routine/due';
-import { routineFacts } from '../../core/routine/facts';
-import type { LogSummary } from '../../core/routine/log-summary';
-import { livesOf, spentTimes } from '../../core/season/charge-lives';
-import { runWeather } from '../../core/season/run-weather';
-import type { WeatherHours } from '../../core/season/weather';
+import type { ShopTime } from '../../core/log/site-clock';
+import { livesOf, spentTimes } from '../../core/maintenance/charge-lives';
+import { type DueTask, dueTasks } from '../../core/maintenance/due';
+import { routineFacts } from '../../core/maintenance/facts';
+import type { LogSummary } from '../../core/maintenance/log-summary';
+import type { Plan } from '../../core/plan/plan';
+import { runWeather } from '../../core/year/run-weather';
+import type { WeatherHours } from '../../core/year/weather';
 
 /** What the tasks of a line follow from. */
 export interface DueFrom {

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { planSchema, revisionNameSchema } from '../../core/line/plan';
+import { chargeSchema } from '../../core/log/charge';
+import { drainEntrySchema } from '../../core/log/drain-entry';
+import { logEntrySchema } from '../../core/log/log-entry';
+import { planSchema, revisionNameSchema } from '../../core/plan/plan';
 import { QUANTITIES, type QuantityName } from '../../core/quantity/units';
-import { chargeSchema } from '../../core/record/charge';
-import { drainEntrySchema } from '../../core/record/drain-entry';
-import { logEntrySchema } from '../../core/record/log-entry';
 
 export const COPY_FORMAT = 'cool-dram-line';
 export const COPY_VERSION = 1;

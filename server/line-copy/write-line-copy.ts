@@ -1,6 +1,6 @@
 import { and, asc, eq, gt, gte, or, type SQL } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
-import { logEntrySchema } from '../../core/record/log-entry';
+import { logEntrySchema } from '../../core/log/log-entry';
 import { database } from '../../db/client';
 import { charges, drainEntries, logEntries, photos, revisions } from '../../db/schema';
 import { checkedId } from '../plan-id';

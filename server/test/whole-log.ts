@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Charge } from '../../core/record/charge';
-import type { LoggedDrain } from '../../core/record/judge-log';
-import type { LoggedEntry } from '../../core/record/log-entry';
+import type { Charge } from '../../core/log/charge';
+import type { LoggedDrain } from '../../core/log/judge-log';
+import type { LoggedEntry } from '../../core/log/log-entry';
 import { database } from '../../db/client';
 import { drainEntries, logEntries } from '../../db/schema';
 import { ENTRY, entryOf } from '../read-log-summary';

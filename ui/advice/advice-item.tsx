@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { applyFix } from '@/core/advice/apply-fixes';
 import { type Advice, setAside, withoutAside } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
-import type { DayRemark } from '@/core/pump/judge-day';
+import type { DayRemark } from '@/core/day/judge-day';
 import { sayText } from '@/core/quantity/say-text';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -5,8 +5,8 @@ import { measured } from '@/core/advice/hold-against';
 import type { Advice } from '@/core/advice/judge-line';
 import { say as said } from '@/core/advice/rule';
 import { costOfLine } from '@/core/cost/cost-of-line';
-import { changes } from '@/core/line/changes';
-import type { Plan } from '@/core/line/plan';
+import { changes } from '@/core/plan/changes';
+import type { Plan } from '@/core/plan/plan';
 import { sayText } from '@/core/quantity/say-text';
 import { useUnits } from '@/ui/units/units';
 

@@ -1,7 +1,7 @@
 'use client';
 
-import { type Batch, dryBatch, LAYER_MOST_M, suitsBatch } from '@/core/media/dry-batch';
-import { MEDIA, type Medium } from '@/core/media/isotherm';
+import { type Batch, dryBatch, LAYER_MOST_M, suitsBatch } from '@/core/desiccant/dry-batch';
+import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';

@@ -1,11 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { loadedHoursPerDay } from '@/core/line/day';
-import type { Stage } from '@/core/line/plan';
-import { pathTo, standing } from '@/core/line/runs';
 import { humidityAt } from '@/core/line/section';
-import { surveyAtmosphericPa } from '@/core/line/survey';
+import { loadedHoursPerDay } from '@/core/line/working-day';
+import type { Stage } from '@/core/plan/plan';
+import { pathTo, standing } from '@/core/plan/runs';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
 import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { FLOW_BASIS } from './query';

@@ -1,10 +1,10 @@
 'use client';
 
 import Link from 'next/link';
-import type { BedMediumName } from '@/core/media/bed-media';
-import { MEDIA, type Medium } from '@/core/media/isotherm';
-import { sparesOf } from '@/core/media/judge-charge';
-import { sizeCartridge, type Worth } from '@/core/media/size-cartridge';
+import type { BedMediumName } from '@/core/desiccant/bed-media';
+import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
+import { sparesOf } from '@/core/desiccant/judge-charge';
+import { sizeCartridge, type Worth } from '@/core/desiccant/size-cartridge';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';

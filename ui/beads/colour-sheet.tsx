@@ -1,7 +1,7 @@
 'use client';
 
-import { INDICATORS, type IndicatorName, provesDownToC } from '@/core/media/indicators';
-import { heldWater, OVEN_ROOM } from '@/core/media/isotherm';
+import { INDICATORS, type IndicatorName, provesDownToC } from '@/core/desiccant/indicators';
+import { heldWater, OVEN_ROOM } from '@/core/desiccant/isotherm';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Sheet } from '@/ui/primitives/sheet';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Batch } from '@/core/media/dry-batch';
-import { dryingSteps } from '@/core/media/drying-steps';
+import type { Batch } from '@/core/desiccant/dry-batch';
+import { dryingSteps } from '@/core/desiccant/drying-steps';
 import { spell } from '@/core/quantity/spell';
 import { readStored, store } from '@/ui/browser-store';
 import { InUnits } from '@/ui/units/in-units';

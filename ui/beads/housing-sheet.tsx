@@ -1,6 +1,6 @@
 'use client';
 
-import { fitCartridge } from '@/core/media/fit-cartridge';
+import { fitCartridge } from '@/core/desiccant/fit-cartridge';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';

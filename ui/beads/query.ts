@@ -1,10 +1,10 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
-import { OVEN_MOST_C } from '@/core/media/dry-batch';
-import { INDICATORS, type IndicatorName } from '@/core/media/indicators';
-import { MEDIA, type Medium } from '@/core/media/isotherm';
-import { RECHARGE, type Recharged } from '@/core/media/recharge';
-import type { CartridgeDuty } from '@/core/media/size-cartridge';
+import { OVEN_MOST_C } from '@/core/desiccant/dry-batch';
+import { INDICATORS, type IndicatorName } from '@/core/desiccant/indicators';
+import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
+import { RECHARGE, type Recharged } from '@/core/desiccant/recharge';
+import type { CartridgeDuty } from '@/core/desiccant/size-cartridge';
 import { CFM } from '@/core/quantity/constants';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import type { AskFor, Bounds } from '@/ui/forms/ask';

@@ -1,6 +1,6 @@
 'use client';
 
-import { type Batch, dryBatch, QUOTED } from '@/core/media/dry-batch';
+import { type Batch, dryBatch, QUOTED } from '@/core/desiccant/dry-batch';
 import { spell } from '@/core/quantity/spell';
 import { useUnits } from '@/ui/units/units';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { RECHARGE, type Recharged } from '@/core/media/recharge';
+import { RECHARGE, type Recharged } from '@/core/desiccant/recharge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Sheet } from '@/ui/primitives/sheet';

@@ -1,6 +1,6 @@
 'use client';
 
-import { disposalOf, type Fate, judgeCharge, leftAfter } from '@/core/media/judge-charge';
+import { disposalOf, type Fate, judgeCharge, leftAfter } from '@/core/desiccant/judge-charge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Sheet } from '@/ui/primitives/sheet';
 import { useUnits } from '@/ui/units/units';

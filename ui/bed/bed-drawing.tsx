@@ -1,6 +1,6 @@
 'use client';
 
-import type { BedFilm } from '@/core/media/bed-film';
+import type { BedFilm } from '@/core/desiccant/bed-film';
 import { useUnits } from '@/ui/units/units';
 
 const ROWS = 60;

@@ -1,6 +1,6 @@
 'use client';
 
-import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
+import { BED_MEDIA, type BedMediumName } from '@/core/desiccant/bed-media';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { useQuestion } from '@/ui/forms/use-question';

@@ -1,9 +1,9 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
-import type { BedDuty } from '@/core/media/bed-film';
-import { BED_MEDIA, type BedMediumName } from '@/core/media/bed-media';
-import { OVEN_MOST_C } from '@/core/media/dry-batch';
-import { OVEN_ROOM, ovenHumidity } from '@/core/media/isotherm';
+import type { BedDuty } from '@/core/desiccant/bed-film';
+import { BED_MEDIA, type BedMediumName } from '@/core/desiccant/bed-media';
+import { OVEN_MOST_C } from '@/core/desiccant/dry-batch';
+import { OVEN_ROOM, ovenHumidity } from '@/core/desiccant/isotherm';
 import { CFM } from '@/core/quantity/constants';
 import { dryAirKgPerS } from '@/core/quantity/flow-basis';
 import type { AskFor, Bounds } from '@/ui/forms/ask';

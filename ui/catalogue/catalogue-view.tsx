@@ -2,9 +2,9 @@
 
 import { parseAsString, useQueryState } from 'nuqs';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
-import { FAMILIES } from '@/core/equipment/kind';
 import { parameterRows } from '@/core/equipment/parameter-rows';
-import { WALL_UNITS } from '@/core/equipment/wall-unit';
+import { WALL_UNITS } from '@/core/equipment/serving/wall-unit';
+import { FAMILIES } from '@/core/equipment/shared/kind';
 import { StageIcon } from '@/ui/line-section/stage-icon';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';

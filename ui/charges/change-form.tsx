@@ -1,17 +1,17 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import type { ChargeNow } from '@/core/record/charge';
-import { logEntrySchema } from '@/core/record/log-entry';
-import type { PlaceLife } from '@/core/season/charge-lives';
+import type { ChargeNow } from '@/core/log/charge';
+import { logEntrySchema } from '@/core/log/log-entry';
+import type { PlaceLife } from '@/core/maintenance/charge-lives';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Drag } from '@/ui/forms/drag';
 import { Field, tied } from '@/ui/forms/field';
-import { entryOf } from '@/ui/keep/entry-of';
-import { rememberedWho, rememberWho, type useSender } from '@/ui/keep/use-sender';
-import { nowOnTheWall } from '@/ui/logbook/when';
+import { entryOf } from '@/ui/outbox/entry-of';
+import { rememberedWho, rememberWho, type useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { nowOnTheWall } from '@/ui/units/when';
 import { WhoField } from './who-field';
 
 const NAMELESS = 'none';

@@ -2,18 +2,18 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { bandOf } from '@/core/media/charge-life';
-import { type Charge, chargesNow, stintsOf } from '@/core/record/charge';
-import type { LifeEntry } from '@/core/record/log-entry';
-import { beadPlaces } from '@/core/season/charge-lives';
-import { useNow } from '@/ui/keep/use-due';
-import { useSender } from '@/ui/keep/use-sender';
+import { bandOf } from '@/core/desiccant/charge-life';
+import { type Charge, chargesNow, stintsOf } from '@/core/log/charge';
+import type { LifeEntry } from '@/core/log/log-entry';
+import { beadPlaces } from '@/core/maintenance/charge-lives';
+import { useNow } from '@/ui/due/use-due';
+import { useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useLives } from '../due/use-lives';
 import { ElementsPart } from './elements-part';
 import { NewChargeForm } from './new-charge-form';
 import { PlaceCard } from './place-card';
 import { Shelf } from './shelf';
-import { useLives } from './use-lives';
 
 /** Every charge of beads: where it is, when it is spent, and what its place has taught. */
 export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LifeEntry[] }) {

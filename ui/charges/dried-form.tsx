@@ -1,13 +1,13 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { judgeCharge } from '@/core/media/judge-charge';
+import { judgeCharge } from '@/core/desiccant/judge-charge';
+import type { ChargeNow } from '@/core/log/charge';
+import { type LogEntry, logEntrySchema } from '@/core/log/log-entry';
 import { parseQuantity } from '@/core/quantity/parse';
-import type { ChargeNow } from '@/core/record/charge';
-import { type LogEntry, logEntrySchema } from '@/core/record/log-entry';
 import { Field, tied } from '@/ui/forms/field';
-import { entryOf } from '@/ui/keep/entry-of';
-import { rememberedWho, rememberWho, type useSender } from '@/ui/keep/use-sender';
+import { entryOf } from '@/ui/outbox/entry-of';
+import { rememberedWho, rememberWho, type useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';

@@ -2,11 +2,11 @@
 
 import { format } from 'date-fns';
 import { useMemo } from 'react';
-import type { LifeEntry } from '@/core/record/log-entry';
-import { type ChangeReason, elementLives } from '@/core/season/element-lives';
-import { sayTime } from '@/ui/logbook/when';
+import type { LifeEntry } from '@/core/log/log-entry';
+import { type ChangeReason, elementLives } from '@/core/maintenance/element-lives';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { sayTime } from '@/ui/units/when';
 
 const WHY: Record<ChangeReason, string> = {
   drop: 'its pressure drop reaches the limit',

@@ -1,10 +1,10 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { BeadSwatches } from '@/ui/keep/bead-swatches';
-import { entryOf } from '@/ui/keep/entry-of';
-import { rememberedWho, rememberWho, type useSender } from '@/ui/keep/use-sender';
+import { entryOf } from '@/ui/outbox/entry-of';
+import { rememberedWho, rememberWho, type useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { BeadSwatches } from '@/ui/rounds/bead-swatches';
 import { WhoField } from './who-field';
 
 /** How far the front has come, by eye. */

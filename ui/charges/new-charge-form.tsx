@@ -1,14 +1,14 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
-import { MEDIA } from '@/core/media/isotherm';
+import { MEDIA } from '@/core/desiccant/isotherm';
+import { chargeSchema } from '@/core/log/charge';
 import { parseQuantity } from '@/core/quantity/parse';
-import { chargeSchema } from '@/core/record/charge';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Field, tied } from '@/ui/forms/field';
-import type { useSender } from '@/ui/keep/use-sender';
-import { nowOnTheWall } from '@/ui/logbook/when';
+import type { useSender } from '@/ui/outbox/use-sender';
 import { useUnits } from '@/ui/units/units';
+import { nowOnTheWall } from '@/ui/units/when';
 
 const YES_NO = { no: 'no', yes: 'yes' } as const;
 

@@ -2,18 +2,18 @@
 
 import { addDays, format } from 'date-fns';
 import { useState } from 'react';
-import { setParameter } from '@/core/line/edit';
-import { stageById } from '@/core/line/runs';
-import { bandOf } from '@/core/media/charge-life';
-import { MEDIA } from '@/core/media/isotherm';
-import type { ChargeNow } from '@/core/record/charge';
-import { KNOWN_FROM, type LifeState, type PlaceLife } from '@/core/season/charge-lives';
-import type { useSender } from '@/ui/keep/use-sender';
-import { sayTime } from '@/ui/logbook/when';
+import { bandOf } from '@/core/desiccant/charge-life';
+import { MEDIA } from '@/core/desiccant/isotherm';
+import type { ChargeNow } from '@/core/log/charge';
+import { KNOWN_FROM, type LifeState, type PlaceLife } from '@/core/maintenance/charge-lives';
+import { setParameter } from '@/core/plan/edit';
+import { stageById } from '@/core/plan/runs';
+import type { useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
+import { sayTime } from '@/ui/units/when';
 import { ChangeBand } from './change-band';
 import { ChangeForm } from './change-form';
 import { LookForm } from './look-form';

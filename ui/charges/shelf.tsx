@@ -2,12 +2,12 @@
 
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { MEDIA } from '@/core/media/isotherm';
-import { disposalOf, leftAfter } from '@/core/media/judge-charge';
+import { MEDIA } from '@/core/desiccant/isotherm';
+import { disposalOf, leftAfter } from '@/core/desiccant/judge-charge';
+import type { ChargeNow, Whereabouts } from '@/core/log/charge';
+import type { BeadPlace } from '@/core/maintenance/charge-lives';
 import { DAY_MS } from '@/core/quantity/constants';
-import type { ChargeNow, Whereabouts } from '@/core/record/charge';
-import type { BeadPlace } from '@/core/season/charge-lives';
-import type { useSender } from '@/ui/keep/use-sender';
+import type { useSender } from '@/ui/outbox/use-sender';
 import { useUnits } from '@/ui/units/units';
 import { DriedForm } from './dried-form';
 

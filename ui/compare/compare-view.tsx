@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useMemo } from 'react';
 import { say as said } from '@/core/advice/rule';
-import { align } from '@/core/line/align';
-import { changes } from '@/core/line/changes';
+import { written } from '@/core/line/grade-line';
 import { inAll } from '@/core/line/judge-outlet';
-import type { PlanSummary, RevisionSummary } from '@/core/line/plan';
-import { written } from '@/core/purity/grade-line';
+import { align } from '@/core/plan/align';
+import { changes } from '@/core/plan/changes';
+import type { PlanSummary, RevisionSummary } from '@/core/plan/plan';
 import { gradeOf, MARKS } from '@/ui/advice/grade-mark';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';

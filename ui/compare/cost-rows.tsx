@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import { costOfLine, type LineCost } from '@/core/cost/cost-of-line';
 import { type KindName, kindOf } from '@/core/equipment/index';
-import type { Plan } from '@/core/line/plan';
+import type { Plan } from '@/core/plan/plan';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 

@@ -2,9 +2,9 @@
 
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/cost/money';
 import { type KindName, kindOf } from '@/core/equipment/index';
-import { allStages } from '@/core/line/runs';
+import { type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/plan/money';
+import { allStages } from '@/core/plan/runs';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/line/plan';
+import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/plan/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { copyName } from './copy-name';

@@ -1,10 +1,10 @@
 import { LineFacts } from '@/core/advice/line-facts';
 import { taskLoad } from '@/core/cost/task-load';
-import { loadedHoursPerDay } from '@/core/line/day';
-import { drainPoints } from '@/core/line/edit';
 import { judgeOutlets, type Verdicts } from '@/core/line/judge-outlet';
-import type { Plan } from '@/core/line/plan';
-import { allStages, standing } from '@/core/line/runs';
+import { loadedHoursPerDay } from '@/core/line/working-day';
+import { drainPoints } from '@/core/plan/edit';
+import type { Plan } from '@/core/plan/plan';
+import { allStages, standing } from '@/core/plan/runs';
 import { adviceWith } from '@/ui/plan/advice-of';
 import { sectionOf } from '@/ui/plan/section-of';
 

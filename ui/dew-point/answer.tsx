@@ -1,8 +1,8 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { explainMoisture, type MoistureFigure } from '@/core/air/explain-moisture';
 import { type MoistureReading, moistureAt } from '@/core/air/moisture';
+import { explainMoisture, type MoistureFigure } from '@/core/line/explain-moisture';
 import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { Amount, useUnits } from '@/ui/units/units';

@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { askedBehind } from '@/core/advice/dryers';
 import { LineFacts } from '@/core/advice/line-facts';
-import type { Stage } from '@/core/line/plan';
-import { pathTo, standing } from '@/core/line/runs';
 import { humidityAt } from '@/core/line/section';
-import { surroundingsAt } from '@/core/line/surroundings';
-import { surveyAtmosphericPa } from '@/core/line/survey';
-import { hoursPerWeek } from '@/core/line/working-time';
+import type { Stage } from '@/core/plan/plan';
+import { pathTo, standing } from '@/core/plan/runs';
+import { surroundingsAt } from '@/core/plan/surroundings';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
+import { hoursPerWeek } from '@/core/plan/working-time';
 import { WORKING_WEEKS } from '@/core/quantity/constants';
 import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import { FAMILIES } from '@/core/sizing/families';

@@ -1,7 +1,7 @@
 'use client';
 
-import { SALT_PER_WATER } from '@/core/media/salt';
-import { waterLoadKgPerS } from '@/core/media/size-cartridge';
+import { SALT_PER_WATER } from '@/core/desiccant/salt';
+import { waterLoadKgPerS } from '@/core/desiccant/size-cartridge';
 import { DAY_S } from '@/core/quantity/constants';
 import { type DryerDuty, FREE_AIR_KG_PER_M3 } from '@/core/sizing/dryer-duty';
 import { MEMBRANE, PELLETS } from '@/core/sizing/families';

@@ -1,6 +1,6 @@
 'use client';
 
-import { JOBS, type JobId, setJob } from '@/core/line/jobs';
+import { JOBS, type JobId, setJob } from '@/core/plan/jobs';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 /** Sets an outlet to a usual job in one step of undo; every number may be changed afterwards. */

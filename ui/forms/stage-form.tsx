@@ -3,10 +3,10 @@
 import { type ReactNode, useState } from 'react';
 import type { z } from 'zod';
 import { fieldsOf, isRelevant, kindOf } from '@/core/equipment/index';
-import type { FieldMeta } from '@/core/equipment/kind';
-import { chooseMeasured, setParameter } from '@/core/line/edit';
-import type { Known, Plan, Stage } from '@/core/line/plan';
-import { type Provenance, provenanceOf, setKnown } from '@/core/line/provenance';
+import type { FieldMeta } from '@/core/equipment/shared/kind';
+import { chooseMeasured, setParameter } from '@/core/plan/edit';
+import type { Known, Plan, Stage } from '@/core/plan/plan';
+import { type Provenance, provenanceOf, setKnown } from '@/core/plan/provenance';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { sectionOf } from '@/ui/plan/section-of';
 import { ChoiceInput } from './choice-input';

@@ -1,10 +1,10 @@
 'use client';
 
 import { Trash2 } from 'lucide-react';
-import type { FieldMeta } from '@/core/equipment/kind';
-import { removeBranch } from '@/core/line/edit';
-import { type Branch, branchSchema } from '@/core/line/plan';
-import { allStages, hangingOn, withBranch } from '@/core/line/runs';
+import type { FieldMeta } from '@/core/equipment/shared/kind';
+import { removeBranch } from '@/core/plan/edit';
+import { type Branch, branchSchema } from '@/core/plan/plan';
+import { allStages, hangingOn, withBranch } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { TextInput } from '@/ui/forms/text-input';

@@ -3,8 +3,8 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
-import { withSurvey } from '@/core/line/edit';
-import { placeOf } from '@/core/line/survey';
+import { withSurvey } from '@/core/plan/edit';
+import { placeOf } from '@/core/plan/survey';
 import { Drag } from '@/ui/forms/drag';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { effectivenessFromReadings } from '@/core/equipment/aftercooler';
-import { Refusal } from '@/core/equipment/kind';
-import { setParameter } from '@/core/line/edit';
-import type { Stage } from '@/core/line/plan';
-import { runOfStage } from '@/core/line/runs';
-import { placeOf } from '@/core/line/survey';
+import { effectivenessFromReadings } from '@/core/equipment/cooling/aftercooler';
+import { Refusal } from '@/core/equipment/shared/kind';
+import { setParameter } from '@/core/plan/edit';
+import type { Stage } from '@/core/plan/plan';
+import { runOfStage } from '@/core/plan/runs';
+import { placeOf } from '@/core/plan/survey';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';

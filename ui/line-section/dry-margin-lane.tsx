@@ -6,9 +6,9 @@ import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { figureText } from '@/ui/why/why';
+import { linear, niceTicks } from '../chart/scales';
 import { Lane } from './lane';
 import type { Row } from './rows';
-import { linear, niceTicks } from './scales';
 
 const HEIGHT = 176;
 

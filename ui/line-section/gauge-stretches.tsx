@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { stretchesTo } from '@/core/flow/gauge-readings';
+import { stretchesTo } from '@/core/line/gauge-readings';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo, useEffect, useState } from 'react';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
-import { WALL_UNITS, type WallUnitName } from '@/core/equipment/wall-unit';
+import { WALL_UNITS, type WallUnitName } from '@/core/equipment/serving/wall-unit';
 import { isTyping } from '@/ui/shell/shortcuts';
 import { InUnits } from '@/ui/units/in-units';
 import { StageIcon } from './stage-icon';

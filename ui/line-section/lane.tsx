@@ -1,5 +1,5 @@
 import type { ComponentProps, ReactNode } from 'react';
-import { MAIN } from '@/core/line/runs';
+import { MAIN } from '@/core/plan/runs';
 import { formatNumber } from '@/core/quantity/format';
 import { WhyDrawing } from '@/ui/why/why';
 import type { Row } from './rows';

@@ -11,7 +11,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import type { Grade } from '@/core/purity/grade-line';
+import type { Grade } from '@/core/line/grade-line';
 import { useLivePlan } from '@/ui/plan/plan-provider';
 import { DryMarginLane } from './dry-margin-lane';
 import { LedgerLane } from './ledger-lane';

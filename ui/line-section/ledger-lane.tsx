@@ -9,9 +9,9 @@ import { fromSi, unitOf } from '@/core/quantity/units';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { figureText } from '@/ui/why/why';
+import { linear, niceTicks } from '../chart/scales';
 import { Lane } from './lane';
 import type { Row } from './rows';
-import { linear, niceTicks } from './scales';
 
 const HEIGHT = 140;
 const WORTH_A_LABEL = 0.002; // of the water in

@@ -1,12 +1,12 @@
 'use client';
 
 import { memo } from 'react';
-import { explainPeak } from '@/core/flow/peak-pressure';
 import type { StationFigure } from '@/core/line/explain';
+import { explainGrade } from '@/core/line/explain-grade';
+import { written } from '@/core/line/grade-line';
 import { inAll, type OutletJudgement, type OutletStage, type Verdicts } from '@/core/line/judge-outlet';
-import { allStages, stageById, standing } from '@/core/line/runs';
-import { explainGrade } from '@/core/purity/explain-grade';
-import { written } from '@/core/purity/grade-line';
+import { explainPeak } from '@/core/line/peak-pressure';
+import { allStages, stageById, standing } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';

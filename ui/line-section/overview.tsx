@@ -2,7 +2,7 @@
 
 import { type RefObject, useEffect, useState } from 'react';
 import { inAll, type Verdicts } from '@/core/line/judge-outlet';
-import { MAIN } from '@/core/line/runs';
+import { MAIN } from '@/core/plan/runs';
 import { LABELS } from './lane';
 import type { Row } from './rows';
 

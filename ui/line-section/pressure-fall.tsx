@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { explainPeak } from '@/core/flow/peak-pressure';
-import { costOfPressure, type Step, waterfallTo } from '@/core/flow/waterfall';
 import type { OutletStage } from '@/core/line/judge-outlet';
+import { explainPeak } from '@/core/line/peak-pressure';
+import { costOfPressure, type Step, waterfallTo } from '@/core/line/waterfall';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';

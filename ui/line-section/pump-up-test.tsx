@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { setParameter } from '@/core/line/edit';
-import type { Stage } from '@/core/line/plan';
-import { allStages } from '@/core/line/runs';
-import { placeOf } from '@/core/line/survey';
-import { deliveryFromPumpUp, PUMP_UP_REL, type PumpUpTest as Test } from '@/core/pump/cycle';
+import { deliveryFromPumpUp, PUMP_UP_REL, type PumpUpTest as Test } from '@/core/day/cycle';
+import { setParameter } from '@/core/plan/edit';
+import type { Stage } from '@/core/plan/plan';
+import { allStages } from '@/core/plan/runs';
+import { placeOf } from '@/core/plan/survey';
 import { COVERAGE, input } from '@/core/quantity/derivation';
 import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';

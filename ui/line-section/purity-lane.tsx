@@ -1,9 +1,9 @@
 'use client';
 
 import { memo } from 'react';
-import { explainGrade } from '@/core/purity/explain-grade';
-import type { Grade } from '@/core/purity/grade-line';
-import { written } from '@/core/purity/grade-line';
+import { explainGrade } from '@/core/line/explain-grade';
+import type { Grade } from '@/core/line/grade-line';
+import { written } from '@/core/line/grade-line';
 import { figureText } from '@/ui/why/why';
 import { Lane } from './lane';
 import type { Row } from './rows';

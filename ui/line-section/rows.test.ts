@@ -1,6 +1,6 @@
-import { addBranch, setParameter } from '@/core/line/edit';
-import { addWallUnit, setUnit } from '@/core/line/units';
 import { walk } from '@/core/line/walk';
+import { addBranch, setParameter } from '@/core/plan/edit';
+import { addWallUnit, setUnit } from '@/core/plan/machine-units';
 import { planOf, stageOf } from '@/core/test/reference';
 import { type Row, rowsFor, sameShape } from './rows';
 

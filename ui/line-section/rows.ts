@@ -1,6 +1,6 @@
-import type { Plan, Stage, Unit } from '@/core/line/plan';
-import { MAIN, type Run, runsOf } from '@/core/line/runs';
 import type { Section, Station } from '@/core/line/section';
+import type { Plan, Stage, Unit } from '@/core/plan/plan';
+import { MAIN, type Run, runsOf } from '@/core/plan/runs';
 
 /** A stage, or a unit that is closed, in its column, with its station where the walk came there. */
 export interface Cell {

@@ -12,9 +12,9 @@ import {
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
-import type { Plan } from '@/core/line/plan';
-import { runOfStage, runsOf, stageById } from '@/core/line/runs';
-import { stagesOfUnit, unitById } from '@/core/line/units';
+import { stagesOfUnit, unitById } from '@/core/plan/machine-units';
+import type { Plan } from '@/core/plan/plan';
+import { runOfStage, runsOf, stageById } from '@/core/plan/runs';
 
 const INSTRUCTIONS = {
   draggable:

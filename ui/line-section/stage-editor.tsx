@@ -3,12 +3,12 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { kindOf } from '@/core/equipment/index';
-import { firstFree, moveStage, removeStage, renameStage } from '@/core/line/edit';
 import type { StationFigure } from '@/core/line/explain';
 import { readFigure, shownBy } from '@/core/line/explain';
 import type { Verdicts } from '@/core/line/judge-outlet';
-import type { Stage } from '@/core/line/plan';
-import { type Run, runOfStage, stageById } from '@/core/line/runs';
+import { firstFree, moveStage, removeStage, renameStage } from '@/core/plan/edit';
+import type { Stage } from '@/core/plan/plan';
+import { type Run, runOfStage, stageById } from '@/core/plan/runs';
 import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { AdviceOfStage } from '@/ui/advice/advice-beside';

@@ -1,10 +1,10 @@
 'use client';
 
 import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
-import { addBranch, addBypass, addPump, moveStage, setCheckFilter, setPlace, setProvided } from '@/core/line/edit';
-import type { Plan, Stage } from '@/core/line/plan';
-import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
-import { groupWithNext, unitById } from '@/core/line/units';
+import { addBranch, addBypass, addPump, moveStage, setCheckFilter, setPlace, setProvided } from '@/core/plan/edit';
+import { groupWithNext, unitById } from '@/core/plan/machine-units';
+import type { Plan, Stage } from '@/core/plan/plan';
+import { MAIN, runOfStage, runsOf } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -1,17 +1,17 @@
 'use client';
 
 import { FoldHorizontal, Trash2, UnfoldHorizontal, Ungroup } from 'lucide-react';
-import type { FieldMeta } from '@/core/equipment/kind';
-import { type Unit, unitSchema } from '@/core/line/plan';
-import { MAIN, runOfStage, runsOf } from '@/core/line/runs';
-import { moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from '@/core/line/units';
-import { settleHours, shareInUse, unitUsedS } from '@/core/record/unit-hours';
+import type { FieldMeta } from '@/core/equipment/shared/kind';
+import { settleHours, shareInUse, unitUsedS } from '@/core/log/unit-hours';
+import { moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from '@/core/plan/machine-units';
+import { type Unit, unitSchema } from '@/core/plan/plan';
+import { MAIN, runOfStage, runsOf } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { TextInput } from '@/ui/forms/text-input';
-import { nowOnTheWall } from '@/ui/logbook/when';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { nowOnTheWall } from '@/ui/units/when';
 import { StageIcon } from './stage-icon';
 
 const metaOf = (field: 'form' | 'is' | 'usedS'): FieldMeta => unitSchema.shape[field].meta() as unknown as FieldMeta;

@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect } from 'react';
-import { moveStage } from '@/core/line/edit';
-import type { Stage, Unit } from '@/core/line/plan';
-import { type Run, runsOf } from '@/core/line/runs';
-import { moveUnit } from '@/core/line/units';
+import { moveStage } from '@/core/plan/edit';
+import { moveUnit } from '@/core/plan/machine-units';
+import type { Stage, Unit } from '@/core/plan/plan';
+import { type Run, runsOf } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { isTyping } from '@/ui/shell/shortcuts';
 import type { Cell } from './rows';

@@ -3,12 +3,13 @@
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryStates } from 'nuqs';
 import { useState } from 'react';
-import type { Calibration } from '@/core/record/calibrate';
-import { ENTRY_KINDS, type LoggedEntry } from '@/core/record/log-entry';
-import type { LogPage, Trend as TrendOfLog } from '@/core/record/log-pages';
+import type { Calibration } from '@/core/log/calibrate';
+import { ENTRY_KINDS, type LoggedEntry } from '@/core/log/log-entry';
+import type { LogPage, Trend as TrendOfLog } from '@/core/log/log-pages';
 import { ChoiceInput } from '@/ui/forms/choice-input';
-import { useSender } from '@/ui/keep/use-sender';
+import { useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { sayTime } from '../units/when';
 import { Calibrations } from './calibrations';
 import { EntryForm } from './entry-form';
 import { Entry } from './entry-item';
@@ -16,7 +17,6 @@ import { ImportRows } from './import-rows';
 import { LogTabs } from './log-tabs';
 import { SavedViews } from './saved-views';
 import { Trend } from './trend';
-import { sayTime } from './when';
 
 const ASKED = {
   q: parseAsString.withDefault(''),

@@ -1,5 +1,5 @@
 import type { UseFormRegisterReturn } from 'react-hook-form';
-import { APPEARANCES } from '@/core/record/drain-entry';
+import { APPEARANCES } from '@/core/log/drain-entry';
 
 const SWATCH: Record<keyof typeof APPEARANCES, string> = {
   clear: 'bg-water-wash',

@@ -1,9 +1,9 @@
 'use client';
 
 import { fieldsOf } from '@/core/equipment/index';
-import { setParameter } from '@/core/line/edit';
-import { stageById } from '@/core/line/runs';
-import type { Calibration } from '@/core/record/calibrate';
+import type { Calibration } from '@/core/log/calibrate';
+import { setParameter } from '@/core/plan/edit';
+import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 

@@ -3,29 +3,29 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
-import { drainPoints } from '@/core/line/edit';
-import type { Plan } from '@/core/line/plan';
-import { placeOf } from '@/core/line/survey';
+import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
+import { expectDrain, explainDrain } from '@/core/log/expect-drain';
+import { verdictOf } from '@/core/log/judge-drain';
+import type { LoggedDrain } from '@/core/log/judge-log';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
+import { drainPoints } from '@/core/plan/edit';
+import type { Plan } from '@/core/plan/plan';
+import { placeOf } from '@/core/plan/survey';
 import { DAY_MS, HOUR_MS } from '@/core/quantity/constants';
-import { type DrainEntry, drainEntrySchema } from '@/core/record/drain-entry';
-import { expectDrain, explainDrain } from '@/core/record/expect-drain';
-import { verdictOf } from '@/core/record/judge-drain';
-import type { LoggedDrain } from '@/core/record/judge-log';
-import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityInput } from '@/ui/forms/quantity-input';
-import { rememberedWho, rememberWho } from '@/ui/keep/use-sender';
+import { rememberedWho, rememberWho } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
+import { nowOnTheWall } from '../units/when';
 import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
 import { DrainPointList } from './drain-point-list';
 import { useDrainSender } from './send-drain';
 import { Verdict } from './verdict';
-import { nowOnTheWall } from './when';
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
 export function sinceFor(

@@ -1,6 +1,6 @@
-import type { Stage } from '@/core/line/plan';
-import type { LoggedDrain } from '@/core/record/judge-log';
-import { sayTime } from './when';
+import type { LoggedDrain } from '@/core/log/judge-log';
+import type { Stage } from '@/core/plan/plan';
+import { sayTime } from '../units/when';
 
 /** The drains of the line, each with the time it was last opened. */
 export function DrainPointList({

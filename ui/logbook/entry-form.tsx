@@ -2,10 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { SYMPTOMS } from '@/core/diagnose/symptoms';
-import { allStages } from '@/core/line/runs';
-import { editableNumber } from '@/core/quantity/format';
-import { parseQuantity } from '@/core/quantity/parse';
+import { SYMPTOMS } from '@/core/diagnosis/symptoms';
 import {
   ENTRY_KINDS,
   type EntryKind,
@@ -14,16 +11,19 @@ import {
   type LoggedEntry,
   logEntrySchema,
   RESULTS,
-} from '@/core/record/log-entry';
-import { READINGS, type ReadingName } from '@/core/routine/task';
+} from '@/core/log/log-entry';
+import { READINGS, type ReadingName } from '@/core/log/readings';
+import { allStages } from '@/core/plan/runs';
+import { editableNumber } from '@/core/quantity/format';
+import { parseQuantity } from '@/core/quantity/parse';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Field, tied } from '@/ui/forms/field';
-import { entryOf } from '@/ui/keep/entry-of';
-import { PhotoInput } from '@/ui/keep/photo-input';
-import { rememberedWho, rememberWho, type useSender } from '@/ui/keep/use-sender';
+import { PhotoInput } from '@/ui/forms/photo-input';
+import { entryOf } from '@/ui/outbox/entry-of';
+import { rememberedWho, rememberWho, type useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
-import { nowOnTheWall } from './when';
+import { nowOnTheWall } from '../units/when';
 
 const KINDS = Object.fromEntries(Object.entries(ENTRY_KINDS).filter(([k]) => k !== 'put-off' && k !== 'done'));
 const READS: readonly EntryKind[] = ['reading', 'test', 'change', 'regeneration', 'adjustment', 'leak'];

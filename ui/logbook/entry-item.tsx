@@ -1,16 +1,16 @@
 'use client';
 
-import { findingsOf } from '@/core/diagnose/findings';
+import { findingsOf } from '@/core/diagnosis/findings';
+import { verdictOfReading } from '@/core/log/expect-reading';
+import { implied } from '@/core/log/implied';
+import { ENTRY_KINDS, type LoggedEntry, RESULTS } from '@/core/log/log-entry';
+import { READINGS } from '@/core/log/readings';
+import { taskById } from '@/core/maintenance/tasks';
 import { sayText } from '@/core/quantity/say-text';
-import { verdictOfReading } from '@/core/record/expect-reading';
-import { implied } from '@/core/record/implied';
-import { ENTRY_KINDS, type LoggedEntry, RESULTS } from '@/core/record/log-entry';
-import { READINGS } from '@/core/routine/task';
-import { taskById } from '@/core/routine/tasks';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
-import { sayTime } from './when';
+import { sayTime } from '../units/when';
 
 export function Entry({
   entry: e,

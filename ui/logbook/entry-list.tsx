@@ -1,11 +1,11 @@
 'use client';
 
 import { toast } from 'sonner';
-import type { DrainJudgement } from '@/core/record/judge-drain';
-import type { LoggedDrain } from '@/core/record/judge-log';
+import type { DrainJudgement } from '@/core/log/judge-drain';
+import type { LoggedDrain } from '@/core/log/judge-log';
 import { useUnits } from '@/ui/units/units';
+import { sayTime } from '../units/when';
 import { Verdict } from './verdict';
-import { sayTime } from './when';
 
 /** Every drain of the line, newest first. A mistake is struck out, not erased. */
 export function EntryList({

@@ -12,9 +12,9 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import type { DrainJudgement, DrainVerdict } from '@/core/log/judge-drain';
+import type { LoggedDrain } from '@/core/log/judge-log';
 import { fromSi, unitOf } from '@/core/quantity/units';
-import type { DrainJudgement, DrainVerdict } from '@/core/record/judge-drain';
-import type { LoggedDrain } from '@/core/record/judge-log';
 import { useUnits } from '@/ui/units/units';
 import { TIME_AXIS, VALUE_AXIS } from './chart-axes';
 

@@ -2,11 +2,11 @@
 
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { surveyAtmosphericPa } from '@/core/line/survey';
-import { type ReadRow, ROW_COLUMNS, readRows } from '@/core/record/read-rows';
-import type { useSender } from '@/ui/keep/use-sender';
+import { type ReadRow, ROW_COLUMNS, readRows } from '@/core/log/read-rows';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
+import { DropFile } from '@/ui/forms/drop-file';
+import type { useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { DropFile } from '@/ui/water/drop-file';
 
 const MOST_BYTES = 5e6;
 

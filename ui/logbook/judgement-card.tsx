@@ -1,14 +1,14 @@
 'use client';
 
+import type { DrainJudgement } from '@/core/log/judge-drain';
+import type { LoggedDrain } from '@/core/log/judge-log';
 import { sayText } from '@/core/quantity/say-text';
-import type { DrainJudgement } from '@/core/record/judge-drain';
-import type { LoggedDrain } from '@/core/record/judge-log';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
+import { sayTime } from '../units/when';
 import { useWhy } from './use-why';
 import { Verdict } from './verdict';
-import { sayTime } from './when';
 
 /** What an entry means: the verdict, and the causes in the order in which this line points to them. */
 export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgement: DrainJudgement }) {

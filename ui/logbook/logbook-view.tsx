@@ -4,18 +4,18 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
-import { drainPoints } from '@/core/line/edit';
-import type { DrainJudgement } from '@/core/record/judge-drain';
-import type { LoggedDrain } from '@/core/record/judge-log';
-import { judgeLogged } from '@/core/record/judge-log';
-import type { DrainPage } from '@/core/record/log-pages';
+import type { DrainJudgement } from '@/core/log/judge-drain';
+import type { LoggedDrain } from '@/core/log/judge-log';
+import { judgeLogged } from '@/core/log/judge-log';
+import type { DrainPage } from '@/core/log/log-pages';
+import { drainPoints } from '@/core/plan/edit';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { sayTime } from '../units/when';
 import { DrainForm } from './drain-form';
 import { EntryList } from './entry-list';
 import { JudgementCard } from './judgement-card';
 import { LogTabs } from './log-tabs';
 import { Verdict } from './verdict';
-import { sayTime } from './when';
 
 const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), {
   ssr: false,

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { ENTRY_KINDS } from '@/core/record/log-entry';
+import { ENTRY_KINDS } from '@/core/log/log-entry';
 import { readStored, store } from '@/ui/browser-store';
 import { usePlan } from '@/ui/plan/plan-provider';
 

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { DrainEntry } from '@/core/record/drain-entry';
+import type { DrainEntry } from '@/core/log/drain-entry';
 import { readStored, store } from '@/ui/browser-store';
 import { whyUnsaved } from '@/ui/plan/why-unsaved';
 

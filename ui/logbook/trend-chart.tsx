@@ -13,11 +13,11 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { stageById } from '@/core/line/runs';
+import type { Trend } from '@/core/log/log-pages';
+import { READINGS, type ReadingName } from '@/core/log/readings';
+import { limitOf } from '@/core/maintenance/limit';
+import { stageById } from '@/core/plan/runs';
 import { fromSi, unitOf } from '@/core/quantity/units';
-import type { Trend } from '@/core/record/log-pages';
-import { limitOf } from '@/core/routine/limit';
-import { READINGS, type ReadingName } from '@/core/routine/task';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '@/ui/water/data-table';

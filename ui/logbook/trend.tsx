@@ -2,9 +2,9 @@
 
 import dynamic from 'next/dynamic';
 import { parseAsString, useQueryState } from 'nuqs';
-import { stageById } from '@/core/line/runs';
-import type { TrendName, Trend as TrendOfLog } from '@/core/record/log-pages';
-import { READINGS } from '@/core/routine/task';
+import type { TrendName, Trend as TrendOfLog } from '@/core/log/log-pages';
+import { READINGS } from '@/core/log/readings';
+import { stageById } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 

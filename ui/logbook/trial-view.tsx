@@ -3,16 +3,16 @@
 import { Printer } from 'lucide-react';
 import { parseAsInteger, parseAsString, useQueryStates } from 'nuqs';
 import { useState } from 'react';
-import { ENTRY_KINDS, type LoggedEntry } from '@/core/record/log-entry';
-import { shopTimeMs } from '@/core/record/shop-clock';
-import type { TrialRow } from '@/core/record/trial';
-import { READINGS } from '@/core/routine/task';
-import { taskById } from '@/core/routine/tasks';
+import { ENTRY_KINDS, type LoggedEntry } from '@/core/log/log-entry';
+import { READINGS } from '@/core/log/readings';
+import { shopTimeMs } from '@/core/log/site-clock';
+import type { TrialRow } from '@/core/log/trial';
+import { taskById } from '@/core/maintenance/tasks';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { sayTime } from '../units/when';
 import { LogTabs } from './log-tabs';
-import { sayTime } from './when';
 
 const TRIAL_DAYS = [3, 7, 14, 30, 90];
 

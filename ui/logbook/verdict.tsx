@@ -1,4 +1,4 @@
-import type { DrainVerdict } from '@/core/record/judge-drain';
+import type { DrainVerdict } from '@/core/log/judge-drain';
 
 const LOOK: Record<DrainVerdict, { mark: string; word: string; tone: string }> = {
   'as expected': { mark: '●', word: 'as expected', tone: 'text-water' },

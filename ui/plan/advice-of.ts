@@ -1,6 +1,6 @@
 import { judgeLine, type LineJudgement, withVerdicts } from '@/core/advice/judge-line';
 import type { Verdicts } from '@/core/line/judge-outlet';
-import type { Plan } from '@/core/line/plan';
+import type { Plan } from '@/core/plan/plan';
 import { sectionOf } from './section-of';
 
 const judged = new WeakMap<Plan, LineJudgement>();

@@ -1,5 +1,5 @@
-import { merge } from '@/core/line/merge';
-import type { Plan } from '@/core/line/plan';
+import { merge } from '@/core/plan/merge';
+import type { Plan } from '@/core/plan/plan';
 import { planOf, stageOf } from '@/core/test/reference';
 import { type Autosave, draftOf, startAutosave } from './autosave';
 import { createPlanStore, type PlanStore } from './plan-store';

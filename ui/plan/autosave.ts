@@ -1,4 +1,4 @@
-import { type Plan, planSchema } from '@/core/line/plan';
+import { type Plan, planSchema } from '@/core/plan/plan';
 import { readStored, store } from '@/ui/browser-store';
 import type { PlanStore } from './plan-store';
 import { whyUnsaved } from './why-unsaved';

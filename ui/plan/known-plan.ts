@@ -1,4 +1,4 @@
-import type { Plan } from '@/core/line/plan';
+import type { Plan } from '@/core/plan/plan';
 
 const KEPT = 100;
 const known = new Map<string, Plan>();

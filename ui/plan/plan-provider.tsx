@@ -2,10 +2,10 @@
 
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Plan } from '@/core/line/plan';
-import { sameStages } from '@/core/line/runs';
 import type { Section } from '@/core/line/section';
-import { surveyAtmosphericPa } from '@/core/line/survey';
+import type { Plan } from '@/core/plan/plan';
+import { sameStages } from '@/core/plan/runs';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
 import { knownPlan } from './known-plan';

@@ -1,7 +1,7 @@
 import { type TemporalState, temporal } from 'zundo';
 import type { StoreApi } from 'zustand';
 import { createStore } from 'zustand/vanilla';
-import type { Plan } from '@/core/line/plan';
+import type { Plan } from '@/core/plan/plan';
 
 /** Where the newest edit stands. `saved` is said only after the database has committed it. */
 export type Saving =

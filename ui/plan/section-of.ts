@@ -1,6 +1,6 @@
-import type { Plan } from '@/core/line/plan';
 import type { Section } from '@/core/line/section';
 import { walk } from '@/core/line/walk';
+import type { Plan } from '@/core/plan/plan';
 
 const walked = new WeakMap<Plan, Section>();
 

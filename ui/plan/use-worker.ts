@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { Plan } from '@/core/line/plan';
+import type { Plan } from '@/core/plan/plan';
 import type { PlanQuestion } from '@/workers/plan-worker';
 
 /**

@@ -1,4 +1,4 @@
-import { CAUTIONS } from '@/core/equipment/cautions';
+import { CAUTIONS } from '@/core/equipment/shared/cautions';
 import { InUnits } from '@/ui/units/in-units';
 
 /** The usual cautions of a piece of work, at the place where it is done. */

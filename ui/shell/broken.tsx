@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import type { Plan, RevisionSummary } from '@/core/line/plan';
+import type { Plan, RevisionSummary } from '@/core/plan/plan';
 
 /** In place of a page that could not be shown: what is safe, and the ways out. */
 export function Broken({ planId, reset }: { planId?: string | undefined; reset: () => void }) {

@@ -2,9 +2,9 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import { useMemo } from 'react';
-import { changes } from '@/core/line/changes';
-import { merge } from '@/core/line/merge';
-import type { Plan } from '@/core/line/plan';
+import { changes } from '@/core/plan/changes';
+import { merge } from '@/core/plan/merge';
+import type { Plan } from '@/core/plan/plan';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PlanList, PlanSummary } from '@/core/line/plan';
+import type { PlanList, PlanSummary } from '@/core/plan/plan';
 
 /** The lines last worked on, asked for when they are wanted; undefined until there is an answer, none where there is none. */
 export function useLines(wanted: boolean): readonly PlanSummary[] | undefined {

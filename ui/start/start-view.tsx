@@ -1,6 +1,6 @@
 import { Droplets, Grape, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
-import type { PlanList } from '@/core/line/plan';
+import type { PlanList } from '@/core/plan/plan';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { withSurvey } from '@/core/line/edit';
-import { MONTHS } from '@/core/season/calendar';
+import { withSurvey } from '@/core/plan/edit';
+import { MONTHS } from '@/core/year/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 /** Days of every year on which nobody works. */

@@ -1,9 +1,9 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import type { FieldMeta } from '@/core/equipment/kind';
-import { withSurvey } from '@/core/line/edit';
-import { type Place, placeSchema, type Survey } from '@/core/line/survey';
+import type { FieldMeta } from '@/core/equipment/shared/kind';
+import { withSurvey } from '@/core/plan/edit';
+import { type Place, placeSchema, type Survey } from '@/core/plan/survey';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -1,8 +1,8 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { withSurvey } from '@/core/line/edit';
-import type { Working } from '@/core/line/survey';
+import { withSurvey } from '@/core/plan/edit';
+import type { Working } from '@/core/plan/survey';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Weekdays } from './weekdays';
 

@@ -1,8 +1,8 @@
 'use client';
 
-import type { FieldMeta } from '@/core/equipment/kind';
-import { withSurvey } from '@/core/line/edit';
-import { type Site, siteSchema } from '@/core/line/survey';
+import type { FieldMeta } from '@/core/equipment/shared/kind';
+import { withSurvey } from '@/core/plan/edit';
+import { type Site, siteSchema } from '@/core/plan/survey';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';

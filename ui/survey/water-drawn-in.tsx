@@ -1,9 +1,9 @@
 'use client';
 
-import { loadedHoursPerDay, waterInPerDayKg, withIntakeAt } from '@/core/line/day';
 import { explain } from '@/core/line/explain';
-import { surveyAtmosphericPa } from '@/core/line/survey';
 import { walk } from '@/core/line/walk';
+import { loadedHoursPerDay, waterInPerDayKg, withIntakeAt } from '@/core/line/working-day';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Amount, useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';

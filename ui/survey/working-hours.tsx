@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { withSurvey } from '@/core/line/edit';
-import type { Working } from '@/core/line/survey';
+import { withSurvey } from '@/core/plan/edit';
+import type { Working } from '@/core/plan/survey';
 import { Drag } from '@/ui/forms/drag';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';

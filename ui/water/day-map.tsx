@@ -2,8 +2,8 @@
 
 import { useTheme } from 'next-themes';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
-import { hourAt, MONTHS } from '@/core/season/calendar';
-import type { Series } from '@/core/season/series';
+import { hourAt, MONTHS } from '@/core/year/calendar';
+import type { Series } from '@/core/year/series';
 import { useUnits } from '@/ui/units/units';
 import { rampAt, rampOf } from './ramp';
 

@@ -1,4 +1,4 @@
-import type { DrainMark } from '@/core/drain/judge-setting';
+import type { DrainMark } from '@/core/drains/judge-setting';
 import { fieldsOf, type KindName } from '@/core/equipment/index';
 
 export const DRAIN_MARKS: Readonly<Record<DrainMark, { sign: string; tone: string; says: string }>> = {

@@ -1,4 +1,4 @@
-import type { WeatherHours, WeatherYear } from '@/core/season/weather';
+import type { WeatherHours, WeatherYear } from '@/core/year/weather';
 
 const known = new Map<string, Promise<WeatherHours>>();
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { Plan } from '@/core/line/plan';
-import { surveyAtmosphericPa } from '@/core/line/survey';
-import { yearOfMonths } from '@/core/season/month-means';
-import type { WeatherHours } from '@/core/season/weather';
+import type { Plan } from '@/core/plan/plan';
+import { surveyAtmosphericPa } from '@/core/plan/survey';
+import { yearOfMonths } from '@/core/year/month-means';
+import type { WeatherHours } from '@/core/year/weather';
 import { fetchWeather } from './fetch-weather';
 
 /** The weather that a line goes by: of its stored year, or of its months. */

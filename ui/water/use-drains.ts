@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { collectingStages, type DrainDuty, dutyOf } from '@/core/drain/duty';
-import { type JudgedSetting, judgeSetting } from '@/core/drain/judge-setting';
-import { type PointYear, pointYear } from '@/core/drain/point-year';
+import { collectingStages, type DrainDuty, dutyOf } from '@/core/drains/duty';
+import { type JudgedSetting, judgeSetting } from '@/core/drains/judge-setting';
+import { type PointYear, pointYear } from '@/core/drains/point-year';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useWater } from './water-provider';
 

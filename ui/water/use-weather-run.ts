@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { Plan } from '@/core/line/plan';
-import type { WeatherRun } from '@/core/season/run-weather';
-import type { WeatherHours } from '@/core/season/weather';
+import type { Plan } from '@/core/plan/plan';
+import type { WeatherRun } from '@/core/year/run-weather';
+import type { WeatherHours } from '@/core/year/weather';
 import type { RunAnswer, RunQuestion } from '@/workers/weather-run.worker';
 
 /** A run, and the plan that it is of. */

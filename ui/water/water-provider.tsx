@@ -1,10 +1,10 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useState } from 'react';
-import { withSurvey } from '@/core/line/edit';
-import type { Climate } from '@/core/line/survey';
-import { dayOfYear, hourOf } from '@/core/season/calendar';
-import type { WeatherHours, WeatherSummary } from '@/core/season/weather';
+import { withSurvey } from '@/core/plan/edit';
+import type { Climate } from '@/core/plan/survey';
+import { dayOfYear, hourOf } from '@/core/year/calendar';
+import type { WeatherHours, WeatherSummary } from '@/core/year/weather';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from './use-climate-weather';
 import { type RanPlan, useWeatherRun } from './use-weather-run';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { PumpDayView } from '@/ui/pump-day/pump-day-view';
+import { PumpDayView } from '@/ui/day/day-view';
 
 export const metadata: Metadata = { title: 'Compressor cycle' };
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
-import { RoundsView } from '@/ui/keep/rounds-view';
+import { RoundsView } from '@/ui/rounds/rounds-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
 export const metadata: Metadata = { title: 'Rounds' };

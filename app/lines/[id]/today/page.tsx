@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
-import { TodayView } from '@/ui/keep/today-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
+import { TodayView } from '@/ui/today/today-view';
 
 export const metadata: Metadata = { title: 'Today' };
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { TodayView } from '@/ui/water/today-view';
+import { TodayView } from '@/ui/water/today/drains-today-view';
 
 export const metadata: Metadata = { title: 'Water today' };
 

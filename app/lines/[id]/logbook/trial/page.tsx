@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { shopTimeMs, shopTimeOf } from '@/core/record/shop-clock';
+import { shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
 import { clockOnTheWall } from '@/server/clock';
 import { readTrial } from '@/server/read-log-page';
 import { whenUp } from '@/server/when-up';

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
-import { CardsView } from '@/ui/keep/cards-view';
+import { CardsView } from '@/ui/rounds/cards-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
 export const metadata: Metadata = { title: 'Cards' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
-import { GoView } from '@/ui/keep/go-view';
+import { GoView } from '@/ui/rounds/go-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
 export const metadata: Metadata = { title: 'Round' };

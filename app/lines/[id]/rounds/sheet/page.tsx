@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { readSummaryOf } from '@/server/read-log-summary';
 import { whenUp } from '@/server/when-up';
-import { SheetView } from '@/ui/keep/sheet-view';
+import { SheetView } from '@/ui/rounds/sheet-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
 
 export const metadata: Metadata = { title: 'Round sheet' };

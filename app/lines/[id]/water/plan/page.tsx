@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { PlanPrint } from '@/ui/water/plan-print';
+import { PlanPrint } from '@/ui/water/plan/plan-print';
 
 export const metadata: Metadata = { title: 'Drain plan' };
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { WeatherView } from '@/ui/water/weather-view';
+import { WeatherView } from '@/ui/water/weather/weather-view';
 
 export const metadata: Metadata = { title: 'Water, weather' };
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { WeekView } from '@/ui/water/week-view';
+import { WeekView } from '@/ui/water/week/week-view';
 
 export const metadata: Metadata = { title: 'Water, week' };
 

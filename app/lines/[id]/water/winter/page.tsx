@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { WinterView } from '@/ui/water/winter-view';
+import { WinterView } from '@/ui/water/winter/winter-view';
 
 export const metadata: Metadata = { title: 'Water, winter' };
 

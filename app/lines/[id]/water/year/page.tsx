@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { YearView } from '@/ui/water/year-view';
+import { YearView } from '@/ui/water/year/year-view';
 
 export const metadata: Metadata = { title: 'Water, year' };
 

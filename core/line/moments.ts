@@ -1,0 +1,102 @@
+import type { Basis } from '../air/enhancement-factor';
+import { type Asks, ventedM3PerS } from '../network/shares';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, pathTo, standing } from '../plan/runs';
+import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
+import { worstMoments } from './peak-pressure';
+import { type PreparedLine, prepare } from './prepare';
+import type { Section } from './section';
+import { walkPrepared } from './walk';
+
+/**
+ * A pressure belongs to a moment: nothing flows; the usual flow, with the compressor in the middle of its band; or the peak,
+ * with all in use that can be used at once and the compressor about to cut in.
+ */
+export type Moment = 'rest' | 'usual' | 'peak';
+export const MOMENTS: Record<Moment, string> = {
+  rest: 'at rest',
+  usual: 'at usual flow',
+  peak: 'all in use, at cut-in',
+};
+
+type PumpStage = Extract<Stage, { kind: 'compressor' }>;
+const isPump = (s: Stage): s is PumpStage => s.kind === 'compressor';
+
+/**
+ * What the jobs take on average while any of them is in use, m³/s of free air.
+ * @param line as it stands, with flows in free air
+ * @source mean of independent uses, given that one is on: q·s / (1 − Π(1 − s))
+ */
+export function usualAsks(line: Plan): Asks {
+  const outlets = allStages(line).flatMap((s) => (s.kind === 'outlet' && s.parameters.flowM3PerS > 0 ? [s] : []));
+  const any = 1 - outlets.reduce((none, s) => none * (1 - s.parameters.usedShare), 1);
+  return (s) => (s.kind === 'outlet' && any > 0 ? (s.parameters.flowM3PerS * s.parameters.usedShare) / any : 0);
+}
+
+/**
+ * Walks a line at the flow that is asked for: from the first receiver of the main run on flows what the jobs take and what
+ * stages vent, whatever the compressor delivers.
+ * @param at made ready for what is asked
+ */
+export function walkAsked(plan: Plan, at: PreparedLine, asks: Asks, basis: Basis = 'real'): Section {
+  const line = standing(plan);
+  const around = surroundingsOf(plan, basis);
+  const store = line.stages.find((s) => s.kind === 'receiver')?.id;
+  const asked = freeAirKgPerM3(around) * (allStages(line).reduce((sum, s) => sum + asks(s), 0) + ventedM3PerS(line));
+  return walkPrepared(at, around, undefined, (i, air) => {
+    if (at.stages[i]?.id === store && asked > 0) air.scale(asked / air.dryAirKgPerS);
+  });
+}
+
+/** The line at its usual flow. */
+export function usualSection(plan: Plan, basis: Basis = 'real'): Section {
+  const asks = usualAsks(standing(plan));
+  return walkAsked(plan, prepare(plan, asks), asks, basis);
+}
+
+export interface PressureThen {
+  readonly pressurePa: number;
+  /** As the compressor goes through its band. */
+  readonly lowPa: number;
+  readonly highPa: number;
+}
+
+/** Pressure at a stage with nothing flowing: that of the compressor's band, or the least setting on the way. */
+function atRest(line: Plan, stageId: string): PressureThen | undefined {
+  const pumps = allStages(line).filter(isPump);
+  const path = pathTo(line, stageId);
+  if (pumps.length === 0 || !path.some(isPump)) return undefined;
+  const setPa = Math.min(
+    ...path.map((s) =>
+      s.kind === 'regulator' || s.kind === 'flow-controller' ? s.parameters.setPressurePa : Number.POSITIVE_INFINITY,
+    ),
+  );
+  const lowPa = Math.min(setPa, ...pumps.map((p) => p.parameters.cutInPa));
+  const highPa = Math.min(setPa, Math.max(...pumps.map((p) => p.parameters.cutOutPa)));
+  return { pressurePa: Math.min(setPa, (lowPa + highPa) / 2), lowPa, highPa };
+}
+
+/**
+ * The pressure at a stage at a moment.
+ * @returns `undefined` where no compressor comes upstream of it, or the walk does not come there
+ */
+export function pressureAt(
+  plan: Plan,
+  stageId: string,
+  moment: Moment,
+  basis: Basis = 'real',
+): PressureThen | undefined {
+  const line = standing(plan);
+  if (moment === 'rest') return atRest(line, stageId);
+  const downstream = allStages(line).find(
+    (s) => s.kind === 'outlet' && pathTo(line, s.id).some((p) => p.id === stageId),
+  );
+  const worst = downstream && worstMoments(plan, basis).get(downstream.id)?.section.at(stageId)?.pressurePa;
+  const usual = usualSection(plan, basis).at(stageId)?.pressurePa;
+  const rest = atRest(line, stageId);
+  if (usual === undefined || !rest) return undefined;
+  const lowPa = Math.min(usual, worst ?? usual);
+  return moment === 'peak' && worst !== undefined
+    ? { pressurePa: worst, lowPa: worst, highPa: worst }
+    : { pressurePa: usual, lowPa, highPa: Math.max(usual, rest.highPa) };
+}

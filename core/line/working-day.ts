@@ -1,0 +1,19 @@
+import type { Plan } from '../plan/plan';
+import { hoursOfWeek } from '../plan/working-time';
+import type { Section } from './section';
+
+/** Hours of a working day (the longest of the week) in which the compressor runs loaded. */
+export function loadedHoursPerDay(plan: Plan): number {
+  const { working } = plan.survey;
+  return Math.max(...hoursOfWeek(working)) * working.loadedShare;
+}
+
+/** Water drawn in on a working day, kg. */
+export function waterInPerDayKg(section: Section, plan: Plan): number {
+  return section.ledger.waterInKgPerS * 3600 * loadedHoursPerDay(plan);
+}
+
+/** What it would cost in water to draw in at a place instead: drawn in while loaded, kg/s. */
+export function withIntakeAt(plan: Plan, placeId: string): Plan {
+  return { ...plan, survey: { ...plan.survey, intakePlaceId: placeId } };
+}

@@ -1,0 +1,212 @@
+import {
+  type Belief,
+  type Change,
+  type ChargeAtPlace,
+  capacityOf,
+  FACTOR_BEFORE,
+  LEAST_READ,
+  learnFactor,
+  predictChange,
+} from '../desiccant/charge-life';
+import { type Medium, usableWater } from '../desiccant/isotherm';
+import { leftAfter } from '../desiccant/judge-charge';
+import { walk } from '../line/walk';
+import { type Charge, type Stint, stintsOf } from '../log/charge';
+import type { LifeEntry } from '../log/log-entry';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '../log/site-clock';
+import { setParameter } from '../plan/edit';
+import { unitById } from '../plan/machine-units';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, standing } from '../plan/runs';
+import { DAY_MS } from '../quantity/constants';
+import { type Neglect, neglectOfDrains } from '../year/neglect';
+import { runWeather } from '../year/run-weather';
+import type { WeatherHours } from '../year/weather';
+import { chargeLoad, inletHumidity } from './charge-load';
+import { loadedClock } from './loaded-clock';
+
+/** So far ahead a change is looked for, and so far back the log counts. */
+export const AHEAD_DAYS = 540;
+const BACK_DAYS = 1100;
+const SOON_DAYS = 7;
+/** Heavier than so many times what the book gives it was weighed with something else. */
+const MOST_SPENT = 2;
+/** Charges that were followed before a place counts as known (estimate: then half of the first uncertainty is gone). */
+export const KNOWN_FROM = 3;
+
+/** Where beads can be put, also in a unit that is away just now. */
+export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
+export const beadPlaces = (plan: Plan): BeadPlace[] =>
+  allStages(plan).filter(
+    (s): s is BeadPlace =>
+      s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel'),
+  );
+
+/** What a place is filled with, where no charge says otherwise. */
+export const mediumOf = (place: BeadPlace): Medium =>
+  place.kind === 'bead-cartridge' ? place.parameters.medium : 'silica';
+
+/** A stay that is over, and what it taught. */
+export interface PastStay {
+  readonly stint: Stint;
+  readonly loadKg: number;
+  readonly bookKg: number;
+  /** How far it was spent when it came out, where somebody looked. */
+  readonly spent: number | undefined;
+}
+
+export type LifeState = 'empty' | 'overdue' | 'soon' | 'learning' | 'known';
+
+/** A place with beads: what its charges taught, the one that is in, and when it is spent. */
+export interface PlaceLife {
+  readonly stageId: string;
+  readonly name: string;
+  readonly state: LifeState;
+  readonly factor: Belief;
+  readonly learnedFrom: number;
+  readonly past: readonly PastStay[];
+  /** What reaches it where a drain before it is left alone, the worst first. */
+  readonly neglect: readonly Neglect[];
+  readonly stay?: Stint;
+  readonly bookKg?: number;
+  readonly loadKg?: number;
+  readonly capacity?: Belief;
+  readonly change?: Change;
+  /** Where it is overdue: when, as estimated, it was exhausted. */
+  readonly spentOn?: ShopTime;
+}
+
+/** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
+export function spentTimes(lives: readonly PlaceLife[], now: ShopTime): Map<string, number> {
+  return new Map(
+    lives.flatMap((l) => {
+      const days = l.change?.days[1];
+      if (l.spentOn) return [[l.stageId, shopTimeMs(l.spentOn)] as const];
+      return days !== undefined && Number.isFinite(days) ? [[l.stageId, shopTimeMs(now) + days * DAY_MS] as const] : [];
+    }),
+  );
+}
+
+/** Weighings as looks: the water in it, of what it should take up by the book. What is lighter than dry tells nothing. */
+const weighed = (s: Stint, bookKg: number): Stint['looks'] =>
+  s.weights.flatMap(({ at, kg }) => {
+    const spent = s.dryKg === undefined ? 0 : (kg - s.dryKg) / bookKg;
+    return spent > 0 && spent < MOST_SPENT ? [{ at, spent }] : [];
+  });
+
+/** The first day between two times on which something that stays true is true. */
+function dayOf(from: ShopTime, to: ShopTime, is: (t: ShopTime) => boolean): ShopTime {
+  let ms = shopTimeMs(from);
+  while (ms < shopTimeMs(to) && !is(shopTimeOf(ms))) ms += DAY_MS;
+  return shopTimeOf(ms);
+}
+
+/** Beads as good as new at every place, and every unit in its place: what comes to beads does not hang on how far the last look found them spent, nor what came on a unit being away now. */
+function asNew(plan: Plan): Plan {
+  const here: Plan = { ...plan, units: plan.units.map((u) => ({ ...u, is: 'here' })) };
+  return beadPlaces(here).reduce((p, s) => setParameter(p, s.id, 'spentShare', 0), here);
+}
+
+/** Until when air can have come to a place: for ever, or until the unit that it is part of was carried away, when its hours were settled. */
+function airUntil(plan: Plan, place: BeadPlace, now: ShopTime): ShopTime | undefined {
+  const unit = unitById(plan, place.unit);
+  return unit?.form === 'portable' && unit.is === 'away' ? (unit.countedAt ?? now) : undefined;
+}
+
+/**
+ * What is known of every place with beads, by the log, the line and the weather.
+ * @param weather of a year; left out, the air of the survey counts
+ * @param onProgress is told the share that is done; where it says false nothing is returned
+ * @throws OutOfRange as the walk does
+ */
+export function livesOf(
+  plan: Plan,
+  weather: WeatherHours | undefined,
+  charges: readonly Charge[],
+  entries: readonly LifeEntry[],
+  now: ShopTime,
+  onProgress: (share: number) => boolean = () => true,
+): PlaceLife[] | undefined {
+  const line = asNew(plan);
+  const places = beadPlaces(line);
+  const stints = stintsOf(
+    places.map((s) => s.id),
+    charges,
+    entries,
+  ).filter((s) => s.inAt <= now);
+  if (places.length === 0) return [];
+  const year = Number(now.slice(0, 4));
+  const run = weather && runWeather(line, weather, { year }, 'real', (done, of) => onProgress((0.7 * done) / of));
+  if (weather && !run) return undefined;
+  const section = walk(standing(line));
+  const nowMs = shopTimeMs(now);
+  const firstMs = stints[0] ? shopTimeMs(stints[0].inAt) : nowMs;
+  const fromMs = Math.max(firstMs, nowMs - BACK_DAYS * DAY_MS);
+  const days = Math.ceil((nowMs - fromMs) / DAY_MS) + AHEAD_DAYS + 2;
+  const clock = loadedClock(line, entries, fromMs, days);
+  const lives: PlaceLife[] = [];
+  for (const [i, place] of places.entries()) {
+    const load = chargeLoad(line, run, place.id, clock, airUntil(plan, place, now));
+    const humidity = inletHumidity(line, section, place.id);
+    const own = mediumOf(place);
+    const bookKg = (s: Stint): number => {
+      const medium: Medium = s.charge?.medium ?? own;
+      return (s.charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, s.times);
+    };
+    const atPlace = (s: Stint): ChargeAtPlace => ({
+      bookKg: bookKg(s),
+      looks: [...s.looks, ...weighed(s, bookKg(s))]
+        .filter((l) => l.at <= now)
+        .toSorted((a, b) => a.at.localeCompare(b.at))
+        .map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
+    });
+    const ours = stints.filter((s) => s.stageId === place.id);
+    const over = ours.filter((s) => s.outAt !== undefined && shopTimeMs(s.inAt) >= fromMs);
+    const past = over.map(
+      (s): PastStay => ({
+        stint: s,
+        loadKg: load.kgBetween(s.inAt, s.outAt as ShopTime),
+        bookKg: bookKg(s),
+        spent: s.looks.at(-1)?.spent,
+      }),
+    );
+    const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
+    const learnedFrom = past.filter((p) => (p.spent ?? 0) >= LEAST_READ && p.loadKg > 0).length;
+    const stay = ours.find((s) => s.outAt === undefined);
+    const neglect = neglectOfDrains(line, place.id);
+    const unit = unitById(plan, place.unit)?.name;
+    const rest = {
+      stageId: place.id,
+      name: unit ? `${place.name} · ${unit}` : place.name,
+      factor,
+      learnedFrom,
+      past,
+      neglect,
+    };
+    if (!stay) {
+      lives.push({ ...rest, state: 'empty' });
+      continue;
+    }
+    const at = atPlace(stay);
+    const capacity = capacityOf(factor, at);
+    const loadKg = load.kgBetween(stay.inAt, now);
+    const change = predictChange(capacity, loadKg, load.daily(now, AHEAD_DAYS), {
+      onProgress: (share) => onProgress(0.7 + (0.3 * (i + share)) / places.length),
+    });
+    if (!change) return undefined;
+    const state: LifeState =
+      change.days[1] <= 0
+        ? 'overdue'
+        : change.days[1] <= SOON_DAYS
+          ? 'soon'
+          : learnedFrom < KNOWN_FROM
+            ? 'learning'
+            : 'known';
+    const spentOn =
+      state === 'overdue'
+        ? dayOf(stay.inAt, now, (t) => load.kgBetween(stay.inAt, t) >= Math.exp(capacity.ln))
+        : undefined;
+    lives.push({ ...rest, ...(spentOn && { spentOn }), state, stay, bookKg: at.bookKg, loadKg, capacity, change });
+  }
+  return lives;
+}

@@ -1,0 +1,127 @@
+import { Z80 } from '../desiccant/charge-life';
+import { carbonLastsS } from '../equipment/filtering/carbon-filter';
+import { freeAirM3PerS } from '../equipment/shared/free-air';
+import type { Section } from '../line/section';
+import { pumpsOf, SHARE_PER_PA } from '../line/waterfall';
+import { type LifeEntry, standingEntries } from '../log/log-entry';
+import { type ShopTime, shopTimeMs, shopTimeOf } from '../log/site-clock';
+import { priceOf } from '../plan/money';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, pathTo, standing } from '../plan/runs';
+import { surroundingsAt } from '../plan/surroundings';
+import { DAY_MS } from '../quantity/constants';
+import { cheapestChangeH, type Growth, growthOf } from './element-life';
+import { loadedClock } from './loaded-clock';
+import { taskById } from './tasks';
+
+const AHEAD_DAYS = 1500;
+const BACK_DAYS = 1100;
+/** An element that drops reach soaks first: what it reads in its first loaded hours is no loading (estimate). */
+const SOAKS_H = 24;
+/** The task that changes it, by its kind. */
+const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
+type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
+/** Stages whose element or charge of carbon is changed. */
+export const ELEMENT_KINDS: ReadonlySet<string> = new Set(Object.keys(CHANGED_BY));
+
+/** Why an element is changed on a day. */
+export type ChangeReason = 'drop' | 'hours' | 'calendar' | 'oil' | 'cheapest';
+
+/** An element or a charge of carbon: what it has run, how it loads, and the days that ask for a new one. */
+export interface ElementLife {
+  readonly stage: ElementStage;
+  /** When it went in by the log; nothing where the log does not say. */
+  readonly since?: ShopTime;
+  readonly loadedH?: number;
+  /** Whether drops reach it: then its drop about doubles as it soaks. */
+  readonly wet: boolean;
+  /** Drop of a clean one as the line runs, Pa. */
+  readonly cleanPa: number;
+  readonly growth?: Growth;
+  /** Days that ask for a change, the earliest first; those beyond four years are left out. */
+  readonly days: readonly { readonly reason: ChangeReason; readonly on: ShopTime }[];
+  /** Between these its drop is at the limit(80 %), by how surely it rises; the second left out where it may never be. */
+  readonly dropBand?: readonly [early: ShopTime | undefined, late: ShopTime | undefined];
+}
+
+/**
+ * Elements and carbon as the log and the line have them. The drop is compared with that of a clean element at the flow of its day, which is kept with
+ * each reading; carbon tells nothing by its drop: it goes by oil, temperature, hours and the calendar.
+ */
+export function elementLives(
+  plan: Plan,
+  section: Section,
+  entries: readonly LifeEntry[],
+  now: ShopTime,
+): ElementLife[] {
+  const line = standing(plan);
+  const nowMs = shopTimeMs(now);
+  const fromMs = nowMs - BACK_DAYS * DAY_MS;
+  const clock = loadedClock(plan, entries, fromMs, BACK_DAYS + AHEAD_DAYS);
+  const loadedH = (from: ShopTime, to: ShopTime): number =>
+    clock.factor * clock.hours.between(shopTimeMs(from), shopTimeMs(to));
+  const log = standingEntries(entries).filter((e) => e.measuredAt <= now);
+  const perPaH = SHARE_PER_PA * (pumpsOf(plan).watts / 1000) * plan.money.perKWh;
+  return allStages(line)
+    .filter((s): s is ElementStage => s.kind in CHANGED_BY)
+    .map((stage) => {
+      const id = CHANGED_BY[stage.kind];
+      const own = log.filter((e) => e.stageId === stage.id && e.result !== 'could-not');
+      const since = own
+        .filter((e) => e.kind === 'change' || (e.kind === 'done' && e.task === id))
+        .map((e) => e.measuredAt)
+        .toSorted()
+        .at(-1);
+      const before = section.at(pathTo(line, stage.id).at(-2)?.id);
+      const at = section.at(stage.id);
+      const cleanPa = before && at ? before.pressurePa - at.pressurePa : 0;
+      const wet = (before?.liquidKgPerS ?? 0) > 0;
+      if (since === undefined) return { stage, wet, cleanPa, days: [] };
+      const reads = own.flatMap((e) =>
+        e.readings.flatMap((r, i) => {
+          const expected = e.expected[i]?.value ?? 0;
+          const hours = loadedH(since, e.measuredAt);
+          return r.of === 'pressure-drop' && expected > 0 && hours > (wet ? SOAKS_H : 0)
+            ? [{ loadedH: hours, ratio: r.value / expected }]
+            : [];
+        }),
+      );
+      const growth = stage.kind === 'carbon-filter' ? undefined : growthOf(reads);
+      const every = taskById(id)?.every ?? {};
+      const after = (hours: number | undefined): ShopTime | undefined => {
+        const ms =
+          hours !== undefined && Number.isFinite(hours)
+            ? clock.hours.reaches(shopTimeMs(since), hours / clock.factor)
+            : undefined;
+        return ms === undefined ? undefined : shopTimeOf(ms);
+      };
+      const rises = growth && growth.perH * cleanPa > 0 ? growth.perH * cleanPa : undefined;
+      const oilS =
+        stage.kind === 'carbon-filter' && before
+          ? carbonLastsS(stage.parameters, before.temperatureC, freeAirM3PerS(before, surroundingsAt(plan, stage)))
+          : undefined;
+      const all: [ChangeReason, ShopTime | undefined][] = [
+        ['drop', after(rises && every.dropPa && every.dropPa / rises)],
+        ['hours', after(every.loadedH)],
+        ['calendar', every.days === undefined ? undefined : shopTimeOf(shopTimeMs(since) + every.days * DAY_MS)],
+        ['oil', after(oilS && oilS / 3600)],
+        ['cheapest', after(rises && cheapestChangeH(priceOf(plan.money, stage.kind).price.yearly, rises, perPaH))],
+      ];
+      const limitAt = (perH: number): ShopTime | undefined =>
+        every.dropPa && perH > 0 ? after(every.dropPa / (perH * cleanPa)) : undefined;
+      const dropBand =
+        growth && rises && ([limitAt(growth.perH + Z80 * growth.sd), limitAt(growth.perH - Z80 * growth.sd)] as const);
+      return {
+        stage,
+        wet,
+        since,
+        loadedH: loadedH(since, now),
+        cleanPa,
+        ...(growth && { growth }),
+        ...(dropBand && { dropBand }),
+        days: all
+          .flatMap(([reason, on]) => (on === undefined ? [] : [{ reason, on }]))
+          .toSorted((a, b) => a.on.localeCompare(b.on)),
+      };
+    });
+}

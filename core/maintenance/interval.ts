@@ -1,0 +1,160 @@
+import type { Sentence } from '../advice/rule';
+import { dewPointFromVapourPressureC } from '../air/dew-point';
+import { saturationPressurePa } from '../air/saturation';
+import { handDays } from '../drains/drain-work';
+import type { Stage } from '../plan/plan';
+import { placeOf } from '../plan/survey';
+import { spell } from '../quantity/spell';
+import { fillDays, neglectBefore, type RoutineFacts } from './facts';
+import { daysAt } from './levels';
+import type { Task } from './task';
+
+/** One of the triggers of a task, as days of this line’s use. */
+export interface Trigger {
+  readonly by: 'days' | 'loaded hours' | 'starts' | 'water' | 'beads' | 'pinned';
+  readonly days: number;
+}
+
+/** How often a task comes here, and why so. */
+export interface Interval {
+  readonly days: number;
+  readonly by: Trigger['by'];
+  readonly triggers: readonly Trigger[];
+  /** Why it is another interval than the usual one; nothing where it is the usual one. */
+  readonly why: readonly Sentence[];
+  readonly pinned: boolean;
+}
+
+const LEAST_DAYS = 1 / 24;
+/** A century: what a line that hardly runs asks for later than that, it never asks for. */
+const MOST_DAYS = 36_525;
+/** What comes more often says what would make it rare (estimate: half a month). */
+const OFTEN_DAYS = 14;
+/** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
+const DROPS_LEAVE = 0.5;
+const OIL_LEAVES = 0.25;
+/** Heated desiccant lasts two to four years where heatless lasts three to five (trade handbook): the middle of each. */
+const HEATED_LASTS = 0.75;
+const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
+
+/** Dew point of the intake air, for the reasons given. */
+export function intakeDewPointC(facts: RoutineFacts): number {
+  const { survey } = facts.plan;
+  const { temperatureC, relativeHumidity } = placeOf(survey, survey.intakePlaceId);
+  return dewPointFromVapourPressureC(relativeHumidity * saturationPressurePa(temperatureC, 'water'), 'water');
+}
+
+const inWords = (days: number): string =>
+  days >= 0.95
+    ? `every ${days < 1.5 ? 'day' : `${Math.round(days)} days`}`
+    : `every ${spell(Math.max(1, Math.round(days * 24)) * 3600)}`;
+
+/**
+ * How often a task comes at a stage: the first of its triggers, by this line’s hours, starts and water; scaled by the load,
+ * the climate and what is neglected upstream, each with its reason. A pinned interval holds, and says so.
+ */
+export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Interval {
+  const pin = facts.plan.routine.pins.find((p) => p.stageId === stage.id && p.task === task.id);
+  const { every } = task;
+  const triggers: Trigger[] = [];
+  const why: Sentence[] = [];
+  const usual = daysAt(task, facts.plan.routine.level) ?? undefined;
+  let scale = 1;
+  /** By how much the level of this shop stretches what handbooks have. */
+  const stretch = usual !== undefined && every.days !== undefined ? usual / every.days : 1;
+  if (task.id === 'M20') {
+    const { drops, oil } = neglectBefore(facts, stage);
+    if (stage.kind !== 'twin-tower') scale *= HEATED_LASTS;
+    if (drops || oil) {
+      scale *= DROPS_LEAVE;
+      why.push(drops ? 'Drops reach it: half of its usual life.' : 'Oil reaches it: half of its usual life.');
+    }
+  }
+  if (every.dropPa !== undefined || task.id === 'M14') {
+    const { drops, oil } = neglectBefore(facts, stage);
+    if (drops && task.id !== 'M11') {
+      scale *= DROPS_LEAVE;
+      why.push('Drops reach it: half of its usual life.');
+    }
+    if (oil && task.id === 'M14') {
+      scale *= OIL_LEAVES;
+      why.push('No coalescer stands upstream of it: a quarter of its usual life.');
+    }
+  }
+  if (usual !== undefined) triggers.push({ by: 'days', days: usual * scale });
+  if (every.loadedH !== undefined && facts.loadedHPerDay > 0) {
+    const days = (every.loadedH * scale * stretch) / facts.loadedHPerDay;
+    triggers.push({ by: 'loaded hours', days });
+    if (usual === undefined || days < usual * scale * 0.95)
+      why.push(
+        (say) => `${say((every.loadedH ?? 0) * 3600, 'time')} loaded come in ${Math.round(days)} days at this use.`,
+      );
+  }
+  if (every.starts !== undefined && facts.startsPerDay > 0)
+    triggers.push({ by: 'starts', days: every.starts / facts.startsPerDay });
+  if (every.fillings !== undefined) {
+    const fill = fillDays(facts, stage.id);
+    const kg =
+      (facts.duties.get(stage.id)?.nowKgPerS ?? 0) * (facts.duties.get(stage.id)?.loadedHoursPerDay ?? 0) * 3600;
+    const { days, water } = handDays(usual ?? Number.POSITIVE_INFINITY, fill, kg, stage.kind === 'pellet-tower');
+    if (water === 'sooner') {
+      triggers.push({ by: 'water', days });
+      const dewPointC = intakeDewPointC(facts);
+      why.push(
+        (say) =>
+          `${inWords(days)}, not ${usual === undefined ? 'less' : usual > 1.5 ? inWords(usual) : usual >= 1 ? 'daily' : 'each shift'}: ${dewPointC >= DAMP_C ? `dew point of the intake air ${say(dewPointC, 'temperature')}, ` : ''}its sump holds ${say(facts.duties.get(stage.id)?.stage.parameters.sumpM3 ?? 0, 'drained')}.`,
+      );
+      why.push('With a float or level-sensing drain it is a weekly try.');
+    } else if (water === 'rarely') {
+      triggers.splice(0, triggers.length, { by: 'water', days });
+      why.push((say) => `Only ${say(kg / 1000, 'drained')} a day come here now.`);
+    }
+  }
+  if (every.spentShare !== undefined && (stage.kind === 'bead-cartridge' || stage.kind === 'home-made-housing')) {
+    const lasts = facts.line.shown(stage, 'Exhausted after, loaded');
+    const whole = lasts === undefined ? undefined : lasts / Math.max(0.02, 1 - stage.parameters.spentShare);
+    if (whole !== undefined && facts.loadedHPerDay > 0) {
+      const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
+      triggers.push({ by: 'beads', days });
+      why.push((say) => `A charge lasts ${say(whole, 'time')} of air here.`);
+      if (days < OFTEN_DAYS) why.push('A dryer upstream of it, or cooler air, makes it last: see Advice.');
+    }
+  }
+  if (task.id === 'M23') {
+    const lasts = facts.line.shown(stage, 'Topped up after, loaded');
+    if (lasts !== undefined && facts.loadedHPerDay > 0) {
+      const days = Math.max(1, lasts / 3600 / facts.loadedHPerDay);
+      triggers.push({ by: 'beads', days });
+      why.push((say) => `Half of the pellets are gone after ${say(lasts, 'time')} of air here.`);
+    }
+  }
+  if (triggers.length === 0) triggers.push({ by: 'days', days: 365 });
+  const first = triggers.reduce((a, b) => (b.days < a.days ? b : a), { by: 'days', days: MOST_DAYS });
+  if (pin)
+    return {
+      days: pin.days,
+      by: 'pinned',
+      triggers: [...triggers, { by: 'pinned', days: pin.days }],
+      why: [`Set by hand; calculated it would be ${inWords(first.days)}.`],
+      pinned: true,
+    };
+  return { days: first.days, by: first.by, triggers, why, pinned: false };
+}
+
+/** An interval as people say it. */
+export const sayInterval = (days: number): string =>
+  days < 0.95
+    ? `every ${spell(Math.max(1, Math.round(days * 24)) * 3600)}`
+    : days < 1.5
+      ? 'daily'
+      : days < 5.5
+        ? `every ${Math.round(days)} days`
+        : days < 10.5
+          ? 'weekly'
+          : days < 45
+            ? `every ${Math.round(days / 7)} weeks`
+            : days < 335
+              ? `every ${Math.round(days / 30.4)} months`
+              : days < 550
+                ? 'yearly'
+                : `every ${Math.round(days / 365)} years`;

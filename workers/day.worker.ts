@@ -1,0 +1,18 @@
+import { type DayRemark, judgeDay } from '../core/day/judge-day';
+import { type PumpDay, simulateDay } from '../core/day/simulate-day';
+import { answers } from './plan-worker';
+
+export interface DayAnswer {
+  readonly number: number;
+  /** Left out where the line has no day: no receiver, or the walk does not reach it. */
+  readonly day?: PumpDay;
+  readonly remarks: readonly DayRemark[];
+}
+
+answers((plan) => {
+  const day = simulateDay(plan);
+  if (!day) return [{ remarks: [] }];
+  const { pressurePa, temperatureC, heelKg, demandM3PerS, loaded } = day;
+  const series = [pressurePa, temperatureC, heelKg, demandM3PerS, loaded];
+  return [{ day, remarks: judgeDay(plan, day) }, series.map((s) => s.buffer as ArrayBuffer)];
+});
