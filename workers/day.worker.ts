@@ -1,18 +1,23 @@
+import { expose, transfer } from 'comlink';
 import { type DayRemark, judgeDay } from '../core/day/judge-day';
 import { type PumpDay, simulateDay } from '../core/day/simulate-day';
-import { answers } from './plan-worker';
+import type { Plan } from '../core/plan/plan';
 
 export interface DayAnswer {
-  readonly number: number;
   /** Left out where the line has no day: no receiver, or the walk does not reach it. */
   readonly day?: PumpDay;
   readonly remarks: readonly DayRemark[];
 }
 
-answers((plan) => {
+function dayOf(plan: Plan): DayAnswer {
   const day = simulateDay(plan);
-  if (!day) return [{ remarks: [] }];
+  if (!day) return { remarks: [] };
   const { pressurePa, temperatureC, heelKg, demandM3PerS, loaded } = day;
   const series = [pressurePa, temperatureC, heelKg, demandM3PerS, loaded];
-  return [{ day, remarks: judgeDay(plan, day) }, series.map((s) => s.buffer as ArrayBuffer)];
-});
+  return transfer(
+    { day, remarks: judgeDay(plan, day) },
+    series.map((s) => s.buffer as ArrayBuffer),
+  );
+}
+
+expose(dayOf);

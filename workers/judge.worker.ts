@@ -1,11 +1,7 @@
-import { judgeOutlets, type Verdicts } from '../core/line/judge-outlet';
+import { expose } from 'comlink';
+import { judgeOutlets } from '../core/line/judge-outlet';
 import { walk } from '../core/line/walk';
-import { answers } from './plan-worker';
-
-export interface JudgeAnswer {
-  readonly number: number;
-  readonly judgements: Verdicts;
-}
+import type { Plan } from '../core/plan/plan';
 
 // The bands take a walk for each uncertain number, up and down: too many for the thread that paints.
-answers((plan) => [{ judgements: judgeOutlets(plan, walk(plan)) }]);
+expose((plan: Plan) => judgeOutlets(plan, walk(plan)));

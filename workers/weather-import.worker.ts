@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { type CsvLayout, layoutOf, sampleOfRow } from '../core/year/read-csv';
 import { EpwReader, looksLikeEpw } from '../core/year/read-epw';
@@ -15,7 +16,6 @@ export interface ImportQuestion {
 }
 
 export type ImportAnswer =
-  | { readonly kind: 'progress'; readonly share: number }
   /** What the names and values of the columns do not tell. */
   | {
       readonly kind: 'asks';
@@ -28,15 +28,12 @@ export type ImportAnswer =
   | { readonly kind: 'forecast'; readonly forecast: Forecast }
   | { readonly kind: 'refused'; readonly message: string; readonly rows: readonly RowNote[] };
 
+type Asks = Extract<ImportAnswer, { kind: 'asks' }>;
+
 const LOOKED_AT = 1500; // rows by which a layout is told: two months of hours hold a day over the twelfth
 const MOST_BYTES = 100e6;
 const MOST_WEEK_ROWS = 20_000;
 const MOST_NAME = 80;
-
-const scope = globalThis as unknown as {
-  onmessage: ((event: MessageEvent<ImportQuestion>) => void) | null;
-  postMessage(answer: ImportAnswer): void;
-};
 
 /** Goes through the rows of a source as they are read, and says where it stands. */
 class Import {
@@ -53,46 +50,44 @@ class Import {
 
   constructor(private readonly q: ImportQuestion) {}
 
-  /** Takes a row; true where the import must stop to ask. */
-  take(cells: string[]): boolean {
+  /** Takes a row; what must be asked before the import can go on. */
+  take(cells: string[]): Asks | undefined {
     this.row++;
     if (this.row === 1) {
       const first = (cells[0] ?? '').replace(/^\uFEFF/, '');
       this.isEpw = looksLikeEpw(first);
       if (!this.isEpw) {
         this.head = [first, ...cells.slice(1)];
-        return false;
+        return undefined;
       }
     }
     if (this.isEpw) {
       this.put(this.epw.row(cells, this.row), this.row);
-      return false;
+      return undefined;
     }
     if (this.layout) {
       this.put(sampleOfRow(cells, this.row, this.layout), this.row);
-      return false;
+      return undefined;
     }
     this.waiting.push({ cells, row: this.row });
-    return this.waiting.length >= LOOKED_AT && this.settle();
+    return this.waiting.length >= LOOKED_AT ? this.settle() : undefined;
   }
 
-  /** Tells the columns by what was read so far; true where something must be asked. */
-  private settle(): boolean {
-    if (this.layout || !this.head) return false;
+  /** Tells the columns by what was read so far, or what must be asked. */
+  private settle(): Asks | undefined {
+    if (this.layout || !this.head) return undefined;
     const found = layoutOf(
       this.head,
       this.waiting.map((w) => w.cells),
     );
     const answered = { ...found, ...this.q.answers };
     const asks = found.asks.filter((a) => this.q.answers?.[a] === undefined);
-    if (asks.length > 0) {
-      scope.postMessage({ kind: 'asks', asks, layout: found, head: this.head, example: this.waiting[0]?.cells ?? [] });
-      return true;
-    }
+    if (asks.length > 0)
+      return { kind: 'asks', asks, layout: found, head: this.head, example: this.waiting[0]?.cells ?? [] };
     this.layout = answered;
     for (const w of this.waiting) this.put(sampleOfRow(w.cells, w.row, answered), w.row);
     this.waiting = [];
-    return false;
+    return undefined;
   }
 
   private put(got: Sample | string | undefined, row: number): void {
@@ -106,9 +101,10 @@ class Import {
       throw new WeatherRefused(`More than ${MOST_WEEK_ROWS} rows: that is no forecast of seven days.`);
   }
 
-  finish(name: string): ImportAnswer | undefined {
+  finish(name: string): ImportAnswer {
     if (this.row === 0) throw new WeatherRefused('It is empty.');
-    if (!this.isEpw && this.settle()) return undefined;
+    const asks = this.isEpw ? undefined : this.settle();
+    if (asks) return asks;
     if (this.isEpw) this.epw.refuseWithoutRows(this.dataRows);
     if (this.q.want === 'forecast')
       return { kind: 'forecast', forecast: forecastOf(this.samples, this.q.nowMs, this.notes) };
@@ -126,49 +122,51 @@ class Import {
   }
 }
 
-function refuse(error: unknown): void {
+function refusal(error: unknown): ImportAnswer {
   const known = error instanceof WeatherRefused;
-  scope.postMessage({
+  return {
     kind: 'refused',
     message: known ? error.message : 'It could not be read as a table of text.',
     rows: known ? error.rows : [],
-  });
+  };
 }
 
-scope.onmessage = ({ data: q }) => {
+/** Reads a file of weather row by row, and says how far it is. */
+function importWeather(q: ImportQuestion, tell: (share: number) => void): Promise<ImportAnswer> {
   const { source } = q;
-  if (source.size > MOST_BYTES)
-    return refuse(new WeatherRefused('More than 100 MB: a year by the minute has some 30.'));
   const reading = new Import(q);
-  let stopped = false;
-  Papa.parse<string[], File>(source, {
-    skipEmptyLines: false,
-    chunkSize: 1 << 20,
-    chunk(results: Papa.ParseResult<string[]>, parser: Papa.Parser) {
-      if (stopped) return;
-      try {
-        for (const cells of results.data)
-          if (reading.take(cells)) {
-            stopped = true;
+  return new Promise((resolve) => {
+    if (source.size > MOST_BYTES)
+      return resolve(refusal(new WeatherRefused('More than 100 MB: a year by the minute has some 30.')));
+    Papa.parse<string[], File>(source, {
+      skipEmptyLines: false,
+      chunkSize: 1 << 20,
+      chunk(results: Papa.ParseResult<string[]>, parser: Papa.Parser) {
+        try {
+          for (const cells of results.data) {
+            const asks = reading.take(cells);
+            if (!asks) continue;
+            resolve(asks);
             parser.abort();
             return;
           }
-        scope.postMessage({ kind: 'progress', share: Math.min(1, results.meta.cursor / source.size) });
-      } catch (error) {
-        stopped = true;
-        refuse(error);
-        parser.abort();
-      }
-    },
-    complete() {
-      if (stopped) return;
-      try {
-        const answer = reading.finish(source.name);
-        if (answer) scope.postMessage(answer);
-      } catch (error) {
-        refuse(error);
-      }
-    },
-    error: refuse,
+          tell(Math.min(1, results.meta.cursor / source.size));
+        } catch (error) {
+          resolve(refusal(error));
+          parser.abort();
+        }
+      },
+      // Also called where it was stopped: what was told first counts.
+      complete() {
+        try {
+          resolve(reading.finish(source.name));
+        } catch (error) {
+          resolve(refusal(error));
+        }
+      },
+      error: (error) => resolve(refusal(error)),
+    });
   });
-};
+}
+
+expose(importWeather);

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { applyFixes } from '@/core/advice/apply-fixes';
 import { type Advice, isReady, judgeLine, RULES } from '@/core/advice/judge-line';
 import type { Plan } from '@/core/plan/plan';
-import { usePumpDay } from '@/ui/day/use-day';
+import { useDay } from '@/ui/day/use-day';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
 import { AdviceItem } from './advice-item';
@@ -31,7 +31,7 @@ export function AdviceView() {
   const [looked, look] = useState<Preview>();
   const shown = looked?.before === plan ? looked : undefined; // of another plan it says nothing
   // The played day follows a moment behind.
-  const day = usePumpDay(plan).answer?.remarks;
+  const day = useDay(plan).answer?.remarks;
   const verdicts = useJudgements();
   const judgement = useMemo(() => judgeLine(plan, section, RULES, day, verdicts), [plan, section, day, verdicts]);
   const standing = judgement.advice.filter((a) => a.setAside === undefined);

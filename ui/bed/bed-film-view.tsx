@@ -9,10 +9,10 @@ import { Drag } from '@/ui/forms/drag';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { Amount, useUnits } from '@/ui/units/units';
+import type { BedRan } from '@/workers/bed.worker';
 import { BedDrawing } from './bed-drawing';
 import { OutletChart } from './outlet-chart';
 import { dutyOf, type Query } from './query';
-import type { BedRan } from './use-bed';
 
 const FRAME_MS = 90;
 

@@ -21,7 +21,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
   const router = useRouter();
   const now = useNow();
   const { put, left, refused } = useSender(planId, () => router.refresh());
-  const { answer, busy } = useLives(charges, entries, now);
+  const { lives, problem, busy } = useLives(charges, entries, now);
   const [adding, setAdding] = useState(false);
   const places = useMemo(() => beadPlaces(plan), [plan]);
   const shelf = useMemo(() => {
@@ -36,13 +36,13 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
   const held = useMemo(
     () =>
       new Map(
-        answer?.lives?.flatMap((l) =>
+        lives?.flatMap((l) =>
           l.past.flatMap((p) =>
             p.stint.charge ? [[p.stint.charge.id, p.bookKg * (p.spent ?? 1) * bandOf(l.factor).mid] as const] : [],
           ),
         ),
       ),
-    [answer],
+    [lives],
   );
   const free = shelf.filter((c) => c.is === 'dry');
   return (
@@ -62,9 +62,9 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
           Not written: {refused.message}
         </p>
       )}
-      {answer?.problem && (
+      {problem && (
         <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
-          {answer.problem}
+          {problem}
         </p>
       )}
       {places.length === 0 ? (
@@ -73,7 +73,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
         </p>
       ) : (
         <div className="grid gap-6">
-          {answer?.lives?.map((life) => (
+          {lives?.map((life) => (
             <PlaceCard key={life.stageId} life={life} free={free} now={now} put={put} />
           ))}
         </div>

@@ -25,7 +25,7 @@ import { LongBlast } from './long-blast';
 import { Remarks } from './remarks';
 import { TankDrawing } from './tank-drawing';
 import { Timeline } from './timeline';
-import { usePumpDay } from './use-day';
+import { useDay } from './use-day';
 
 const PUMP_FIELDS = [
   'control',
@@ -48,7 +48,7 @@ export function PumpDayView() {
   const { plan, edit } = usePlan();
   const { working } = plan.survey;
   const [placeId, setPlaceId] = useState(plan.survey.intakePlaceId);
-  const { answer, busy } = usePumpDay(useMemo(() => withIntakeAt(plan, placeId), [plan, placeId]));
+  const { answer, busy } = useDay(useMemo(() => withIntakeAt(plan, placeId), [plan, placeId]));
   const day = answer?.day;
   const pump = plan.stages.find((s) => s.kind === 'compressor');
   return (

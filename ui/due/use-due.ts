@@ -23,6 +23,8 @@ export function useNow(): string {
   return now;
 }
 
+const NONE: readonly PlaceLife[] = [];
+
 /** What is due on the line, by its log, its use and the weather of its year. */
 export function useDue({ last, postponed, events, signals, beads, charges }: LogSummary): {
   facts: RoutineFacts;
@@ -36,7 +38,7 @@ export function useDue({ last, postponed, events, signals, beads, charges }: Log
   const now = useNow();
   const { weather, fetching } = useClimateWeather(plan);
   const { ran, answered } = useWeatherRun(plan, weather, { year: Number(now.slice(0, 4)) });
-  const { answer, busy } = useLives(charges, beads, now);
+  const { lives = NONE, busy } = useLives(charges, beads, now);
   const years = useMemo(() => {
     const all = new Map<string, PointYear>();
     for (const s of ran ? collectingStages(ran.plan) : []) {
@@ -46,12 +48,12 @@ export function useDue({ last, postponed, events, signals, beads, charges }: Log
     return all;
   }, [ran]);
   const facts = useMemo(
-    () => routineFacts(plan, section, years, spentTimes(answer?.lives ?? [], now)),
-    [plan, section, years, answer, now],
+    () => routineFacts(plan, section, years, spentTimes(lives, now)),
+    [plan, section, years, lives, now],
   );
   const tasks = useMemo(
     () => dueTasks(facts, last, postponed, now, events, signals),
     [facts, last, postponed, now, events, signals],
   );
-  return { facts, tasks, lives: answer?.lives ?? [], now, ready: !fetching && !busy && (!weather || answered) };
+  return { facts, tasks, lives, now, ready: !fetching && !busy && (!weather || answered) };
 }

@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { judgeOutlets, type Verdicts } from '@/core/line/judge-outlet';
-import type { JudgeAnswer } from '@/workers/judge.worker';
+import type { Plan } from '@/core/plan/plan';
+import { useAnswer } from '@/ui/worker/use-answer';
 import { usePlan } from './plan-provider';
-import { useWorker } from './use-worker';
 
 const start = (): Worker => new Worker(new URL('../../workers/judge.worker.ts', import.meta.url), { type: 'module' });
 
@@ -12,5 +12,5 @@ const start = (): Worker => new Worker(new URL('../../workers/judge.worker.ts', 
 export function useJudgements(): Verdicts {
   const { plan, section } = usePlan();
   const [first] = useState(() => judgeOutlets(plan, section));
-  return useWorker<JudgeAnswer>(start, plan, 30).answer?.judgements ?? first;
+  return useAnswer<Plan, Verdicts>(start, plan, 30).answered?.answer ?? first;
 }
