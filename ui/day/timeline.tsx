@@ -1,12 +1,13 @@
 'use client';
 
+import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import type { PumpDay } from '@/core/day/simulate-day';
 import type { Plan } from '@/core/plan/plan';
 import { stageById } from '@/core/plan/runs';
 import { formatNumber } from '@/core/quantity/format';
 import { fromSi, type QuantityName, unitOf } from '@/core/quantity/units';
-import { linear, niceTicks } from '@/ui/chart/scales';
+import { axisOf } from '@/ui/chart/axis';
 import { useUnits } from '@/ui/units/units';
 import { type Column, clock, columnsOf, type Window } from './day-series';
 
@@ -32,7 +33,7 @@ export function Timeline({
 }) {
   const room = Math.max(120, width - LABELS);
   const columns = useMemo(() => columnsOf(day, shown, Math.min(room, 900)), [day, shown, room]);
-  const x = linear(shown.fromS, shown.toS, 0, room);
+  const x = scaleLinear([shown.fromS, shown.toS], [0, room]);
   const step = STEPS_S.find((s) => ((shown.toS - shown.fromS) / s) * 58 < room) ?? 14400;
   const hours: number[] = [];
   for (let s = Math.ceil(shown.fromS / step) * step; s <= shown.toS; s += step) hours.push(s);
@@ -179,8 +180,8 @@ function useScale(quantity: QuantityName, values: readonly number[], height: num
   const { choice, atmosphericPa } = useUnits();
   const u = unitOf(quantity, choice[quantity]);
   const own = values.map((v) => fromSi(v, u, atmosphericPa));
-  const ticks = niceTicks(fromZero ? 0 : Math.min(...own), Math.max(...own), height > 80 ? 4 : 2);
-  const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, height - FOOT, 14);
+  const [low, high] = [fromZero ? 0 : Math.min(...own), Math.max(...own)];
+  const { at: y, ticks } = axisOf(low, high, height - FOOT, 14, height > 80 ? 4 : 2);
   return { y, ticks, own, toOwn: (si: number) => fromSi(si, u, atmosphericPa) };
 }
 

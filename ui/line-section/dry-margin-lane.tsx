@@ -4,9 +4,9 @@ import { memo } from 'react';
 import { CLOSED_K } from '@/core/line/judge-outlet';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
+import { axisOf } from '@/ui/chart/axis';
 import { useUnits } from '@/ui/units/units';
 import { figureText } from '@/ui/why/why';
-import { linear, niceTicks } from '../chart/scales';
 import { Lane } from './lane';
 import type { Row } from './rows';
 
@@ -26,8 +26,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
   const stations = cells.map((c) => c.station);
   const air = stations.map((s) => inUnit(s.temperatureC));
   const dew = stations.map((s) => inUnit(s.pressureDewPointC));
-  const ticks = niceTicks(Math.min(0, ...dew), Math.max(40, ...air));
-  const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 20);
+  const { at: y, ticks } = axisOf(Math.min(0, ...dew), Math.max(40, ...air), HEIGHT - 12, 20);
   const x = cells.map((c) => c.centre);
   const points = (values: number[]): string => values.map((v, i) => `${x[i]},${y(v)}`).join(' ');
   const closed = stations.map((s) => s.temperatureC - s.pressureDewPointC < CLOSED_K);

@@ -6,10 +6,10 @@ import { explainUnit } from '@/core/line/explain-unit';
 import type { Station } from '@/core/line/section';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
+import { axisOf } from '@/ui/chart/axis';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { figureText } from '@/ui/why/why';
-import { linear, niceTicks } from '../chart/scales';
 import { Lane } from './lane';
 import type { Row } from './rows';
 
@@ -33,8 +33,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
     ...row.reached.map((c) => c.station.caughtKgPerS),
   );
   if (row.reached.length === 0) return null;
-  const ticks = niceTicks(0, inUnit(waterIn) || 1);
-  const y = linear(0, ticks.at(-1) ?? 1, HEIGHT - 8, 18);
+  const { at: y, ticks } = axisOf(0, inUnit(waterIn) || 1, HEIGHT - 8, 18);
   const number = (kgPerS: number): string => formatQuantity(kgPerS, 'waterFlow', choice).number;
   const tall = (value: number): boolean => y(0) - y(value) > 17; // room for a figure inside the bar
   const bar = Math.min(30, (Math.min(...row.cells.map((c) => c.width)) - 16) / 2);

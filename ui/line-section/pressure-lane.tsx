@@ -3,9 +3,9 @@
 import { memo } from 'react';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
+import { axisOf } from '@/ui/chart/axis';
 import { useUnits } from '@/ui/units/units';
 import { figureText } from '@/ui/why/why';
-import { linear, niceTicks } from '../chart/scales';
 import { Lane } from './lane';
 import type { Row } from './rows';
 
@@ -40,8 +40,7 @@ function Staircase({ row }: { row: Row }) {
     .map((c) => ({ ...c, value: Math.round(fromSi(c.station.pressurePa, u, atmosphericPa) * 1e3) / 1e3 }));
   if (cells.length === 0) return null;
   const values = cells.map((c) => c.value);
-  const ticks = niceTicks(Math.min(...values), Math.max(...values), 3);
-  const y = linear(ticks[0] ?? 0, ticks.at(-1) ?? 1, HEIGHT - 12, 18);
+  const { at: y, ticks } = axisOf(Math.min(...values), Math.max(...values), HEIGHT - 12, 18, 3);
   const path = cells.map((c, i) => `${i === 0 ? 'M' : 'L'}${c.left},${y(c.value)} H${c.left + c.width}`).join(' ');
   return (
     <Lane

@@ -5,7 +5,7 @@ import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } fr
 import { hourAt, MONTHS } from '@/core/year/calendar';
 import type { Series } from '@/core/year/series';
 import { useUnits } from '@/ui/units/units';
-import { rampAt, rampOf } from './ramp';
+import { rampOf } from './ramp';
 
 const HOURS = 24;
 const SHUT = 0.3; // how much of its colour an hour has in which nobody works
@@ -61,7 +61,7 @@ export function DayMap({
     for (let h = 0; h < values.length; h++) {
       const value = values[h] as number;
       const share = value === Number.POSITIVE_INFINITY ? 1 : most > least ? (value - least) / (most - least) : 0;
-      const colour = Number.isNaN(value) ? ground : rampAt(ramp, share);
+      const colour = Number.isNaN(value) ? ground : ramp(share);
       const open = (load[h] as number) > 0 ? 1 : SHUT;
       const k = 4 * ((h % HOURS) * days + Math.floor(h / HOURS));
       for (let c = 0; c < 3; c++)

@@ -1,0 +1,17 @@
+import { scaleLinear } from 'd3-scale';
+
+/** A linear scale of an axis, and the round values at which it is marked. */
+export interface Axis {
+  readonly at: (value: number) => number;
+  readonly ticks: readonly number[];
+}
+
+/**
+ * A linear axis onto pixels that begins and ends at a tick.
+ * @param most about how many steps
+ */
+export function axisOf(low: number, high: number, from: number, to: number, most = 4): Axis {
+  const flat = high - low < 1e-6; // a flat line wants a scale too
+  const scale = scaleLinear(flat ? [low - 0.5, high + 0.5] : [low, high], [from, to]).nice(most);
+  return { at: scale, ticks: scale.ticks(most) };
+}
