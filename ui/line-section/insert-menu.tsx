@@ -2,10 +2,10 @@
 
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { memo, useEffect, useState } from 'react';
+import { memo, useState } from 'react';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
 import { WALL_UNITS, type WallUnitName } from '@/core/equipment/serving/wall-unit';
-import { isTyping } from '@/ui/shell/shortcuts';
+import { useKeys } from '@/ui/shell/use-keys';
 import { InUnits } from '@/ui/units/in-units';
 import { StageIcon } from './stage-icon';
 
@@ -37,16 +37,7 @@ export const InsertMenu = memo(function InsertMenu({
     setWord('');
     insert();
   };
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key.toLowerCase() !== 'a' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
-        return;
-      event.preventDefault();
-      setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeys({ addStage: () => setOpen(true) });
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className="button button-strong" title="Add a stage (A)">

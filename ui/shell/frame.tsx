@@ -1,26 +1,12 @@
-import {
-  BookOpen,
-  Boxes,
-  CalendarCheck,
-  CircleGauge,
-  ClipboardList,
-  Clock,
-  Columns3,
-  Droplet,
-  Droplets,
-  Footprints,
-  Grape,
-  House,
-  Layers,
-  MessageSquareWarning,
-  Waypoints,
-  Wind,
-} from 'lucide-react';
+import { House } from 'lucide-react';
 import Link from 'next/link';
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
+import { hrefOf, PLACES } from './places';
 import { RailLink } from './rail-link';
 import { ThemeToggle } from './theme';
 import { UnitsMenu } from './units-menu';
+
+const GROUPS = ['Plan', 'Maintain', 'Calculators'] as const;
 
 /** The program around a page: the name, what is open, the rail of views (a bar below on a phone). */
 export function Frame({
@@ -69,74 +55,31 @@ export function Frame({
           className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[136px] sm:shrink-0 sm:border-r"
         >
           <ul className="flex sm:sticky sm:top-12 sm:flex-col sm:py-3">
-            {planId ? (
-              <>
-                <RailHeading>Plan</RailHeading>
-                <RailLink href={`/lines/${planId}/survey`} icon={<CircleGauge size={18} />}>
-                  Survey
-                </RailLink>
-                <RailLink href={`/lines/${planId}/line`} icon={<Waypoints size={18} />}>
-                  Line
-                </RailLink>
-                <RailLink href={`/lines/${planId}/water`} below icon={<Droplet size={18} />}>
-                  Water
-                </RailLink>
-                <RailLink href={`/lines/${planId}/advice`} icon={<MessageSquareWarning size={18} />}>
-                  Advice
-                </RailLink>
-                <RailLink href={`/lines/${planId}/compare`} icon={<Columns3 size={18} />} wideOnly>
-                  Compare
-                </RailLink>
-                <RailLink href={`/lines/${planId}/day`} icon={<Clock size={18} />} wideOnly>
-                  Compressor cycle
-                </RailLink>
-                <RailHeading>Maintain</RailHeading>
-                <RailLink href={`/lines/${planId}/today`} icon={<CalendarCheck size={18} />}>
-                  Today
-                </RailLink>
-                <RailLink href={`/lines/${planId}/rounds`} below icon={<Footprints size={18} />}>
-                  Rounds
-                </RailLink>
-                <RailLink href={`/lines/${planId}/logbook`} below icon={<ClipboardList size={18} />}>
-                  Logbook
-                </RailLink>
-                <RailLink href={`/lines/${planId}/charges`} icon={<Boxes size={18} />} wideOnly>
-                  Desiccant &amp; elements
-                </RailLink>
-                <RailHeading>Calculators</RailHeading>
-              </>
-            ) : (
+            {!planId && (
               <RailLink href="/" icon={<House size={18} />}>
                 Start
               </RailLink>
             )}
-            <RailLink
-              href={planId ? `/dew-point?from=${planId}` : '/dew-point'}
-              icon={<Droplets size={18} />}
-              wideOnly={planId !== undefined}
-            >
-              Dew point
-            </RailLink>
-            <RailLink
-              href={planId ? `/beads?from=${planId}` : '/beads'}
-              icon={<Grape size={18} />}
-              wideOnly={planId !== undefined}
-            >
-              Desiccant charge
-            </RailLink>
-            <RailLink href={planId ? `/dryers?from=${planId}` : '/dryers'} icon={<Wind size={18} />} wideOnly>
-              Dryers
-            </RailLink>
-            <RailLink href={planId ? `/bed?from=${planId}` : '/bed'} icon={<Layers size={18} />} wideOnly>
-              Desiccant bed
-            </RailLink>
-            <RailLink
-              href={planId ? `/catalogue?from=${planId}` : '/catalogue'}
-              icon={<BookOpen size={18} />}
-              wideOnly={planId !== undefined}
-            >
-              Catalogue
-            </RailLink>
+            {GROUPS.map((group) => (
+              <Fragment key={group}>
+                {planId && <RailHeading>{group}</RailHeading>}
+                {PLACES.map((place) => {
+                  const { menu, name, of } = place;
+                  if (menu?.group !== group || (of === 'line' && !planId)) return null;
+                  return (
+                    <RailLink
+                      key={name}
+                      href={hrefOf(place, planId)}
+                      icon={<menu.icon size={18} />}
+                      below={menu.below}
+                      wideOnly={menu.phone !== 'always' && (menu.phone === undefined || planId !== undefined)}
+                    >
+                      {name}
+                    </RailLink>
+                  );
+                })}
+              </Fragment>
+            ))}
           </ul>
         </nav>
         <main id="main" className="min-w-0 flex-1">

@@ -16,7 +16,7 @@ export function RailLink({
   /** Not in the bar of a phone: there is no room for it, and it is reached from elsewhere. */
   wideOnly?: boolean;
   /** Whether pages below it count as it. */
-  below?: boolean;
+  below?: boolean | undefined;
   children: ReactNode;
 }) {
   const path = usePathname();

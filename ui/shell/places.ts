@@ -1,0 +1,172 @@
+import {
+  BookOpen,
+  Boxes,
+  CalendarCheck,
+  CircleGauge,
+  ClipboardList,
+  Clock,
+  Columns3,
+  Droplet,
+  Droplets,
+  Footprints,
+  Grape,
+  Layers,
+  type LucideIcon,
+  MessageSquareWarning,
+  Waypoints,
+  Wind,
+} from 'lucide-react';
+
+/** A place of the menu. */
+export interface MenuPlace {
+  readonly group: 'Plan' | 'Maintain' | 'Calculators';
+  readonly icon: LucideIcon;
+  /** Whether the bar of a phone has room for it: always, or only where no line is open. */
+  readonly phone?: 'always' | 'without a line';
+  /** Whether pages below it count as it. */
+  readonly below?: true;
+}
+
+/** Where one can go, with its key and what is found there: the menu, the keys, their list and the search are made of it. */
+export interface Place {
+  readonly name: string;
+  readonly says: string;
+  /** From a line’s own address, or from the start page where it needs none. */
+  readonly of: 'line' | 'all';
+  readonly path: string;
+  readonly key?: string;
+  readonly menu?: MenuPlace;
+}
+
+export const PLACES: readonly Place[] = [
+  {
+    name: 'Survey',
+    says: 'conditions, compressor, jobs',
+    of: 'line',
+    path: '/survey',
+    key: 'S',
+    menu: { group: 'Plan', icon: CircleGauge, phone: 'always' },
+  },
+  {
+    name: 'Line',
+    says: 'where the water condenses',
+    of: 'line',
+    path: '/line',
+    key: 'L',
+    menu: { group: 'Plan', icon: Waypoints, phone: 'always' },
+  },
+  {
+    name: 'Water',
+    says: 'set the drains for today',
+    of: 'line',
+    path: '/water',
+    key: 'R',
+    menu: { group: 'Plan', icon: Droplet, phone: 'always', below: true },
+  },
+  { name: 'Water through the year', says: 'hour by hour', of: 'line', path: '/water/year' },
+  { name: 'Water this week', says: 'what to set before the humid day', of: 'line', path: '/water/week' },
+  { name: 'Winter', says: 'what may freeze, and what to do before', of: 'line', path: '/water/winter' },
+  { name: 'Weather', says: 'import a year, choose one', of: 'line', path: '/water/weather' },
+  {
+    name: 'Advice',
+    says: 'what is wrong, missing or dangerous, and how to fix it',
+    of: 'line',
+    path: '/advice',
+    key: 'J',
+    menu: { group: 'Plan', icon: MessageSquareWarning, phone: 'always' },
+  },
+  {
+    name: 'Compare',
+    says: 'revisions, copies, differences, cost',
+    of: 'line',
+    path: '/compare',
+    key: 'V',
+    menu: { group: 'Plan', icon: Columns3 },
+  },
+  {
+    name: 'Compressor cycle',
+    says: 'starts, loads, what the drains pass',
+    of: 'line',
+    path: '/day',
+    key: 'D',
+    menu: { group: 'Plan', icon: Clock },
+  },
+  {
+    name: 'Today',
+    says: 'what is overdue, due and drifting',
+    of: 'line',
+    path: '/today',
+    key: 'T',
+    menu: { group: 'Maintain', icon: CalendarCheck, phone: 'always' },
+  },
+  {
+    name: 'Rounds',
+    says: 'go on one, set the route',
+    of: 'line',
+    path: '/rounds',
+    key: 'G',
+    menu: { group: 'Maintain', icon: Footprints, phone: 'always', below: true },
+  },
+  {
+    name: 'Logbook',
+    says: 'log a drain, a reading or a repair',
+    of: 'line',
+    path: '/logbook',
+    key: 'B',
+    menu: { group: 'Maintain', icon: ClipboardList, phone: 'always', below: true },
+  },
+  {
+    name: 'Desiccant & elements',
+    says: 'what is installed, and when it is exhausted',
+    of: 'line',
+    path: '/charges',
+    key: 'H',
+    menu: { group: 'Maintain', icon: Boxes },
+  },
+  {
+    name: 'Dew point',
+    says: 'convert a dew point or humidity',
+    of: 'all',
+    path: '/dew-point',
+    key: 'W',
+    menu: { group: 'Calculators', icon: Droplets, phone: 'without a line' },
+  },
+  {
+    name: 'Desiccant charge',
+    says: 'size a cartridge, dry a charge',
+    of: 'all',
+    path: '/beads',
+    key: 'E',
+    menu: { group: 'Calculators', icon: Grape, phone: 'without a line' },
+  },
+  {
+    name: 'Dryers',
+    says: 'every type for one duty',
+    of: 'all',
+    path: '/dryers',
+    key: 'Y',
+    menu: { group: 'Calculators', icon: Wind },
+  },
+  {
+    name: 'Desiccant bed',
+    says: 'front, temperature, outlet air',
+    of: 'all',
+    path: '/bed',
+    key: 'I',
+    menu: { group: 'Calculators', icon: Layers },
+  },
+  {
+    name: 'Catalogue',
+    says: 'what each kind does, and where its values come from',
+    of: 'all',
+    path: '/catalogue',
+    key: 'C',
+    menu: { group: 'Calculators', icon: BookOpen, phone: 'without a line' },
+  },
+];
+
+/** The address of a place, from a line that is open. */
+export function hrefOf({ of, path }: Place, planId: string | undefined): string {
+  if (of === 'line') return `/lines/${planId}${path}`;
+  return planId ? `${path}?from=${planId}` : path;
+}
