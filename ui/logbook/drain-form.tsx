@@ -15,7 +15,7 @@ import { DAY_MS, HOUR_MS } from '@/core/quantity/constants';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityInput } from '@/ui/forms/quantity-input';
-import { rememberedWho, rememberWho } from '@/ui/outbox/use-sender';
+import { rememberedWho, rememberWho, useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
@@ -24,7 +24,6 @@ import { nowOnTheWall } from '../units/when';
 import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
 import { DrainPointList } from './drain-point-list';
-import { useDrainSender } from './send-drain';
 import { Verdict } from './verdict';
 
 /** The time from which water has been collecting: the last drain, else the start of the working day. */
@@ -78,10 +77,15 @@ export function DrainForm({
   });
   const { errors } = form.formState;
   const { setValue, reset } = form;
-  const sender = useDrainSender(planId, (id) => {
-    onLogged(id);
+  const sender = useSender(planId, ({ to, body }) => {
+    if (to !== 'drains') return;
+    onLogged((body as unknown as DrainEntry).id);
     setRound((n) => n + 1);
   });
+  useEffect(() => {
+    for (const { field, message } of sender.refused?.issues ?? [])
+      form.setError(field as keyof DrainEntry, { message });
+  }, [sender.refused, form]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new point or a new round starts the form anew; edits of the plan must not
   useEffect(() => {
     const at = nowOnTheWall();
@@ -120,7 +124,7 @@ export function DrainForm({
     if (entry.drainedAt > nowOnTheWall())
       return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
     rememberWho(entry.who);
-    sender.send(entry, (field, message) => form.setError(field as keyof DrainEntry, { message }));
+    void sender.put({ to: 'drains', body: { ...entry } });
   });
   return (
     <form
@@ -248,13 +252,14 @@ export function DrainForm({
             </Field>
           </div>
         </details>
-        {sender.message && (
+        {(sender.refused || (sender.left > 0 && sender.delayed)) && (
           <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">
-            {sender.message}
+            {sender.refused?.message ??
+              `Not saved yet: ${sender.delayed}. Your entry is kept ${sender.unstored ? 'by this page only: leave it open' : 'in this browser'}. It is sent again by itself.`}
           </p>
         )}
-        <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.sending}>
-          {sender.sending ? 'Saving…' : 'Log it'}
+        <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.left > 0}>
+          {sender.left > 0 ? 'Saving…' : 'Log it'}
         </button>
       </Fields>
     </form>

@@ -1,37 +1,47 @@
+import 'fake-indexeddb/auto';
 import { type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
 
 const entry = (n: number): Outgoing => ({ to: 'entries', body: { id: `e${n}`, photoId: `p${n}` } });
-let full: boolean;
-const stored = new Map<string, string>();
-beforeEach(() => {
-  full = false;
-  stored.clear();
-  Object.assign(globalThis, {
-    localStorage: {
-      getItem: (k: string) => stored.get(k) ?? null,
-      setItem: (k: string, text: string) => {
-        if (full) throw new DOMException('full', 'QuotaExceededError');
-        stored.set(k, text);
-      },
-    },
+/** A browser whose store is full for as long as `does` runs. */
+async function whileFull(does: () => Promise<unknown>): Promise<void> {
+  const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
   });
+  await does();
+  full.mockRestore();
+}
+
+test('entries put in at once stand in the order in which they were put', async () => {
+  await Promise.all([putOut('order', entry(1)), putOut('order', entry(2), entry(3)), takeOut('order', entry(2))]);
+  expect(await waiting('order')).toEqual([entry(1), entry(3)]);
 });
 
-test('a full store throws nothing away: what it does not take is kept by the page, and stored once there is room', () => {
-  putOut('a', entry(1));
-  full = true;
-  putOut('a', entry(2));
-  expect(waiting('a')).toEqual([entry(1), entry(2)]);
-  expect(onlyInThisPage('a')).toBe(true);
-  full = false;
-  takeOut('a', entry(1));
-  expect(waiting('a')).toEqual([entry(2)]);
-  expect(onlyInThisPage('a')).toBe(false);
-  expect(JSON.parse(stored.values().next().value as string)).toEqual([entry(2)]);
+test('a full store throws nothing away: what it does not take is kept by the page, and stored once there is room', async () => {
+  await putOut('full', entry(1));
+  await whileFull(() => putOut('full', entry(2)));
+  expect(await waiting('full')).toEqual([entry(1), entry(2)]);
+  expect(onlyInThisPage('full')).toBe(true);
+  await takeOut('full', entry(1));
+  expect(await waiting('full')).toEqual([entry(2)]);
+  expect(onlyInThisPage('full')).toBe(false);
 });
 
-test('a photo that is refused is taken off its entry, and off no other', () => {
-  putOut('b', entry(1), entry(2));
-  withoutPhoto('b', 'p1');
-  expect(waiting('b')).toEqual([{ to: 'entries', body: { id: 'e1', photoId: null } }, entry(2)]);
+test('a photo that is refused is taken off its entry, and off no other', async () => {
+  await putOut('photo', entry(1), entry(2));
+  await withoutPhoto('photo', 'p1');
+  expect(await waiting('photo')).toEqual([{ to: 'entries', body: { id: 'e1', photoId: null } }, entry(2)]);
+});
+
+test('what an earlier version of the program left to be sent is taken up once, drains too', async () => {
+  const stored = new Map([
+    ['cool-dram.outgoing.earlier', JSON.stringify([entry(1)])],
+    ['cool-dram.pending-drain.earlier', JSON.stringify({ id: 'd' })],
+  ]);
+  Object.assign(globalThis, {
+    localStorage: { getItem: (k: string) => stored.get(k) ?? null, removeItem: (k: string) => stored.delete(k) },
+  });
+  const both = [entry(1), { to: 'drains', body: { id: 'd' } }];
+  expect(await waiting('earlier')).toEqual(both);
+  expect(stored.size).toBe(0);
+  expect(await waiting('earlier')).toEqual(both);
 });

@@ -1,3 +1,4 @@
+import { get, update } from 'idb-keyval';
 import { readStored, store } from '@/ui/browser-store';
 
 /** Something to be written into the log: where it goes, and what. Its id is in it, so that sent twice it is one. */
@@ -5,49 +6,69 @@ export interface Outgoing {
   readonly to: 'entries' | 'drains' | 'charges' | `photos/${string}`;
   readonly body: Readonly<Record<string, unknown>> | string;
 }
+type Queue = readonly Outgoing[];
 
-const key = (planId: string): string => `cool-dram.outgoing.${planId}`;
+const key = (planId: string): string => `outbox.${planId}`;
 /** What the browser's store did not take: kept as long as the page is open. */
-const inMemory = new Map<string, readonly Outgoing[]>();
+const inMemory = new Map<string, Queue>();
+let lastChange: Promise<unknown> = Promise.resolve();
 
 /** What is not acknowledged yet, the oldest first. */
-export function waiting(planId: string): readonly Outgoing[] {
+export async function waiting(planId: string): Promise<Queue> {
   const held = inMemory.get(planId);
   if (held) return held;
-  try {
-    return JSON.parse(readStored(key(planId)) ?? '[]');
-  } catch {
-    return [];
-  }
+  await takeUpEarlier(planId);
+  return (await get<Queue>(key(planId)).catch(() => undefined)) ?? [];
 }
 
-function keep(planId: string, all: readonly Outgoing[]): void {
-  if (store(key(planId), JSON.stringify(all))) inMemory.delete(planId);
-  else inMemory.set(planId, all);
+/** Changes the queue as it is when its turn comes: another page may have changed it meanwhile. */
+function change(planId: string, to: (queue: Queue) => Queue): Promise<void> {
+  const mine = lastChange.then(async () => {
+    const held = inMemory.get(planId);
+    try {
+      await update<Queue>(key(planId), (stored = []) => to(held ?? stored));
+      inMemory.delete(planId);
+    } catch {
+      inMemory.set(planId, to(await waiting(planId)));
+    }
+  });
+  lastChange = mine;
+  return mine;
 }
 
-/** Puts entries at the end of the queue. */
-export const putOut = (planId: string, ...more: readonly Outgoing[]): void =>
-  keep(planId, [...waiting(planId), ...more]);
+/** Puts entries at the end of the queue; done when the browser has stored them, or this page keeps them. */
+export const putOut = (planId: string, ...more: Queue): Promise<void> => change(planId, (queue) => [...queue, ...more]);
 
-/** Takes out one that was acknowledged or refused. By its content: another page may have changed the queue meanwhile. */
-export function takeOut(planId: string, one: Outgoing): void {
-  const text = JSON.stringify(one);
-  const all = waiting(planId);
-  const at = all.findIndex((o) => JSON.stringify(o) === text);
-  if (at >= 0) keep(planId, all.toSpliced(at, 1));
-}
+/** Takes out one that was acknowledged or refused. */
+export const takeOut = (planId: string, one: Outgoing): Promise<void> =>
+  change(planId, (queue) => {
+    const text = JSON.stringify(one);
+    const at = queue.findIndex((o) => JSON.stringify(o) === text);
+    return at < 0 ? queue : queue.toSpliced(at, 1);
+  });
 
 /** Takes a photo that was refused off the entry that names it, so that the entry is not lost with it. */
-export function withoutPhoto(planId: string, photoId: string): void {
-  const names = (o: Outgoing): boolean => typeof o.body !== 'string' && o.body.photoId === photoId;
-  const all = waiting(planId);
-  if (all.some(names))
-    keep(
-      planId,
-      all.map((o) => (names(o) ? { ...o, body: { ...(o.body as object), photoId: null } } : o)),
-    );
-}
+export const withoutPhoto = (planId: string, photoId: string): Promise<void> =>
+  change(planId, (queue) =>
+    queue.map((o) =>
+      typeof o.body !== 'string' && o.body.photoId === photoId ? { ...o, body: { ...o.body, photoId: null } } : o,
+    ),
+  );
 
 /** Whether some of it is kept by this page alone, because the browser's store did not take it. */
 export const onlyInThisPage = (planId: string): boolean => inMemory.has(planId);
+
+/** Before version 2 the queue was in the browser’s other store, and a drain by itself beside it. */
+async function takeUpEarlier(planId: string): Promise<void> {
+  const queueKey = `cool-dram.outgoing.${planId}`;
+  const drainKey = `cool-dram.pending-drain.${planId}`;
+  const [queue, drain] = [readStored(queueKey), readStored(drainKey)];
+  if (!queue && !drain) return;
+  const earlier: Queue = [
+    ...(queue ? (JSON.parse(queue) as Queue) : []),
+    ...(drain ? [{ to: 'drains', body: JSON.parse(drain) } as const] : []),
+  ];
+  await update<Queue>(key(planId), (stored = []) => [...earlier, ...stored]);
+  store(queueKey, undefined);
+  store(drainKey, undefined);
+}

@@ -2,12 +2,17 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { readStored, store } from '@/ui/browser-store';
+import { whyUnsaved } from '@/ui/plan/why-unsaved';
 import { type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
 
-/** What became of it when the program refused it: words, and the fields. */
+/** What became of it when the program refused it: words, and what is wrong with which field. */
 export interface Refused {
   readonly outgoing: Outgoing;
   readonly message: string;
+  readonly issues: readonly { readonly field: string; readonly message: string }[];
+}
+interface Told {
+  readonly error?: { readonly code?: string; readonly message?: string; readonly issues?: Refused['issues'] };
 }
 
 const RETRY_MS = 2500;
@@ -26,10 +31,12 @@ async function send(planId: string, { to, body }: Outgoing): Promise<Response | 
  * Sends what is logged, one after another, and keeps in this browser what is not acknowledged yet: a reload, a dead database
  * or a basement without signal loses nothing and doubles nothing.
  * @param onSent is told of each that was written
+ * @returns how to put something in, how many are left, what was refused last, and why nothing is sent
  */
 export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void) {
   const [left, setLeft] = useState(0);
   const [refused, setRefused] = useState<Refused>();
+  const [delayed, setDelayed] = useState<string>();
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const sent = useRef(onSent);
@@ -38,20 +45,24 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
     if (busy.current) return;
     busy.current = true;
     for (;;) {
-      const [next] = waiting(planId);
-      setLeft(waiting(planId).length);
+      const queue = await waiting(planId);
+      setLeft(queue.length);
+      const [next] = queue;
       if (!next) break;
       const answer = await send(planId, next);
+      const told = answer?.ok ? undefined : ((await answer?.json().catch(() => undefined)) as Told | undefined);
       if (!answer || answer.status >= 500) {
+        setDelayed(whyUnsaved(told));
         timer.current = setTimeout(() => void work(), RETRY_MS);
         break;
       }
-      if (!answer.ok && next.to.startsWith('photos/')) withoutPhoto(planId, next.to.slice('photos/'.length));
-      takeOut(planId, next);
+      setDelayed(undefined);
+      if (!answer.ok && next.to.startsWith('photos/')) await withoutPhoto(planId, next.to.slice('photos/'.length));
+      await takeOut(planId, next);
       if (answer.ok) sent.current?.(next);
       else {
-        const body = (await answer.json().catch(() => undefined)) as { error?: { message?: string } } | undefined;
-        setRefused({ outgoing: next, message: body?.error?.message ?? 'It was refused.' });
+        const { message = 'It was refused.', issues = [] } = told?.error ?? {};
+        setRefused({ outgoing: next, message, issues });
       }
     }
     busy.current = false;
@@ -61,16 +72,16 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
     return () => clearTimeout(timer.current);
   }, [work]);
   const put = useCallback(
-    (...outgoing: readonly Outgoing[]): void => {
+    async (...outgoing: readonly Outgoing[]): Promise<void> => {
       setRefused(undefined);
-      putOut(planId, ...outgoing);
-      setLeft(waiting(planId).length);
+      await putOut(planId, ...outgoing);
+      setLeft((await waiting(planId)).length);
       clearTimeout(timer.current);
       void work();
     },
     [planId, work],
   );
-  return { put, left, refused, unstored: left > 0 && onlyInThisPage(planId) };
+  return { put, left, refused, delayed, unstored: left > 0 && onlyInThisPage(planId) };
 }
 
 /** Who is at work, as this browser remembers it. */
