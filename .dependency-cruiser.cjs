@@ -56,10 +56,10 @@ module.exports = {
     ...onlyDown,
     everyFolderHasAFloor,
     {
-      name: 'core-needs-only-zod',
+      name: 'core-needs-only-small-libraries',
       severity: 'error',
       from: { path: '^core/' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/(zod|simple-statistics|pure-rand)/' },
     },
     allow('workers', 'core'),
     allow('db', 'core'),

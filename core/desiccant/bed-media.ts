@@ -1,3 +1,4 @@
+import { interpolate } from '../quantity/interpolate';
 import { BULK_KG_PER_M3, HEAT_OF_ADSORPTION, heldWater, type Medium } from './isotherm';
 
 /** Water that beads hold in balance with air, and how warmth moves it. */
@@ -112,11 +113,5 @@ export const warmthFactor = (isotherm: Isotherm, temperatureC: number): number =
 /** Water in balance with air, kg per kg of dry beads. @param relativeHumidity at the temperature of the beads, 0…1 */
 export function balanceOf(isotherm: Isotherm, relativeHumidity: number, temperatureC: number): number {
   const at = Math.min(1, Math.max(0, relativeHumidity * warmthFactor(isotherm, temperatureC)));
-  const i = Math.max(
-    1,
-    isotherm.rh.findIndex((rh) => rh >= at),
-  );
-  const [x0, x1] = [isotherm.rh[i - 1] as number, isotherm.rh[i] as number];
-  const [y0, y1] = [isotherm.held[i - 1] as number, isotherm.held[i] as number];
-  return y0 + ((y1 - y0) * (at - x0)) / (x1 - x0);
+  return interpolate(isotherm.rh, isotherm.held, at);
 }

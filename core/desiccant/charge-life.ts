@@ -1,4 +1,4 @@
-import { Chance } from './chance';
+import { normalDraws } from '../quantity/normal-draws';
 
 /** A number that is known by a factor: its logarithm, and the variance of that. */
 export interface Belief {
@@ -106,7 +106,7 @@ export function predictChange(
     onProgress,
   }: { samples?: number; seed?: number; onProgress?: (share: number) => boolean } = {},
 ): Change | undefined {
-  const chance = new Chance(seed);
+  const draw = normalDraws(seed);
   const sigma = Math.sqrt(capacity.variance);
   const days = dailyKg.length;
   // Of the days up to each: the expected, and the spread of the sum of days that vary each for itself.
@@ -122,8 +122,8 @@ export function predictChange(
   let spent = 0;
   for (let i = 0; i < samples; i++) {
     if (onProgress && i % 250 === 0 && !onProgress(i / samples)) return undefined;
-    const left = (Math.exp(capacity.ln + sigma * chance.normal()) - loadKg) / Math.exp(UNSURE.ahead * chance.normal());
-    const luck = chance.normal();
+    const left = (Math.exp(capacity.ln + sigma * draw()) - loadKg) / Math.exp(UNSURE.ahead * draw());
+    const luck = draw();
     if (left <= 0) spent++;
     const came = (day: number): number => (sum[day] as number) + luck * (spread[day] as number);
     let [low, high] = [0, days + 1]; // spent not by low, but by high

@@ -1,5 +1,6 @@
 import { saturationPressurePa, TRIPLE_POINT_C } from '../air/saturation';
 import { steamPressurePa } from '../air/steam';
+import { interpolate } from '../quantity/interpolate';
 
 export const MEDIA = { silica: 'silica gel', alumina: 'activated alumina', sieve: 'molecular sieve' } as const;
 export type Medium = keyof typeof MEDIA;
@@ -31,13 +32,7 @@ const HELD: Record<Medium, readonly number[]> = {
  */
 export function heldWater(medium: Medium, relativeHumidity: number): number {
   const rh = Math.min(1, Math.max(0, relativeHumidity));
-  const i = Math.max(
-    1,
-    AT_RH.findIndex((at) => at >= rh),
-  );
-  const [x1, x2] = [AT_RH[i - 1] as number, AT_RH[i] as number];
-  const [y1, y2] = [HELD[medium][i - 1] as number, HELD[medium][i] as number];
-  return (y1 + ((y2 - y1) * (rh - x1)) / (x2 - x1)) / 100;
+  return interpolate(AT_RH, HELD[medium], rh) / 100;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { mean, standardDeviation } from 'simple-statistics';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { inPlace, surroundingsOf } from '../plan/surroundings';
@@ -23,17 +24,14 @@ const AMONG = 8; // the newest
 const MOST_SCATTER = 0.25; // readings that lie further apart tell of something that happened, not of the stage (estimate)
 const WORTH = 0.05; // a change of less than this is within what readings are worth (estimate)
 
-const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
-const spread = (xs: readonly number[]): number => {
-  const m = mean(xs);
-  return Math.sqrt(mean(xs.map((x) => (x - m) ** 2))) / Math.abs(m || 1);
-};
+/** Standard deviation by the mean. */
+const spread = (xs: number[]): number => standardDeviation(xs) / Math.abs(mean(xs) || 1);
 
 function proposal(
   stage: Stage,
   field: string,
   from: number,
-  values: readonly number[],
+  values: number[],
   least: number,
   most: number,
   fewest = LEAST,

@@ -1,3 +1,4 @@
+import { mean, median } from 'simple-statistics';
 /** A change that a series of readings has come to show. */
 export interface Drift {
   /** Which rule speaks. */
@@ -77,11 +78,9 @@ export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | u
   return found;
 }
 
-const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
-
 /** The mean of those that lie together: a week in which something hung must not move the reference. */
-function usual(xs: readonly number[], scatter: number): number {
-  const sorted = [...xs].sort((a, b) => a - b);
-  const median = sorted[Math.floor(sorted.length / 2)] as number;
-  return mean(xs.filter((x) => Math.abs(x - median) <= NEAR * scatter));
+function usual(xs: number[], scatter: number): number {
+  const middle = median(xs);
+  const near = xs.filter((x) => Math.abs(x - middle) <= NEAR * scatter);
+  return near.length > 0 ? mean(near) : middle;
 }

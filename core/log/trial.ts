@@ -1,3 +1,4 @@
+import { mean, sampleVariance } from 'simple-statistics';
 import { DAY_MS } from '../quantity/constants';
 import { type LoggedEntry, standingEntries } from './log-entry';
 import { READINGS, type ReadingName } from './readings';
@@ -16,8 +17,6 @@ export interface TrialRow {
 
 /** Standard errors by which two means differ with 95 % confidence; statistics, the normal distribution. */
 const ERRORS_APART = 2;
-const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
-const squares = (xs: readonly number[]): number => xs.reduce((sum, x) => sum + (x - mean(xs)) ** 2, 0);
 
 /**
  * Holds the readings of the days before a change against those of the days after: commissioning, or a week’s trial.
@@ -44,9 +43,9 @@ export function trial(entries: readonly LoggedEntry[], at: string, days: number)
   return [...by.values()]
     .filter((r) => r.before.length > 0 && r.after.length > 0)
     .map(({ before, after, ...rest }) => {
-      const variance = (xs: readonly number[]): number =>
-        xs.length > 1 ? squares(xs) / (xs.length - 1) / xs.length : Number.POSITIVE_INFINITY;
-      const error = Math.sqrt(variance(before) + variance(after));
+      const ofMean = (xs: number[]): number =>
+        xs.length > 1 ? sampleVariance(xs) / xs.length : Number.POSITIVE_INFINITY;
+      const error = Math.sqrt(ofMean(before) + ofMean(after));
       return {
         ...rest,
         before: { mean: mean(before), count: before.length },

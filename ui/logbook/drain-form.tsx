@@ -3,15 +3,14 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
+import { collectingSince } from '@/core/log/collecting-since';
 import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
 import { expectDrain, explainDrain } from '@/core/log/expect-drain';
 import { verdictOf } from '@/core/log/judge-drain';
 import type { LoggedDrain } from '@/core/log/judge-log';
-import { type ShopTime, shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
+import { shopTimeMs } from '@/core/log/site-clock';
 import { drainPoints } from '@/core/plan/edit';
-import type { Plan } from '@/core/plan/plan';
 import { placeOf } from '@/core/plan/survey';
-import { DAY_MS, HOUR_MS } from '@/core/quantity/constants';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityInput } from '@/ui/forms/quantity-input';
@@ -25,24 +24,6 @@ import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
 import { DrainPointList } from './drain-point-list';
 import { Verdict } from './verdict';
-
-/** The time from which water has been collecting: the last drain, else the start of the working day. */
-export function sinceFor(
-  plan: Plan,
-  drained: readonly { readonly stageId: string; readonly at: ShopTime }[],
-  pointId: string,
-  at: ShopTime,
-): ShopTime {
-  const last = drained
-    .filter((e) => e.stageId === pointId && e.at < at)
-    .map((e) => e.at)
-    .sort()
-    .at(-1);
-  if (last) return last;
-  const starts = `${at.slice(0, 10)}T00:00`;
-  const opening = shopTimeMs(starts) + plan.survey.working.startsAtH * HOUR_MS;
-  return shopTimeOf(shopTimeMs(at) - opening > HOUR_MS ? opening : opening - DAY_MS);
-}
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
 export function DrainForm({
@@ -93,7 +74,7 @@ export function DrainForm({
       id: crypto.randomUUID(),
       stageId: pointId,
       drainedAt: at,
-      sinceAt: sinceFor(
+      sinceAt: collectingSince(
         plan,
         [...lastDrained, ...entries.map((e) => ({ stageId: e.stageId, at: e.drainedAt }))],
         pointId,

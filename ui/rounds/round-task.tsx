@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { type FormEvent, useEffect, useMemo, useState } from 'react';
 import { kindOf } from '@/core/equipment/index';
+import { collectingSince } from '@/core/log/collecting-since';
 import { APPEARANCES, type DrainEntry } from '@/core/log/drain-entry';
 import { expectDrain } from '@/core/log/expect-drain';
 import { expectReadings } from '@/core/log/expect-reading';
@@ -11,22 +12,21 @@ import { READINGS } from '@/core/log/readings';
 import type { DueTask } from '@/core/maintenance/due';
 import { DRAINING } from '@/core/maintenance/last-done';
 import type { LogSummary } from '@/core/maintenance/log-summary';
+import { readingsOf, taskLog } from '@/core/maintenance/task-log';
 import { placeOf } from '@/core/plan/survey';
 import { parseQuantity } from '@/core/quantity/parse';
 import { QUANTITIES, type QuantityName, unitOf } from '@/core/quantity/units';
 import { AppearanceChoice } from '@/ui/logbook/appearance-input';
-import { sinceFor } from '@/ui/logbook/drain-form';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { nowOnTheWall, sayTime } from '@/ui/units/when';
 import { PhotoInput } from '../forms/photo-input';
-import { entryOf } from '../outbox/entry-of';
+import { entryOf, fresh } from '../outbox/entry-of';
 import { rememberedWho, rememberWho, type useSender } from '../outbox/use-sender';
 import { BeadSwatches } from './bead-swatches';
 import { NumberPad } from './number-pad';
-import { readOf, taskEntry } from './task-entry';
 
 const UNITS_SHOWN = 3;
 
@@ -46,7 +46,7 @@ export function RoundTask({
   const { task, stage } = t;
   const drains = DRAINING.includes(task.id);
   const [readings, setReadings] = useState<LogEntry['readings']>([]);
-  const asked = readOf(task);
+  const asked = readingsOf(task);
   const of = asked[readings.length];
   const quantity: QuantityName = of ? READINGS[of].quantity : 'mass';
   const { choice, atmosphericPa, say } = useUnits();
@@ -64,7 +64,7 @@ export function RoundTask({
   const [wrong, setWrong] = useState(false);
   const [problem, setProblem] = useState<string>();
   const started = useMemo(nowOnTheWall, []);
-  const since = drains ? sinceFor(plan, log.drained, stage.id, started) : started;
+  const since = drains ? collectingSince(plan, log.drained, stage.id, started) : started;
   const expected = useMemo(() => {
     if (drains) {
       const intake = placeOf(plan.survey, plan.survey.intakePlaceId);
@@ -107,13 +107,18 @@ export function RoundTask({
       setProblem(undefined);
       return;
     }
-    const answer = taskEntry(plan, t, { who, number, readings, looks, wrong, couldNot, because, photo, since });
-    if ('problem' in answer) {
-      setProblem(answer.problem);
+    const photoId = photo && !couldNot ? crypto.randomUUID() : null;
+    const log = taskLog(plan, t, { who, number, readings, looks, wrong, couldNot, because, photoId, since }, fresh);
+    if ('problem' in log) {
+      setProblem(log.problem);
       return;
     }
     rememberWho(who.trim());
-    put(...answer.outgoing);
+    void put(
+      ...(photo && photoId ? [{ to: `photos/${photoId}` as const, body: photo }] : []),
+      ...(log.drain ? [{ to: 'drains' as const, body: { ...log.drain } }] : []),
+      ...(log.entry ? [{ to: 'entries' as const, body: { ...log.entry } }] : []),
+    );
     onNext(couldNot ? 'could not' : 'done');
   };
   const place = placeOf(plan.survey, stage.place ?? plan.survey.roomPlaceId).name;

@@ -5,12 +5,12 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { findingsOf } from '@/core/diagnosis/findings';
 import type { PlaceLife } from '@/core/maintenance/charge-lives';
+import { driftsOf } from '@/core/maintenance/drifting';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import type { Round } from '@/core/maintenance/rounds';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
-import { driftsOf } from './drifts';
 
 export function Rounds({ rounds }: { rounds: readonly Round[] }) {
   const { planId } = usePlan();

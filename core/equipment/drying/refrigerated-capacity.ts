@@ -2,63 +2,31 @@ import { SEA_LEVEL_PA } from '../../air/atmosphere';
 import { moistEnthalpy } from '../../air/enthalpy';
 import { saturatedHumidityRatio } from '../../air/humidity';
 import { CFM, PSI } from '../../quantity/constants';
+import { interpolate } from '../../quantity/interpolate';
 import type { AirStream } from '../../stream/air-stream';
 import { Refusal, type Surroundings } from '../shared/kind';
 
 // Correction of a refrigerated dryer's rating at “three 100s” (100 °F saturated inlet, 100 psig, 100 °F room): generic tables
-// as commonly published (common practice; the maker's own curve wins).
+// as commonly published (common practice; the maker's own curve wins): where, and the factor there.
 const BY_PRESSURE_PSIG = [
-  [50, 0.72],
-  [60, 0.8],
-  [75, 0.9],
-  [100, 1],
-  [125, 1.07],
-  [150, 1.13],
-  [175, 1.17],
-  [200, 1.2],
+  [50, 60, 75, 100, 125, 150, 175, 200],
+  [0.72, 0.8, 0.9, 1, 1.07, 1.13, 1.17, 1.2],
 ] as const;
 const BY_INLET_F = [
-  [80, 1.5],
-  [90, 1.22],
-  [95, 1.1],
-  [100, 1],
-  [105, 0.9],
-  [110, 0.82],
-  [115, 0.74],
-  [120, 0.67],
-  [130, 0.53],
+  [80, 90, 95, 100, 105, 110, 115, 120, 130],
+  [1.5, 1.22, 1.1, 1, 0.9, 0.82, 0.74, 0.67, 0.53],
 ] as const;
 const BY_ROOM_F = [
-  [70, 1.12],
-  [80, 1.1],
-  [90, 1.06],
-  [95, 1.03],
-  [100, 1],
-  [105, 0.96],
-  [110, 0.92],
-  [115, 0.86],
+  [70, 80, 90, 95, 100, 105, 110, 115],
+  [1.12, 1.1, 1.06, 1.03, 1, 0.96, 0.92, 0.86],
 ] as const;
 const BY_DEW_POINT_F = [
-  [35, 0.9],
-  [38, 1],
-  [40, 1.05],
-  [45, 1.2],
-  [50, 1.35],
+  [35, 38, 40, 45, 50],
+  [0.9, 1, 1.05, 1.2, 1.35],
 ] as const;
 const LEAST = 0.05; // far below any table: only so that it stays above 0
 const MOST = 1.6;
 const SCFM_KG_PER_S = (0.0742 * 0.45359237) / 60; // a scfm of 14.5 psia, 68 °F, dry
-
-/** Reads a table between its rows; beyond its ends the last two rows go on. */
-function interpolate(table: readonly (readonly [number, number])[], x: number): number {
-  const i = Math.min(
-    table.length - 2,
-    Math.max(0, table.findIndex(([at]) => at > x) === -1 ? table.length - 2 : table.findIndex(([at]) => at > x) - 1),
-  );
-  const [x0, y0] = table[i] as readonly [number, number];
-  const [x1, y1] = table[i + 1] as readonly [number, number];
-  return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
-}
 
 const LAST_INLET_C = (130 - 32) / 1.8;
 const LAST_INLET = 0.53;
@@ -72,12 +40,12 @@ function chillingHeat(inletC: number, pressurePa: number): number {
 
 /** Capacity by inlet temperature: the table, and beyond its end by the heat balance at the same cooling power. */
 function byInlet(inletC: number, pressurePa: number): number {
-  if (inletC <= LAST_INLET_C) return interpolate(BY_INLET_F, inletC * 1.8 + 32);
+  if (inletC <= LAST_INLET_C) return interpolate(...BY_INLET_F, inletC * 1.8 + 32);
   return (LAST_INLET * chillingHeat(LAST_INLET_C, pressurePa)) / chillingHeat(inletC, pressurePa);
 }
 
 /** Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do. */
-export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY_DEW_POINT_F, dewPointC * 1.8 + 32);
+export const capacityForDewPoint = (dewPointC: number): number => interpolate(...BY_DEW_POINT_F, dewPointC * 1.8 + 32);
 
 /**
  * Capacity over rated capacity of a refrigerated dryer.
@@ -89,9 +57,9 @@ export const capacityForDewPoint = (dewPointC: number): number => interpolate(BY
 export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number, forDewPoint = 1): number {
   const f = (c: number): number => c * 1.8 + 32;
   const k =
-    interpolate(BY_PRESSURE_PSIG, gaugePa / PSI) *
+    interpolate(...BY_PRESSURE_PSIG, gaugePa / PSI) *
     byInlet(inletC, gaugePa + SEA_LEVEL_PA) *
-    interpolate(BY_ROOM_F, f(roomC)) *
+    interpolate(...BY_ROOM_F, f(roomC)) *
     forDewPoint;
   return Math.min(MOST, Math.max(LEAST, k));
 }
@@ -130,7 +98,7 @@ export function highInletLoad(inlet: AirStream, ratedFlowM3PerS: number, around:
   const rated = ratedFlowM3PerS / CFM;
   const k =
     Math.min(MOST, Math.exp(-PER_K * (inlet.temperatureC - NOBODY_OVER_C))) *
-    interpolate(BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI) *
-    interpolate(BY_ROOM_F, around.roomTemperatureC * 1.8 + 32);
+    interpolate(...BY_PRESSURE_PSIG, (inlet.pressurePa - around.atmosphericPa) / PSI) *
+    interpolate(...BY_ROOM_F, around.roomTemperatureC * 1.8 + 32);
   return inlet.dryAirKgPerS / SCFM_KG_PER_S / (rated * Math.max(0.1, k));
 }

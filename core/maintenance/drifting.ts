@@ -1,8 +1,8 @@
-import { type Drift, driftOf } from '@/core/log/drift';
-import { READINGS } from '@/core/log/readings';
-import type { Series } from '@/core/maintenance/log-summary';
-import type { Plan } from '@/core/plan/plan';
-import { stageById } from '@/core/plan/runs';
+import { type Drift, driftOf } from '../log/drift';
+import { READINGS } from '../log/readings';
+import type { Plan } from '../plan/plan';
+import { stageById } from '../plan/runs';
+import type { Series } from './log-summary';
 
 /** A quantity of the log that drifts away from what the plan expects. */
 export interface Drifting {
