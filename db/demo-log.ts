@@ -5,7 +5,7 @@ import { shopTimeOf } from '../core/log/site-clock';
 import { choresOfLine } from '../core/maintenance/due';
 import { routineFacts } from '../core/maintenance/facts';
 import { intervalOf } from '../core/maintenance/interval';
-import { DRAINING } from '../core/maintenance/last-done';
+import { DRAINING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
 import { DAY_MS, HOUR_MS } from '../core/quantity/constants';
 import { demoId } from './demo-stage';

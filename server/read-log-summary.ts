@@ -4,7 +4,7 @@ import type { Charge } from '../core/log/charge';
 import type { LifeEntry, LoggedEntry } from '../core/log/log-entry';
 import { beadPlaces } from '../core/maintenance/charge-lives';
 import { ELEMENT_KINDS } from '../core/maintenance/element-lives';
-import { CHANGING, DRAINING, postponed } from '../core/maintenance/last-done';
+import { postponed } from '../core/maintenance/last-done';
 import {
   firstOfEach,
   LEAST_EXPECTED_KG,
@@ -16,7 +16,7 @@ import {
   signalsAsked,
 } from '../core/maintenance/log-summary';
 import type { LastDone, RoutineEvent, Signal } from '../core/maintenance/logged';
-import { COUNTED, ISOLATING } from '../core/maintenance/tasks';
+import { COUNTED, DRAINING, ISOLATING, RENEWING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
 import { allStages } from '../core/plan/runs';
 import { database } from '../db/client';
@@ -72,7 +72,7 @@ async function lastOf(planId: string, marks: Marks): Promise<LastDone[]> {
           .groupBy(stageId, task);
   const all = [
     ...marks.tasks,
-    ...marks.changes.flatMap((d) => CHANGING.map((id) => ({ ...d, task: id }))),
+    ...marks.changes.flatMap((d) => RENEWING.map((id) => ({ ...d, task: id }))),
     ...marks.drains.flatMap((d) => DRAINING.map((id) => ({ ...d, task: id }))),
   ];
   return firstOfEach(
@@ -192,7 +192,7 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
     ids(inArray(logEntries.kind, ['regeneration', 'discard'])),
     ...stages.map((id) => ids(and(eq(logEntries.stageId, id), eq(logEntries.kind, 'change')))),
     ...stages.flatMap((id) =>
-      CHANGING.map((task) =>
+      RENEWING.map((task) =>
         ids(and(eq(logEntries.counts, true), eq(logEntries.stageId, id), eq(logEntries.task, task))),
       ),
     ),

@@ -67,9 +67,6 @@ function hasTwin(plan: Plan, stage: Stage): boolean {
   return place(stage) !== undefined && run.some((s) => s.id !== stage.id && place(s) === place(stage));
 }
 
-/** Notes on stages that do nothing: after all fixes they may go, where nothing else asks for them. */
-const IDLE = ['O64', 'A07'];
-
 /**
  * Applies fixes one after another, each to the line as the ones before have left it, until none leaves less against the
  * line than before; then takes out what has nothing to do any more. What only somebody who looked can say is left.
@@ -101,7 +98,7 @@ export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left:
     now = better;
     most = against(now);
   }
-  const idle = (a: Advice): boolean => IDLE.includes(a.rule.id) && a.setAside === undefined;
+  const idle = (a: Advice): boolean => a.rule.idle === true && a.setAside === undefined;
   const was = new Set(judgeLine(plan).advice.map((a) => a.key));
   for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
     const result = applyFix(now, key, 0, newId);

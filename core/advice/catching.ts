@@ -97,6 +97,7 @@ export const CATCHING: readonly Rule[] = [
     when: 'two coalescers of the same grade in a row',
     fix: 'Remove one, or make them of different grades.',
     source: 'common practice',
+    idle: true,
     finds: (line) =>
       line.of('coalescing-filter').flatMap((s) => {
         const next = line.next(s);

@@ -276,8 +276,7 @@ export const DRYING_DUTY: readonly Rule[] = [
     finds: (line) =>
       line.of('bead-cartridge').flatMap((s) => {
         // Beads that take up nothing any more tell no time: they are exhausted.
-        const lasts =
-          line.shown(s, 'Exhausted after, loaded') ?? (s.parameters.spentShare > MOSTLY_SPENT ? 0 : undefined);
+        const lasts = line.lifeS(s) ?? (s.parameters.spentShare > MOSTLY_SPENT ? 0 : undefined);
         const day = loadedHoursPerDay(line.plan) * 3600;
         if (lasts === undefined || lasts >= day) return [];
         const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));

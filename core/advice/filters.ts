@@ -150,6 +150,7 @@ export const FILTERING: readonly Rule[] = [
     when: 'a filter or separator that finds nothing to catch',
     fix: 'Remove it, or mark it as a check filter: it should stay dry.',
     source: 'computed from this line',
+    idle: true,
     finds: (line) =>
       line
         .of(...FILTERS, 'separator')

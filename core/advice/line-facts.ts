@@ -1,6 +1,6 @@
 import type { DayRemark } from '../day/judge-day';
 import { type KindName, kindOf } from '../equipment/index';
-import type { Surroundings } from '../equipment/shared/kind';
+import type { Figure, Surroundings } from '../equipment/shared/kind';
 import { type AirBalance, airBalance } from '../line/balance';
 import { type Grade, gradeLine } from '../line/grade-line';
 import type { Verdicts } from '../line/judge-outlet';
@@ -203,19 +203,24 @@ export class LineFacts {
     return this.known.balance;
   }
 
-  /** A figure that a stage itself tells of the air that reaches it, by its label. */
-  shown(stage: Stage, label: string): number | undefined {
+  /** A figure that a stage itself tells of the air that reaches it, of those that have a name. */
+  figure(stage: Stage, name: Figure): number | undefined {
     const comes = this.inlet(stage);
     if (!comes || !this.at(stage)) return undefined;
     const air = new AirStream('real', comes.dryAirKgPerS, comes.vapourKgPerS, comes.temperatureC, comes.pressurePa);
     air.liquidKgPerS = comes.liquidKgPerS;
     const shows = kindOf(stage.kind).shows?.(air, stage.parameters, inPlace(this.around, stage.place));
-    return shows?.find((s) => s.label === label)?.value;
+    return shows?.find((s) => s.figure === name)?.value;
   }
 
   /** The load of a dryer over what it can do here. */
   load(stage: Stage): number | undefined {
-    return this.shown(stage, 'Load, of what it can do here');
+    return this.figure(stage, 'load');
+  }
+
+  /** How long the desiccant, pellets or carbon of a stage last from now, s of air. */
+  lifeS(stage: Stage): number | undefined {
+    return this.figure(stage, 'life');
   }
 
   /** The relief valve that stands nearest on one side, with nothing between that could shut, as a gauge pressure. */

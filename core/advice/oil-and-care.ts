@@ -142,8 +142,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
           at(
             s,
             `Nobody counts the hours of ${s.name}.`,
-            (say) =>
-              `Exhausted carbon shows on no gauge; here it lasts about ${say(line.shown(s, 'Lasts about') ?? 0, 'time')}.`,
+            (say) => `Exhausted carbon shows on no gauge; here it lasts about ${say(line.lifeS(s) ?? 0, 'time')}.`,
             set('Count its hours', s, { counted: 'yes' }),
           ),
         ),

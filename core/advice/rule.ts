@@ -44,6 +44,8 @@ export interface Rule {
   /** What to do about it, whatever buttons there are. */
   readonly fix: string;
   readonly source: string;
+  /** It finds what does nothing: after all fixes it may be taken out, where nothing else asks for it. */
+  readonly idle?: true;
   readonly finds: (line: LineFacts) => readonly Finding[];
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MEDIA, type Medium } from '../desiccant/isotherm';
 import { type LifeEntry, standingEntries } from './log-entry';
+import { NAMED_TASKS } from './named-tasks';
 import { type ShopTime, shopTimeMs } from './site-clock';
 
 /** A charge of beads as a thing: it is bought, put in, taken out, dried, and discarded in the end. */
@@ -47,10 +48,8 @@ export interface Stint {
   readonly dryKg: number | undefined;
 }
 
-/** The tasks that put a charge in, and that look at it. */
-const CHANGES = 'M22';
 const isChange = (e: LifeEntry): boolean =>
-  e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === CHANGES));
+  e.result !== 'could-not' && (e.kind === 'change' || (e.kind === 'done' && e.task === NAMED_TASKS.changeCharge));
 const weightOf = (e: LifeEntry): number | undefined => e.readings.find((r) => r.of === 'weight')?.value;
 function spentOf(e: LifeEntry): number | undefined {
   const seen = e.readings.find((r) => r.of === 'spent')?.value;

@@ -3,6 +3,7 @@ import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { placeOf, surveyAtmosphericPa } from '../plan/survey';
 import type { LogEntry } from './log-entry';
+import { NAMED_TASKS } from './named-tasks';
 import type { ReadingName } from './readings';
 
 /** What a timed test means: free air, m³/s, and of what the compressor is said to deliver. */
@@ -32,7 +33,7 @@ export function implied(
   );
   const atmosphericPa = surveyAtmosphericPa(plan.survey);
   if (volumeM3 === 0 || delivery === 0) return undefined;
-  if (entry.task === 'M31' && to > from) {
+  if (entry.task === NAMED_TASKS.timePumpUp && to > from) {
     const intakeC = entry.intakeTemperatureC ?? placeOf(plan.survey, plan.survey.intakePlaceId).temperatureC;
     // The wall of the tank is taken at the room: a quick pump-up reads 2–7 % too much.
     const receiverC = placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC;
@@ -42,7 +43,7 @@ export function implied(
     );
     return { what: 'delivery', flowM3PerS, ofDelivery: flowM3PerS / delivery };
   }
-  if (entry.task === 'M32' && from > to) {
+  if (entry.task === NAMED_TASKS.timeLeakDown && from > to) {
     const flowM3PerS = (volumeM3 * (from - to)) / (atmosphericPa * seconds);
     return { what: 'leak', flowM3PerS, ofDelivery: flowM3PerS / delivery };
   }

@@ -1,3 +1,4 @@
+import { NAMED_TASKS } from '../log/named-tasks';
 import type { Stage } from '../plan/plan';
 import type { Task } from './task';
 
@@ -127,7 +128,7 @@ export const PUMP_TASKS: readonly Task[] = [
     source: 'common practice',
   },
   {
-    id: 'M31',
+    id: NAMED_TASKS.timePumpUp,
     does: 'Time a pump-up',
     every: { days: 90 },
     cautions: ['C08', 'C09'],
@@ -143,7 +144,7 @@ export const PUMP_TASKS: readonly Task[] = [
     source: 'common practice',
   },
   {
-    id: 'M32',
+    id: NAMED_TASKS.timeLeakDown,
     does: 'Time the leak-down',
     every: { days: 30 },
     cautions: [],

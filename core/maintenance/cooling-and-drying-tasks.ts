@@ -1,3 +1,4 @@
+import { NAMED_TASKS } from '../log/named-tasks';
 import type { Task } from './task';
 
 // Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
@@ -122,6 +123,10 @@ export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
     does: 'Change the beads of the towers',
     every: { days: 1460 },
     isolates: true,
+    renews: 'towers',
+    // Drops or oil leave half of its usual life (estimate). Heated desiccant lasts two to four years where heatless lasts three to
+    // five (trade handbook): the middle of each.
+    lastsLess: { either: 0.5, heated: 0.75 },
     cautions: ['C07', 'C24', 'C26'],
     tools: 'Mask, vacuum, drums',
     steps: [
@@ -136,7 +141,7 @@ export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
     source: 'three to five years heatless; common practice',
   },
   {
-    id: 'M21',
+    id: NAMED_TASKS.lookAtBeads,
     does: 'Look at the beads',
     every: { days: 1, spentShare: 0.3 },
     cautions: ['C24'],
@@ -149,10 +154,11 @@ export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
     source: 'common practice',
   },
   {
-    id: 'M22',
+    id: NAMED_TASKS.changeCharge,
     does: 'Change or dry the charge',
     every: { spentShare: 0.6 },
     isolates: true,
+    renews: 'charge',
     cautions: ['C07', 'C24', 'C23', 'C26'],
     tools: 'A dry charge, scale, gloves',
     steps: [
@@ -170,7 +176,7 @@ export const COOLING_AND_DRYING_TASKS: readonly Task[] = [
   {
     id: 'M23',
     does: 'Top up the pellets',
-    every: { days: 30 },
+    every: { days: 30, toppedUp: true },
     isolates: true,
     cautions: ['C07', 'C25'],
     tools: 'Goggles, gloves, pellets',

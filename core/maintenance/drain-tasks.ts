@@ -24,6 +24,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     id: 'M01',
     does: 'Drain the receiver',
     every: { days: DRAIN_WORK.M01.days, fillings: 1 },
+    drains: true,
     cautions: ['C36', 'C20', 'C27'],
     tools: 'Glasses, gloves, a measuring jug',
     steps: [
@@ -45,6 +46,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     id: 'M02',
     does: 'Drain it',
     every: { days: DRAIN_WORK.M02.days, fillings: 1 },
+    drains: true,
     cautions: ['C36', 'C20'],
     tools: 'A measuring jug',
     steps: [
@@ -109,6 +111,7 @@ export const DRAIN_TASKS: readonly Task[] = [
     id: 'M24',
     does: 'Drain the brine',
     every: { days: DRAIN_WORK.M24.days, fillings: 1 },
+    drains: true,
     cautions: ['C25', 'C36'],
     tools: 'Goggles, gloves, a jug',
     steps: ['Open until brine, then air comes.'],

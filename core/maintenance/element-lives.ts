@@ -12,17 +12,17 @@ import { surroundingsAt } from '../plan/surroundings';
 import { DAY_MS } from '../quantity/constants';
 import { cheapestChangeH, type Growth, growthOf } from './element-life';
 import { loadedClock } from './loaded-clock';
-import { taskById } from './tasks';
+import { taskThatRenews } from './tasks';
 
 const AHEAD_DAYS = 1500;
 const BACK_DAYS = 1100;
 /** An element that drops reach soaks first: what it reads in its first loaded hours is no loading (estimate). */
 const SOAKS_H = 24;
 /** The task that changes it, by its kind. */
-const CHANGED_BY = { 'coalescing-filter': 'M12', 'particulate-filter': 'M13', 'carbon-filter': 'M14' } as const;
-type ElementStage = Extract<Stage, { kind: keyof typeof CHANGED_BY }>;
+const WITH_ELEMENTS = ['coalescing-filter', 'particulate-filter', 'carbon-filter'] as const;
+type ElementStage = Extract<Stage, { kind: (typeof WITH_ELEMENTS)[number] }>;
 /** Stages whose element or charge of carbon is changed. */
-export const ELEMENT_KINDS: ReadonlySet<string> = new Set(Object.keys(CHANGED_BY));
+export const ELEMENT_KINDS: ReadonlySet<string> = new Set(WITH_ELEMENTS);
 
 /** Why an element is changed on a day. */
 export type ChangeReason = 'drop' | 'hours' | 'calendar' | 'oil' | 'cheapest';
@@ -63,12 +63,12 @@ export function elementLives(
   const log = standingEntries(entries).filter((e) => e.measuredAt <= now);
   const perPaH = SHARE_PER_PA * (pumpsOf(plan).watts / 1000) * plan.money.perKWh;
   return allStages(line)
-    .filter((s): s is ElementStage => s.kind in CHANGED_BY)
+    .filter((s): s is ElementStage => ELEMENT_KINDS.has(s.kind))
     .map((stage) => {
-      const id = CHANGED_BY[stage.kind];
+      const task = taskThatRenews(stage.kind);
       const own = log.filter((e) => e.stageId === stage.id && e.result !== 'could-not');
       const since = own
-        .filter((e) => e.kind === 'change' || (e.kind === 'done' && e.task === id))
+        .filter((e) => e.kind === 'change' || (e.kind === 'done' && e.task === task?.id))
         .map((e) => e.measuredAt)
         .toSorted()
         .at(-1);
@@ -87,7 +87,7 @@ export function elementLives(
         }),
       );
       const growth = stage.kind === 'carbon-filter' ? undefined : growthOf(reads);
-      const every = taskById(id)?.every ?? {};
+      const every = task?.every ?? {};
       const after = (hours: number | undefined): ShopTime | undefined => {
         const ms =
           hours !== undefined && Number.isFinite(hours)

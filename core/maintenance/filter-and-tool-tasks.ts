@@ -28,6 +28,9 @@ export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
     does: 'Change the element',
     every: { days: 365, loadedH: 6000, dropPa: 48000.0 },
     isolates: true,
+    renews: 'element',
+    // Drops that reach it leave half of its usual life (estimate).
+    lastsLess: { drops: 0.5 },
     cautions: ['C07', 'C21'],
     tools: 'Element, seal, clean gloves',
     steps: [
@@ -46,6 +49,9 @@ export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
     does: 'Change the element',
     every: { days: 365, dropPa: 40000.0 },
     isolates: true,
+    renews: 'element',
+    // Drops that reach it leave half of its usual life (estimate).
+    lastsLess: { drops: 0.5 },
     cautions: ['C07', 'C24'],
     tools: 'Element, seal',
     steps: [
@@ -64,6 +70,9 @@ export const FILTER_AND_TOOL_TASKS: readonly Task[] = [
     does: 'Change the carbon',
     every: { days: 270, loadedH: 2000 },
     isolates: true,
+    renews: 'carbon',
+    // Drops leave half of its usual life, oil without a coalescer a quarter (estimates).
+    lastsLess: { drops: 0.5, oil: 0.25 },
     cautions: ['C07'],
     tools: 'Element, clean gloves',
     steps: [

@@ -30,11 +30,6 @@ const LEAST_DAYS = 1 / 24;
 const MOST_DAYS = 36_525;
 /** What comes more often says what would make it rare (estimate: half a month). */
 const OFTEN_DAYS = 14;
-/** Neglect upstream halves the life of an element; oil without a coalescer leaves carbon a quarter (estimates). */
-const DROPS_LEAVE = 0.5;
-const OIL_LEAVES = 0.25;
-/** Heated desiccant lasts two to four years where heatless lasts three to five (trade handbook): the middle of each. */
-const HEATED_LASTS = 0.75;
 const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
 
 /** Dew point of the intake air, for the reasons given. */
@@ -62,24 +57,18 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
   let scale = 1;
   /** By how much the level of this shop stretches what handbooks have. */
   const stretch = usual !== undefined && every.days !== undefined ? usual / every.days : 1;
-  if (task.id === 'M20') {
+  const { lastsLess } = task;
+  if (lastsLess) {
     const { drops, oil } = neglectBefore(facts, stage);
-    if (stage.kind !== 'twin-tower') scale *= HEATED_LASTS;
-    if (drops || oil) {
-      scale *= DROPS_LEAVE;
-      why.push(drops ? 'Drops reach it: half of its usual life.' : 'Oil reaches it: half of its usual life.');
-    }
-  }
-  if (every.dropPa !== undefined || task.id === 'M14') {
-    const { drops, oil } = neglectBefore(facts, stage);
-    if (drops && task.id !== 'M11') {
-      scale *= DROPS_LEAVE;
-      why.push('Drops reach it: half of its usual life.');
-    }
-    if (oil && task.id === 'M14') {
-      scale *= OIL_LEAVES;
-      why.push('No coalescer stands upstream of it: a quarter of its usual life.');
-    }
+    const less = (by: number | undefined, holds: boolean, because: string): void => {
+      if (by === undefined || !holds) return;
+      scale *= by;
+      why.push(because);
+    };
+    if (lastsLess.heated !== undefined && stage.kind !== 'twin-tower') scale *= lastsLess.heated;
+    less(lastsLess.either, drops || oil, `${drops ? 'Drops reach' : 'Oil reaches'} it: half of its usual life.`);
+    less(lastsLess.drops, drops, 'Drops reach it: half of its usual life.');
+    less(lastsLess.oil, oil, 'No coalescer stands upstream of it: a quarter of its usual life.');
   }
   if (usual !== undefined) triggers.push({ by: 'days', days: usual * scale });
   if (every.loadedH !== undefined && facts.loadedHPerDay > 0) {
@@ -111,7 +100,7 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
     }
   }
   if (every.spentShare !== undefined && (stage.kind === 'bead-cartridge' || stage.kind === 'home-made-housing')) {
-    const lasts = facts.line.shown(stage, 'Exhausted after, loaded');
+    const lasts = facts.line.lifeS(stage);
     const whole = lasts === undefined ? undefined : lasts / Math.max(0.02, 1 - stage.parameters.spentShare);
     if (whole !== undefined && facts.loadedHPerDay > 0) {
       const days = Math.max(LEAST_DAYS, (whole * every.spentShare) / 3600 / facts.loadedHPerDay);
@@ -120,8 +109,8 @@ export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Inter
       if (days < OFTEN_DAYS) why.push('A dryer upstream of it, or cooler air, makes it last: see Advice.');
     }
   }
-  if (task.id === 'M23') {
-    const lasts = facts.line.shown(stage, 'Topped up after, loaded');
+  if (every.toppedUp) {
+    const lasts = facts.line.lifeS(stage);
     if (lasts !== undefined && facts.loadedHPerDay > 0) {
       const days = Math.max(1, lasts / 3600 / facts.loadedHPerDay);
       triggers.push({ by: 'beads', days });

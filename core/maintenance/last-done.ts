@@ -1,13 +1,7 @@
 import type { LoggedDrain } from '../log/judge-log';
 import { type EntryKind, type LoggedEntry, standingEntries } from '../log/log-entry';
 import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
-import { taskById } from './tasks';
-
-/** Tasks that a logged drain does. */
-export const DRAINING: readonly string[] = ['M01', 'M02', 'M24'];
-
-/** Tasks that put something new in: a change that is logged without its task does them too. */
-export const CHANGING: readonly string[] = ['M12', 'M13', 'M14', 'M20', 'M22'];
+import { DRAINING, RENEWING, taskById } from './tasks';
 
 /** When each task was last done, by the log: entries that say so, changes, and drains. */
 export function lastDone(
@@ -22,7 +16,7 @@ export function lastDone(
     ),
     ...standingEntries(entries)
       .filter((e) => e.kind === 'change' && e.task === null && e.result !== 'could-not')
-      .flatMap((e) => CHANGING.map((task) => ({ stageId: e.stageId, task, at: e.measuredAt }))),
+      .flatMap((e) => RENEWING.map((task) => ({ stageId: e.stageId, task, at: e.measuredAt }))),
     ...drains
       .filter((d) => !d.struck)
       .flatMap((d) => DRAINING.map((task) => ({ stageId: d.stageId, task, at: d.drainedAt }))),

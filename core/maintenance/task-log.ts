@@ -4,7 +4,6 @@ import { type Fresh, newDrain, newEntry } from '../log/new-entry';
 import type { ReadingName } from '../log/readings';
 import type { Plan } from '../plan/plan';
 import type { DueTask } from './due';
-import { DRAINING } from './last-done';
 
 /** What somebody answered at a point of a round. */
 export interface TaskAnswers {
@@ -30,8 +29,7 @@ export interface TaskLog {
 }
 
 /** What of a task is read, in order. */
-export const readingsOf = (task: DueTask['task']): readonly ReadingName[] =>
-  DRAINING.includes(task.id) ? ['amount'] : task.records;
+export const readingsOf = (task: DueTask['task']): readonly ReadingName[] => (task.drains ? ['amount'] : task.records);
 
 const NOBODY = 'Enter your name once: this phone remembers it.';
 
@@ -42,7 +40,7 @@ function missingOf({ task }: DueTask, a: TaskAnswers): string | undefined {
   if (a.couldNot) return undefined;
   if (typeof a.number === 'string') return a.number;
   const none = a.number === undefined;
-  if (DRAINING.includes(task.id)) {
+  if (task.drains) {
     if (none) return 'Enter the drained amount; 0 if none.';
     return a.looks || a.number === 0 ? undefined : 'Select its appearance.';
   }
@@ -66,7 +64,7 @@ export function taskLog(
   const who = a.who.trim();
   const said = { kind: 'done', stageId: stage.id, task: task.id, who } as const;
   if (a.couldNot) return { entry: newEntry(plan, fresh(), { ...said, result: 'could-not', what: a.because.trim() }) };
-  if (DRAINING.includes(task.id)) {
+  if (task.drains) {
     const drain = newDrain(plan, fresh(), {
       stageId: stage.id,
       sinceAt: a.since,

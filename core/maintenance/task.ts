@@ -8,6 +8,8 @@ export interface Every {
   readonly starts?: number;
   /** Water of so many fillings of the sump: the heel stays below its mark. */
   readonly fillings?: number;
+  /** As long as the pellets last until they are topped up. */
+  readonly toppedUp?: true;
   /** A charge of beads used up to so much. */
   readonly spentShare?: number;
   /** The element’s pressure drop over that of a clean one, at the same flow, Pa. */
@@ -31,6 +33,17 @@ export interface Task {
   readonly id: string;
   readonly does: string;
   readonly every: Every;
+  /** A logged drain does it. */
+  readonly drains?: true;
+  /** What it puts in new: a change that is logged without its task does it too. */
+  readonly renews?: 'element' | 'carbon' | 'towers' | 'charge';
+  /** How much less what it renews lasts, by what reaches it; of `either`, once. */
+  readonly lastsLess?: {
+    readonly drops?: number;
+    readonly oil?: number;
+    readonly either?: number;
+    readonly heated?: number;
+  };
   /** How often it was done matters: an element that may be washed so many times. */
   readonly counted?: true;
   /** Whether the stage is isolated, vented and proven dead first. */

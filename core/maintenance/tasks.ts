@@ -1,3 +1,4 @@
+import { type KindName, kindOf } from '../equipment/index';
 import { PUMP_TASKS } from './compressor-tasks';
 import { COOLING_AND_DRYING_TASKS } from './cooling-and-drying-tasks';
 import { DRAIN_TASKS } from './drain-tasks';
@@ -17,7 +18,19 @@ export const TASKS: readonly Task[] = [
 /** Tasks that isolate and open their stage. */
 export const ISOLATING: readonly string[] = TASKS.flatMap((t) => (t.isolates ? [t.id] : []));
 
+/** Tasks that a logged drain does. */
+export const DRAINING: readonly string[] = TASKS.flatMap((t) => (t.drains ? [t.id] : []));
+
+/** Tasks that put something new in. */
+export const RENEWING: readonly string[] = TASKS.flatMap((t) => (t.renews ? [t.id] : []));
+
 /** Tasks of which it matters how often they were done. */
 export const COUNTED: readonly string[] = TASKS.flatMap((t) => (t.counted ? [t.id] : []));
 
 export const taskById = (id: string): Task | undefined => TASKS.find((t) => t.id === id);
+
+/** The task that puts something new into a kind of stage. */
+export const taskThatRenews = (kind: KindName): Task | undefined =>
+  kindOf(kind)
+    .service?.map(taskById)
+    .find((t) => t?.renews);

@@ -1,5 +1,6 @@
 import { SALT_PER_WATER } from '../desiccant/salt';
 import { sizeCartridge, waterLoadKgPerS } from '../desiccant/size-cartridge';
+import { NAMED_TASKS } from '../log/named-tasks';
 import { usualServiceMinutes } from '../maintenance/due';
 import { taskById } from '../maintenance/tasks';
 import { CFM } from '../quantity/constants';
@@ -66,7 +67,7 @@ const COSTS: Record<Family, { first: number; upkeep: number }> = {
 };
 const YEARS = 10;
 /** Changing or drying a charge of beads, by its task. */
-const CHARGE_MINUTES = taskById('M22')?.minutes ?? 0;
+const CHARGE_MINUTES = taskById(NAMED_TASKS.changeCharge)?.minutes ?? 0;
 /** Beads for the comparison: what outlasts four weeks, up to what two people lift. */
 const WEEKS = 4;
 const MOST_BEADS_KG = 20;

@@ -1,6 +1,7 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
+import { NAMED_TASKS } from '@/core/log/named-tasks';
 import { entryOf } from '@/ui/outbox/entry-of';
 import { rememberedWho, rememberWho, type useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -40,7 +41,7 @@ export function LookForm({
       to: 'entries',
       body: entryOf(plan, {
         kind: 'done',
-        task: 'M21',
+        task: NAMED_TASKS.lookAtBeads,
         stageId,
         who: who.trim(),
         result: 'ok',

@@ -10,7 +10,6 @@ import { expectReadings } from '@/core/log/expect-reading';
 import type { LogEntry } from '@/core/log/log-entry';
 import { READINGS } from '@/core/log/readings';
 import type { DueTask } from '@/core/maintenance/due';
-import { DRAINING } from '@/core/maintenance/last-done';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { readingsOf, taskLog } from '@/core/maintenance/task-log';
 import { placeOf } from '@/core/plan/survey';
@@ -44,7 +43,7 @@ export function RoundTask({
 }) {
   const { plan, planId } = usePlan();
   const { task, stage } = t;
-  const drains = DRAINING.includes(task.id);
+  const drains = task.drains === true;
   const [readings, setReadings] = useState<LogEntry['readings']>([]);
   const asked = readingsOf(task);
   const of = asked[readings.length];
@@ -147,7 +146,7 @@ export function RoundTask({
       ) : (
         <>
           <Steps task={t} />
-          {task.id === 'M22' && (
+          {task.renews === 'charge' && (
             <p>
               <Link href={`/lines/${planId}/charges`} className="text-water underline underline-offset-4">
                 Log it under Charges

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { type FormEvent, useState } from 'react';
 import { shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
-import { DRAINING } from '@/core/maintenance/last-done';
+import { DRAINING } from '@/core/maintenance/tasks';
 import { DAY_MS } from '@/core/quantity/constants';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';

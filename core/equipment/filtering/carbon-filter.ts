@@ -76,7 +76,7 @@ export const carbonFilter = defineKind({
     const humidity = humidityOf(inlet);
     const seconds = carbonLastsS(p, inlet.temperatureC, freeAirM3PerS(inlet, around));
     return [
-      { label: 'Lasts about', quantity: 'time', value: seconds },
+      { label: 'Lasts about', figure: 'life', quantity: 'time', value: seconds },
       ...(humidity > TOO_HUMID
         ? [{ label: 'Too humid', quantity: 'share' as const, value: humidity, warns: true }]
         : []),

@@ -34,9 +34,13 @@ export class Refusal extends Error {
   }
 }
 
+/** What other code reads of what a stage shows: load over what a dryer can do here, and how long a medium lasts from now. */
+export type Figure = 'load' | 'life';
+
 /** A figure or a word of a stage besides its station. */
 export interface Shown {
   readonly label: string;
+  readonly figure?: Figure;
   readonly value?: number;
   readonly quantity?: QuantityName | 'number';
   readonly text?: string;

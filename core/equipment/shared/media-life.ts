@@ -13,7 +13,7 @@ export function mediaLife(label: string, takesKg: number, kgPerS: number): Shown
     variance: UNSURE.place ** 2 + UNSURE.charge ** 2,
   });
   return [
-    { label, quantity: 'time', value: mid },
+    { label, figure: 'life', quantity: 'time', value: mid },
     { label: '… one in ten no longer than', quantity: 'time', value: low },
     { label: '… nine in ten no longer than', quantity: 'time', value: high },
   ];
