@@ -7,8 +7,9 @@ import type { Verdicts } from '../line/judge-outlet';
 import { type WorstMoment, worstMoments } from '../line/peak-pressure';
 import { humidityAt, type Section, type Station } from '../line/section';
 import { type Loss, lossesTo } from '../line/waterfall';
+import { type Place, type Topology, topologyOf } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
-import { type Run, runsOf, standing } from '../plan/runs';
+import { type Run, standing } from '../plan/runs';
 import { inPlace, surroundingsOf } from '../plan/surroundings';
 import { AirStream } from '../stream/air-stream';
 
@@ -17,21 +18,14 @@ export const WORTH_KG_PER_S = 1e-9;
 
 export type StageOf<K extends KindName> = Extract<Stage, { kind: K }>;
 
-interface Place {
-  readonly run: Run;
-  readonly index: number;
-}
-
 /** A walked line as a rule asks about it: what comes before and downstream of a stage, and what the air is there. */
 export class LineFacts {
   /** The line as it stands: without what is only planned or away. */
   readonly plan: Plan;
-  readonly runs: readonly Run[];
+  private readonly topology: Topology;
   /** Of the main run, then the branches. */
   readonly stages: readonly Stage[];
   readonly around: Surroundings;
-  private readonly places = new Map<string, Place>();
-  private readonly hanging = new Map<string, Run[]>();
   private readonly lost = new Map<string, readonly Loss[]>();
   private known: { grades?: Map<string, Grade>; moments?: Map<string, WorstMoment>; balance?: AirBalance } = {};
 
@@ -45,13 +39,9 @@ export class LineFacts {
     readonly verdicts: Verdicts = new Map(),
   ) {
     this.plan = standing(entered);
-    this.runs = runsOf(this.plan);
-    this.stages = this.runs.flatMap((r) => r.stages);
+    this.topology = topologyOf(this.plan);
+    this.stages = this.topology.runs.flatMap((r) => r.stages);
     this.around = surroundingsOf(this.plan);
-    for (const run of this.runs) {
-      for (const [index, s] of run.stages.entries()) this.places.set(s.id, { run, index });
-      if (run.from !== null) this.hanging.set(run.from, [...(this.hanging.get(run.from) ?? []), run]);
-    }
   }
 
   /** The stages of some kinds. */
@@ -60,20 +50,20 @@ export class LineFacts {
   }
 
   runOf(stage: Stage): Run {
-    return (this.places.get(stage.id) as Place).run;
+    return (this.topology.places.get(stage.id) as Place).run;
   }
 
   /** The stage that the air comes from: the one upstream of it, or the one that its branch starts from. */
   before(stage: Stage): Stage | undefined {
-    const { run, index } = this.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as Place;
     if (index > 0) return run.stages[index - 1];
-    const tee = run.from === null ? undefined : this.places.get(run.from);
+    const tee = run.from === null ? undefined : this.topology.places.get(run.from);
     return tee?.run.stages[tee.index];
   }
 
   /** The stage directly downstream of it in its run. */
   next(stage: Stage): Stage | undefined {
-    const { run, index } = this.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as Place;
     return run.stages[index + 1];
   }
 
@@ -86,18 +76,18 @@ export class LineFacts {
 
   /** What the air may meet downstream of a stage, in its run and in all that is downstream of it, in the order of flow. */
   downstream(stage: Stage): Stage[] {
-    const { run, index } = this.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as Place;
     const meets: Stage[] = [];
     const follow = (r: Run, from: number): void => {
       for (const s of r.stages.slice(from)) {
         meets.push(s);
-        for (const branch of this.hanging.get(s.id) ?? [])
+        for (const branch of this.topology.hanging.get(s.id) ?? [])
           if (!branch.stages.some((b) => meets.includes(b))) follow(branch, 0);
       }
     };
-    for (const branch of this.hanging.get(stage.id) ?? []) follow(branch, 0);
+    for (const branch of this.topology.hanging.get(stage.id) ?? []) follow(branch, 0);
     follow(run, index + 1);
-    const into = run.into === null ? undefined : this.places.get(run.into);
+    const into = run.into === null ? undefined : this.topology.places.get(run.into);
     if (into && into.run !== run) follow(into.run, into.index);
     return [...new Set(meets)];
   }
@@ -113,7 +103,7 @@ export class LineFacts {
   }
 
   branchesAt(stage: Stage): readonly Run[] {
-    return this.hanging.get(stage.id) ?? [];
+    return this.topology.hanging.get(stage.id) ?? [];
   }
 
   /** The air downstream of a stage. */
@@ -125,7 +115,7 @@ export class LineFacts {
   inlet(stage: Stage): Station | undefined {
     const comes = this.at(this.before(stage));
     const own = this.at(stage);
-    if (!comes || !own || this.places.get(stage.id)?.index !== 0) return comes;
+    if (!comes || !own || this.topology.places.get(stage.id)?.index !== 0) return comes;
     const share = (own.dryAirKgPerS + own.ventedAirKgPerS) / comes.dryAirKgPerS;
     const { dryAirKgPerS, vapourKgPerS, liquidKgPerS } = comes;
     return {
@@ -194,7 +184,7 @@ export class LineFacts {
 
   /** A stage by its id. */
   stage(id: string | undefined): Stage | undefined {
-    const place = id === undefined ? undefined : this.places.get(id);
+    const place = id === undefined ? undefined : this.topology.places.get(id);
     return place?.run.stages[place.index];
   }
 

@@ -1,5 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
-import { type Asks, ventedM3PerS } from '../network/shares';
+import type { Asks } from '../network/shares';
+import { askedM3PerS, topologyOf, ventedM3PerS } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
 import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
@@ -42,7 +43,8 @@ export function walkAsked(plan: Plan, at: PreparedLine, asks: Asks, basis: Basis
   const line = standing(plan);
   const around = surroundingsOf(plan, basis);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
-  const asked = freeAirKgPerM3(around) * (allStages(line).reduce((sum, s) => sum + asks(s), 0) + ventedM3PerS(line));
+  const topology = topologyOf(line);
+  const asked = freeAirKgPerM3(around) * (askedM3PerS(topology, asks) + ventedM3PerS(topology));
   return walkPrepared(at, around, undefined, (i, air) => {
     if (at.stages[i]?.id === store && asked > 0) air.scale(asked / air.dryAirKgPerS);
   });

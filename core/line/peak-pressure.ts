@@ -1,6 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
 import { coincidentPeak } from '../network/demand';
-import { ventedM3PerS } from '../network/shares';
+import { topologyOf, ventedM3PerS } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById, standing } from '../plan/runs';
 import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
@@ -33,7 +33,7 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
   const around = surroundingsOf(line, basis);
   const kgPerM3 = freeAirKgPerM3(around);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
-  const vented = ventedM3PerS(line);
+  const vented = ventedM3PerS(topologyOf(line));
   const walked = new Map<string, WorstMoment>();
   const found = new Map<string, WorstMoment>();
   const stages = allStages(line);

@@ -3,8 +3,9 @@ import type { Kind } from '../equipment/shared/kind';
 import { averageDemandM3PerS } from '../network/demand';
 import { solveRings } from '../network/ring';
 import { shareDemand } from '../network/shares';
+import { type Topology, topologyOf } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
-import { type Run, runsOf, standing } from '../plan/runs';
+import { type Run, standing } from '../plan/runs';
 
 /** Where air leaves a stretch: its share, and the stretch that it begins; left out, it leaves the line. */
 export interface Departure {
@@ -61,13 +62,13 @@ interface Piece {
 }
 
 /** Cuts every run where another joins it. */
-function piecesOf(runs: readonly Run[]): Piece[] {
+function piecesOf({ runs, joining: all }: Topology): Piece[] {
   const pieces: Piece[] = [];
   let first = 0;
   for (const run of runs) {
     let before: Piece | undefined;
     let own: Stage[] = [];
-    let joining: Run[] = [];
+    let joining: readonly Run[] = NONE;
     const close = (): void => {
       before = { run, stages: own, first, joining, before };
       pieces.push(before);
@@ -75,8 +76,8 @@ function piecesOf(runs: readonly Run[]): Piece[] {
       own = [];
     };
     for (const stage of run.stages) {
-      const here = runs.filter((r) => r.into === stage.id);
-      if (here.length > 0) {
+      const here = all.get(stage.id);
+      if (here) {
         close();
         joining = here;
       }
@@ -96,10 +97,10 @@ const NOTHING = 'nothing is upstream of it: the stage at which it started is rem
  * @param asks what an outlet asks for, m³/s of free air; left out, what it takes on average
  */
 export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLine {
-  const { plan: line, ends } = solveRings(standing(plan), asks ?? averageDemandM3PerS);
-  const runs = runsOf(line);
-  const pieces = piecesOf(runs);
-  const offs = shareDemand(line, asks, ends);
+  const { topology, ends } = solveRings(topologyOf(standing(plan)), asks ?? averageDemandM3PerS);
+  const { line } = topology;
+  const pieces = piecesOf(topology);
+  const offs = shareDemand(topology, asks, ends);
   const unreached: WalkProblem[] = [];
   const order: Piece[] = [];
   const state = new Map<Piece, 'busy' | 'ready' | 'lost'>();

@@ -5,10 +5,11 @@ import { walk } from '../line/walk';
 import { airViscosity } from '../pipe-flow/friction';
 import { boreOf, type Nominal } from '../pipe-flow/pipes';
 import { type Branch, type Plan, planSchema, type Stage } from '../plan/plan';
-import { pathTo, runsOf } from '../plan/runs';
+import { pathTo } from '../plan/runs';
 import { planOf, stageOf } from '../test/reference';
 import { solveRings } from './ring';
-import { flowsThrough, netOf } from './shares';
+import { flowsThrough } from './shares';
+import { topologyOf } from './topology';
 
 const KG_PER_M3 = 101325 / (R_DRY_AIR * 293.15); // as dry free air at 20 °C
 const asks = (s: Stage): number => (s.kind === 'outlet' ? s.parameters.flowM3PerS : 0);
@@ -46,8 +47,8 @@ function dropOfSquares(lengthM: number, size: Nominal, flowM3PerS: number): numb
 
 /** What flows through a stage of the solved plan, m³/s of free air; turned runs count as they are drawn there. */
 function flowsOf(plan: Plan): (id: string) => number {
-  const { plan: solved, ends } = solveRings(plan, asks);
-  const { through } = flowsThrough(netOf(runsOf(solved)), asks, ends ?? new Map());
+  const { topology, ends } = solveRings(topologyOf(plan), asks);
+  const { through } = flowsThrough(topology, asks, ends ?? new Map());
   return (id) => through.get(id) ?? Number.NaN;
 }
 
@@ -185,7 +186,7 @@ test('a shut valve in an arm sends all the air the other way; a regulator keeps 
     [pipe('near', 20), job('end', 0.01)],
     arm('round', 'tank', 'end', stageOf('regulator', {}, 'r')),
   );
-  expect(solveRings(regulated, asks).ends).toBeUndefined();
+  expect(solveRings(topologyOf(regulated), asks).ends).toBeUndefined();
 });
 
 test('two dryers side by side part the air by what they lose: at 1 to 2 of one flow as 1 to 2^(1/1.85) the other way', () => {
@@ -206,8 +207,8 @@ test('where the air meets between two pipes, the drop there gets it from both si
     arm('left', 'tank', 'b', pipe('q1', 60), pipe('q2', 4)),
     { ...arm('drop', 'q1', 'b', job('c', 0.008)), into: null },
   );
-  const { plan: drawn } = solveRings(plan, asks);
-  expect(drawn.branches.map((b) => b.id)).toContain('left-back');
+  const { topology } = solveRings(topologyOf(plan), asks);
+  expect(topology.line.branches.map((b) => b.id)).toContain('left-back');
   const section = walk(plan, 'ideal');
   expect(section.problems).toEqual([]);
   expect(imbalance(section.ledger)).toBeLessThan(1e-9);

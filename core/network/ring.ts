@@ -2,15 +2,16 @@ import { OutOfRange } from '../air/out-of-range';
 import { kindOf } from '../equipment/index';
 import { Refusal } from '../equipment/shared/kind';
 import type { Branch, Plan, Stage } from '../plan/plan';
-import { allStages, MAIN, pathTo, runsOf } from '../plan/runs';
+import { pathTo } from '../plan/runs';
 import { inPlace, surroundingsOf } from '../plan/surroundings';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
-import { type Asks, enteredEnds, type Flows, flowsThrough, netOf } from './shares';
+import { type Asks, enteredEnds, type Flows, flowsThrough } from './shares';
+import { askedM3PerS, type Topology, topologyOf, upstreamOf } from './topology';
 
-/** A plan in which every run is drawn the way its air goes, and what flows out of the end of each arm, m³/s free air. */
+/** A line in which every run is drawn the way its air goes, and what flows out of the end of each arm, m³/s free air. */
 export interface Solved {
-  readonly plan: Plan;
+  readonly topology: Topology;
   readonly ends: ReadonlyMap<string, number> | undefined;
 }
 
@@ -55,10 +56,10 @@ interface Loop {
   readonly back: readonly Stage[];
 }
 
-function loopOf(plan: Plan, arm: Branch): Loop {
-  const off = pathTo(plan, arm.from as string);
-  const ahead = aheadOf(plan, arm.into as string);
-  const on = ahead === null ? [] : pathTo(plan, ahead);
+function loopOf(topology: Topology, arm: Branch): Loop {
+  const off = pathTo(topology.line, arm.from as string);
+  const ahead = upstreamOf(topology, arm.into as string);
+  const on = ahead === null ? [] : pathTo(topology.line, ahead);
   let common = 0;
   while (common < off.length && off[common] === on[common]) common++;
   return { arm, forth: [...off.slice(common), ...arm.stages], back: on.slice(common) };
@@ -99,20 +100,19 @@ const parts = (b: Branch): boolean =>
  * Never throws. What cannot be reached, or is not a ring, is left for {@link prepare} to name.
  * @source loops balanced one after another until none moves (after Hardy Cross, 1936), each by a bracketed root
  */
-export function solveRings(plan: Plan, asks: Asks): Solved {
-  const arms = plan.branches.filter(parts);
-  if (arms.length === 0) return { plan, ends: undefined };
-  const net = netOf(runsOf(plan));
-  const asked = allStages(plan).reduce((sum, s) => sum + asks(s), 0);
-  if (asked <= 0) return { plan, ends: undefined };
-  const loss = squareLoss(plan);
-  const ends = enteredEnds(net, asks);
-  const loops = arms.map((arm) => loopOf(plan, arm));
+export function solveRings(topology: Topology, asks: Asks): Solved {
+  const { line } = topology;
+  const arms = line.branches.filter(parts);
+  const asked = arms.length === 0 ? 0 : askedM3PerS(topology, asks);
+  if (asked <= 0) return { topology, ends: undefined };
+  const loss = squareLoss(line);
+  const ends = enteredEnds(topology, asks);
+  const loops = arms.map((arm) => loopOf(topology, arm));
   for (let sweep = 0; sweep < SWEEPS; sweep++) {
     let moved = 0;
     for (const { arm, forth, back } of loops) {
       const before = ends.get(arm.id) ?? 0;
-      const { through } = flowsThrough(net, asks, ends);
+      const { through } = flowsThrough(topology, asks, ends);
       const along = (stages: readonly Stage[], more: number): number =>
         stages.reduce((sum, s) => sum + loss(s, (through.get(s.id) ?? 0) + more), 0);
       /** By how much the square of the pressure at the end of the arm is above that where it joins. */
@@ -123,18 +123,19 @@ export function solveRings(plan: Plan, asks: Asks): Solved {
     }
     if (arms.length === 1 || moved < 3 * CLOSE * asked) break;
   }
-  return turned(plan, arms, ends, flowsThrough(net, asks, ends));
+  return turned(topology, arms, ends, flowsThrough(topology, asks, ends));
 }
 
 /** Where an arm brings air back from its far end, draws that part the other way round. */
-function turned(plan: Plan, arms: readonly Branch[], ends: Map<string, number>, { through }: Flows): Solved {
-  let branches = plan.branches;
+function turned(topology: Topology, arms: readonly Branch[], ends: Map<string, number>, { through }: Flows): Solved {
+  const { line } = topology;
+  let branches = line.branches;
   for (const arm of arms) {
     const place = arm.stages.findIndex((s) => (through.get(s.id) ?? 0) < 0);
     if (place === -1 && (ends.get(arm.id) ?? 0) >= 0) continue;
     const cut = place === -1 ? arm.stages.length : place;
     const meets = arm.stages[cut - 1];
-    const before = aheadOf(plan, arm.into as string);
+    const before = upstreamOf(topology, arm.into as string);
     if (!meets || before === null) continue;
     const back = -(through.get(arm.stages[cut]?.id ?? '') ?? ends.get(arm.id) ?? 0);
     const forth = arm.stages.slice(0, cut);
@@ -151,7 +152,7 @@ function turned(plan: Plan, arms: readonly Branch[], ends: Map<string, number>, 
     ends.delete(arm.id);
     ends.set(turnedId, back);
   }
-  return { plan: { ...plan, branches }, ends };
+  return { topology: branches === line.branches ? topology : topologyOf({ ...line, branches }), ends };
 }
 
 /** A place where air meets from both sides: it does nothing to it. */
@@ -159,11 +160,3 @@ const NODE = { kind: 'sight-glass', name: 'where it meets', parameters: kindOf('
 
 /** Whether a stage is such a place, and nothing that anybody fitted. */
 export const isMeeting = (stage: Stage): boolean => stage.parameters === NODE.parameters;
-
-/** The stage downstream of which the air is that comes upstream of another. */
-function aheadOf(plan: Plan, stageId: string): string | null {
-  const run = runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));
-  const place = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
-  if (!run || place < 0) return null;
-  return run.stages[place - 1]?.id ?? (run.id === MAIN ? null : run.from);
-}

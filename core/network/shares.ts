@@ -1,8 +1,7 @@
-import { kindOf } from '../equipment/index';
-import { workingPressurePa } from '../equipment/supply/compressor';
-import type { Plan, Stage } from '../plan/plan';
-import { MAIN, type Run, runsOf } from '../plan/runs';
+import type { Stage } from '../plan/plan';
+import { MAIN, type Run } from '../plan/runs';
 import { averageDemandM3PerS } from './demand';
+import { askedM3PerS, type Topology, ventedM3PerS } from './topology';
 
 /** What goes down a run to which no outlet belongs: enough for the equations to hold, too little to count. */
 const TRICKLE = 1e-9;
@@ -25,43 +24,7 @@ export interface Flows {
   readonly into: ReadonlyMap<string, number>;
 }
 
-/** How runs hang together, looked up once. */
-export interface Net {
-  readonly runs: readonly Run[];
-  readonly stages: ReadonlyMap<string, Stage>;
-  readonly hanging: ReadonlyMap<string, readonly Run[]>;
-  readonly joining: ReadonlyMap<string, readonly Run[]>;
-  /** What stages blow away themselves, at the working pressure: it has to come to them besides, m³/s of free air. */
-  readonly vents: ReadonlyMap<string, number>;
-}
-
 const NONE: readonly never[] = [];
-
-export function netOf(runs: readonly Run[]): Net {
-  const by = (key: (r: Run) => string | null): Map<string, Run[]> => {
-    const found = new Map<string, Run[]>();
-    for (const run of runs) {
-      const at = run.id === MAIN ? null : key(run);
-      if (at !== null) found.set(at, [...(found.get(at) ?? NONE), run]);
-    }
-    return found;
-  };
-  const stages = new Map<string, Stage>();
-  for (const run of runs) for (const stage of run.stages) stages.set(stage.id, stage);
-  const pump = [...stages.values()].find((s) => s.kind === 'compressor');
-  const linePa = pump?.kind === 'compressor' ? workingPressurePa(pump.parameters) : 0;
-  const vents = new Map<string, number>();
-  for (const { id, kind, parameters, planned } of stages.values()) {
-    const vented = planned ? 0 : (kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0);
-    if (vented > 0) vents.set(id, vented);
-  }
-  return { runs, stages, vents, hanging: by((r) => r.from), joining: by((r) => r.into) };
-}
-
-/** What all stages of a line vent at the working pressure, m³/s of free air. */
-export function ventedM3PerS(line: Plan): number {
-  return [...netOf(runsOf(line)).vents.values()].reduce((sum, q) => sum + q, 0);
-}
 
 /**
  * What flows through every stage, by what the outlets ask for.
@@ -69,7 +32,7 @@ export function ventedM3PerS(line: Plan): number {
  * @source conservation of mass at every tee
  */
 export function flowsThrough(
-  { runs, hanging, joining, vents }: Net,
+  { runs, hanging, joining, vents }: Topology,
   asks: Asks,
   ends: ReadonlyMap<string, number>,
 ): Flows {
@@ -97,8 +60,9 @@ export function flowsThrough(
 }
 
 /** What flows on downstream of a stage once its own job and the branches before a given one have had theirs. */
-function leftFor(branch: Run, { stages, hanging, vents }: Net, asks: Asks, flows: Flows): number {
-  const from = stages.get(branch.from as string);
+function leftFor(branch: Run, { places, hanging, vents }: Topology, asks: Asks, flows: Flows): number {
+  const place = places.get(branch.from as string);
+  const from = place?.run.stages[place.index];
   if (!from) return 0;
   let left = (flows.through.get(from.id) ?? 0) - asks(from) - (vents.get(from.id) ?? 0);
   for (const other of hanging.get(from.id) ?? NONE) {
@@ -109,32 +73,32 @@ function leftFor(branch: Run, { stages, hanging, vents }: Net, asks: Asks, flows
 }
 
 /** What second compressors bring of all that is asked for: by what each delivers. */
-function fromPumps({ runs, stages, vents }: Net, asks: Asks): Map<string, number> {
+function fromCompressors(topology: Topology, asks: Asks): Map<string, number> {
+  const { runs } = topology;
   const delivers = (run: Run): number => {
-    const pump = run.stages[1];
-    return run.from === null && pump?.kind === 'compressor' ? pump.parameters.freeAirDeliveryM3PerS : 0;
+    const second = run.stages[1];
+    return run.from === null && second?.kind === 'compressor' ? second.parameters.freeAirDeliveryM3PerS : 0;
   };
   const more = runs.filter((r) => r.id !== MAIN && r.from === null);
   if (more.length === 0) return new Map();
   const all = runs.reduce((sum, r) => sum + delivers(r), 0);
-  let asked = 0;
-  for (const stage of stages.values()) asked += asks(stage) + (vents.get(stage.id) ?? 0);
+  const asked = askedM3PerS(topology, asks) + ventedM3PerS(topology);
   return new Map(more.map((r) => [r.id, (asked * delivers(r)) / all]));
 }
 
 const ROUNDS = 4; // arms within arms; each round settles one layer
 
 /** What flows out of the end of each run that joins another, where the shares of its arms were entered. */
-export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
-  const ends = fromPumps(net, asks);
-  const arms = net.runs.filter((r) => r.from !== null && r.into !== null);
+export function enteredEnds(topology: Topology, asks: Asks): Map<string, number> {
+  const ends = fromCompressors(topology, asks);
+  const arms = topology.runs.filter((r) => r.from !== null && r.into !== null);
   for (let round = 0; round < ROUNDS && arms.length > 0; round++) {
-    const flows = flowsThrough(net, asks, ends);
+    const flows = flowsThrough(topology, asks, ends);
     let settled = true;
     for (const arm of arms) {
       const before = ends.get(arm.id) ?? 0;
       const own = (flows.into.get(arm.id) ?? 0) - before;
-      const end = arm.share * leftFor(arm, net, asks, flows) - own;
+      const end = arm.share * leftFor(arm, topology, asks, flows) - own;
       settled &&= end === before;
       ends.set(arm.id, end);
     }
@@ -153,20 +117,19 @@ export function enteredEnds(net: Net, asks: Asks): Map<string, number> {
  * @returns for each stage downstream of which air leaves its run, the take-offs in order
  */
 export function shareDemand(
-  plan: Plan,
+  topology: Topology,
   asks: Asks = averageDemandM3PerS,
   ends?: ReadonlyMap<string, number>,
 ): Map<string, TakeOff[]> {
-  const net = netOf(runsOf(plan));
-  const solved = ends ?? enteredEnds(net, asks);
-  const flows = flowsThrough(net, asks, solved);
+  const solved = ends ?? enteredEnds(topology, asks);
+  const flows = flowsThrough(topology, asks, solved);
   const offs = new Map<string, TakeOff[]>();
-  for (const run of net.runs) {
+  for (const run of topology.runs) {
     run.stages.forEach((stage, i) => {
       const here: TakeOff[] = [];
-      const branches = net.hanging.get(stage.id) ?? NONE;
+      const branches = topology.hanging.get(stage.id) ?? NONE;
       const closes = i === run.stages.length - 1 && branches.length === 0 && run.into === null;
-      let left = (flows.through.get(stage.id) ?? 0) - (net.vents.get(stage.id) ?? 0);
+      let left = (flows.through.get(stage.id) ?? 0) - (topology.vents.get(stage.id) ?? 0);
       const take = (flow: number, runId?: string): void => {
         // Nothing remains downstream of the last job of a run but a trickle through whatever stands there.
         const all = left > 0 ? flow / left : 0;
