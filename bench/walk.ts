@@ -119,13 +119,13 @@ function bring(air: { t: number; p: number; dry: number; vapour: number; liquid:
 /** The same models with psychrolib's saturation, humidity ratio and dew point (enhancement factor 1). */
 function walkWithPsychrolib(stages: readonly Stage[], around: ReturnType<typeof surroundingsOf>): Found[] {
   const intake = stages[0] as Extract<Stage, { kind: 'intake' }>;
-  const pump = stages[1] as Extract<Stage, { kind: 'compressor' }>;
+  const compressor = stages[1] as Extract<Stage, { kind: 'compressor' }>;
   const found: Found[] = [];
   const t = around.intakeTemperatureC;
   const p = around.atmosphericPa;
   const ratioIn = psychrolib.GetHumRatioFromRelHum(t, around.intakeRelativeHumidity, p);
   const dry =
-    pump.parameters.freeAirDeliveryM3PerS *
+    compressor.parameters.freeAirDeliveryM3PerS *
     dryAirDensityKgPerM3(p - intake.parameters.filterLossPa, t, ratioIn / (0.621945 + ratioIn));
   const air = { t, p, dry, vapour: dry * ratioIn, liquid: 0 };
   for (const s of stages) {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { bandOf } from '../core/desiccant/charge-life';
-import { shopTimeOf } from '../core/log/site-clock';
+import { lifeBand } from '../core/desiccant/charge-life';
+import { siteTimeOf } from '../core/log/site-clock';
 import { livesOf } from '../core/maintenance/charge-lives';
 import { dairyPlan } from './dairy';
 import { demoPlan } from './demo';
@@ -18,11 +18,11 @@ test.each([
   const { hours } = syntheticYear(name, readFileSync(path.join(__dirname, '../weather', file), 'utf8'));
   const { charges, entries } = demoCharges(plan, hours, beads, NOW);
   const logged = entries.map((e) => ({ ...e, stageName: '', enteredAt: '', expected: [] }));
-  const life = livesOf(plan, hours, charges, logged, shopTimeOf(NOW))?.find((l) => l.stageId === beads.stageId);
+  const life = livesOf(plan, hours, charges, logged, siteTimeOf(NOW))?.find((l) => l.stageId === beads.stageId);
   expect(life?.state).toBe(state);
   expect(life?.learnedFrom).toBe(learnedFrom);
   // The truth that the log was made with, 0.70 to 0.81 of the book, lies in the band that was learned from it.
-  const { low, high } = bandOf(life?.factor ?? { ln: 9, variance: 0 });
+  const { low, high } = lifeBand(life?.factor ?? { ln: 9, variance: 0 });
   expect(low).toBeLessThan(0.76);
   expect(high).toBeGreaterThan(0.76);
   expect(entries.every((e) => Date.parse(`${e.measuredAt}Z`) < NOW)).toBe(true);

@@ -1,7 +1,7 @@
 import { leftAfter } from '../core/desiccant/judge-charge';
 import { type Charge, chargeSchema } from '../core/log/charge';
 import { type LogEntry, logEntrySchema } from '../core/log/log-entry';
-import { type ShopTime, shopTimeOf } from '../core/log/site-clock';
+import { type SiteTime, siteTimeOf } from '../core/log/site-clock';
 import { livesOf } from '../core/maintenance/charge-lives';
 import { chargeLoad } from '../core/maintenance/charge-load';
 import { loadedClock } from '../core/maintenance/loaded-clock';
@@ -57,7 +57,7 @@ export function demoCharges(
   const fromMs = today - BACK_DAYS * DAY_MS;
   const run = runWeather(fresh, weather, { year: new Date(nowMs).getUTCFullYear() });
   const daily = chargeLoad(fresh, run, stageId, loadedClock(fresh, [], fromMs, BACK_DAYS + 1)).daily(
-    shopTimeOf(fromMs),
+    siteTimeOf(fromMs),
     BACK_DAYS,
   );
   const charges = names.map((name, i) =>
@@ -68,11 +68,11 @@ export function demoCharges(
       dyed: true,
       massKg,
       batch: i === 0 ? 'lot 24-07' : 'lot 25-02',
-      boughtAt: shopTimeOf(fromMs - (10 - i) * DAY_MS),
+      boughtAt: siteTimeOf(fromMs - (10 - i) * DAY_MS),
     }),
   );
   let n = 0;
-  const entry = (change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId'>, at: ShopTime): LogEntry =>
+  const entry = (change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId'>, at: SiteTime): LogEntry =>
     logEntrySchema.parse({
       id: demoId(firstId + 50 + n),
       measuredAt: at,
@@ -80,18 +80,18 @@ export function demoCharges(
       ...change,
     });
   // From today backwards: so much water ago each change was made.
-  const bookKg = (i: number): number =>
+  const handbookKg = (i: number): number =>
     bookOf(fresh, charges, stageId) * leftAfter('silica', Math.floor(i / names.length));
   const changes: number[] = [];
   let day = BACK_DAYS;
   for (let i = past; i >= 0; i--) {
     const share = i === past ? now : (CHANGED_AT[i] as number);
-    let left = bookKg(i) * (TRUE[i] as number) * share;
+    let left = handbookKg(i) * (TRUE[i] as number) * share;
     while (day > 0 && left > 0) left -= daily[--day] as number;
     changes.unshift(day);
   }
-  const at = (index: number, hour: number): ShopTime =>
-    shopTimeOf(fromMs + (changes[index] as number) * DAY_MS + hour * HOUR_MS);
+  const at = (index: number, hour: number): SiteTime =>
+    siteTimeOf(fromMs + (changes[index] as number) * DAY_MS + hour * HOUR_MS);
   const entries: LogEntry[] = [];
   for (let i = 0; i <= past; i++) {
     const charge = charges[i % charges.length] as Charge;
@@ -110,7 +110,7 @@ export function demoCharges(
     if (i === 0) continue;
     // What came out is dried on the same day.
     const out = charges[(i - 1) % charges.length] as Charge;
-    const drivenOff = bookKg(i - 1) * (TRUE[i - 1] as number) * (CHANGED_AT[i - 1] as number);
+    const drivenOff = handbookKg(i - 1) * (TRUE[i - 1] as number) * (CHANGED_AT[i - 1] as number);
     const dry = Math.round(massKg * 995) / 1000;
     entries.push(
       entry(
@@ -143,5 +143,5 @@ function bookOf(plan: Plan, charges: readonly Charge[], stageId: string): number
   });
   const logged = { ...change, stageName: '', enteredAt: '', expected: [] };
   const life = livesOf(plan, undefined, charges, [logged], '2026-01-05T08:00')?.find((l) => l.stageId === stageId);
-  return life?.bookKg ?? 0;
+  return life?.handbookKg ?? 0;
 }

@@ -1,9 +1,9 @@
 import { walk } from '../core/line/walk';
 import { expectReadings } from '../core/log/expect-reading';
 import { type LogEntry, logEntrySchema } from '../core/log/log-entry';
-import { shopTimeOf } from '../core/log/site-clock';
-import { choresOfLine } from '../core/maintenance/due';
-import { routineFacts } from '../core/maintenance/facts';
+import { siteTimeOf } from '../core/log/site-clock';
+import { tasksOfStages } from '../core/maintenance/due';
+import { maintenanceFacts } from '../core/maintenance/facts';
 import { intervalOf } from '../core/maintenance/interval';
 import { DRAINING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
@@ -21,18 +21,18 @@ const OWN_LOG = ['M11', 'M22'];
 
 /** What somebody has logged of a demo’s routine: tasks done, and the pressure drop of a filter that begins to load. */
 export function demoEntries(plan: Plan, nowMs: number, coalescer: string | undefined, firstId: number): LogEntry[] {
-  const facts = routineFacts(plan, walk(plan));
+  const facts = maintenanceFacts(plan, walk(plan));
   let n = 0;
   const entry = (change: Partial<LogEntry> & Pick<LogEntry, 'kind' | 'stageId'>, atMs: number): LogEntry =>
     logEntrySchema.parse({
       id: demoId(firstId + n),
-      measuredAt: shopTimeOf(Math.floor(atMs / 60_000) * 60_000),
+      measuredAt: siteTimeOf(Math.floor(atMs / 60_000) * 60_000),
       who: PEOPLE[n++ % PEOPLE.length],
       ...change,
     });
   const at = (days: number): number =>
     Math.floor(nowMs / DAY_MS) * DAY_MS - Math.ceil(days) * DAY_MS + 8 * HOUR_MS + (n % 40) * 60_000;
-  const done = choresOfLine(plan)
+  const done = tasksOfStages(plan)
     .filter(({ task }) => !DRAINING.includes(task.id) && !OWN_LOG.includes(task.id))
     .map(({ stage, task }, i) => {
       const { days } = intervalOf(facts, stage, task);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { mostStartsPerHour, pumpCycle } from '../core/day/cycle';
+import { compressorCycle, mostStartsPerHour } from '../core/day/cycle';
 import { judgeDay } from '../core/day/judge-day';
 import { simulateDay } from '../core/day/simulate-day';
 import { walk } from '../core/line/walk';
@@ -42,31 +42,31 @@ describe('the demo', () => {
 
   test('the worked example of the compressor cycle says what the day says, and what its formulas say', () => {
     const day = simulateDay(plan);
-    const [pump] = day?.pumps ?? [];
-    if (!day || !pump?.blowOff) throw new Error('no day');
+    const [compressor] = day?.compressors ?? [];
+    if (!day || !compressor?.blowOff) throw new Error('no day');
     const point = (id: string) => day.points.find((p) => p.stageId === id) as (typeof day.points)[0];
     const grams = (id: string) => (walk(plan).at(id)?.caughtKgPerS ?? 0) * 3.6e6;
     const pa = surveyAtmosphericPa(plan.survey);
     const [volume, band, gives, takes] = [0.27, 1.6e5, 0.62 / 60, 0.28 / 60];
-    const cycle = pumpCycle(volume, 0, band, gives, takes, pa);
-    const blownOffM3 = pump.starts * pump.blowOff.freeAirM3;
+    const cycle = compressorCycle(volume, 0, band, gives, takes, pa);
+    const blownOffM3 = compressor.starts * compressor.blowOff.freeAirM3;
     const { airHeldKg } = day.totals;
     const storedM3 = (airHeldKg.atDusk - airHeldKg.atDawn) / 1.138;
     const loadedH = (takes * 9 * 3600 + blownOffM3 + storedM3) / gives / 3600;
     const end = 16.5 * 3600 - 1;
     const orifice = 0.61 * (Math.PI / 4) * 0.0032 ** 2 * 0.6847 * Math.sqrt(287.042 * 300.15);
     const hiss = (0.0018 / orifice) * Math.log((10.4e5 + pa) / (1.893 * pa)) + 1.1;
-    const starts = day.pumps.map((p) => p.mostStartsInAnHour)[0] as number;
+    const starts = day.compressors.map((p) => p.mostStartsInAnHour)[0] as number;
     const computed: Record<string, [paper: number, day: number]> = {
       'Free air taken by the jobs, m³': [takes * 9 * 3600, day.demandM3PerS.reduce((sum, q) => sum + q, 0)],
-      'Blown off at each stop, L of free air': [(1.8 * 10.4e5) / pa, pump.blowOff.freeAirM3 * 1000],
-      'The hiss, s': [hiss, pump.blowOff.seconds],
+      'Blown off at each stop, L of free air': [(1.8 * 10.4e5) / pa, compressor.blowOff.freeAirM3 * 1000],
+      'The hiss, s': [hiss, compressor.blowOff.seconds],
       'Most starts in an hour': [cycle.startsPerHour, starts],
       'Receiver for 10 starts an hour, L': [
         (volume * 1000 * mostStartsPerHour(volume, band, gives, pa)) / 10,
         judgeDay(plan, day).flatMap((r) => (r.what.name === 'too-many-starts' ? r.what.enoughM3 * 1000 : []))[0] ?? 0,
       ],
-      'Loaded, h': [loadedH, pump.loadedS / 3600],
+      'Loaded, h': [loadedH, compressor.loadedS / 3600],
       'Caught by the Cyclone, g': [
         (loadedH - blownOffM3 / gives / 3600) * grams('separator'),
         point('separator').caughtKg * 1000,

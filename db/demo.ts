@@ -1,6 +1,6 @@
 import type { DrainEntry } from '../core/log/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/log/expect-drain';
-import { type ShopTime, shopTimeOf } from '../core/log/site-clock';
+import { type SiteTime, siteTimeOf } from '../core/log/site-clock';
 import { removeStage, setParameter } from '../core/plan/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/plan/plan';
 import { DAY_MS } from '../core/quantity/constants';
@@ -209,7 +209,7 @@ export function demoDrains(nowMs: number): DrainEntry[] {
     ),
   };
   const days = workingDaysBefore(nowMs);
-  const at = (index: number, minute: number): ShopTime => shopTimeOf((days[index] ?? 0) + (16 * 60 + minute) * 60_000);
+  const at = (index: number, minute: number): SiteTime => siteTimeOf((days[index] ?? 0) + (16 * 60 + minute) * 60_000);
   const entries: DrainEntry[] = [];
   const log = (stageId: string, index: number, every: number, minute: number): void => {
     const [temperature, humidity] = WEATHER[index] as readonly [number, number];

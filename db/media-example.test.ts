@@ -4,12 +4,12 @@ import { SEA_LEVEL_PA } from '../core/air/atmosphere';
 import { saturatedHumidityRatio } from '../core/air/humidity';
 import { saturationPressurePa } from '../core/air/saturation';
 import { runCartridge } from '../core/desiccant/bed-runs';
-import { bandOf } from '../core/desiccant/charge-life';
+import { lifeBand } from '../core/desiccant/charge-life';
 import { dryBatch, dryingHours } from '../core/desiccant/dry-batch';
 import { heldWater, ovenHumidity } from '../core/desiccant/isotherm';
 import { sizeCartridge } from '../core/desiccant/size-cartridge';
 import { walk } from '../core/line/walk';
-import { shopTimeOf } from '../core/log/site-clock';
+import { siteTimeOf } from '../core/log/site-clock';
 import { livesOf } from '../core/maintenance/charge-lives';
 import { cheapestChangeH } from '../core/maintenance/element-life';
 import { CFM } from '../core/quantity/constants';
@@ -79,8 +79,8 @@ test('the worked example of beads and dryers says what the program says, and wha
   const { hours } = syntheticYear(name, readFileSync(path.join(__dirname, '../weather', file), 'utf8'));
   const { charges, entries } = demoCharges(plan, hours, BEADS.workshop, NOW);
   const logged = entries.map((e) => ({ ...e, stageName: '', enteredAt: '', expected: [] }));
-  const life = livesOf(plan, hours, charges, logged, shopTimeOf(NOW))?.[0];
-  if (!life?.bookKg) throw new Error('no life');
+  const life = livesOf(plan, hours, charges, logged, siteTimeOf(NOW))?.[0];
+  if (!life?.handbookKg) throw new Error('no life');
   const before = walk(plan).at('regulator');
   const rh = before
     ? before.vapourKgPerS / before.dryAirKgPerS / saturatedHumidityRatio(before.temperatureC, before.pressurePa)
@@ -113,8 +113,8 @@ test('the worked example of beads and dryers says what the program says, and wha
     'Plate to buy for 100 cfm, cfm': [100 / hottest, cold.ratedM3PerS / CFM],
     'Heatless purge, %': [(1.15 * SEA_LEVEL_PA * 100) / duty.inletPa, towers.purge * 100],
     'Of what passes at 60 % load, %': [(1.15 * SEA_LEVEL_PA * 100) / duty.inletPa / 0.6, towers.purgeFixed * 100],
-    'Beads at the press, by the book, g': [book * 1000, (first?.bookKg ?? 0) * 1000],
-    'What its charges take up of that': [learned, bandOf(life.factor).mid],
+    'Beads at the press, by the book, g': [book * 1000, (first?.handbookKg ?? 0) * 1000],
+    'What its charges take up of that': [learned, lifeBand(life.factor).mid],
     'Element, cheapest after, h': [
       Math.sqrt(800 / (0.000625 * 0.005 * 180 * 0.12)),
       cheapestChangeH(400, 0.000625 * 6894.757, (0.005 / 6894.757) * 180 * 0.12),

@@ -5,7 +5,7 @@ import {
   saturatedHumidityRatio,
   vapourFractionFromRelativeHumidity,
 } from '../core/air/humidity';
-import { handRoutine } from '../core/drains/by-hand';
+import { handDraining } from '../core/drains/by-hand';
 import {
   type Collecting,
   collectingStages,
@@ -97,7 +97,7 @@ test('the worked example of the drains says what the program says, and what its 
       receiverHeelM(0.27, kgPerDay(receiver) / 1000) * 1000,
     ],
     'Its mark, mm': [5 / ((Math.PI / 4) * width ** 2), receiverHeelM(0.27, 5e-3) * 1000],
-    'Working days to the mark': [5000 / dayML, 1 / handRoutine(receiver.nowKgPerS, 5e-3, 0.45, 9).perDay],
+    'Working days to the mark': [5000 / dayML, 1 / handDraining(receiver.nowKgPerS, 5e-3, 0.45, 9).perDay],
     'Between two stops, mL': [(46.18 * 76.35) / 3600, gathersPerStopM3(receiver, receiver.nowKgPerS) * 1e6],
     '16 July, 13:00: drawn in, g/h': [drawn, at.waterInKgPerS * G_PER_H],
     '16 July, 13:00: left by the cooler, g/h': [

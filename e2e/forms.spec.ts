@@ -1,4 +1,4 @@
-import { beginRoutine, buildOwnLine, DEMO, expectSaved } from './own-line';
+import { beginMaintenance, buildOwnLine, DEMO, expectSaved } from './own-line';
 import { expect, type Locator, type Page, settled, test } from './test';
 
 /** Fills every field of a form with what it cannot take: words for numbers, nothing for what is needed. */
@@ -33,7 +33,7 @@ function writesOf(page: Page): string[] {
 test('every form of the program refuses nonsense at its fields, and nothing is written', async ({ page }) => {
   test.setTimeout(180_000);
   const own = await buildOwnLine(page);
-  await beginRoutine(page);
+  await beginMaintenance(page);
   await expectSaved(page);
   const writes = writesOf(page);
 

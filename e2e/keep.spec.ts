@@ -1,5 +1,5 @@
 import { isWeekend } from 'date-fns';
-import { beginRoutine, buildOwnLine, DEMO, expectSaved, logOf } from './own-line';
+import { beginMaintenance, buildOwnLine, DEMO, expectSaved, logOf } from './own-line';
 import { expect, nowMs, type Page, settled, test } from './test';
 
 const PHONE = { width: 390, height: 844 };
@@ -19,7 +19,7 @@ async function answer(page: Page, who: string): Promise<void> {
 test('a whole round on the phone: each point once, each entry in the log once, judged', async ({ page }) => {
   test.setTimeout(90_000);
   const own = await buildOwnLine(page);
-  await beginRoutine(page);
+  await beginMaintenance(page);
   await expect(page.getByRole('region', { name: 'Due today' })).toContainText('Drain the receiver');
   await expectSaved(page);
   await page.setViewportSize(PHONE);
@@ -69,7 +69,7 @@ test('@date a routine begun today asks for its daily tasks at once, on a weekend
   page,
 }) => {
   const own = await buildOwnLine(page);
-  await beginRoutine(page);
+  await beginMaintenance(page);
   const off = isWeekend(nowMs());
   await expect(page.getByRole('region', { name: off ? 'Within a week' : 'Due today' })).toContainText(
     'Drain the receiver',
@@ -85,7 +85,7 @@ test('the database away during a round: what was logged is kept in the phone and
 }) => {
   const own = await buildOwnLine(page);
   const id = own.split('/')[2];
-  await beginRoutine(page);
+  await beginMaintenance(page);
   await expectSaved(page);
   await page.goto(`${own}/rounds/go?at=receiver`);
   const receiver = await page.request.get(`/api/plans/${id}`);
@@ -108,7 +108,7 @@ test('the database away during a round: what was logged is kept in the phone and
 
 test('@date postponed with a reason, pinned, and the code of a stage that is gone', async ({ page }) => {
   const own = await buildOwnLine(page);
-  await beginRoutine(page);
+  await beginMaintenance(page);
   const row = page.getByRole('listitem').filter({ hasText: 'Drain the receiver' }).first();
   await row.getByRole('button', { name: 'Postpone…' }).click();
   await row.getByRole('button', { name: 'Postpone', exact: true }).click();

@@ -12,7 +12,7 @@ export async function buildOwnLine(page: Page, shop = 'Lute shop'): Promise<stri
 }
 
 /** Begins the routine of a line at Today, with all that handbooks have: so there is something to do at once. */
-export async function beginRoutine(page: Page): Promise<void> {
+export async function beginMaintenance(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await page.getByLabel('Routine', { exact: true }).selectOption('thorough');
   await page.getByRole('button', { name: 'Start today' }).click();

@@ -1,7 +1,7 @@
 import { and, desc, eq, gte, inArray, lt, lte, or, type SQL, sql } from 'drizzle-orm';
 import { ENTRY_KINDS, type EntryKind, type LoggedEntry } from '../core/log/log-entry';
 import type { LogPage } from '../core/log/log-pages';
-import { shopTimeMs, shopTimeOf } from '../core/log/site-clock';
+import { siteTimeMs, siteTimeOf } from '../core/log/site-clock';
 import { type TrialRow, trial } from '../core/log/trial';
 import { TASKS } from '../core/maintenance/tasks';
 import { DAY_MS } from '../core/quantity/constants';
@@ -87,7 +87,7 @@ export async function readTrial(
   days: number,
 ): Promise<{ rows: TrialRow[]; between: LoggedEntry[] }> {
   const id = checkedId('id', planId);
-  const ms = shopTimeMs(at);
+  const ms = siteTimeMs(at);
   if (!Number.isFinite(ms) || !(days >= 1 && days <= MOST_DAYS)) return { rows: [], between: [] };
   const found = await database()
     .select(ENTRY)
@@ -96,8 +96,8 @@ export async function readTrial(
       and(
         eq(logEntries.planId, id),
         eq(logEntries.stands, true),
-        gte(logEntries.measuredAt, shopTimeOf(ms - days * DAY_MS)),
-        lte(logEntries.measuredAt, shopTimeOf(ms + days * DAY_MS)),
+        gte(logEntries.measuredAt, siteTimeOf(ms - days * DAY_MS)),
+        lte(logEntries.measuredAt, siteTimeOf(ms + days * DAY_MS)),
       ),
     )
     .orderBy(desc(logEntries.measuredAt))

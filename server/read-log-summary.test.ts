@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import type { Pool } from 'mysql2/promise';
 import { walk } from '../core/line/walk';
-import { shopTimeOf } from '../core/log/site-clock';
+import { siteTimeOf } from '../core/log/site-clock';
 import { dueTasks } from '../core/maintenance/due';
-import { routineFacts } from '../core/maintenance/facts';
-import { lastDone, postponed, routineEvents, signalsOf } from '../core/maintenance/last-done';
+import { maintenanceFacts } from '../core/maintenance/facts';
+import { lastDone, openingsOf, postponed, signalsOf } from '../core/maintenance/last-done';
 import { type LogSummary, summaryOf } from '../core/maintenance/log-summary';
 import { planOf, stageOf } from '../core/test/reference';
 import { logADrain, strikeADrain } from './log-a-drain';
@@ -48,7 +48,7 @@ async function write(planId: string, log: readonly What[]): Promise<void> {
   const ids: string[] = [];
   for (const [i, w] of log.entries()) {
     const id = crypto.randomUUID();
-    const measuredAt = shopTimeOf(Date.UTC(2026, 5, 1) + i * 3_600_000); // no two at one minute
+    const measuredAt = siteTimeOf(Date.UTC(2026, 5, 1) + i * 3_600_000); // no two at one minute
     if (w.kind === 'drain') {
       const air = { intakeTemperatureC: 25, intakeRelativeHumidity: 0.6, loadedHours: null };
       const drain = {
@@ -106,7 +106,7 @@ test('what the database says of a log is what the whole log says, and the same i
       const whole = await readLog(planId);
       const asked = await readLogSummary(planId, plan);
       expect(sorted(asked)).toEqual(sorted(summaryOf(whole)));
-      const facts = routineFacts({ ...plan, routine: { ...plan.routine, startedOn: '2026-05-01' } }, walk(plan));
+      const facts = maintenanceFacts({ ...plan, routine: { ...plan.routine, startedOn: '2026-05-01' } }, walk(plan));
       const now = '2026-11-25T09:00';
       const { entries, drains } = whole;
       const all = dueTasks(
@@ -114,7 +114,7 @@ test('what the database says of a log is what the whole log says, and the same i
         lastDone(entries, drains),
         postponed(entries),
         now,
-        routineEvents(entries),
+        openingsOf(entries),
         signalsOf(entries),
       );
       const said = (tasks: unknown): unknown => JSON.parse(JSON.stringify(tasks));

@@ -11,11 +11,11 @@ import {
   LOOKED_AT,
   type LogSummary,
   NEWEST,
-  type Series,
-  seriesOf,
+  type RatioSeries,
+  ratioSeriesOf,
   signalsAsked,
 } from '../core/maintenance/log-summary';
-import type { LastDone, RoutineEvent, Signal } from '../core/maintenance/logged';
+import type { LastDone, Opening, Signal } from '../core/maintenance/logged';
 import { COUNTED, DRAINING, ISOLATING, RENEWING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
 import { allStages } from '../core/plan/runs';
@@ -85,8 +85,8 @@ async function lastOf(planId: string, marks: Marks): Promise<LastDone[]> {
 }
 
 /** When stages were opened, by what happened to them or by a task that isolates them, and where water was seen. */
-function eventsOf(marks: Marks): RoutineEvent[] {
-  const event = (what: RoutineEvent['what']) => (e: { stageId: string; at: string }) => ({
+function eventsOf(marks: Marks): Opening[] {
+  const event = (what: Opening['what']) => (e: { stageId: string; at: string }) => ({
     stageId: e.stageId,
     at: e.at,
     what,
@@ -136,7 +136,7 @@ async function newestReadings(planId: string, names: Marks['series']): Promise<S
     .toSorted((a, b) => b.at.localeCompare(a.at));
 }
 
-async function drainSeries(planId: string, stageIds: readonly string[]): Promise<Series[]> {
+async function drainSeries(planId: string, stageIds: readonly string[]): Promise<RatioSeries[]> {
   const { stageId, amountM3, expectedKg, drainedAt } = drainEntries;
   const rows = await together<{ stageId: string; amountM3: number; expectedKg: number }>(
     stageIds.map((id) =>
@@ -167,7 +167,7 @@ async function drainSeries(planId: string, stageIds: readonly string[]): Promise
 
 /** Entries that the lives of charges and elements rest on: changes and tasks at their stages, and readings of each kind. */
 export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LifeEntry[]> {
-  const pump = allStages(plan).find((s) => s.kind === 'compressor')?.id;
+  const compressor = allStages(plan).find((s) => s.kind === 'compressor')?.id;
   const places = beadPlaces(plan).map((s) => s.id);
   const elements = elementsToo ? allStages(plan).filter((s) => ELEMENT_KINDS.has(s.kind)) : [];
   const stages = [...places, ...elements.map((s) => s.id)];
@@ -198,7 +198,7 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
     ),
     ...places.flatMap((id) => (['spent', 'weight', 'dew-point'] as const).map((of) => read(id, of))),
     ...elements.map((s) => read(s.id, 'pressure-drop')),
-    ...(pump === undefined ? [] : [read(pump, 'hours')]),
+    ...(compressor === undefined ? [] : [read(compressor, 'hours')]),
   ]);
   const unique = [...new Set(found.map((f) => f.id))];
   if (unique.length === 0) return [];
@@ -246,7 +246,7 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
     postponed: firstOfEach(postponed(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
     events: eventsOf(marks),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...ratioSeriesOf(signals)].filter((s) => s.ratios.length > 0),
     newest: newest.map(entryOf),
     beads,
     charges,

@@ -1,5 +1,5 @@
 import type { Pool } from 'mysql2/promise';
-import { shopTimeOf } from '../core/log/site-clock';
+import { siteTimeOf } from '../core/log/site-clock';
 import { planOf, stageOf } from '../core/test/reference';
 import { logAnEntry } from './log-an-entry';
 import { readLogPage, readTrial } from './read-log-page';
@@ -23,7 +23,7 @@ beforeAll(async () => {
       id,
       kind: i % 10 === 0 ? 'observation' : 'reading',
       stageId: i % 3 === 0 ? 'receiver' : 'coalescing-filter',
-      measuredAt: shopTimeOf(Date.UTC(2026, 9, 20) + i * 3_600_000),
+      measuredAt: siteTimeOf(Date.UTC(2026, 9, 20) + i * 3_600_000),
       who: 'Ida',
       what: i % 10 === 0 ? `hums 100_% number ${i}` : '',
       readings:

@@ -11,7 +11,7 @@ import { demoPlan } from '@/db/demo';
 import { AdviceView } from './advice/advice-view';
 import { ChargesView } from './charges/charges-view';
 import { CompareView } from './compare/compare-view';
-import { PumpDayView } from './day/day-view';
+import { DayView } from './day/day-view';
 import { LineView } from './line-section/line-view';
 import { AllView } from './logbook/all-view';
 import { LogbookView } from './logbook/logbook-view';
@@ -53,7 +53,7 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   line: () => <LineView />,
   advice: () => <AdviceView />,
   compare: (plan) => <CompareView revisions={[]} lines={[]} others={[{ key: 'other', title: 'Other', plan }]} />,
-  day: () => <PumpDayView />,
+  day: () => <DayView />,
   today: () => <TodayView log={log} />,
   rounds: () => <RoundsView log={log} />,
   go: () => <GoView log={log} />,

@@ -1,11 +1,11 @@
 import { expose, transfer } from 'comlink';
 import { type DayRemark, judgeDay } from '../core/day/judge-day';
-import { type PumpDay, simulateDay } from '../core/day/simulate-day';
+import { type DayCycle, simulateDay } from '../core/day/simulate-day';
 import type { Plan } from '../core/plan/plan';
 
 export interface DayAnswer {
   /** Left out where the line has no day: no receiver, or the walk does not reach it. */
-  readonly day?: PumpDay;
+  readonly day?: DayCycle;
   readonly remarks: readonly DayRemark[];
 }
 

@@ -27,7 +27,7 @@ import {
 import { stageOf } from '../test/reference';
 import { applyFix } from './apply-fixes';
 import { isReady, judgeLine, RULES } from './judge-line';
-import { say } from './rule';
+import { sayIn } from './rule';
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines
 // differ by nothing else. Conditions and limits: common practice and the standards that the rule names.
@@ -407,13 +407,13 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
   const good = line();
   const faulty = all(good, ...fault);
   test('speaks of its fault, and not without it', () => {
-    expect(speaks(good, id).map((a) => say(a.finding.what, units))).toEqual([]);
+    expect(speaks(good, id).map((a) => sayIn(a.finding.what, units))).toEqual([]);
     expect(speaks(faulty, id)).not.toEqual([]);
   });
 
   test('is said in words and figures that are there', () => {
     for (const { finding } of speaks(faulty, id))
-      for (const sentence of [finding.what, finding.why].map((s) => say(s, units))) {
+      for (const sentence of [finding.what, finding.why].map((s) => sayIn(s, units))) {
         expect(sentence).toMatch(/[.?]$/);
         expect(sentence).not.toMatch(/undefined|NaN|Infinity|null|not-said|(^| )–( |$)/);
         expect(sentence.split(' ').length).toBeLessThan(45);
@@ -440,6 +440,6 @@ test.each(Object.entries(GOOD))('%s draws no must and no should', (_, line) => {
   expect(isReady(judgement, section, verdicts)).toBe(true);
   expect(broken).toEqual([]);
   expect(
-    advice.filter((a) => a.rule.grade !== 'note').map((a) => `${a.rule.id} ${say(a.finding.what, units)}`),
+    advice.filter((a) => a.rule.grade !== 'note').map((a) => `${a.rule.id} ${sayIn(a.finding.what, units)}`),
   ).toEqual([]);
 });

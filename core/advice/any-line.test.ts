@@ -23,7 +23,7 @@ import {
 import { applyFix, applyFixes } from './apply-fixes';
 import { holdAgainst } from './hold-against';
 import { isReady, judgeLine, RULES } from './judge-line';
-import { say } from './rule';
+import { sayIn } from './rule';
 import { disputesOf } from './schools';
 
 const STAGES = (Object.keys(KINDS) as KindName[]).filter((k) => k !== 'intake' && k !== 'compressor');
@@ -33,7 +33,7 @@ const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => i
 const anyLine = fc
   .record({
     put: fc.array(fc.tuple(fc.constantFrom(...STAGES), fc.nat({ max: 12 }), fc.boolean()), { maxLength: 6 }),
-    pump: fc.constantFrom('piston1', 'piston2', 'screw', 'oilfree'),
+    compressor: fc.constantFrom('piston1', 'piston2', 'screw', 'oilfree'),
     intakeC: fc.integer({ min: -20, max: 42 }),
     roomC: fc.integer({ min: -5, max: 45 }),
     coldC: fc.integer({ min: -30, max: 20 }),
@@ -45,7 +45,7 @@ const anyLine = fc
     let n = 0;
     const shop = all(
       goodShop(),
-      but('compressor', { type: o.pump }),
+      but('compressor', { type: o.compressor }),
       but('receiver', { drain: o.drain }),
       place('in', o.intakeC),
       place('room', o.roomC),
@@ -68,7 +68,7 @@ test('on any line every rule speaks in whole sentences or is silent; none breaks
       expect(broken).toEqual([]);
       expect(new Set(advice.map((a) => a.key)).size).toBe(advice.length);
       for (const { finding } of advice)
-        for (const text of [finding.what, finding.why].map((s) => say(s, units)))
+        for (const text of [finding.what, finding.why].map((s) => sayIn(s, units)))
           expect(text).not.toMatch(/undefined|NaN|Infinity|null/);
     }),
     { numRuns: 150 },
@@ -144,7 +144,7 @@ test('whatever the order of its stages, fixes sort them: each function once in e
           .map((f) => f.join(' '));
         expect(functions.filter((f, i) => functions.indexOf(f) !== i)).toEqual([]);
         expect(
-          left.filter((a) => a.rule.grade === 'must').map((a) => `${a.rule.id} ${say(a.finding.what, units)}`),
+          left.filter((a) => a.rule.grade === 'must').map((a) => `${a.rule.id} ${sayIn(a.finding.what, units)}`),
         ).toEqual([]);
       },
     ),

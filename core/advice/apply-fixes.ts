@@ -12,7 +12,7 @@ export type Fixed = { readonly plan: Plan } | { readonly refused: string };
 /** How much speaks against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
 function against(plan: Plan): readonly number[] {
   const section = walk(plan);
-  const standing = judgeLine(plan, section).advice.filter((a) => a.setAside === undefined);
+  const standing = judgeLine(plan, section).advice.filter((a) => a.dismissed === undefined);
   const of = (is: (a: Advice) => boolean): number => standing.filter(is).length;
   return [
     section.problems.length,
@@ -75,7 +75,7 @@ function hasTwin(plan: Plan, stage: Stage): boolean {
 export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
   let now = plan;
   let most = against(now);
-  const grave = (a: Advice): boolean => a.setAside === undefined && a.rule.grade !== 'note';
+  const grave = (a: Advice): boolean => a.dismissed === undefined && a.rule.grade !== 'note';
   /** The first plan against which less stands, by one fix, or by a second one for what the first brings up. */
   const improve = (from: Plan, known: ReadonlySet<string>, more: number): Plan | undefined => {
     const advice = judgeLine(from).advice.filter(grave);
@@ -98,7 +98,7 @@ export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left:
     now = better;
     most = against(now);
   }
-  const idle = (a: Advice): boolean => a.rule.idle === true && a.setAside === undefined;
+  const idle = (a: Advice): boolean => a.rule.idle === true && a.dismissed === undefined;
   const was = new Set(judgeLine(plan).advice.map((a) => a.key));
   for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
     const result = applyFix(now, key, 0, newId);

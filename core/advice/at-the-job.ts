@@ -3,11 +3,11 @@ import { isAsClean } from '../line/grade-line';
 import { CLOSED_K, inAll, isWet, outletCriteria } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import type { Stage } from '../plan/plan';
-import { coolAtPump } from './cool-first';
+import { coolAtCompressor } from './cool-first';
 import { abilityC, both, chilled, dryersBefore, neededDewPointC, tower } from './dryers';
 import { at, put, refit, set, type Values } from './fix';
 import { LineFacts, type StageOf } from './line-facts';
-import { type Finding, type Fix, type Rule, type Sentence, say } from './rule';
+import { type Finding, type Fix, type Rule, type Sentence, sayIn } from './rule';
 
 type Outlet = StageOf<'outlet'>;
 type Fails = (line: LineFacts, outlet: Outlet) => boolean;
@@ -70,7 +70,7 @@ function tried(
     return known;
   };
   return {
-    ...at(stages, what, (inUnits) => say(why(fixes().length === 0 ? NO_FIX : ''), inUnits)),
+    ...at(stages, what, (inUnits) => sayIn(why(fixes().length === 0 ? NO_FIX : ''), inUnits)),
     get fixes() {
       return fixes();
     },
@@ -142,7 +142,7 @@ const WET: Rule = {
             { drain: 'manual' },
           ]),
           line.of('aftercooler', 'water-cooler', 'fluid-cooler', 'cooling-run').length === 0
-            ? coolAtPump(line, s)
+            ? coolAtCompressor(line, s)
             : undefined,
           ...betterDryers(line, s, roomC - 1),
           chilled(line, s, roomC - 4),
@@ -152,10 +152,10 @@ const WET: Rule = {
         tried(
           s,
           drops
-            ? (say) => `Drops reach ${s.name}: ${say(station.liquidKgPerS, 'waterFlow')}.`
-            : (say) => `Water forms in the hose and the tool of ${s.name}, at ${say(roomC, 'temperature')}.`,
-          (noFix) => (say) =>
-            `${drops ? 'The air comes saturated: separation upstream is not sufficient.' : `The dew point there is ${say(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
+            ? (sayIn) => `Drops reach ${s.name}: ${sayIn(station.liquidKgPerS, 'waterFlow')}.`
+            : (sayIn) => `Water forms in the hose and the tool of ${s.name}, at ${sayIn(roomC, 'temperature')}.`,
+          (noFix) => (sayIn) =>
+            `${drops ? 'The air comes saturated: separation upstream is not sufficient.' : `The dew point there is ${sayIn(station.pressureDewPointC, 'temperature')}, above the room.`}${noFix}`,
           cures,
         ),
       ];
@@ -178,8 +178,8 @@ const OPEN: Rule = {
         at(
           s,
           `It is borderline whether ${s.name} gets what it needs: ${note ?? 'read its dew point.'}`,
-          (say) =>
-            `It gets ${say(low, quantity)} to ${say(high, quantity)}, and may get ${say(limit, quantity)} at most.`,
+          (sayIn) =>
+            `It gets ${sayIn(low, quantity)} to ${sayIn(high, quantity)}, and may get ${sayIn(limit, quantity)} at most.`,
         ),
       ];
     }),
@@ -217,10 +217,10 @@ export const AT_THE_JOB: readonly Rule[] = [
         return [
           tried(
             [s, best],
-            (say) =>
-              `${s.name} gets ${say(gets, 'temperature')} and needs ${say(needs, 'temperature')}: ${best.name} could make that, and does not.`,
-            (noFix) => (say) =>
-              `${load !== undefined && load > 1 ? `Its load is ${say(load, 'share')} of its capacity here.` : is(DESICCANT, best.kind) ? 'It is exhausted, too small, or its inlet air is too warm or too wet.' : 'It is too small for this air, or set too high.'}${noFix}`,
+            (sayIn) =>
+              `${s.name} gets ${sayIn(gets, 'temperature')} and needs ${sayIn(needs, 'temperature')}: ${best.name} could make that, and does not.`,
+            (noFix) => (sayIn) =>
+              `${load !== undefined && load > 1 ? `Its load is ${sayIn(load, 'share')} of its capacity here.` : is(DESICCANT, best.kind) ? 'It is exhausted, too small, or its inlet air is too warm or too wet.' : 'It is too small for this air, or set too high.'}${noFix}`,
             cures,
           ),
         ];

@@ -8,7 +8,7 @@ const clock = (s: number): string =>
   `${String(Math.floor(s / 3600)).padStart(2, '0')}:${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`;
 
 /** What shows only when the compressor cycle is played: silent where it has not been. */
-export const PUMP_DAY: readonly Rule[] = [
+export const COMPRESSOR_CYCLE: readonly Rule[] = [
   {
     id: 'A25',
     grade: 'must',
@@ -36,15 +36,15 @@ export const PUMP_DAY: readonly Rule[] = [
     finds: (line) =>
       line.seen('too-low').map(({ stage, what }) => {
         const tank = line.of('receiver')[0];
-        const pump = line.pumpOf(stage);
+        const compressor = line.compressorOf(stage);
         const cutInPa = what.needsPa + SPARE_PA;
         return at(
           stage,
           `The tank falls below what ${stage.name} needs.`,
           (say) =>
             `For ${say(what.seconds, 'duration')} of the day it has less than ${say(what.needsPa, 'pressure')} while that job draws air.`,
-          pump && pump.parameters.cutInPa < cutInPa && cutInPa + SPARE_PA < pump.parameters.cutOutPa
-            ? set('Let the compressor cut in earlier', pump, { cutInPa })
+          compressor && compressor.parameters.cutInPa < cutInPa && cutInPa + SPARE_PA < compressor.parameters.cutOutPa
+            ? set('Let the compressor cut in earlier', compressor, { cutInPa })
             : tank && set('Take a tank of twice the size', tank, { volumeM3: 2 * tank.parameters.volumeM3 }),
         );
       }),

@@ -1,4 +1,4 @@
-import { mostStartsPerHour, pumpCycle } from '../day/cycle';
+import { compressorCycle, mostStartsPerHour } from '../day/cycle';
 import type { Plan } from '../plan/plan';
 import { at, inTurn, ofLine, set, stated } from './fix';
 import type { Rule } from './rule';
@@ -13,7 +13,7 @@ const withLoadedShare = (plan: Plan, loadedShare: number): Plan => ({
 });
 
 /** How hard the compressor works. */
-export const PUMPING: readonly Rule[] = [
+export const COMPRESSOR_LOAD: readonly Rule[] = [
   {
     id: 'O46',
     grade: 'should',
@@ -21,7 +21,7 @@ export const PUMPING: readonly Rule[] = [
     fix: 'Fix leaks, use less, or more compressor.',
     source: 'common practice: 60 % single-stage, 75 % two-stage cast iron',
     finds: (line) =>
-      line.pumps.slice(0, 1).flatMap((s) => {
+      line.compressors.slice(0, 1).flatMap((s) => {
         const { loadedShare } = line.plan.survey.working;
         const asked =
           (line.balance.usedM3PerS + line.balance.lostM3PerS) / Math.max(line.balance.deliveredM3PerS, 1e-9);
@@ -72,12 +72,12 @@ export const PUMPING: readonly Rule[] = [
     fix: 'A wider band, a larger tank, or let the motor run on.',
     source: 'common practice: 10 an hour at 5 hp, 6 from 10 hp on',
     finds: (line) =>
-      line.pumps.slice(0, 1).flatMap((s) => {
+      line.compressors.slice(0, 1).flatMap((s) => {
         const p = s.parameters;
         const volume = line.of('receiver').reduce((sum, r) => sum + r.parameters.volumeM3, 0);
         if (p.control !== 'start-stop' || volume <= 0) return [];
         const { atmosphericPa } = line.around;
-        const starts = pumpCycle(
+        const starts = compressorCycle(
           volume,
           p.cutInPa,
           p.cutOutPa,

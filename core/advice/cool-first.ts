@@ -5,7 +5,7 @@ import type { LineFacts } from './line-facts';
 const COOL_FIRST = [['aftercooler'], ['separator', { drain: 'float' }]] as const;
 
 /** A cooler and a separator directly downstream of the compressor. */
-export const coolAtPump = (line: LineFacts, stage: Stage) => {
-  const pump = line.pumpOf(stage);
-  return pump && put('Add a cooler and a separator downstream of the pump', 'behind', pump, ...COOL_FIRST);
+export const coolAtCompressor = (line: LineFacts, stage: Stage) => {
+  const compressor = line.compressorOf(stage);
+  return compressor && put('Add a cooler and a separator downstream of the pump', 'behind', compressor, ...COOL_FIRST);
 };

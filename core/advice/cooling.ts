@@ -2,7 +2,7 @@ import { CHILLED, COOLERS, FILTERS, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/working-day';
 import type { Stage } from '../plan/plan';
 import { WORKING_WEEKS } from '../quantity/constants';
-import { coolAtPump } from './cool-first';
+import { coolAtCompressor } from './cool-first';
 import { at, carry, ofLine, put, set } from './fix';
 import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';
@@ -32,13 +32,13 @@ export const COOLING: readonly Rule[] = [
     source: 'common practice: 60 % and more of the water is still vapour there',
     finds: (line) =>
       line.of('receiver').flatMap((s) => {
-        const pump = line.pumpOf(s);
+        const compressor = line.compressorOf(s);
         const comes = line.inlet(s);
         const earlier = line
           .upstream(s)
           .some((u) => is(COOLERS, u.kind) || u.kind === 'receiver' || u.kind === 'high-inlet-dryer');
-        if (!comes || !pump || earlier || line.plan.survey.working.loadedShare <= DUTY_WANTS_COOLER) return [];
-        if (!pump.parameters.type.startsWith('piston') || comes.temperatureC < line.roomC(s) + HOT_OVER_ROOM_K)
+        if (!comes || !compressor || earlier || line.plan.survey.working.loadedShare <= DUTY_WANTS_COOLER) return [];
+        if (!compressor.parameters.type.startsWith('piston') || comes.temperatureC < line.roomC(s) + HOT_OVER_ROOM_K)
           return [];
         const later =
           line.downstream(s).reduce((sum, d) => sum + (line.at(d)?.caughtKgPerS ?? 0), 0) +
@@ -49,7 +49,7 @@ export const COOLING: readonly Rule[] = [
             (say) => `The air goes into ${s.name} at ${say(comes.temperatureC, 'temperature')}.`,
             (say) =>
               `Most of its water is still vapour there: ${say(Math.max(later, line.at(s)?.vapourKgPerS ?? 0), 'waterFlow')} goes on into your lines.`,
-            coolAtPump(line, s),
+            coolAtCompressor(line, s),
           ),
         ];
       }),
@@ -118,7 +118,7 @@ export const COOLING: readonly Rule[] = [
               `The air is ${say(comes.temperatureC, 'temperature')} there and its water condenses only below ${say(comes.pressureDewPointC, 'temperature')}: ${say(comes.vapourKgPerS, 'waterFlow')} goes through.`,
             cooled(line, s)
               ? put('Cool it further upstream of the filter', 'before', s, ['cooling-run'])
-              : coolAtPump(line, s),
+              : coolAtCompressor(line, s),
           ),
         ];
       }),
@@ -172,7 +172,7 @@ export const COOLING: readonly Rule[] = [
             (say) =>
               `${s.name} gets air of ${say(arrives, 'temperature')}; the limit is ${say(DRYER_INLET_C, 'temperature')}.`,
             'It trips on heat, and then the line is wet.',
-            coolAtPump(line, s),
+            coolAtCompressor(line, s),
           ),
         ];
       }),
@@ -224,7 +224,7 @@ export const COOLING: readonly Rule[] = [
     source: 'common practice',
     finds: (line) =>
       line.of('water-cooler').flatMap((s) => {
-        const least = line.gauge(line.pumpOf(s)?.parameters.cutInPa ?? 0);
+        const least = line.gauge(line.compressorOf(s)?.parameters.cutInPa ?? 0);
         const water = s.parameters.waterGaugePa;
         if (water <= least) return [];
         return [

@@ -11,7 +11,7 @@ interface Drained {
 
 export const own = (s: Stage): Drained => s.parameters as unknown as Drained;
 
-export const drained = (line: LineFacts, ...how: string[]): Stage[] =>
+export const drainedBy = (line: LineFacts, ...how: string[]): Stage[] =>
   line.stages.filter((s) => 'drain' in s.parameters && how.includes(own(s).drain));
 
 export const caught = (line: LineFacts, s: Stage): number => line.at(s)?.caughtKgPerS ?? 0;

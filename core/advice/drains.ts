@@ -1,9 +1,9 @@
-import { pumpCycle } from '../day/cycle';
+import { compressorCycle } from '../day/cycle';
 import { drainAirKgPerS } from '../line/drain-air';
 import { loadedHoursPerDay } from '../line/working-day';
 import type { Stage } from '../plan/plan';
 import { WATER_KG_PER_M3 } from '../quantity/constants';
-import { caught, drained, own } from './drain-facts';
+import { caught, drainedBy, own } from './drain-facts';
 import { at, set } from './fix';
 import type { Rule } from './rule';
 
@@ -28,7 +28,7 @@ export const DRAINS: readonly Rule[] = [
       const loadedS = loadedHoursPerDay(line.plan) * 3600;
       // Opened daily by somebody who never forgets, it need only hold what comes in a day.
       const daily = line.plan.survey.site.remembers === 'daily';
-      return drained(line, 'manual').flatMap((s) => {
+      return drainedBy(line, 'manual').flatMap((s) => {
         const kg = caught(line, s) * loadedS;
         return kg <= (daily ? Math.max(MANUAL_MOST_KG, own(s).sumpM3 * WATER_KG_PER_M3) : MANUAL_MOST_KG)
           ? []
@@ -53,7 +53,7 @@ export const DRAINS: readonly Rule[] = [
     fix: 'Open it shorter and less often, or fit one that senses the level.',
     source: 'common practice; loss computed from bore, pressure and times',
     finds: (line) =>
-      drained(line, 'timer').flatMap((s) => {
+      drainedBy(line, 'timer').flatMap((s) => {
         const station = line.at(s);
         const lost = station
           ? drainAirKgPerS(s, station, line.around.atmosphericPa) / Math.max(line.section.dryAirKgPerS, 1e-12)
@@ -79,8 +79,8 @@ export const DRAINS: readonly Rule[] = [
     fix: 'A timed or level-sensing drain.',
     source: 'common practice',
     finds: (line) =>
-      drained(line, 'unloader', 'unloader-start')
-        .filter((s) => line.pumpOf(s)?.parameters.control === 'speed')
+      drainedBy(line, 'unloader', 'unloader-start')
+        .filter((s) => line.compressorOf(s)?.parameters.control === 'speed')
         .map((s) =>
           at(
             s,
@@ -119,7 +119,7 @@ export const DRAINS: readonly Rule[] = [
     fix: 'Add the trap upstream of the check valve, or give it another drain.',
     source: 'common practice: the unloader empties only what stands upstream of the check valve',
     finds: (line) =>
-      drained(line, 'unloader', 'unloader-start')
+      drainedBy(line, 'unloader', 'unloader-start')
         .filter((s) => s.kind !== 'receiver' && line.upstream(s).some((u) => u.kind === 'check-valve'))
         .map((s) => {
           return at(
@@ -140,7 +140,7 @@ export const DRAINS: readonly Rule[] = [
     finds: (line) =>
       line.plan.survey.working.overnight === 'depressurised'
         ? []
-        : drained(line, 'pressure-loss').map((s) =>
+        : drainedBy(line, 'pressure-loss').map((s) =>
             at(
               s,
               `The drain of ${s.name} never opens.`,
@@ -157,7 +157,7 @@ export const DRAINS: readonly Rule[] = [
     fix: 'One that opens as the compressor stops, when all the water is there and the pressure drives it out.',
     source: 'common practice: makes differ',
     finds: (line) =>
-      drained(line, 'unloader-start').map((s) =>
+      drainedBy(line, 'unloader-start').map((s) =>
         at(
           s,
           `The drain of ${s.name} opens as the compressor starts.`,
@@ -175,14 +175,14 @@ export const DRAINS: readonly Rule[] = [
     source: 'cycle of the compressor at its average demand, computed',
     finds: (line) => {
       const tank = line.of('receiver')[0];
-      return drained(line, 'unloader', 'unloader-start').flatMap((s) => {
-        const pump = line.pumpOf(s)?.parameters;
-        if (!tank || !pump || pump.control === 'speed') return [];
-        const { loadedS } = pumpCycle(
+      return drainedBy(line, 'unloader', 'unloader-start').flatMap((s) => {
+        const compressor = line.compressorOf(s)?.parameters;
+        if (!tank || !compressor || compressor.control === 'speed') return [];
+        const { loadedS } = compressorCycle(
           tank.parameters.volumeM3,
-          pump.cutInPa,
-          pump.cutOutPa,
-          pump.freeAirDeliveryM3PerS,
+          compressor.cutInPa,
+          compressor.cutOutPa,
+          compressor.freeAirDeliveryM3PerS,
           line.balance.usedM3PerS + line.balance.lostM3PerS,
           line.around.atmosphericPa,
         );

@@ -3,7 +3,7 @@ import { MEDIA } from '../desiccant/isotherm';
 import { CHILLED, DRYERS, is, TOWERS } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/working-day';
 import type { Stage } from '../plan/plan';
-import { coolAtPump } from './cool-first';
+import { coolAtCompressor } from './cool-first';
 import { burstsThrough, dryersBefore, peakThrough, rightBefore } from './dryers';
 import { at, ofLine, put, set, stated } from './fix';
 import type { LineFacts } from './line-facts';
@@ -30,9 +30,9 @@ const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).s
 
 const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
 
-function coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtPump> {
+function coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtCompressor> {
   const warm = (line.inlet(s)?.temperatureC ?? 0) > line.roomC(s) + 8;
-  return warm ? coolAtPump(line, s) : undefined;
+  return warm ? coolAtCompressor(line, s) : undefined;
 }
 
 /** How much a line that runs out of air is short without each dryer that takes air itself. */

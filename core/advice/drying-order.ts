@@ -173,7 +173,7 @@ export const DRYING_ORDER: readonly Rule[] = [
     finds: (line) =>
       line
         .of('heat-of-compression-tower')
-        .filter((s) => line.pumpOf(s)?.parameters.type !== 'oilfree')
+        .filter((s) => line.compressorOf(s)?.parameters.type !== 'oilfree')
         .map((s) =>
           at(
             s,

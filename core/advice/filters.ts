@@ -192,7 +192,7 @@ export const FILTERING: readonly Rule[] = [
     fix: 'It can be removed if no other job is planned: its pressure loss is regained.',
     source: 'computed from this line, with 5 °F (3 K) to spare',
     finds: (line) => {
-      if (line.pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0) > SMALL_M3_PER_S) return [];
+      if (line.compressors.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0) > SMALL_M3_PER_S) return [];
       const outlets = line.of('outlet');
       if (outlets.length === 0 || outlets.some((o) => !line.at(o) || isTooWet(line, o) || isDirty(line, o))) return [];
       return line

@@ -1,6 +1,6 @@
 import type { Stage } from '../plan/plan';
 import { provenanceOf } from '../plan/provenance';
-import { coolAtPump } from './cool-first';
+import { coolAtCompressor } from './cool-first';
 import { at, set } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
 import type { Finding, Rule } from './rule';
@@ -71,14 +71,14 @@ const tooHot = (
         (say) =>
           `Air reaches ${s.name} at ${say(arrives, 'temperature')}; its limit is ${typical ? 'typically ' : ''}${say(limit, 'temperature')}.`,
         why,
-        coolAtPump(line, s),
+        coolAtCompressor(line, s),
       ),
     ];
   });
 
 /** Compressors whose air leaves in a range; where it is only estimated, the range has no upper end, and no danger rests on it. */
-function hotPumps(line: LineFacts, from: number, to: number): [StageOf<'compressor'>, number][] {
-  return line.pumps.flatMap((s): [StageOf<'compressor'>, number][] => {
+function hotCompressors(line: LineFacts, from: number, to: number): [StageOf<'compressor'>, number][] {
+  return line.compressors.flatMap((s): [StageOf<'compressor'>, number][] => {
     const { dischargeTemperatureFrom, dischargeTemperatureC } = s.parameters;
     const read = dischargeTemperatureFrom === 'measured';
     if (!read && to === Infinity) return [];
@@ -122,7 +122,7 @@ export const HEAT: readonly Rule[] = [
                 (say) =>
                   `Air may reach ${s.name} at ${say(arrives, 'temperature')}; its limit is ${say(pipeBearsC(s), 'temperature')}.`,
                 'By an estimate only: read it before you rely on it.',
-                coolAtPump(line, s),
+                coolAtCompressor(line, s),
               ),
             ]
           : [];
@@ -145,7 +145,7 @@ export const HEAT: readonly Rule[] = [
     fix: 'Shut it down and have valves, carbon and oil seen to. Cooling alone does not solve it.',
     source: 'common practice',
     finds: (line) =>
-      hotPumps(line, FIRE_C, Infinity).map(([s, c]) =>
+      hotCompressors(line, FIRE_C, Infinity).map(([s, c]) =>
         at(
           s,
           (say) => `Air leaves ${s.name} at ${say(c, 'temperature')}.`,
@@ -160,7 +160,7 @@ export const HEAT: readonly Rule[] = [
     fix: 'See to valves, cooling fins and oil before it grows hotter.',
     source: 'common practice',
     finds: (line) =>
-      hotPumps(line, HOT_C, FIRE_C).map(([s, c]) =>
+      hotCompressors(line, HOT_C, FIRE_C).map(([s, c]) =>
         at(
           s,
           (say) =>

@@ -4,7 +4,7 @@ import { removeStage } from '../plan/edit';
 import { all, behind, branch, but, goodPlant, goodShop, site, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { applyFix, applyFixes } from './apply-fixes';
-import { type Advice, isReady, judgeLine, RULES, setAside, withoutAside, withVerdicts } from './judge-line';
+import { type Advice, dismiss, isReady, judgeLine, RULES, restore, withVerdicts } from './judge-line';
 import type { Rule } from './rule';
 
 let n = 0;
@@ -39,24 +39,24 @@ describe('setting advice aside', () => {
   const noisy = all(goodShop(), but('coalescing-filter', { pressureLossPa: 7e4, cleanLossPa: 8e3 }));
 
   test('it stays so while the line changes elsewhere, and stands again when its figures change', () => {
-    const quiet = setAside(noisy, find(noisy, 'O30'), 'the element is ordered');
-    expect(find(quiet, 'O30').setAside).toBe('the element is ordered');
-    expect(find(but('intake', { conditioned: 'yes' })(quiet), 'O30').setAside).toBe('the element is ordered');
-    expect(find(but('coalescing-filter', { pressureLossPa: 9e4 })(quiet), 'O30').setAside).toBeUndefined();
-    expect(find(withoutAside(quiet, find(quiet, 'O30')), 'O30').setAside).toBeUndefined();
+    const quiet = dismiss(noisy, find(noisy, 'O30'), 'the element is ordered');
+    expect(find(quiet, 'O30').dismissed).toBe('the element is ordered');
+    expect(find(but('intake', { conditioned: 'yes' })(quiet), 'O30').dismissed).toBe('the element is ordered');
+    expect(find(but('coalescing-filter', { pressureLossPa: 9e4 })(quiet), 'O30').dismissed).toBeUndefined();
+    expect(find(restore(quiet, find(quiet, 'O30')), 'O30').dismissed).toBeUndefined();
   });
 
   test('a must that was set aside does not keep a line from being ready; a danger cannot be set aside', () => {
     const faulty = all(goodShop(), but('coalescing-filter', { drain: 'none' }));
     expect(ready(faulty)).toBe(false);
-    const told = setAside(faulty, find(faulty, 'O04'), 'emptied by hand each hour');
+    const told = dismiss(faulty, find(faulty, 'O04'), 'emptied by hand each hour');
     expect(ready(told)).toBe(true);
     const danger = site({ breathed: 'yes' })(goodShop());
-    expect(setAside(danger, find(danger, 'S07'), 'it is fine')).toBe(danger);
+    expect(dismiss(danger, find(danger, 'S07'), 'it is fine')).toBe(danger);
     expect(ready(danger)).toBe(false);
     // Nor by a plan file that says so.
-    const forged = { ...danger, setAside: [{ rule: 'S07', stageIds: [], reason: 'forged', restsOn: '' }] };
-    expect(find(forged, 'S07').setAside).toBeUndefined();
+    const forged = { ...danger, dismissed: [{ rule: 'S07', stageIds: [], reason: 'forged', restsOn: '' }] };
+    expect(find(forged, 'S07').dismissed).toBeUndefined();
   });
 });
 

@@ -2,13 +2,13 @@ import type { DayRemark } from '../day/judge-day';
 import { inAll, type Verdicts } from '../line/judge-outlet';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
-import type { Plan, SetAside } from '../plan/plan';
+import type { Dismissal, Plan } from '../plan/plan';
 import { say as inUnits } from '../quantity/format';
 import { AT_THE_JOB, BY_VERDICT } from './at-the-job';
 import { CATCHING } from './catching';
 import { COLD_PLACES } from './cold-places';
-import { PUMP_DAY } from './compressor-cycle';
-import { PUMPING } from './compressor-load';
+import { COMPRESSOR_CYCLE } from './compressor-cycle';
+import { COMPRESSOR_LOAD } from './compressor-load';
 import { CONDENSATE } from './condensate';
 import { COOLING } from './cooling';
 import { DRAINS } from './drains';
@@ -21,7 +21,7 @@ import { LineFacts } from './line-facts';
 import { OIL_AND_CARE } from './oil-and-care';
 import { PIPEWORK } from './pipework';
 import { PRESSURE_LEFT } from './pressure-left';
-import { type Finding, type Rule, type Say, say } from './rule';
+import { type Finding, type Rule, type Say, sayIn } from './rule';
 import { SAFETY } from './safety';
 import { TOOL_PRESSURE } from './tool-pressure';
 import { VESSELS } from './vessels';
@@ -45,8 +45,8 @@ export const RULES: readonly Rule[] = [
   ...CONDENSATE,
   ...PIPEWORK,
   ...PRESSURE_LEFT,
-  ...PUMPING,
-  ...PUMP_DAY,
+  ...COMPRESSOR_LOAD,
+  ...COMPRESSOR_CYCLE,
 ];
 
 /** What a rule says of a line at one place. */
@@ -56,7 +56,7 @@ export interface Advice {
   readonly rule: Rule;
   readonly finding: Finding;
   /** Why it was set aside, as long as what it rests on is as it was then. */
-  readonly setAside?: string;
+  readonly dismissed?: string;
 }
 
 /** A rule that broke: the others still speak. */
@@ -72,13 +72,14 @@ export interface LineJudgement {
 }
 
 const ORDER = { must: 1, should: 2, note: 3 } as const;
-const rank = ({ rule, setAside }: Advice): number => (setAside === undefined ? (rule.stop ? 0 : ORDER[rule.grade]) : 4);
+const rank = ({ rule, dismissed }: Advice): number =>
+  dismissed === undefined ? (rule.stop ? 0 : ORDER[rule.grade]) : 4;
 
 const placeOf = ({ rule }: Advice): number => RULES.indexOf(rule);
 
 const SI: Say = (si, quantity) => inUnits(si, quantity);
 /** What a finding rests on: its own words and figures, in units that nobody changes. */
-const restsOn = ({ what, why }: Finding): string => `${say(what, SI)} ${say(why, SI)}`.slice(0, 1000);
+const restsOn = ({ what, why }: Finding): string => `${sayIn(what, SI)} ${sayIn(why, SI)}`.slice(0, 1000);
 
 const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((id, i) => id === b[i]);
@@ -106,12 +107,12 @@ export function judgeLine(
       for (const finding of rule.finds(line)) {
         const aside = rule.stop
           ? undefined
-          : plan.setAside.find((a) => a.rule === rule.id && sameStages(a.stageIds, finding.stageIds));
+          : plan.dismissed.find((a) => a.rule === rule.id && sameStages(a.stageIds, finding.stageIds));
         advice.push({
           key: [rule.id, ...finding.stageIds].join(' '),
           rule,
           finding,
-          ...(aside && aside.restsOn === restsOn(finding) && { setAside: aside.reason }),
+          ...(aside && aside.restsOn === restsOn(finding) && { dismissed: aside.reason }),
         });
       }
     } catch (error) {
@@ -148,21 +149,21 @@ export function isReady({ advice, broken }: LineJudgement, section: Section, ver
     broken.length === 0 &&
     section.problems.length === 0 &&
     [...verdicts.values()].every((v) => inAll(v) === 'meets') &&
-    !advice.some((a) => a.rule.grade === 'must' && a.setAside === undefined)
+    !advice.some((a) => a.rule.grade === 'must' && a.dismissed === undefined)
   );
 }
 
 /** The plan with a piece of advice set aside, until what it rests on changes. A danger cannot be. */
-export function setAside(plan: Plan, { rule, finding }: Advice, reason: string): Plan {
+export function dismiss(plan: Plan, { rule, finding }: Advice, reason: string): Plan {
   if (rule.stop) return plan;
-  const entry: SetAside = { rule: rule.id, stageIds: [...finding.stageIds], reason, restsOn: restsOn(finding) };
-  return { ...plan, setAside: [...withoutAside(plan, { rule, finding }).setAside, entry] };
+  const entry: Dismissal = { rule: rule.id, stageIds: [...finding.stageIds], reason, restsOn: restsOn(finding) };
+  return { ...plan, dismissed: [...restore(plan, { rule, finding }).dismissed, entry] };
 }
 
 /** The plan with it standing again. */
-export function withoutAside(plan: Plan, { rule, finding }: Pick<Advice, 'rule' | 'finding'>): Plan {
+export function restore(plan: Plan, { rule, finding }: Pick<Advice, 'rule' | 'finding'>): Plan {
   return {
     ...plan,
-    setAside: plan.setAside.filter((a) => a.rule !== rule.id || !sameStages(a.stageIds, finding.stageIds)),
+    dismissed: plan.dismissed.filter((a) => a.rule !== rule.id || !sameStages(a.stageIds, finding.stageIds)),
   };
 }

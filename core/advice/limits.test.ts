@@ -80,7 +80,7 @@ const LIMITS: readonly Limit[] = [
     line: on(goodShop, (x) => but('compressor', { cutOutPa: x })),
     from: bar(11),
     to: bar(16),
-    measure: (l) => l.gauge(l.pumps[0]?.parameters.cutOutPa ?? 0),
+    measure: (l) => l.gauge(l.compressors[0]?.parameters.cutOutPa ?? 0),
     limit: 200 * psi,
   },
   { rule: 'O41', line: on(goodShop, (x) => site({ drainLiftM: x })), from: 0.1, to: 4, limit: 6 * 0.3048 },
@@ -538,7 +538,7 @@ const LIMITS: readonly Limit[] = [
       l
         .losses(stage(l, 'outlet'))
         .filter((s) => !['regulator', 'isolating-valve', 'receiver', 'intake'].includes(s.stageId))
-        .reduce((sum, s) => sum + s.lossPa, 0) / l.gauge(l.pumps[0]?.parameters.cutInPa ?? 0),
+        .reduce((sum, s) => sum + s.lossPa, 0) / l.gauge(l.compressors[0]?.parameters.cutInPa ?? 0),
     limit: 0.1,
   },
   {

@@ -7,7 +7,7 @@ import type { Verdicts } from '../line/judge-outlet';
 import { type WorstMoment, worstMoments } from '../line/peak-pressure';
 import { humidityAt, type Section, type Station } from '../line/section';
 import { type Loss, lossesTo } from '../line/waterfall';
-import { type Place, type Topology, topologyOf } from '../network/topology';
+import { type StagePlace, type Topology, topologyOf } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
 import { type Run, standing } from '../plan/runs';
 import { inPlace, surroundingsOf } from '../plan/surroundings';
@@ -50,12 +50,12 @@ export class LineFacts {
   }
 
   runOf(stage: Stage): Run {
-    return (this.topology.places.get(stage.id) as Place).run;
+    return (this.topology.places.get(stage.id) as StagePlace).run;
   }
 
   /** The stage that the air comes from: the one upstream of it, or the one that its branch starts from. */
   before(stage: Stage): Stage | undefined {
-    const { run, index } = this.topology.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as StagePlace;
     if (index > 0) return run.stages[index - 1];
     const tee = run.from === null ? undefined : this.topology.places.get(run.from);
     return tee?.run.stages[tee.index];
@@ -63,7 +63,7 @@ export class LineFacts {
 
   /** The stage directly downstream of it in its run. */
   next(stage: Stage): Stage | undefined {
-    const { run, index } = this.topology.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as StagePlace;
     return run.stages[index + 1];
   }
 
@@ -76,7 +76,7 @@ export class LineFacts {
 
   /** What the air may meet downstream of a stage, in its run and in all that is downstream of it, in the order of flow. */
   downstream(stage: Stage): Stage[] {
-    const { run, index } = this.topology.places.get(stage.id) as Place;
+    const { run, index } = this.topology.places.get(stage.id) as StagePlace;
     const meets: Stage[] = [];
     const follow = (r: Run, from: number): void => {
       for (const s of r.stages.slice(from)) {
@@ -149,17 +149,17 @@ export class LineFacts {
   }
 
   /** The compressor whose air reaches a stage; of several the one of its own run or of the main one. */
-  pumpOf(stage: Stage): StageOf<'compressor'> | undefined {
+  compressorOf(stage: Stage): StageOf<'compressor'> | undefined {
     const own = [stage, ...this.upstream(stage)].find((s) => s.kind === 'compressor');
     return (own ?? this.of('compressor')[0]) as StageOf<'compressor'> | undefined;
   }
 
-  get pumps(): StageOf<'compressor'>[] {
+  get compressors(): StageOf<'compressor'>[] {
     return this.of('compressor');
   }
 
   get oiled(): boolean {
-    return this.pumps.some((p) => p.parameters.type !== 'oilfree');
+    return this.compressors.some((p) => p.parameters.type !== 'oilfree');
   }
 
   get grades(): Map<string, Grade> {
@@ -244,13 +244,13 @@ export class LineFacts {
    */
   mostGaugePa(stage: Stage): number {
     const relief = this.reliefAlong(this.upstream(stage), []) ?? this.reliefOf(stage);
-    return relief?.setPa ?? this.gauge(this.pumpOf(stage)?.parameters.cutOutPa ?? 0);
+    return relief?.setPa ?? this.gauge(this.compressorOf(stage)?.parameters.cutOutPa ?? 0);
   }
 
   /** The gauge pressure that an outlet holds at rest: of the regulator upstream of it, or what the compressor cuts out at. */
   restGaugePa(outlet: Stage): { pa: number; regulator: StageOf<'regulator'> | undefined } {
     const held = this.upstream(outlet).find((s) => s.kind === 'regulator') as StageOf<'regulator'> | undefined;
-    const pa = held?.parameters.setPressurePa ?? this.pumpOf(outlet)?.parameters.cutOutPa ?? 0;
+    const pa = held?.parameters.setPressurePa ?? this.compressorOf(outlet)?.parameters.cutOutPa ?? 0;
     return { pa: this.gauge(pa), regulator: held };
   }
 }

@@ -95,7 +95,7 @@ export const OIL_AND_CARE: readonly Rule[] = [
         const strict = s.parameters.oilClass === '1' || s.parameters.oilClass === '2';
         if (
           !strict ||
-          line.pumpOf(s)?.parameters.type !== 'oilfree' ||
+          line.compressorOf(s)?.parameters.type !== 'oilfree' ||
           (before.some((u) => u.kind === 'carbon-filter') && before.some((u) => u.kind === 'coalescing-filter'))
         )
           return [];

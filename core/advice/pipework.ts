@@ -129,18 +129,18 @@ export const PIPEWORK: readonly Rule[] = [
     fix: 'A flexible joint rated for that heat and pressure.',
     source: 'common practice: it fatigues and cracks',
     finds: (line) =>
-      line.pumps.flatMap((pump) => {
-        const next = line.next(pump);
+      line.compressors.flatMap((compressor) => {
+        const next = line.next(compressor);
         const stiff =
-          pump.parameters.joint === 'rigid' ||
-          (pump.parameters.joint === 'not-said' && (next?.kind === 'pipe' || next?.kind === 'cooling-run'));
+          compressor.parameters.joint === 'rigid' ||
+          (compressor.parameters.joint === 'not-said' && (next?.kind === 'pipe' || next?.kind === 'cooling-run'));
         if (!stiff || next?.kind === 'hose') return [];
         return [
           at(
-            next ? [pump, next] : [pump],
+            next ? [compressor, next] : [compressor],
             'Rigid pipe straight on a compressor that shakes will crack.',
-            `Nothing flexible stands between ${pump.name} and ${next?.name ?? 'the pipe'}.`,
-            set('Make the first joint flexible', pump, { joint: 'flexible' }),
+            `Nothing flexible stands between ${compressor.name} and ${next?.name ?? 'the pipe'}.`,
+            set('Make the first joint flexible', compressor, { joint: 'flexible' }),
           ),
         ];
       }),

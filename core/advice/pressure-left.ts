@@ -41,7 +41,7 @@ function setUp(line: LineFacts, o: StageOf<'outlet'>, regulator: StageOf<'regula
   const setPressurePa = regulator.parameters.setPressurePa + missingPa + 2e4;
   const { mostGaugePa } = o.parameters;
   const most = Math.min(
-    line.pumpOf(o)?.parameters.cutInPa ?? 0,
+    line.compressorOf(o)?.parameters.cutInPa ?? 0,
     mostGaugePa > 0 ? mostGaugePa + line.around.atmosphericPa : Infinity,
   );
   return setPressurePa <= most
@@ -67,7 +67,7 @@ export const PRESSURE_LEFT: readonly Rule[] = [
         .toSorted((a, b) => b.sum - a.sum)
         .slice(0, 1)
         .flatMap(({ o, losses, sum }) => {
-          const supply = line.gauge(line.pumpOf(o)?.parameters.cutInPa ?? 0);
+          const supply = line.gauge(line.compressorOf(o)?.parameters.cutInPa ?? 0);
           const worst = line.stage(losses[0]?.stageId);
           if (!worst || (sum <= TREATMENT_MOST_PA && sum <= TREATMENT_MOST_SHARE * supply)) return [];
           const wider = kindOf(worst.kind).wider?.(worst.parameters);

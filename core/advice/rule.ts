@@ -9,7 +9,7 @@ export type GradeOfAdvice = 'must' | 'should' | 'note';
 /** A value in the units of whoever reads. */
 export type Say = (si: number, quantity: QuantityName) => string;
 /** A sentence; with figures, it needs the units of its reader. */
-export type Sentence = string | ((say: Say) => string);
+export type Sentence = string | ((sayIn: Say) => string);
 
 /** What fixes a fault: an edit of the plan, applied as one step that can be undone. */
 export interface Fix {
@@ -49,5 +49,5 @@ export interface Rule {
   readonly finds: (line: LineFacts) => readonly Finding[];
 }
 
-export const say = (sentence: Sentence, units: Say): string =>
+export const sayIn = (sentence: Sentence, units: Say): string =>
   typeof sentence === 'string' ? sayText(sentence, units) : sentence(units);

@@ -118,7 +118,7 @@ export const SAFETY: readonly Rule[] = [
     fix: 'Ask a pressure engineer.',
     source: 'outside the range of the program',
     finds: (line) =>
-      line.pumps
+      line.compressors
         .filter((s) => line.gauge(s.parameters.cutOutPa) > MOST_PLANNED_PA)
         .map((s) =>
           at(

@@ -24,7 +24,7 @@ import {
 import { bandAround, planOf, stageOf } from '../test/reference';
 import { applyFixes } from './apply-fixes';
 import { isReady, judgeLine } from './judge-line';
-import { say } from './rule';
+import { sayIn } from './rule';
 
 // Invented shops of the trade handbook, with the judgement that is written there beside each.
 const c = (f: number): number => (f - 32) / 1.8;
@@ -239,7 +239,7 @@ test('a short compressor says how much is still short without the dryer that tak
     but('twin-tower', { control: 'fixed', ratedFlowM3PerS: 0.02, purgeM3PerS: 0.003 }),
   );
   const short = judgeLine(plan).advice.find((a) => a.rule.id === 'O24')?.finding;
-  expect(say(short?.why ?? '', (si) => `${(si * 1000).toFixed(1)} L/s`)).toMatch(
+  expect(sayIn(short?.why ?? '', (si) => `${(si * 1000).toFixed(1)} L/s`)).toMatch(
     /Without Twin tower.* it is still 2\.\d L\/s short/,
   );
 });

@@ -79,7 +79,7 @@ const ROOM = [21.1, 0.5] as const; // the air round an oven, 70 °F and 50 % (re
 const oven = (f: number): Partial<Record<Measure, number>> => ({
   left: heldWater('silica', ovenHumidity(F(f), ...ROOM)),
 });
-const piston = (line: LineFacts): boolean => line.pumps.some((p) => p.parameters.type.startsWith('piston'));
+const piston = (line: LineFacts): boolean => line.compressors.some((p) => p.parameters.type.startsWith('piston'));
 const COLDER = 'twin-tower';
 
 export const DISPUTES: readonly Dispute[] = [

@@ -37,7 +37,8 @@ export const VESSELS: readonly Rule[] = [
               {
                 setPressurePa:
                   line.around.atmosphericPa +
-                  (s.parameters.ratedGaugePa || RELIEF_OVER * line.gauge(line.pumpOf(s)?.parameters.cutOutPa ?? 0)),
+                  (s.parameters.ratedGaugePa ||
+                    RELIEF_OVER * line.gauge(line.compressorOf(s)?.parameters.cutOutPa ?? 0)),
               },
             ]),
           ),
@@ -144,8 +145,8 @@ export const VESSELS: readonly Rule[] = [
     fix: 'Remove the valve, or fit a relief valve upstream of it.',
     source: 'OSHA 1910.169 and pressure-vessel codes, recalled',
     finds: (line) =>
-      line.pumps.flatMap((pump) => {
-        const path = line.downstream(pump);
+      line.compressors.flatMap((compressor) => {
+        const path = line.downstream(compressor);
         const relief = path.findIndex((s) => s.kind === 'relief-valve' || s.kind === 'receiver');
         return path
           .slice(0, Math.max(relief, 0))

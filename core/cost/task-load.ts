@@ -1,6 +1,6 @@
 import type { Section } from '../line/section';
 import { hoursPerMonth, tasksOfLine } from '../maintenance/due';
-import { routineFacts } from '../maintenance/facts';
+import { maintenanceFacts } from '../maintenance/facts';
 import { sayInterval } from '../maintenance/interval';
 import type { Plan } from '../plan/plan';
 
@@ -15,7 +15,7 @@ const MONTHS = 12;
 
 /** What has to be done by hand on a line, and how long it takes in a year: the tasks of its routine, as Today has them. */
 export function taskLoad(plan: Plan, section: Section): TaskLoad[] {
-  const facts = routineFacts(plan, section);
+  const facts = maintenanceFacts(plan, section);
   const alike = new Map<string, TaskLoad>();
   for (const { task, interval } of tasksOfLine(facts)) {
     const says = `${task.does}, ${sayInterval(interval.days)}`;

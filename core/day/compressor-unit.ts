@@ -7,7 +7,7 @@ import type { Stage } from '../plan/plan';
 import type { Run } from '../plan/runs';
 import type { AirStream } from '../stream/air-stream';
 import type { MovingTank } from './moving-tank';
-import { PumpSwitch } from './pressure-switch';
+import { PressureSwitch } from './pressure-switch';
 
 /** What goes through a part of the line in which nothing flows: enough for the equations to hold. */
 export const STILL = 1e-9;
@@ -22,7 +22,7 @@ export interface BlowOff {
 }
 
 /** What one compressor did in the day. */
-export interface PumpTotals {
+export interface CompressorTotals {
   readonly stageId: string;
   readonly starts: number;
   readonly loads: number;
@@ -61,8 +61,8 @@ export function blowOffOf(run: Run, p: ParametersOf<'compressor'>, around: Surro
 }
 
 /** One compressor with its switch, and the account of its day. */
-export class PumpUnit {
-  readonly switch: PumpSwitch;
+export class CompressorUnit {
+  readonly switch: PressureSwitch;
   private readonly blowOff: BlowOff | undefined;
   private readonly startsByHour: number[] = Array(24).fill(0);
   private readonly loadedByHour: number[] = Array(24).fill(0);
@@ -77,7 +77,7 @@ export class PumpUnit {
     run: Run,
     private readonly around: Surroundings,
   ) {
-    this.switch = new PumpSwitch(p);
+    this.switch = new PressureSwitch(p);
     this.blowOff = p.control === 'start-stop' ? blowOffOf(run, p, around) : undefined;
   }
 
@@ -109,7 +109,7 @@ export class PumpUnit {
     air.takeOff(1 - Math.max(STILL, (drawn - fills) / this.fullKgPerS));
   }
 
-  get totals(): PumpTotals {
+  get totals(): CompressorTotals {
     const { starts, loads, loadedS, unloadedS } = this.switch;
     return {
       stageId: this.stageId,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { CFM, PSI } from '../quantity/constants';
 import { checksOf, expectCheck } from '../test/reference';
-import { deliveryFromPumpUp, mostStartsPerHour, pumpCycle, receiverTimeS } from './cycle';
+import { compressorCycle, deliveryFromPumpUp, mostStartsPerHour, receiverTimeS } from './cycle';
 
 const GAL = 3.785411784e-3;
 
@@ -12,7 +12,7 @@ test.each(checksOf(7))('$id ($provenance)', (check) => {
   const volume = pick(['V_US_gal', GAL], ['V_L', 1e-3]);
   const atmosphere = pick(['p_atm_psia', PSI], ['p_atm_bar', 1e5]);
   if (i.p_cutin_psig !== undefined) {
-    const cycle = pumpCycle(
+    const cycle = compressorCycle(
       volume,
       i.p_cutin_psig * PSI,
       (i.p_cutout_psig as number) * PSI,
@@ -72,9 +72,11 @@ describe('pump-up test', () => {
 test('starts are most at half the delivery; a compressor whose jobs ask for more never rests', () => {
   const most = mostStartsPerHour(0.3, 2e5, 0.01, 101325);
   for (const share of [0.1, 0.3, 0.5, 0.8])
-    expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.01 * share, 101325).startsPerHour).toBeLessThanOrEqual(most * (1 + 1e-9));
-  expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.005, 101325).startsPerHour).toBeCloseTo(most, 9);
-  expect(pumpCycle(0.3, 6e5, 8e5, 0.01, 0.02, 101325)).toMatchObject({ loadedShare: 1, startsPerHour: 0 });
+    expect(compressorCycle(0.3, 6e5, 8e5, 0.01, 0.01 * share, 101325).startsPerHour).toBeLessThanOrEqual(
+      most * (1 + 1e-9),
+    );
+  expect(compressorCycle(0.3, 6e5, 8e5, 0.01, 0.005, 101325).startsPerHour).toBeCloseTo(most, 9);
+  expect(compressorCycle(0.3, 6e5, 8e5, 0.01, 0.02, 101325)).toMatchObject({ loadedShare: 1, startsPerHour: 0 });
 });
 
 test('a receiver by absolute pressures, the local atmosphere and cubic feet: 80 US gal to 175 psig at 16 cfm (pitfall 20)', () => {

@@ -23,7 +23,7 @@ export function receiverTimeS(
 }
 
 /** How a compressor that starts and stops, or loads and unloads, keeps a receiver between two pressures. */
-export interface PumpCycle {
+export interface CompressorCycle {
   readonly loadedS: number;
   readonly restS: number;
   readonly startsPerHour: number;
@@ -37,14 +37,14 @@ export interface PumpCycle {
  * @param demandM3PerS free air
  * @source s = V·Δp/p_a; t_load = s/(C − D); t_rest = s/D
  */
-export function pumpCycle(
+export function compressorCycle(
   volumeM3: number,
   cutInPa: number,
   cutOutPa: number,
   deliveryM3PerS: number,
   demandM3PerS: number,
   atmosphericPa: number,
-): PumpCycle {
+): CompressorCycle {
   if (demandM3PerS >= deliveryM3PerS)
     return { loadedS: Number.POSITIVE_INFINITY, restS: 0, startsPerHour: 0, loadedShare: 1 };
   const loadedS = receiverTimeS(volumeM3, cutInPa, cutOutPa, deliveryM3PerS - demandM3PerS, atmosphericPa);

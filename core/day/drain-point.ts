@@ -1,7 +1,7 @@
 import type { Drain } from '../equipment/shared/drain-fields';
 import type { Stage } from '../plan/plan';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 
-export const KG_PER_M3 = 1000;
 /** A float opens when its sump is half full, a level sensor near its mark (estimates). */
 const OPENS_AT: Partial<Record<Drain, number>> = { float: 0.5, level: 0.8 };
 
@@ -71,11 +71,11 @@ export function drainPointsOf(stages: readonly Stage[], blownOut: ReadonlySet<st
     return new DrainPoint(
       s.id,
       drain,
-      sumpM3 * KG_PER_M3,
-      drainPulseM3 * KG_PER_M3,
+      sumpM3 * WATER_KG_PER_M3,
+      drainPulseM3 * WATER_KG_PER_M3,
       Math.round(drainEveryS),
       blownOut.has(s.id),
-      panM3 * KG_PER_M3,
+      panM3 * WATER_KG_PER_M3,
     );
   });
 }

@@ -2,9 +2,9 @@ import type { Plan, Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { surroundingsOf } from '../plan/surroundings';
 import { DAY_S } from '../quantity/constants';
-import type { PumpTotals } from './compressor-unit';
+import type { CompressorTotals } from './compressor-unit';
 import { mostStartsPerHour, receiverTimeS } from './cycle';
-import type { PumpDay } from './simulate-day';
+import type { DayCycle } from './simulate-day';
 
 /** What is worth saying of a day, at the stage that it is about. Amounts are left to the reader’s units. */
 export interface DayRemark {
@@ -39,38 +39,45 @@ const SMALL_RECEIVER_S = 5;
 const UNDER_CUT_IN = 0.99;
 const BEHIND_S = 600;
 
-function pumpRemarks(plan: Plan, pump: PumpTotals, volumeM3: number, receiverId: string): DayRemark[] {
-  const stage = stageById(plan, pump.stageId) as Extract<Stage, { kind: 'compressor' }>;
+function compressorRemarks(
+  plan: Plan,
+  compressor: CompressorTotals,
+  volumeM3: number,
+  receiverId: string,
+): DayRemark[] {
+  const stage = stageById(plan, compressor.stageId) as Extract<Stage, { kind: 'compressor' }>;
   const { cutInPa, cutOutPa, startsPerHour, dutyLimit, control, freeAirDeliveryM3PerS: full } = stage.parameters;
   const { atmosphericPa } = surroundingsOf(plan);
   const { working } = plan.survey;
-  const say = (what: DayRemark['what'], stageId = pump.stageId): DayRemark => ({ stageId, matters: true, what });
+  const say = (what: DayRemark['what'], stageId = compressor.stageId): DayRemark => ({ stageId, matters: true, what });
   const remarks: DayRemark[] = [];
   const cycleS = receiverTimeS(volumeM3, cutInPa, cutOutPa, full, atmosphericPa);
   const fillS = receiverTimeS(volumeM3, atmosphericPa, cutOutPa, full, atmosphericPa);
-  if (control !== 'unload' && pump.mostStartsInAnHour > startsPerHour) {
+  if (control !== 'unload' && compressor.mostStartsInAnHour > startsPerHour) {
     const enoughM3 = (volumeM3 * mostStartsPerHour(volumeM3, cutOutPa - cutInPa, full, atmosphericPa)) / startsPerHour;
-    remarks.push(say({ name: 'too-many-starts', starts: pump.mostStartsInAnHour, limit: startsPerHour, enoughM3 }));
+    remarks.push(
+      say({ name: 'too-many-starts', starts: compressor.mostStartsInAnHour, limit: startsPerHour, enoughM3 }),
+    );
   }
-  if (pump.mostLoadedShareOfAnHour > dutyLimit)
-    remarks.push(say({ name: 'over-duty', share: pump.mostLoadedShareOfAnHour, limit: dutyLimit }));
-  if (pump.blowOff && pump.blowOff.seconds > LONGEST_HISS_S)
-    remarks.push(say({ name: 'long-hiss', seconds: pump.blowOff.seconds }));
+  if (compressor.mostLoadedShareOfAnHour > dutyLimit)
+    remarks.push(say({ name: 'over-duty', share: compressor.mostLoadedShareOfAnHour, limit: dutyLimit }));
+  if (compressor.blowOff && compressor.blowOff.seconds > LONGEST_HISS_S)
+    remarks.push(say({ name: 'long-hiss', seconds: compressor.blowOff.seconds }));
   if (cycleS < SMALL_RECEIVER_S) remarks.push(say({ name: 'small-receiver', cycleS }, receiverId));
   if (fillS > (working.endsAtH - working.startsAtH) * 3600) remarks.push(say({ name: 'lake', fillS }, receiverId));
   return remarks;
 }
 
 /** The longest stretch of some minutes in which all compressors run under their cut-in, where the jobs ask for more than they make. */
-function fallsBehind(plan: Plan, day: PumpDay): DayRemark[] {
-  const pumps = day.pumps.map((p) => stageById(plan, p.stageId) as Extract<Stage, { kind: 'compressor' }>);
-  const cutIn = Math.min(...pumps.map((p) => p.parameters.cutInPa));
-  const full = pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0);
+function fallsBehind(plan: Plan, day: DayCycle): DayRemark[] {
+  const compressors = day.compressors.map((p) => stageById(plan, p.stageId) as Extract<Stage, { kind: 'compressor' }>);
+  const cutIn = Math.min(...compressors.map((p) => p.parameters.cutInPa));
+  const full = compressors.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0);
   let fromS = -1;
   let lowestPa = Number.POSITIVE_INFINITY;
   let longest: { fromS: number; seconds: number; lowestPa: number } | undefined;
   for (let s = 0; s < DAY_S; s++) {
-    const behind = day.loaded[s] === pumps.length && (day.pressurePa[s] as number) < cutIn * UNDER_CUT_IN;
+    const behind = day.loaded[s] === compressors.length && (day.pressurePa[s] as number) < cutIn * UNDER_CUT_IN;
     if (!behind) fromS = -1;
     else {
       if (fromS < 0) [fromS, lowestPa] = [s, Number.POSITIVE_INFINITY];
@@ -78,15 +85,15 @@ function fallsBehind(plan: Plan, day: PumpDay): DayRemark[] {
       if (s - fromS > (longest?.seconds ?? BEHIND_S)) longest = { fromS, seconds: s - fromS, lowestPa };
     }
   }
-  if (!longest || !pumps[0]) return [];
+  if (!longest || !compressors[0]) return [];
   const { fromS: from, seconds } = longest;
   const asked = day.demandM3PerS.subarray(from, from + seconds).reduce((sum, q) => sum + q, 0) / seconds;
   if (asked < full) return []; // it is only filling up
   const what = { name: 'cannot-keep-up', fromS: from, lowestPa: longest.lowestPa, shortM3PerS: asked - full } as const;
-  return [{ stageId: pumps[0].id, matters: true, what }];
+  return [{ stageId: compressors[0].id, matters: true, what }];
 }
 
-function pointRemarks(plan: Plan, day: PumpDay): DayRemark[] {
+function pointRemarks(plan: Plan, day: DayCycle): DayRemark[] {
   // Being switched off after work is no rest that a drain could count on.
   const endS = plan.survey.working.endsAtH * 3600;
   const rests = day.events.filter((e) => e.what === 'rests' && e.second < endS).length;
@@ -111,7 +118,7 @@ function pointRemarks(plan: Plan, day: PumpDay): DayRemark[] {
 }
 
 /** What an experienced eye sees in a day, the compressor first, then the drains, then the jobs. */
-export function judgeDay(plan: Plan, day: PumpDay): DayRemark[] {
+export function judgeDay(plan: Plan, day: DayCycle): DayRemark[] {
   const receiver = stageById(plan, day.receiverId) as Extract<Stage, { kind: 'receiver' }>;
   const jobs = Object.entries(day.shortS).flatMap(([stageId, seconds]): DayRemark[] => {
     const stage = stageById(plan, stageId);
@@ -120,7 +127,7 @@ export function judgeDay(plan: Plan, day: PumpDay): DayRemark[] {
   });
   return [
     ...fallsBehind(plan, day),
-    ...day.pumps.flatMap((p) => pumpRemarks(plan, p, receiver.parameters.volumeM3, receiver.id)),
+    ...day.compressors.flatMap((p) => compressorRemarks(plan, p, receiver.parameters.volumeM3, receiver.id)),
     ...pointRemarks(plan, day),
     ...jobs,
   ];

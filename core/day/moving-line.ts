@@ -2,7 +2,7 @@ import type { Kind, Surroundings } from '../equipment/shared/kind';
 import { compressor, workingPressurePa } from '../equipment/supply/compressor';
 import type { PreparedLine } from '../line/prepare';
 import type { Stage } from '../plan/plan';
-import type { PumpUnit } from './compressor-unit';
+import type { CompressorUnit } from './compressor-unit';
 import type { DrainPoint } from './drain-point';
 import type { MovingTank } from './moving-tank';
 
@@ -34,7 +34,7 @@ export class MovingLine {
     private readonly tankId: string,
     private readonly tank: MovingTank,
     private readonly points: ReadonlyMap<string, DrainPoint>,
-    private readonly pumps: readonly PumpUnit[],
+    private readonly compressors: readonly CompressorUnit[],
     /** Between the compressor and the tank, Pa. */
     private readonly lossPa: number,
   ) {
@@ -58,7 +58,7 @@ export class MovingLine {
 
   private moving(stage: Stage, pass: Pass, behind: boolean): Pass {
     const { tank, lossPa } = this;
-    const drawn = this.pumps.find((p) => p.intakeId === stage.id);
+    const drawn = this.compressors.find((p) => p.intakeId === stage.id);
     if (drawn)
       return (air, p, around) => {
         drawn.draw(air);
@@ -105,6 +105,6 @@ export class MovingLine {
 }
 
 /** Pressure lost between the compressor and the tank in steady running, Pa. */
-export function lossBefore(pump: PumpUnit | undefined, tankPa: number): number {
-  return pump ? Math.max(0, workingPressurePa(pump.p) - tankPa) : 0;
+export function lossBefore(compressor: CompressorUnit | undefined, tankPa: number): number {
+  return compressor ? Math.max(0, workingPressurePa(compressor.p) - tankPa) : 0;
 }

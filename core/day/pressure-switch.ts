@@ -1,10 +1,10 @@
 import type { ParametersOf } from '../equipment/index';
 
-export type PumpState = 'off' | 'loaded' | 'unloaded';
+export type CompressorState = 'off' | 'loaded' | 'unloaded';
 
 /** The pressure switch or controller of one compressor: when it starts, loads, unloads and stops. */
-export class PumpSwitch {
-  state: PumpState = 'off';
+export class PressureSwitch {
+  state: CompressorState = 'off';
   /** Of its full delivery, 0…1: below 1 only where the speed varies. */
   speed = 0;
   starts = 0;
@@ -40,7 +40,7 @@ export class PumpSwitch {
     return loaded ? 'loads' : 'rests';
   }
 
-  private rest(): PumpState {
+  private rest(): CompressorState {
     return this.p.control === 'unload' || this.p.control === 'run-on' ? 'unloaded' : 'off';
   }
 }

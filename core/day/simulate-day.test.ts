@@ -5,7 +5,7 @@ import { newStage, setParameter } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { planOf } from '../test/reference';
-import { pumpCycle, receiverTimeS } from './cycle';
+import { compressorCycle, receiverTimeS } from './cycle';
 import { judgeDay, longBlast } from './judge-day';
 import { simulateDay } from './simulate-day';
 import { busyness, isInUse, usesOf } from './uses';
@@ -22,7 +22,7 @@ const HOURS = 8;
 const END = HOURS * 3600 - 1;
 
 /** A compressor, a cooler, a trap, a tank and one job that blows all the time at a share of what the compressor gives. */
-function shop(share: number, { pump = {}, trap = {}, tank = {}, job = {} }: Record<string, Changes> = {}): Plan {
+function shop(share: number, { compressor = {}, trap = {}, tank = {}, job = {} }: Record<string, Changes> = {}): Plan {
   const plan = planOf(
     { flowM3PerS: 0.01, relativeHumidity: 0.6, temperatureC: 27 },
     of('aftercooler', 'cooler'),
@@ -30,9 +30,9 @@ function shop(share: number, { pump = {}, trap = {}, tank = {}, job = {} }: Reco
     of('receiver', 'tank', { volumeM3: VOLUME, ...tank }),
     of('outlet', 'job', { flowM3PerS: 0.01 * share, usedShare: 1, useLastsS: 3600, leastPressurePa: 5e5, ...job }),
   );
-  const [, compressor] = plan.stages as [Stage, Stage];
-  const changed = Object.entries({ ...BAND, ...pump }).reduce(
-    (p, [f, v]) => setParameter(p, compressor.id, f, v),
+  const [, second] = plan.stages as [Stage, Stage];
+  const changed = Object.entries({ ...BAND, ...compressor }).reduce(
+    (p, [f, v]) => setParameter(p, second.id, f, v),
     plan,
   );
   return {
@@ -53,15 +53,18 @@ const names = (plan: Plan): string[] => judgeDay(plan, dayOf(plan)).map((r) => `
 describe('a day at constant demand', () => {
   // Compared with the closed formulas of the isothermal cycle (reference group 7), which know no vapour, no warm tank.
   test.each([0.2, 0.5, 0.8])('cycles as the formulas say at %d of the delivery', (share) => {
-    const plan = shop(share, { pump: { dischargeSpaceM3: 0 }, tank: { method: 'measured', outletTemperatureC: 27 } });
+    const plan = shop(share, {
+      compressor: { dischargeSpaceM3: 0 },
+      tank: { method: 'measured', outletTemperatureC: 27 },
+    });
     const dry = allStages(plan).reduce(
       (p, s) => ('airSpaceM3' in s.parameters ? setParameter(p, s.id, 'airSpaceM3', 0) : p),
       plan,
     );
-    const [pump] = dayOf(dry).pumps;
-    const formula = pumpCycle(VOLUME, 8e5, 10e5, 0.01, 0.01 * share, 101325);
-    expect((pump?.loads ?? 0) / HOURS / formula.startsPerHour).toBeCloseTo(1, 1);
-    expect((pump?.loadedS ?? 0) / END).toBeCloseTo(share, 1);
+    const [compressor] = dayOf(dry).compressors;
+    const formula = compressorCycle(VOLUME, 8e5, 10e5, 0.01, 0.01 * share, 101325);
+    expect((compressor?.loads ?? 0) / HOURS / formula.startsPerHour).toBeCloseTo(1, 1);
+    expect((compressor?.loadedS ?? 0) / END).toBeCloseTo(share, 1);
   });
 
   test('air and water balance over the day, whatever the line', () => {
@@ -89,7 +92,7 @@ describe('a day at constant demand', () => {
   test('water of the day agrees with the steady walk × loaded hours', () => {
     const plan = shop(0.5, { trap: { drain: 'float' }, tank: { method: 'measured', outletTemperatureC: 30 } });
     const day = dayOf(plan);
-    const hours = (day.pumps[0]?.loadedS ?? 0) / 3600;
+    const hours = (day.compressors[0]?.loadedS ?? 0) / 3600;
     const steady = (walk(plan).at('trap')?.caughtKgPerS ?? 0) * 3600;
     const caught = day.points.find((p) => p.stageId === 'trap')?.caughtKg ?? 0;
     expect(caught / (steady * hours)).toBeCloseTo(1, 1);
@@ -109,27 +112,27 @@ test('the tank warms as the compressor works harder, and takes some half an hour
 });
 
 describe('how a compressor is controlled', () => {
-  const pumpOf = (control: string, share = 0.5) => dayOf(shop(share, { pump: { control } })).pumps[0];
+  const compressorOf = (control: string, share = 0.5) => dayOf(shop(share, { compressor: { control } })).compressors[0];
   test('start and stop, run on unloaded, unload and stop, variable speed', () => {
-    const [stop, on, runOn, speed] = ['start-stop', 'unload', 'run-on', 'speed'].map((c) => pumpOf(c));
+    const [stop, on, runOn, speed] = ['start-stop', 'unload', 'run-on', 'speed'].map((c) => compressorOf(c));
     expect(stop?.starts).toBe(stop?.loads);
     expect(on?.starts).toBe(1);
     expect(on?.loads).toBeGreaterThan(30);
     expect((on?.loadedS ?? 0) + (on?.unloadedS ?? 0)).toBeGreaterThanOrEqual(END);
     expect(runOn?.starts).toBeLessThan(stop?.starts ?? 0); // each rest is shorter than what it runs on
     expect(speed?.loads).toBeLessThan(5); // follows the demand without a rest
-    expect(pumpOf('speed', 0.1)?.loads).toBeGreaterThan(8); // below its slowest speed it has to stop
+    expect(compressorOf('speed', 0.1)?.loads).toBeGreaterThan(8); // below its slowest speed it has to stop
   });
 
   test('variable speed holds the middle of the band', () => {
-    const { pressurePa } = dayOf(shop(0.6, { pump: { control: 'speed' } }));
+    const { pressurePa } = dayOf(shop(0.6, { compressor: { control: 'speed' } }));
     for (const h of [2, 5, 7]) expect((pressurePa[h * 3600] as number) / 9e5).toBeCloseTo(1, 2);
   });
 });
 
 describe('drains open by what opens them', () => {
-  const trap = (changes: Changes, pump: Changes = {}) =>
-    dayOf(shop(0.5, { trap: changes, pump })).points.find((p) => p.stageId === 'trap');
+  const trap = (changes: Changes, compressor: Changes = {}) =>
+    dayOf(shop(0.5, { trap: changes, compressor })).points.find((p) => p.stageId === 'trap');
   test('the unloader blows out a trap upstream of the check valve at each stop, and never if the compressor never rests', () => {
     const blown = trap({ drain: 'unloader' });
     expect(blown?.openings).toBeGreaterThan(30);
@@ -179,8 +182,16 @@ describe('what is said of a day', () => {
     ['a compressor beyond its duty', shop(0.8), 'compressor: over-duty'],
     ['demand beyond delivery for ever', shop(1.5), 'compressor: cannot-keep-up'],
     ['a tank too small', shop(0.5, { tank: { volumeM3: 0.004 } }), 'tank: small-receiver'],
-    ['a tank of a lake', shop(0.5, { tank: { volumeM3: 20 }, pump: { freeAirDeliveryM3PerS: 0.001 } }), 'tank: lake'],
-    ['an unloader with too much to blow off', shop(0.5, { pump: { dischargeSpaceM3: 0.05 } }), 'compressor: long-hiss'],
+    [
+      'a tank of a lake',
+      shop(0.5, { tank: { volumeM3: 20 }, compressor: { freeAirDeliveryM3PerS: 0.001 } }),
+      'tank: lake',
+    ],
+    [
+      'an unloader with too much to blow off',
+      shop(0.5, { compressor: { dischargeSpaceM3: 0.05 } }),
+      'compressor: long-hiss',
+    ],
     ['a job that gets too little pressure', shop(0.5, { job: { leastPressurePa: 9e5 } }), 'job: too-low'],
   ];
   test.each(CASES)('%s', (_, plan, name) => {
@@ -189,7 +200,9 @@ describe('what is said of a day', () => {
     expect(names(plan)).toContain(`${kind}: ${what}`);
   });
   test('nothing of a day that is well', () => {
-    expect(names(shop(0.5, { trap: { drain: 'float' }, tank: { volumeM3: 1 }, pump: { dutyLimit: 0.6 } }))).toEqual([]);
+    expect(
+      names(shop(0.5, { trap: { drain: 'float' }, tank: { volumeM3: 1 }, compressor: { dutyLimit: 0.6 } })),
+    ).toEqual([]);
   });
   test('a line without a receiver has no day', () => {
     const plan = shop(0.5);
@@ -238,8 +251,8 @@ test('a long blast lasts as long as the receiver carries it', () => {
 
 test('an unloader may hiss for 20 s, as common practice has it: a fifth of a second decides', () => {
   const hiss = (dischargeSpaceM3: number) => {
-    const plan = shop(0.5, { pump: { dischargeSpaceM3 } });
-    const seconds = dayOf(plan).pumps[0]?.blowOff?.seconds ?? 0;
+    const plan = shop(0.5, { compressor: { dischargeSpaceM3 } });
+    const seconds = dayOf(plan).compressors[0]?.blowOff?.seconds ?? 0;
     return { seconds, said: names(plan).includes('compressor: long-hiss') };
   };
   // The time is in proportion to all the space upstream of the check valve.
@@ -251,12 +264,12 @@ test('an unloader may hiss for 20 s, as common practice has it: a fifth of a sec
 test('fallen behind are compressors that run for ten minutes 1 % under their cut-in, and nothing shorter or nearer', () => {
   const plan = shop(1.5);
   const day = dayOf(plan);
-  const pump = plan.stages[1] as Extract<Stage, { kind: 'compressor' }>;
+  const compressor = plan.stages[1] as Extract<Stage, { kind: 'compressor' }>;
   const behind = (seconds: number, ofCutIn: number) => {
     const within = (_: number, s: number) => s >= 36_000 && s < 36_000 + seconds;
     const loaded = day.loaded.map((_, s) => (within(_, s) ? 1 : 0));
-    const pressurePa = day.pressurePa.map((_, s) => pump.parameters.cutInPa * (within(_, s) ? ofCutIn : 1.1));
-    const demandM3PerS = day.demandM3PerS.map(() => 2 * pump.parameters.freeAirDeliveryM3PerS);
+    const pressurePa = day.pressurePa.map((_, s) => compressor.parameters.cutInPa * (within(_, s) ? ofCutIn : 1.1));
+    const demandM3PerS = day.demandM3PerS.map(() => 2 * compressor.parameters.freeAirDeliveryM3PerS);
     return judgeDay(plan, { ...day, loaded, pressurePa, demandM3PerS }).some((r) => r.what.name === 'cannot-keep-up');
   };
   expect([behind(595, 0.9), behind(605, 0.9)]).toEqual([false, true]);

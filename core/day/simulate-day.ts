@@ -8,7 +8,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, runsOf, standing } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
 import { DAY_S } from '../quantity/constants';
-import { aheadOfCheck, isReceiver, type PumpTotals, PumpUnit, STILL } from './compressor-unit';
+import { aheadOfCheck, type CompressorTotals, CompressorUnit, isReceiver, STILL } from './compressor-unit';
 import { type DrainPoint, drainPointsOf } from './drain-point';
 import { type DayTotals, lossBefore, MovingLine } from './moving-line';
 import { MovingTank } from './moving-tank';
@@ -25,7 +25,7 @@ interface Held {
 }
 
 /** A day of the line, second by second. */
-export interface PumpDay {
+export interface DayCycle {
   readonly receiverId: string;
   /** At the beginning of each second. Absolute; °C; kg of water standing in the receiver; free air taken, m³/s. */
   readonly pressurePa: Float32Array;
@@ -35,7 +35,7 @@ export interface PumpDay {
   /** How many compressors deliver. */
   readonly loaded: Uint8Array;
   readonly events: readonly DayEvent[];
-  readonly pumps: readonly PumpTotals[];
+  readonly compressors: readonly CompressorTotals[];
   readonly points: readonly DrainPoint[];
   /** Seconds in which an outlet blows and the receiver itself has less than it needs, by stage. */
   readonly shortS: Readonly<Record<string, number>>;
@@ -61,13 +61,13 @@ function tankAtDawn(
   line: Plan,
   prepared: PreparedLine,
   around: Surroundings,
-  pumps: readonly PumpUnit[],
+  compressors: readonly CompressorUnit[],
   freeAirRatio: number,
   walkPa: number,
 ): MovingTank {
   const storage = allStages(line).filter(isReceiver);
-  const low = Math.min(...pumps.map((p) => p.p.cutInPa));
-  const high = Math.max(...pumps.map((p) => p.p.cutOutPa));
+  const low = Math.min(...compressors.map((p) => p.p.cutInPa));
+  const high = Math.max(...compressors.map((p) => p.p.cutOutPa));
   const tank = new MovingTank(
     tankStage.parameters,
     storage.reduce((sum, s) => sum + s.parameters.volumeM3, 0),
@@ -95,7 +95,7 @@ function tankAtDawn(
  * @returns `undefined` where the line has no receiver, or its walk does not reach it
  * @source mass and heat balance of the receiver, ideal gas; the rest as in the walk
  */
-export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefined {
+export function simulateDay(plan: Plan, basis: Basis = 'real'): DayCycle | undefined {
   const line = standing(plan);
   const stages = allStages(line);
   const tankStage = stages.find(isReceiver);
@@ -104,12 +104,14 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const steady = tankStage && walkPrepared(prepared, around).at(tankStage.id);
   if (!tankStage || !steady) return undefined;
 
-  const ownPumps = runsOf(line).flatMap((run) => {
-    const [intake, pump] = run.stages;
-    return run.from === null && intake && pump?.kind === 'compressor' ? [{ run, intake, pump }] : [];
+  const ownCompressors = runsOf(line).flatMap((run) => {
+    const [intake, compressor] = run.stages;
+    return run.from === null && intake && compressor?.kind === 'compressor' ? [{ run, intake, compressor }] : [];
   });
-  const pumps = ownPumps.map(({ run, intake, pump }) => new PumpUnit(pump.id, intake.id, pump.parameters, run, around));
-  const blownOut = new Set(ownPumps.flatMap(({ run }) => aheadOfCheck(run).map((s) => s.id)));
+  const compressors = ownCompressors.map(
+    ({ run, intake, compressor }) => new CompressorUnit(compressor.id, intake.id, compressor.parameters, run, around),
+  );
+  const blownOut = new Set(ownCompressors.flatMap(({ run }) => aheadOfCheck(run).map((s) => s.id)));
   const points = drainPointsOf(stages, blownOut);
   const { intakeRelativeHumidity, intakeTemperatureC, atmosphericPa } = around;
   const x = vapourFractionFromRelativeHumidity(intakeRelativeHumidity, intakeTemperatureC, atmosphericPa, basis);
@@ -119,7 +121,7 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
     line,
     prepared,
     around,
-    pumps,
+    compressors,
     (WATER_TO_AIR_MASS * x) / (1 - x),
     steady.pressurePa,
   );
@@ -127,7 +129,14 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
   const byHand = points.filter((p) => p.drain === 'manual' || (p.drain === 'pressure-loss' && around.depressurised));
   const pointAt = new Map(points.map((p) => [p.stageId, p]));
   const tankPoint = pointAt.get(tankStage.id);
-  const moving = new MovingLine(prepared, tankStage.id, tank, pointAt, pumps, lossBefore(pumps[0], steady.pressurePa));
+  const moving = new MovingLine(
+    prepared,
+    tankStage.id,
+    tank,
+    pointAt,
+    compressors,
+    lossBefore(compressors[0], steady.pressurePa),
+  );
 
   const { working } = line.survey;
   const [startS, endS] = [Math.round(working.startsAtH * 3600), Math.round(working.endsAtH * 3600)];
@@ -160,16 +169,16 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
         flow += asked.use.flowM3PerS;
         if (pressurePa < asked.needsPa) asked.shortS++;
       }
-    const leak = pumps.some((p) => p.delivers) ? 0 : leakKgPerS;
+    const leak = compressors.some((p) => p.delivers) ? 0 : leakKgPerS;
     const wanted = flow * kgPerM3 + (powered ? moving.purgeKgPerS : 0) + leak;
     // Nothing flows out of a receiver that has come down to the atmosphere.
     tank.outKgPerS = pressurePa > atmosphericPa ? Math.max(wanted, STILL) : STILL;
     let delivering = 0;
-    for (const pump of pumps) {
-      const changed = pump.step(s, tank, powered, wanted);
-      if (pump.delivers) delivering++;
+    for (const compressor of compressors) {
+      const changed = compressor.step(s, tank, powered, wanted);
+      if (compressor.delivers) delivering++;
       if (!changed) continue;
-      events.push({ second: s, stageId: pump.stageId, what: changed });
+      events.push({ second: s, stageId: compressor.stageId, what: changed });
       const opens = changed === 'rests' ? 'unloader' : 'unloader-start';
       for (const point of points)
         if (point.drain === opens) openPoint(point, point.blownOut ? undefined : point.pulseKg);
@@ -208,6 +217,6 @@ export function simulateDay(plan: Plan, basis: Basis = 'real'): PumpDay | undefi
       airHeldKg: { atDawn: dawn.air, atDusk: tank.dryAirKg },
       waterHeldKg: { atDawn: dawn.water, atDusk: tank.waterKg },
     },
-    pumps: pumps.map((p) => p.totals),
+    compressors: compressors.map((p) => p.totals),
   };
 }

@@ -7,8 +7,8 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById } from '../plan/runs';
 import { DAY_S } from '../quantity/constants';
 import { all, working } from '../test/good-lines';
-import type { PumpTotals } from './compressor-unit';
-import { type PumpDay, simulateDay } from './simulate-day';
+import type { CompressorTotals } from './compressor-unit';
+import { type DayCycle, simulateDay } from './simulate-day';
 
 /** Hours after which a cold tank has warmed: some six times its half hour. */
 const START_UP_H = 3;
@@ -27,15 +27,20 @@ const START: PlanStart = {
  * In which a compressor delivers into the tank, s: loaded, less what it takes to fill again the space upstream of its check valve,
  * which its unloader blew off.
  */
-function loadedSOf({ stageId, loadedSByHour, blowOff }: PumpTotals, day: PumpDay, hours: number[], plan: Plan): number {
+function loadedSOf(
+  { stageId, loadedSByHour, blowOff }: CompressorTotals,
+  day: DayCycle,
+  hours: number[],
+  plan: Plan,
+): number {
   const loadedS = hours.reduce((sum, h) => sum + (loadedSByHour[h] as number), 0);
-  const pump = stageById(plan, stageId);
-  if (!blowOff || pump?.kind !== 'compressor') return loadedS;
+  const compressor = stageById(plan, stageId);
+  if (!blowOff || compressor?.kind !== 'compressor') return loadedS;
   const loads = day.events.filter(
     (e) => e.what === 'loads' && e.stageId === stageId && hours.includes(Math.floor(e.second / 3600)),
   );
-  const fillsM3 = (blowOff.spaceM3 * (pump.parameters.cutInPa - 101325)) / 101325;
-  return loadedS - (loads.length * fillsM3) / pump.parameters.freeAirDeliveryM3PerS;
+  const fillsM3 = (blowOff.spaceM3 * (compressor.parameters.cutInPa - 101325)) / 101325;
+  return loadedS - (loads.length * fillsM3) / compressor.parameters.freeAirDeliveryM3PerS;
 }
 
 /** What the day’s simulation says and what the walk says of the same hours, start-up left out. */
@@ -49,7 +54,7 @@ function compare(given: Plan) {
   if (!day) throw new Error('no day');
   const { startsAtH, endsAtH } = plan.survey.working;
   const hours = Array.from({ length: 24 }, (_, h) => h).filter((h) => h >= startsAtH + START_UP_H && h + 1 <= endsAtH);
-  const loadedS = Math.max(...day.pumps.map((p) => loadedSOf(p, day, hours, plan)));
+  const loadedS = Math.max(...day.compressors.map((p) => loadedSOf(p, day, hours, plan)));
   const share = loadedS / (hours.length * 3600);
   // What the survey says of the share is what the jobs ask: else the two are told different things.
   const section = walk(all(plan, working({ loadedShare: share })));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bandOf, type ChargeAtPlace, capacityOf, FACTOR_BEFORE, learnFactor, predictChange } from './charge-life';
+import { type ChargeAtPlace, capacityOf, FACTOR_BEFORE, learnFactor, lifeBand, predictChange } from './charge-life';
 
 // The truth of these simulations is drawn here, by other means than the core draws with: a sum of twelve even numbers is
 // normal enough (central limit theorem), from a generator of its own (Lehmer 1951, Park & Miller’s multiplier).
@@ -14,8 +14,8 @@ function nature(seed: number) {
 }
 
 /** A charge run in nature: water a day until it is spent, and what an eye reads of it on a day. */
-function runCharge({ normal }: ReturnType<typeof nature>, factor: number, bookKg: number, estimatedKg: number) {
-  const holds = bookKg * factor * Math.exp(0.12 * normal());
+function runCharge({ normal }: ReturnType<typeof nature>, factor: number, handbookKg: number, estimatedKg: number) {
+  const holds = handbookKg * factor * Math.exp(0.12 * normal());
   const use = Math.exp(0.1 * normal());
   const days: number[] = [];
   let ends = 0;
@@ -35,18 +35,18 @@ test('500 simulated charges: the band of 80 % holds 75–85 % of the days on whi
   const COUNT = 500;
   for (let n = 0; n < COUNT; n++) {
     const factor = Math.exp(0.35 * chance.normal());
-    const bookKg = 2;
+    const handbookKg = 2;
     const estimatedKg = 0.05;
     const past: ChargeAtPlace[] = Array.from({ length: n % 4 }, () => {
-      const { holds } = runCharge(chance, factor, bookKg, estimatedKg);
+      const { holds } = runCharge(chance, factor, handbookKg, estimatedKg);
       const spent = 0.7 + 0.3 * chance.even(); // taken out before it was through, and judged by eye
-      return { bookKg, looks: [{ loadKg: holds * spent, spent: spent + 0.1 * chance.normal() }] };
+      return { handbookKg, looks: [{ loadKg: holds * spent, spent: spent + 0.1 * chance.normal() }] };
     });
-    const charge = runCharge(chance, factor, bookKg, estimatedKg);
+    const charge = runCharge(chance, factor, handbookKg, estimatedKg);
     const now = Math.floor(44 * chance.even()); // by the book it lasts 40 days
     const loadKg = charge.days.slice(0, now).reduce((sum, kg) => sum + kg, 0);
     const looks = n % 2 ? [{ loadKg, spent: charge.read(loadKg / charge.holds) }] : [];
-    const capacity = capacityOf(learnFactor(past), { bookKg, looks });
+    const capacity = capacityOf(learnFactor(past), { handbookKg, looks });
     const daily = new Float64Array(400).fill(estimatedKg);
     const change = predictChange(capacity, loadKg, daily, { samples: 400, seed: n + 1 });
     const left = Math.max(0, charge.ends - now);
@@ -64,7 +64,7 @@ test('a true factor of 0.7 is learned within 5 % after five charges, over 300 pl
     const past: ChargeAtPlace[] = Array.from({ length: 5 }, () => {
       const { holds } = runCharge(chance, 0.7, 2, 0.05);
       const spent = 0.85 + 0.15 * chance.even();
-      return { bookKg: 2, looks: [{ loadKg: holds * spent, spent: Math.min(1, spent + 0.1 * chance.normal()) }] };
+      return { handbookKg: 2, looks: [{ loadKg: holds * spent, spent: Math.min(1, spent + 0.1 * chance.normal()) }] };
     });
     const learned = learnFactor(past);
     sum += learned.ln;
@@ -72,13 +72,13 @@ test('a true factor of 0.7 is learned within 5 % after five charges, over 300 pl
   }
   expect(Math.abs(Math.exp(sum / PLACES) / 0.7 - 1)).toBeLessThan(0.05);
   // Read exactly, five alike: within 5 % at each place.
-  const exact = learnFactor(Array.from({ length: 5 }, () => ({ bookKg: 2, looks: [{ loadKg: 1.4, spent: 1 }] })));
+  const exact = learnFactor(Array.from({ length: 5 }, () => ({ handbookKg: 2, looks: [{ loadKg: 1.4, spent: 1 }] })));
   expect(Math.abs(Math.exp(exact.ln) / 0.7 - 1)).toBeLessThan(0.05);
 });
 
 test('the update is Bayes’ rule: a posterior drawn on a grid has the same mean and variance', () => {
   const look = { loadKg: 1.2, spent: 0.8 };
-  const learned = learnFactor([{ bookKg: 2, looks: [look] }]);
+  const learned = learnFactor([{ handbookKg: 2, looks: [look] }]);
   // Prior N(0, 0.35²) times likelihood N(ln f; ln(1.2/0.8/2), 0.12² + (0.1/0.8)²), summed up point by point.
   const [m, s2] = [Math.log(1.2 / 0.8 / 2), 0.12 ** 2 + 0.125 ** 2];
   const grid = Array.from({ length: 40_001 }, (_, i) => -2 + i * 1e-4);
@@ -97,12 +97,12 @@ test('law: a heavier load never puts the change off; looks and history never wid
       fc.double({ min: 0, max: 1, noNaN: true }),
       fc.double({ min: 0, max: 1, noNaN: true }),
       (loadKg, spent, more) => {
-        const charge = { bookKg: 2, looks: [{ loadKg, spent }] };
+        const charge = { handbookKg: 2, looks: [{ loadKg, spent }] };
         const factor = learnFactor([charge]);
         const capacity = capacityOf(factor, charge);
         expect(factor.variance).toBeLessThanOrEqual(FACTOR_BEFORE.variance);
-        expect(capacity.variance).toBeLessThanOrEqual(capacityOf(factor, { bookKg: 2, looks: [] }).variance);
-        const { low, mid, high } = bandOf(capacity);
+        expect(capacity.variance).toBeLessThanOrEqual(capacityOf(factor, { handbookKg: 2, looks: [] }).variance);
+        const { low, mid, high } = lifeBand(capacity);
         expect(low <= mid && mid <= high && low > 0).toBe(true);
         const daily = new Float64Array(60).fill(0.05);
         const a = predictChange(capacity, loadKg, daily, { samples: 50 });

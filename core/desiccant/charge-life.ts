@@ -28,7 +28,7 @@ export const LEAST_READ = 0.15;
 export const Z80 = 1.2816;
 
 /** Both sides of the band of 80 %, and the middle. */
-export const bandOf = (b: Belief): { low: number; mid: number; high: number } => {
+export const lifeBand = (b: Belief): { low: number; mid: number; high: number } => {
   const half = Z80 * Math.sqrt(b.variance);
   return { low: Math.exp(b.ln - half), mid: Math.exp(b.ln), high: Math.exp(b.ln + half) };
 };
@@ -49,7 +49,7 @@ export interface Look {
 /** A charge at its place. */
 export interface ChargeAtPlace {
   /** Water that it should take up, by the book: mass, medium, humidity, times dried. */
-  readonly bookKg: number;
+  readonly handbookKg: number;
   readonly looks: readonly Look[];
 }
 
@@ -65,16 +65,16 @@ const readOf = ({ loadKg, spent }: Look): Belief | undefined =>
  * @source conjugate update of a normal distribution, in logarithms
  */
 export function learnFactor(charges: readonly ChargeAtPlace[], before: Belief = FACTOR_BEFORE): Belief {
-  return charges.reduce((belief, { bookKg, looks }) => {
+  return charges.reduce((belief, { handbookKg, looks }) => {
     const read = looks.map(readOf).findLast((b) => b !== undefined);
-    if (!read || !(bookKg > 0)) return belief;
-    return combine(belief, { ln: read.ln - Math.log(bookKg), variance: read.variance + UNSURE.charge ** 2 });
+    if (!read || !(handbookKg > 0)) return belief;
+    return combine(belief, { ln: read.ln - Math.log(handbookKg), variance: read.variance + UNSURE.charge ** 2 });
   }, before);
 }
 
 /** What the charge that is in takes up in all, kg: by its place, and by every look at it. */
-export function capacityOf(factor: Belief, { bookKg, looks }: ChargeAtPlace): Belief {
-  const before = { ln: factor.ln + Math.log(bookKg), variance: factor.variance + UNSURE.charge ** 2 };
+export function capacityOf(factor: Belief, { handbookKg, looks }: ChargeAtPlace): Belief {
+  const before = { ln: factor.ln + Math.log(handbookKg), variance: factor.variance + UNSURE.charge ** 2 };
   return looks.reduce((belief, look) => {
     const read = readOf(look);
     return read ? combine(belief, read) : belief;
@@ -82,7 +82,7 @@ export function capacityOf(factor: Belief, { bookKg, looks }: ChargeAtPlace): Be
 }
 
 /** When a charge will be spent. */
-export interface Change {
+export interface ChangeDay {
   /** Days from now at which one in ten, half, and nine in ten of the outcomes are spent; infinite beyond what was looked at. */
   readonly days: readonly [early: number, middle: number, late: number];
   /** Of the outcomes, how many are spent by now. */
@@ -105,7 +105,7 @@ export function predictChange(
     seed = 1,
     onProgress,
   }: { samples?: number; seed?: number; onProgress?: (share: number) => boolean } = {},
-): Change | undefined {
+): ChangeDay | undefined {
   const draw = normalDraws(seed);
   const sigma = Math.sqrt(capacity.variance);
   const days = dailyKg.length;

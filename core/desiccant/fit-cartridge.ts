@@ -17,7 +17,7 @@ export interface Housing {
   readonly idleH: number;
 }
 
-export interface Finding {
+export interface HousingNote {
   readonly grave: boolean;
   readonly says: string;
 }
@@ -47,9 +47,9 @@ export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
       ? leadUptake(duty.medium, duty.relativeHumidity)
       : usableWater(duty.medium, duty.relativeHumidity);
   const idleKg = waterLoadKgPerS({ ...duty, dryAirKgPerS: housing.leakKgPerS }) * housing.idleH * 3600;
-  const grave = (says: string): Finding => ({ grave: true, says });
-  const mind = (says: string): Finding => ({ grave: false, says });
-  const findings: Finding[] = [
+  const grave = (says: string): HousingNote => ({ grave: true, says });
+  const mind = (says: string): HousingNote => ({ grave: false, says });
+  const findings: HousingNote[] = [
     ...(housing.ratedPa === undefined
       ? [mind('The pressure marked on it is not recorded: read it, and the relief valve upstream of it.')]
       : housing.ratedPa <= 0

@@ -1,5 +1,5 @@
 import { growthOf } from '../maintenance/element-life';
-import { bandOf, learnFactor } from './charge-life';
+import { learnFactor, lifeBand } from './charge-life';
 import { type Batch, dryBatch } from './dry-batch';
 import { fitCartridge, type Housing } from './fit-cartridge';
 import { judgeCharge, leftAfter, type WeighedCharge } from './judge-charge';
@@ -120,11 +120,11 @@ describe('a cartridge', () => {
 });
 
 test('a front lower than 15 % tells nothing yet; a band of 80 % is 1.2816 deviations wide either way', () => {
-  const learnt = (spent: number) => learnFactor([{ bookKg: 1, looks: [{ loadKg: 0.3, spent }] }]).ln;
+  const learnt = (spent: number) => learnFactor([{ handbookKg: 1, looks: [{ loadKg: 0.3, spent }] }]).ln;
   expect(learnt(0.149)).toBe(0);
   expect(learnt(0.151)).toBeGreaterThan(0);
   // Quantile of 90 % of the normal distribution (any table).
-  expect(Math.log(bandOf({ ln: 0, variance: 1 }).high)).toBeCloseTo(1.2816, 4);
+  expect(Math.log(lifeBand({ ln: 0, variance: 1 }).high)).toBeCloseTo(1.2816, 4);
 });
 
 test('a reading of an element’s drop is worth 5 % at best', () => {

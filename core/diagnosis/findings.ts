@@ -8,7 +8,7 @@ import type { Symptom } from './symptom';
 import { symptomById } from './symptoms';
 
 /** A reading outside its band, or a complaint: what it points to, in the order of what is likely. */
-export interface Finding {
+export interface OutOfBand {
   readonly entryId: string;
   readonly stageId: string;
   readonly title: string;
@@ -39,9 +39,9 @@ function symptomOf(plan: Plan, stageId: string, of: ReadingName, more: boolean):
 }
 
 /** What an entry makes one look into: readings outside their band, a bad result, a complaint. */
-export function findingsOf(plan: Plan, entry: LoggedEntry): Finding[] {
+export function findingsOf(plan: Plan, entry: LoggedEntry): OutOfBand[] {
   const name = stageById(plan, entry.stageId)?.name ?? entry.stageName;
-  const out = entry.readings.flatMap((r, i): Finding[] => {
+  const out = entry.readings.flatMap((r, i): OutOfBand[] => {
     const expected = entry.expected[i];
     if (!expected) return [];
     const verdict = verdictOfReading(r.value, expected);

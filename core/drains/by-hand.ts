@@ -2,7 +2,7 @@ import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { DRY_WEEKLY_KG } from './drain-work';
 
 /** How long a sump takes to fill, and how often somebody has to come. */
-export interface HandRoutine {
+export interface HandDraining {
   /** Of loaded running, and of working time, until the mark is reached, s; infinite where nothing comes. */
   readonly loadedS: number;
   readonly workedS: number;
@@ -11,12 +11,12 @@ export interface HandRoutine {
 }
 
 /** @param loadedShare of the working time, 0…1 */
-export function handRoutine(
+export function handDraining(
   kgPerS: number,
   sumpM3: number,
   loadedShare: number,
   workedHoursPerDay: number,
-): HandRoutine {
+): HandDraining {
   const loadedS = kgPerS > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerS : Number.POSITIVE_INFINITY;
   const workedS = loadedShare > 0 ? loadedS / loadedShare : Number.POSITIVE_INFINITY;
   return { loadedS, workedS, perDay: (workedHoursPerDay * 3600) / workedS };

@@ -1,5 +1,5 @@
-import { type Sentence, say as said } from '../advice/rule';
-import { pumpCycle } from '../day/cycle';
+import { type Sentence, sayIn as said } from '../advice/rule';
+import { compressorCycle } from '../day/cycle';
 import type { Drain } from '../equipment/shared/drain-fields';
 import { airBalance } from '../line/balance';
 import { walk } from '../line/walk';
@@ -127,7 +127,7 @@ describe('which drain suits: the table of the trade handbook, situation by situa
           expect(words(w.setting)).not.toMatch(/NaN|undefined|Infinity/);
           expect(w.because.map(words).join(' ')).not.toMatch(/NaN|undefined|Infinity/);
           expect(w.because.length).toBeGreaterThan(0);
-          expect(Number.isFinite(w.kWhPerYear) && Number.isFinite(w.choreMinutes)).toBe(true);
+          expect(Number.isFinite(w.kWhPerYear) && Number.isFinite(w.taskMinutes)).toBe(true);
           expect(HOW_TO_CHECK[w.drain]).toBeTruthy();
         }
   });
@@ -137,10 +137,10 @@ test('what gathers between two stops is the rate by the loaded time of a cycle (
   const plan = goodShop();
   const d = duty(plan, 'receiver');
   const { usedM3PerS, lostM3PerS } = airBalance(plan, walk(plan));
-  const pump = plan.stages[1];
-  if (pump?.kind !== 'compressor') throw new Error('no pump');
-  const { cutInPa, cutOutPa, freeAirDeliveryM3PerS } = pump.parameters;
-  const cycle = pumpCycle(0.5, cutInPa, cutOutPa, freeAirDeliveryM3PerS, usedM3PerS + lostM3PerS, 101325);
+  const compressor = plan.stages[1];
+  if (compressor?.kind !== 'compressor') throw new Error('no pump');
+  const { cutInPa, cutOutPa, freeAirDeliveryM3PerS } = compressor.parameters;
+  const cycle = compressorCycle(0.5, cutInPa, cutOutPa, freeAirDeliveryM3PerS, usedM3PerS + lostM3PerS, 101325);
   expect(d.cycle?.loadedS).toBeCloseTo(cycle.loadedS, 6);
   expect(words(waysToDrain(d).find((w) => w.drain === 'unloader')?.setting)).toMatch(/each stop/);
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { receiverHeelM } from '../equipment/supply/receiver';
 import { INCH, PSI } from '../quantity/constants';
-import { bowlMarkM3, handRoutine, howOften } from './by-hand';
+import { bowlMarkM3, handDraining, howOften } from './by-hand';
 import { handDays } from './drain-work';
 import { liquidM3PerS } from './liquid-flow';
 import { isHumid, twoSeasons } from './seasons';
@@ -89,7 +89,7 @@ describe('a timer that is set', () => {
 
 describe('by hand', () => {
   test('2.4 kg/h while loaded, half the time, into 5 L: 2 h 5 min loaded, so twice in a day of 8 h', () => {
-    const r = handRoutine(2.4 / 3600, 5e-3, 0.5, 8);
+    const r = handDraining(2.4 / 3600, 5e-3, 0.5, 8);
     expect(r.loadedS / 3600).toBeCloseTo(5 / 2.4, 9);
     expect(r.perDay).toBeCloseTo((8 * 0.5 * 2.4) / 5, 9);
     expect(howOften(r.perDay, 9.6)).toBe('twice a day');

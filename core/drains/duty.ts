@@ -1,6 +1,6 @@
 import { TRIPLE_POINT_C } from '../air/saturation';
 import { aheadOfCheck } from '../day/compressor-unit';
-import { type PumpCycle, pumpCycle } from '../day/cycle';
+import { type CompressorCycle, compressorCycle } from '../day/cycle';
 import type { Drain } from '../equipment/shared/drain-fields';
 import { airBalance } from '../line/balance';
 import type { Section, Station } from '../line/section';
@@ -42,7 +42,7 @@ export interface DrainDuty {
   readonly workedHoursPerYear: number;
   readonly loadedHoursPerDay: number;
   /** Loads of the compressor in an hour at its average demand, and loaded time each; nothing where it never rests. */
-  readonly cycle: PumpCycle | undefined;
+  readonly cycle: CompressorCycle | undefined;
   readonly unloads: boolean;
   /** The unloader blows it out whole: it stands upstream of the check valve. */
   readonly blownOut: boolean;
@@ -86,18 +86,18 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
   const { working, site, pipe } = line.survey;
   const stages = allStages(line);
   const path = pathTo(line, stage.id);
-  const pump = path.find((s) => s.kind === 'compressor') ?? stages.find((s) => s.kind === 'compressor');
+  const compressor = path.find((s) => s.kind === 'compressor') ?? stages.find((s) => s.kind === 'compressor');
   const tank = stages.find((s) => s.kind === 'receiver');
   const balance = airBalance(line, section);
   const run = runsOf(line).find((r) => r.stages.includes(stage as Stage));
-  const steady = pump?.parameters.control === 'speed';
+  const steady = compressor?.parameters.control === 'speed';
   const cycle =
-    pump && tank && !steady
-      ? pumpCycle(
+    compressor && tank && !steady
+      ? compressorCycle(
           tank.parameters.volumeM3,
-          pump.parameters.cutInPa,
-          pump.parameters.cutOutPa,
-          pump.parameters.freeAirDeliveryM3PerS,
+          compressor.parameters.cutInPa,
+          compressor.parameters.cutOutPa,
+          compressor.parameters.freeAirDeliveryM3PerS,
           balance.usedM3PerS + balance.lostM3PerS,
           around.atmosphericPa,
         )
@@ -117,7 +117,7 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
     workedHoursPerYear: hoursPerWeek(working) * WORKING_WEEKS,
     loadedHoursPerDay: loadedHoursPerDay(line),
     cycle: cycle && Number.isFinite(cycle.loadedS) && cycle.startsPerHour > 0 ? cycle : undefined,
-    unloads: pump !== undefined && !steady,
+    unloads: compressor !== undefined && !steady,
     blownOut: run !== undefined && run.from === null && aheadOfCheck(run).some((s) => s.id === stage.id),
     behindTank: path.slice(0, -1).some((s) => s.kind === 'check-valve' || s.kind === 'receiver'),
     charged: working.overnight === 'charged',

@@ -3,7 +3,7 @@ import { receiverHeelM } from '../equipment/supply/receiver';
 import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
 import { sayDay } from '../year/calendar';
-import { handRoutine, howOften } from './by-hand';
+import { handDraining, howOften } from './by-hand';
 import { type DrainDuty, gathersPerStopM3, kgPerDay, meanLossM3PerS, stopsPerDay } from './duty';
 import { type PointYear, seasonAt } from './point-year';
 import { LOSS, type TimerSetting, timerAt } from './timer';
@@ -56,7 +56,7 @@ function heel(d: DrainDuty, kg: number): Sentence {
 function judgeHand(d: DrainDuty): Omit<JudgedSetting, 'seasons' | 'better'> & { better: string } {
   const salty = d.stage.kind === 'pellet-tower';
   const kg = kgPerDay(d);
-  const { perDay } = handRoutine(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
+  const { perDay } = handDraining(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
   const over = perDay > 1 || salty;
   return { mark: over ? 'over' : 'holds', atSetting: heel(d, kg), better: howOften(perDay, kg, salty) };
 }

@@ -43,14 +43,15 @@ export interface OilyWater {
  */
 export function oilyWater(plan: Plan, section: Section, run: WeatherRun): OilyWater | undefined {
   const stages = allStages(standing(plan));
-  const pumps = stages.filter((s) => s.kind === 'compressor');
-  if (!pumps.some((p) => OIL_MG[p.parameters.type] > 0)) return undefined;
+  const compressors = stages.filter((s) => s.kind === 'compressor');
+  if (!compressors.some((p) => OIL_MG[p.parameters.type] > 0)) return undefined;
   const all = caughtInAll(run);
   const yearKg = totalKg(all, run.load);
   const loadedS = run.load.reduce((sum, share) => sum + share * 3600, 0);
   const free = airBalance(plan, section).deliveredM3PerS;
-  const given = pumps.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0);
-  const mg = pumps.reduce((sum, p) => sum + OIL_MG[p.parameters.type] * p.parameters.freeAirDeliveryM3PerS, 0) / given;
+  const given = compressors.reduce((sum, p) => sum + p.parameters.freeAirDeliveryM3PerS, 0);
+  const mg =
+    compressors.reduce((sum, p) => sum + OIL_MG[p.parameters.type] * p.parameters.freeAirDeliveryM3PerS, 0) / given;
   const oilKgPerYear = mg * 1e-6 * free * loadedS;
   const separator = stages.find((s) => s.kind === 'oil-water-separator');
   const peakKgPerS = peak(all, run.load)?.value ?? 0;

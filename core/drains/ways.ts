@@ -3,7 +3,7 @@ import { kindOf } from '../equipment/index';
 import type { Drain } from '../equipment/shared/drain-fields';
 import { CFM, WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
-import { handRoutine, howOften, MOST_A_DAY, OFTEN_A_DAY } from './by-hand';
+import { handDraining, howOften, MOST_A_DAY, OFTEN_A_DAY } from './by-hand';
 import { DRAIN_WORK, type DrainWork, handDays, YEAR_DAYS } from './drain-work';
 import { type DrainDuty, gathersPerStopM3, isFreezing, kgPerDay, pressureHours, stopsPerDay } from './duty';
 import { liquidM3PerS } from './liquid-flow';
@@ -26,7 +26,7 @@ export interface Way {
   /** What that air costs to make in a year, kWh. */
   readonly kWhPerYear: number;
   /** Time that somebody spends on it in a year, min. */
-  readonly choreMinutes: number;
+  readonly taskMinutes: number;
 }
 
 // Floats: orifice 0.06–0.1 in (trade handbook); below some millilitres an hour the seat runs dry, leaks or sticks
@@ -73,7 +73,7 @@ const yearly = (d: DrainDuty, kgPerDay: number): number => kgPerDay * d.workedDa
 /** Minutes a year that a drain asks for here: the tasks of the routine that it would bring to this stage. */
 function minutesOf(d: DrainDuty, drain: Drain): number {
   const tasks = kindOf(d.stage.kind).service ?? [];
-  const { perDay } = handRoutine(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
+  const { perDay } = handDraining(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
   const fillDays = perDay > 0 ? 1 / perDay : undefined;
   return Object.entries<DrainWork>(DRAIN_WORK)
     .filter(([id, work]) => tasks.includes(id) && work.drains.includes(drain))
@@ -87,7 +87,7 @@ function minutesOf(d: DrainDuty, drain: Drain): number {
 const every = (set: TimerSetting): string => `open ${spell(set.openS)} every ${spell(set.everyS)}`;
 
 function byHand(d: DrainDuty): Way {
-  const routine = handRoutine(d.peakKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
+  const routine = handDraining(d.peakKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
   const salty = d.stage.kind === 'pellet-tower';
   const often = howOften(routine.perDay, kgPerDay(d, d.peakKgPerS), salty);
   const tooOften = routine.perDay > OFTEN_A_DAY;
@@ -111,7 +111,7 @@ function byHand(d: DrainDuty): Way {
     parameters: { drain: 'manual' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: minutesOf(d, 'manual'),
+    taskMinutes: minutesOf(d, 'manual'),
   };
 }
 
@@ -142,7 +142,7 @@ function float(d: DrainDuty): Way {
     parameters: { drain: 'float' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: minutesOf(d, 'float'),
+    taskMinutes: minutesOf(d, 'float'),
   };
 }
 
@@ -172,7 +172,7 @@ function timer(d: DrainDuty): Way {
     parameters: set ? { drain: 'timer', drainEveryS: set.everyS, drainOpenS: set.openS } : { drain: 'timer' },
     lostKgPerDay: lost,
     kWhPerYear: yearly(d, lost),
-    choreMinutes: minutesOf(d, 'timer'),
+    taskMinutes: minutesOf(d, 'timer'),
   };
 }
 
@@ -218,7 +218,7 @@ function perCycle(d: DrainDuty, drain: 'unloader' | 'unloader-start' | 'spitter'
     parameters: { drain },
     lostKgPerDay: lost,
     kWhPerYear: yearly(d, lost),
-    choreMinutes: minutesOf(d, drain),
+    taskMinutes: minutesOf(d, drain),
   };
 }
 
@@ -238,7 +238,7 @@ function onLossOfPressure(d: DrainDuty): Way {
     parameters: { drain: 'pressure-loss' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: minutesOf(d, 'pressure-loss'),
+    taskMinutes: minutesOf(d, 'pressure-loss'),
   };
 }
 
@@ -266,7 +266,7 @@ function level(d: DrainDuty): Way {
     parameters: { drain: 'level' },
     lostKgPerDay: 0,
     kWhPerYear: 0,
-    choreMinutes: minutesOf(d, 'level'),
+    taskMinutes: minutesOf(d, 'level'),
   };
 }
 
@@ -281,5 +281,5 @@ export function waysToDrain(d: DrainDuty): Way[] {
     perCycle(d, 'spitter'),
     onLossOfPressure(d),
     level(d),
-  ].sort((a, b) => b.suits - a.suits || a.lostKgPerDay - b.lostKgPerDay || a.choreMinutes - b.choreMinutes);
+  ].sort((a, b) => b.suits - a.suits || a.lostKgPerDay - b.lostKgPerDay || a.taskMinutes - b.taskMinutes);
 }

@@ -4,7 +4,7 @@ import { spell } from '../quantity/spell';
 import type { WeatherRun } from '../year/run-weather';
 import { caughtAt } from '../year/series';
 import { dailyKg } from '../year/sums';
-import { handRoutine, howOften } from './by-hand';
+import { handDraining, howOften } from './by-hand';
 import { type DrainDuty, gathersPerStopM3 } from './duty';
 import { CAPACITY_MARGIN } from './restart';
 import { timerAt } from './timer';
@@ -89,7 +89,7 @@ export function weekPlan(duties: readonly DrainDuty[], run: WeatherRun, firstHou
     }
     if (stage.parameters.drain === 'manual') {
       const perDay = daysKg.map((kg) => kg / WATER_KG_PER_M3 / stage.parameters.sumpM3);
-      const today = handRoutine(d.nowKgPerS, stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay).perDay;
+      const today = handDraining(d.nowKgPerS, stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay).perDay;
       const day = firstOver(perDay, Math.max(1, today * WETTER));
       if (day < 0) return [];
       const worst = Math.max(...perDay);

@@ -1,7 +1,7 @@
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { choresOfLine } from '../maintenance/due';
-import { routineFacts } from '../maintenance/facts';
+import { tasksOfStages } from '../maintenance/due';
+import { maintenanceFacts } from '../maintenance/facts';
 import { intervalOf } from '../maintenance/interval';
 import { taskById } from '../maintenance/tasks';
 import { fittingK } from '../pipe-flow/pipes';
@@ -95,7 +95,7 @@ test('a new regulator falls by the typical 10 psi at 15 cfm, so that a second on
 
 describe('what holds water or wears out brings its task', () => {
   const tasks = (stage: Stage): string[] =>
-    choresOfLine(planOf({}, stageOf('aftercooler'), stage)).flatMap((c) =>
+    tasksOfStages(planOf({}, stageOf('aftercooler'), stage)).flatMap((c) =>
       c.stage.id === stage.id ? [c.task.id] : [],
     );
   test('drip legs of a pipe, low loops of a hose, of a cooling run without a drain; none without them', () => {
@@ -109,7 +109,7 @@ describe('what holds water or wears out brings its task', () => {
 
   const days = (plan: Plan, stageId: string, task: string): number => {
     const stage = plan.stages.find((s) => s.id === stageId) as Stage;
-    return intervalOf(routineFacts(plan, walk(plan)), stage, taskById(task) as never).days;
+    return intervalOf(maintenanceFacts(plan, walk(plan)), stage, taskById(task) as never).days;
   };
   const wet = { temperatureC: 30, relativeHumidity: 0.7, dischargeC: 45 };
   test('gel in a home-made housing that takes hundreds of grams an hour is no yearly task', () => {

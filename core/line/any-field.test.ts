@@ -6,7 +6,7 @@ import { collectingStages, dutyOf } from '../drains/duty';
 import { judgeSetting } from '../drains/judge-setting';
 import { waysToDrain } from '../drains/ways';
 import { dueTasks } from '../maintenance/due';
-import { routineFacts } from '../maintenance/facts';
+import { maintenanceFacts } from '../maintenance/facts';
 import { type Plan, planSchema } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { anyPlan, fieldsIn, STRANGE, withField } from '../test/any-plan';
@@ -33,7 +33,7 @@ function shown(plan: Plan): string[] {
     const duty = dutyOf(plan, section, s);
     if (duty) [waysToDrain(duty), judgeSetting(duty)];
   }
-  dueTasks(routineFacts(plan, section), [], [], '2026-11-28T08:00');
+  dueTasks(maintenanceFacts(plan, section), [], [], '2026-11-28T08:00');
   const told = JSON.stringify([section.problems.map((p) => p.message), judgement.broken]);
   return [...reached, ...(/\bNaN\b|Infinity/.test(told) || judgement.broken.length > 0 ? [told] : [])];
 }

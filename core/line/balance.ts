@@ -41,7 +41,7 @@ export function airBalance(plan: Plan, section: Section): AirBalance {
     }, 0) / kgPerM3;
   const lostM3PerS = section.stations.reduce((sum, s) => sum + s.ventedAirKgPerS, 0) / kgPerM3 + drainsM3PerS;
   const leftM3PerS = deliveredM3PerS - usedM3PerS - lostM3PerS;
-  const pump = allStages(line).find((s) => s.kind === 'compressor');
+  const compressor = allStages(line).find((s) => s.kind === 'compressor');
   const asked = usedM3PerS + lostM3PerS;
   return {
     deliveredM3PerS,
@@ -50,22 +50,27 @@ export function airBalance(plan: Plan, section: Section): AirBalance {
     drainsM3PerS,
     leftM3PerS,
     ...(leftM3PerS < 0 &&
-      pump?.kind === 'compressor' && {
-        fallsToPa: Math.max(around.atmosphericPa, (pump.parameters.cutInPa * deliveredM3PerS) / asked),
+      compressor?.kind === 'compressor' && {
+        fallsToPa: Math.max(around.atmosphericPa, (compressor.parameters.cutInPa * deliveredM3PerS) / asked),
       }),
   };
 }
 
 /** “Why?” for the pressure that the line falls to. */
 export function explainFall(plan: Plan, balance: AirBalance): Derivation {
-  const pump = allStages(plan).find((s) => s.kind === 'compressor');
+  const compressor = allStages(plan).find((s) => s.kind === 'compressor');
   return {
     title: 'Pressure that the line falls to',
     quantity: 'pressure',
     value: balance.fallsToPa ?? 0,
     formula: 'cut-in pressure, absolute × delivered / (used + lost)',
     inputs: [
-      input('cuts in at', 'pressure', pump?.kind === 'compressor' ? pump.parameters.cutInPa : 0, 'compressor'),
+      input(
+        'cuts in at',
+        'pressure',
+        compressor?.kind === 'compressor' ? compressor.parameters.cutInPa : 0,
+        'compressor',
+      ),
       input('delivered', 'volumeFlow', balance.deliveredM3PerS, 'all compressors, loaded'),
       input('used on average', 'volumeFlow', balance.usedM3PerS, 'jobs: flow × time'),
       input('purge, sweep, leaks', 'volumeFlow', balance.lostM3PerS - balance.drainsM3PerS, 'the line'),

@@ -4,7 +4,7 @@ import { placeOf, surveyAtmosphericPa } from '../plan/survey';
 import { input, type Reason } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import { MOIST_AIR } from './explain-moisture';
-import type { Pick } from './propagate';
+import type { ReadFigure } from './propagate';
 import type { Section } from './section';
 import { loadedHoursPerDay, waterInPerDayKg } from './working-day';
 
@@ -25,7 +25,7 @@ export function planReason(
   plan: Plan,
   section: Section,
   name: PlanFigure,
-): Reason & { title: string; quantity: QuantityName; pick: Pick } {
+): Reason & { title: string; quantity: QuantityName; pick: ReadFigure } {
   const { survey } = plan;
   const place = placeOf(survey, survey.intakePlaceId);
   const compressor = plan.stages[1] as Extract<Plan['stages'][number], { kind: 'compressor' }>;

@@ -1,10 +1,10 @@
 import { stagesOfUnit } from '../plan/machine-units';
-import type { Plan, Unit } from '../plan/plan';
+import type { MachineUnit, Plan } from '../plan/plan';
 import { type Derivation, input } from '../quantity/derivation';
 import type { Section } from './section';
 
 /** “Why?” for what a closed unit catches: its stages, one by one. */
-export function explainUnit(plan: Plan, section: Section, unit: Unit): Derivation {
+export function explainUnit(plan: Plan, section: Section, unit: MachineUnit): Derivation {
   const inputs = stagesOfUnit(plan, unit.id).flatMap((s) => {
     const station = section.at(s.id);
     return station && 'drain' in s.parameters ? [input(s.name, 'waterFlow', station.caughtKgPerS, 'its drain')] : [];

@@ -4,7 +4,7 @@ import { pathTo, stageById, standing } from '../plan/runs';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 
 /** Two gauges one downstream of the other: what is lost between them by their readings, and by the numbers. */
-export interface Stretch {
+export interface GaugeStretch {
   readonly fromId: string;
   readonly toId: string;
   readonly from: string;
@@ -32,15 +32,15 @@ type GaugeStage = Extract<Stage, { kind: 'gauge' }>;
  * @returns from gauge to gauge in the order of the air; empty with fewer than two gauges that were read
  * @source static against flowing reading, common practice
  */
-export function stretchesTo(plan: Plan, outletId: string): Stretch[] {
+export function stretchesTo(plan: Plan, outletId: string): GaugeStretch[] {
   const moment = worstMoments(plan).get(outletId);
   return moment ? between(standing(plan), outletId, moment) : [];
 }
 
-function between(line: Plan, outletId: string, { section }: WorstMoment): Stretch[] {
+function between(line: Plan, outletId: string, { section }: WorstMoment): GaugeStretch[] {
   const path = pathTo(line, outletId);
   const gauges = path.filter((s): s is GaugeStage => s.kind === 'gauge' && s.parameters.read === 'yes');
-  return gauges.slice(1).flatMap((to, i): Stretch[] => {
+  return gauges.slice(1).flatMap((to, i): GaugeStretch[] => {
     const from = gauges[i] as GaugeStage;
     const steps = path.slice(path.indexOf(from) + 1, path.indexOf(to));
     const pressure = (id: string): number | undefined => section.at(id)?.pressurePa;

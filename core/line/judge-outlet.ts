@@ -10,7 +10,7 @@ import type { QuantityName } from '../quantity/units';
 import { type Grade, gradeLine, isAsClean } from './grade-line';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 import type { WalkProblem } from './prepare';
-import { type Pick, propagateAll } from './propagate';
+import { propagateAll, type ReadFigure } from './propagate';
 import { humidityAt, type Section, type Station } from './section';
 import { type Loss, lossesTo } from './waterfall';
 
@@ -43,7 +43,7 @@ export interface OutletJudgement {
     /** Where the pressure goes, largest loss first. */
     readonly losses: readonly Loss[];
     /** It asks for more than the compressor makes when it cuts in. */
-    readonly beyondPump?: true;
+    readonly beyondCompressor?: true;
   };
   /** Which reading would settle an open verdict, or what stands behind a failed one. */
   readonly note?: string;
@@ -68,7 +68,7 @@ export const GAUGE_TELLS_PA = 6895;
 interface Criterion {
   readonly quantity: QuantityName;
   readonly limit: number;
-  readonly pick: Pick;
+  readonly pick: ReadFigure;
 }
 
 /** What an outlet is judged by. Less is better, everywhere. */
@@ -209,7 +209,7 @@ function atWorst(
     enough: getsPa >= needsPa - GAUGE_TELLS_PA,
     losses: moment ? lossesTo(line, stage.id, moment) : [],
     ...(stopped && { stopped }),
-    ...(needsPa > cutInPa && { beyondPump: true as const }),
+    ...(needsPa > cutInPa && { beyondCompressor: true as const }),
   };
 }
 

@@ -20,8 +20,8 @@ export const MOMENTS: Record<Moment, string> = {
   peak: 'all in use, at cut-in',
 };
 
-type PumpStage = Extract<Stage, { kind: 'compressor' }>;
-const isPump = (s: Stage): s is PumpStage => s.kind === 'compressor';
+type CompressorStage = Extract<Stage, { kind: 'compressor' }>;
+const isCompressor = (s: Stage): s is CompressorStage => s.kind === 'compressor';
 
 /**
  * What the jobs take on average while any of them is in use, m³/s of free air.
@@ -65,16 +65,16 @@ export interface PressureThen {
 
 /** Pressure at a stage with nothing flowing: that of the compressor's band, or the least setting on the way. */
 function atRest(line: Plan, stageId: string): PressureThen | undefined {
-  const pumps = allStages(line).filter(isPump);
+  const compressors = allStages(line).filter(isCompressor);
   const path = pathTo(line, stageId);
-  if (pumps.length === 0 || !path.some(isPump)) return undefined;
+  if (compressors.length === 0 || !path.some(isCompressor)) return undefined;
   const setPa = Math.min(
     ...path.map((s) =>
       s.kind === 'regulator' || s.kind === 'flow-controller' ? s.parameters.setPressurePa : Number.POSITIVE_INFINITY,
     ),
   );
-  const lowPa = Math.min(setPa, ...pumps.map((p) => p.parameters.cutInPa));
-  const highPa = Math.min(setPa, Math.max(...pumps.map((p) => p.parameters.cutOutPa)));
+  const lowPa = Math.min(setPa, ...compressors.map((p) => p.parameters.cutInPa));
+  const highPa = Math.min(setPa, Math.max(...compressors.map((p) => p.parameters.cutOutPa)));
   return { pressurePa: Math.min(setPa, (lowPa + highPa) / 2), lowPa, highPa };
 }
 

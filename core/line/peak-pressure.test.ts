@@ -99,8 +99,8 @@ test('dry enough and too weak is not what the job asked for; more than the compr
   expect(inAll(judge(5e5))).toBe(judge(5e5).verdict);
   expect(inAll(judge(7.1e5))).toBe('fails');
   expect(judge(7.1e5).pressure.losses[0]?.stageId).toBe('coupler');
-  expect(judge(7.1e5).pressure.beyondPump).toBeUndefined();
-  expect(judge(9e5).pressure.beyondPump).toBe(true);
+  expect(judge(7.1e5).pressure.beyondCompressor).toBeUndefined();
+  expect(judge(9e5).pressure.beyondCompressor).toBe(true);
 });
 
 test('without a receiver no more flows than the compressor gives', () => {

@@ -50,8 +50,8 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
       const walkAt = (at: PreparedLine): Section =>
         walkPrepared(at, around, undefined, (i, air) => {
           // A stage downstream of the compressor: at the bottom of the band.
-          const pump = at.stages[i - 1];
-          if (pump?.kind === 'compressor') air.expandTo(pump.parameters.cutInPa);
+          const compressor = at.stages[i - 1];
+          if (compressor?.kind === 'compressor') air.expandTo(compressor.parameters.cutInPa);
           // Only its size changes: what is in a kilogram of the air does not.
           if (at.stages[i]?.id === store) air.scale(askedKgPerS / air.dryAirKgPerS);
         });

@@ -22,7 +22,7 @@ interface UncertainInput {
 }
 
 /** Reads the figure in question from a walked plan; `undefined` where the walk did not get that far. */
-export type Pick = (section: Section, plan: Plan) => number | undefined;
+export type ReadFigure = (section: Section, plan: Plan) => number | undefined;
 
 function shifted(value: number, meta: FieldMeta, sign: 1 | -1): number {
   const { abs = 0, rel = 0 } = meta.uncertainty ?? {};
@@ -88,7 +88,7 @@ const walkAsDelivered: WalkAt = (plan, line, basis) => walkPrepared(line, surrou
  */
 export function propagateAll(
   plan: Plan,
-  picks: readonly Pick[],
+  picks: readonly ReadFigure[],
   basis: Basis = 'real',
   more: readonly { readonly label: string; readonly rel: number }[] = [],
   { asks, walkAt = walkAsDelivered }: { readonly asks?: Asks; readonly walkAt?: WalkAt } = {},
@@ -119,7 +119,7 @@ export function propagateAll(
 /** The same for one figure. */
 export function propagate(
   plan: Plan,
-  pick: Pick,
+  pick: ReadFigure,
   basis: Basis = 'real',
   more: readonly { readonly label: string; readonly rel: number }[] = [],
 ): Band | undefined {

@@ -18,7 +18,7 @@ export interface Loss {
 }
 
 /** The same with what the next size would give back: at the outlet, and what it costs beside this one. */
-export interface Step extends Loss {
+export interface PressureStep extends Loss {
   readonly wider?: { readonly says: string; readonly givesBackPa: number; readonly costs?: string };
 }
 
@@ -29,7 +29,7 @@ export interface Waterfall {
   readonly cutInPa: number;
   readonly arrivesPa: number;
   /** Largest loss first. */
-  readonly steps: readonly Step[];
+  readonly steps: readonly PressureStep[];
   readonly totalLossPa: number;
 }
 
@@ -41,8 +41,8 @@ function setTo(stage: Stage): number | undefined {
 }
 
 function bandOf(path: readonly Stage[], line: Plan): { cutInPa: number; cutOutPa: number } | undefined {
-  const pump = path.find((s) => s.kind === 'compressor') ?? line.stages[1];
-  return pump?.kind === 'compressor' ? pump.parameters : undefined;
+  const compressor = path.find((s) => s.kind === 'compressor') ?? line.stages[1];
+  return compressor?.kind === 'compressor' ? compressor.parameters : undefined;
 }
 
 /** What is lost at each stage on the way to an outlet at its worst moment, largest first; nothing where no air arrives. */
@@ -76,7 +76,7 @@ export function waterfallTo(plan: Plan, outletId: string, basis: Basis = 'real')
   const line = standing(plan);
   const band = bandOf(moment ? pathTo(moment.drawn, outletId) : [], line);
   if (!moment || arrivesPa === undefined || !band) return undefined;
-  const steps = lossesTo(line, outletId, moment).map((loss): Step => {
+  const steps = lossesTo(line, outletId, moment).map((loss): PressureStep => {
     const stage = stageById(line, loss.stageId) as Stage;
     const wider = loss.lossPa >= WORTH_ASKING_PA ? kindOf(stage.kind).wider?.(stage.parameters) : undefined;
     const better = wider && moment.with(stage.id, wider.parameters as Stage['parameters']).at(outletId)?.pressurePa;
@@ -99,7 +99,7 @@ const SPECIFIC_W = {
 export const SHARE_PER_PA = 0.005 / PSI;
 
 /** What the compressors deliver while loaded, m³/s of free air, and draw for it, W. */
-export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
+export function compressorsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
   let [deliveryM3PerS, watts] = [0, 0];
   for (const s of allStages(standing(plan))) {
     if (s.kind !== 'compressor') continue;
@@ -111,13 +111,13 @@ export function pumpsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
 
 /** Energy that the compressors put into a cubic metre of free air, J/m³; 0 where there is none. */
 export function energyPerM3(plan: Plan): number {
-  const { deliveryM3PerS, watts } = pumpsOf(plan);
+  const { deliveryM3PerS, watts } = compressorsOf(plan);
   return deliveryM3PerS > 0 ? watts / deliveryM3PerS : 0;
 }
 
 /** What the compressors use in a year, kWh, and what each pascal less at their outlet would save of it. */
 export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
   const { working } = plan.survey;
-  const yearKWh = (pumpsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WORKING_WEEKS;
+  const yearKWh = (compressorsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WORKING_WEEKS;
   return { yearKWh, kWhPerPa: yearKWh * SHARE_PER_PA };
 }

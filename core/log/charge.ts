@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MEDIA, type Medium } from '../desiccant/isotherm';
 import { type LifeEntry, standingEntries } from './log-entry';
 import { NAMED_TASKS } from './named-tasks';
-import { type ShopTime, shopTimeMs } from './site-clock';
+import { type SiteTime, siteTimeMs } from './site-clock';
 
 /** A charge of beads as a thing: it is bought, put in, taken out, dried, and discarded in the end. */
 export const chargeSchema = z.strictObject({
@@ -13,11 +13,11 @@ export const chargeSchema = z.strictObject({
   /** Dry. */
   massKg: z.number().min(0.01, 'At least 10 g.').max(500, 'At most 500 kg.'),
   batch: z.string().trim().max(60, 'At most 60 characters.').default(''),
-  boughtAt: z.string().refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time.'),
+  boughtAt: z.string().refine((t) => Number.isFinite(siteTimeMs(t)), 'Not a date and time.'),
   /** When its bag or tin was opened; null while it is sealed. */
   openedAt: z
     .string()
-    .refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time.')
+    .refine((t) => Number.isFinite(siteTimeMs(t)), 'Not a date and time.')
     .nullable()
     .default(null),
   /** Dried so often before it came into this log. */
@@ -27,7 +27,7 @@ export type Charge = z.infer<typeof chargeSchema>;
 
 /** A look at a charge: how far it was spent. */
 export interface LookAtCharge {
-  readonly at: ShopTime;
+  readonly at: SiteTime;
   readonly spent: number;
 }
 
@@ -36,14 +36,14 @@ export interface Stint {
   readonly stageId: string;
   /** Nothing where it was put in without a name. */
   readonly charge: Charge | undefined;
-  readonly inAt: ShopTime;
-  readonly outAt: ShopTime | undefined;
+  readonly inAt: SiteTime;
+  readonly outAt: SiteTime | undefined;
   /** Times dried before it went in. */
   readonly times: number;
   /** The last where it came out is how far it was spent then. A dew point downstream of it over its band says: wholly. */
   readonly looks: readonly LookAtCharge[];
   /** Weighed while it is in. What is weighed at a change may be the one or the other: it counts for neither. */
-  readonly weights: readonly { readonly at: ShopTime; readonly kg: number }[];
+  readonly weights: readonly { readonly at: SiteTime; readonly kg: number }[];
   /** Dry, when it was last weighed so. */
   readonly dryKg: number | undefined;
 }
@@ -77,9 +77,9 @@ export function stintsOf(
   const log = inOrder(entries);
   const times = new Map(charges.map((c) => [c.id, c.timesBefore]));
   const dry = new Map<string, number>();
-  const open = new Map<string, Stint & { looks: LookAtCharge[]; weights: { at: ShopTime; kg: number }[] }>();
+  const open = new Map<string, Stint & { looks: LookAtCharge[]; weights: { at: SiteTime; kg: number }[] }>();
   const all: Stint[] = [];
-  const close = (stageId: string, at: ShopTime): void => {
+  const close = (stageId: string, at: SiteTime): void => {
     const own = open.get(stageId);
     if (own) all.push({ ...own, outAt: at });
     open.delete(stageId);
@@ -125,7 +125,7 @@ export interface ChargeNow {
   /** Times dried in all. */
   readonly times: number;
   /** Since when it is so. */
-  readonly since: ShopTime;
+  readonly since: SiteTime;
   /** Water driven off when it was dried last, kg, where both weights were logged. */
   readonly drivenOffKg?: number;
   readonly dryKg?: number;

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { DAY_MS, HOUR_MS } from '../quantity/constants';
-import { type ShopTime, shopTimeMs, shopTimeOf } from './site-clock';
+import { type SiteTime, siteTimeMs, siteTimeOf } from './site-clock';
 
 /**
  * The time from which water has been collecting at a drain: when it was last opened before `at`; else the start of that
@@ -9,16 +9,16 @@ import { type ShopTime, shopTimeMs, shopTimeOf } from './site-clock';
  */
 export function collectingSince(
   plan: Plan,
-  drained: readonly { readonly stageId: string; readonly at: ShopTime }[],
+  drained: readonly { readonly stageId: string; readonly at: SiteTime }[],
   stageId: string,
-  at: ShopTime,
-): ShopTime {
+  at: SiteTime,
+): SiteTime {
   const last = drained
     .filter((d) => d.stageId === stageId && d.at < at)
     .map((d) => d.at)
     .sort()
     .at(-1);
   if (last) return last;
-  const opening = shopTimeMs(`${at.slice(0, 10)}T00:00`) + plan.survey.working.startsAtH * HOUR_MS;
-  return shopTimeOf(shopTimeMs(at) - opening > HOUR_MS ? opening : opening - DAY_MS);
+  const opening = siteTimeMs(`${at.slice(0, 10)}T00:00`) + plan.survey.working.startsAtH * HOUR_MS;
+  return siteTimeOf(siteTimeMs(at) - opening > HOUR_MS ? opening : opening - DAY_MS);
 }

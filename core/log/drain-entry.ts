@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { numberField } from '../equipment/shared/kind';
 import { placeSchema } from '../plan/survey';
 import { DAY_MS, HOUR_MS } from '../quantity/constants';
-import { shopTimeMs } from './site-clock';
+import { siteTimeMs } from './site-clock';
 
 export const APPEARANCES = {
   clear: 'clear',
@@ -14,18 +14,18 @@ export const APPEARANCES = {
 /** Longest time that one drain entry may look back on. */
 const LONGEST_DAYS = 366;
 
-const shopTime = z
+const siteTime = z
   .string()
-  .refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
+  .refine((t) => Number.isFinite(siteTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
 
 /** What a person says when a drain has been opened. The id is made by the client, so that a repeated write is one write. */
 export const drainEntrySchema = z
   .strictObject({
     id: z.uuid('The entry needs an id.'),
     stageId: z.string().min(1, 'Say which drain point.').max(64),
-    drainedAt: shopTime,
+    drainedAt: siteTime,
     /** The time up to which the water before had gone: the drain before this one. */
-    sinceAt: shopTime,
+    sinceAt: siteTime,
     amountM3: numberField({
       label: 'Amount',
       quantity: 'drained',
@@ -47,8 +47,8 @@ export const drainEntrySchema = z
   })
   .superRefine((entry, ctx) => {
     const refuse = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: [field], message });
-    const since = shopTimeMs(entry.sinceAt);
-    const at = shopTimeMs(entry.drainedAt);
+    const since = siteTimeMs(entry.sinceAt);
+    const at = siteTimeMs(entry.drainedAt);
     if (at < Date.UTC(2000, 0, 1)) refuse('drainedAt', 'That is before the year 2000.');
     else if (since >= at) refuse('sinceAt', 'The drain before must be earlier than this one.');
     else if (at - since > LONGEST_DAYS * DAY_MS) refuse('sinceAt', `More than ${LONGEST_DAYS} days before this drain.`);
@@ -62,7 +62,7 @@ const CLOCK_LEAD_MS = 14 * HOUR_MS;
 
 /** A message if the time lies ahead of now, whatever the shop's time zone. */
 export function futureMessage(drainedAt: string, nowMs: number): string | undefined {
-  return shopTimeMs(drainedAt) > nowMs + CLOCK_LEAD_MS
+  return siteTimeMs(drainedAt) > nowMs + CLOCK_LEAD_MS
     ? 'That lies in the future. Log a drain when it has been done.'
     : undefined;
 }

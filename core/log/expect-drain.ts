@@ -2,6 +2,7 @@ import type { Basis } from '../air/enhancement-factor';
 import { propagate } from '../line/propagate';
 import type { Plan } from '../plan/plan';
 import { stageById } from '../plan/runs';
+import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { type Derivation, type Driver, input } from '../quantity/derivation';
 import type { DrainEntry } from './drain-entry';
 import { workingHoursBetween } from './site-clock';
@@ -10,9 +11,6 @@ import { workingHoursBetween } from './site-clock';
 const METERED_HOURS_REL = 0.02;
 /** Of the amount caught and measured: ±5 % and some spray lost (common practice). */
 export const MEASURED_REL = 0.07;
-
-/** Water in the log: 1 mL is 1 g. */
-export const KG_PER_M3 = 1000;
 
 /** What the plan says should have come out of a drain. */
 export interface DrainExpectation {
@@ -86,7 +84,7 @@ export function explainDrain(plan: Plan, entry: DrainConditions, basis: Basis = 
   return {
     title: `Expected · ${stage.name}`,
     quantity: 'drained',
-    value: x.expectedKg / KG_PER_M3,
+    value: x.expectedKg / WATER_KG_PER_M3,
     formula: x.metered ? 'caught while loaded · loaded hours' : 'caught while loaded · working hours · share loaded',
     inputs: [
       input('caught while loaded', 'waterFlow', rate, 'the line, at this intake air'),
@@ -101,10 +99,10 @@ export function explainDrain(plan: Plan, entry: DrainConditions, basis: Basis = 
     ],
     source: 'walk of the line; bands from the stated uncertainties, two standard uncertainties either way',
     band: {
-      value: x.expectedKg / KG_PER_M3,
-      low: x.lowKg / KG_PER_M3,
-      high: x.highKg / KG_PER_M3,
-      drivers: x.drivers.map((d) => ({ ...d, effect: d.effect / KG_PER_M3 })),
+      value: x.expectedKg / WATER_KG_PER_M3,
+      low: x.lowKg / WATER_KG_PER_M3,
+      high: x.highKg / WATER_KG_PER_M3,
+      drivers: x.drivers.map((d) => ({ ...d, effect: d.effect / WATER_KG_PER_M3 })),
     },
   };
 }

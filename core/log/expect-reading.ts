@@ -1,6 +1,6 @@
 import { gradeLine } from '../line/grade-line';
 import { pressureAt, usualAsks, walkAsked } from '../line/moments';
-import { type Pick, propagateAll } from '../line/propagate';
+import { propagateAll, type ReadFigure } from '../line/propagate';
 import { humidityAt } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
@@ -10,7 +10,7 @@ import { type ExpectedReading, INSTRUMENTS, type LogEntry } from './log-entry';
 import type { ReadingName } from './readings';
 
 /** What a reading at a stage is in the walk; nothing for what the walk does not know. */
-export function pickOf(plan: Plan, stageId: string, of: ReadingName): Pick | undefined {
+export function pickOf(plan: Plan, stageId: string, of: ReadingName): ReadFigure | undefined {
   const stage = stageById(plan, stageId);
   if (!stage) return undefined;
   const before = pathTo(plan, stageId).at(-2)?.id;

@@ -2,11 +2,10 @@ import { COOLERS, is } from '../equipment/groups';
 import { drainPoints } from '../plan/edit';
 import type { Plan } from '../plan/plan';
 import { pathTo, stageById } from '../plan/runs';
-import { DAY_MS } from '../quantity/constants';
+import { DAY_MS, WATER_KG_PER_M3 } from '../quantity/constants';
 import type { DrainEntry } from './drain-entry';
-import { KG_PER_M3 } from './expect-drain';
 import { type DrainJudgement, type ExpectedDrain, judgeDrain } from './judge-drain';
-import { shopTimeMs } from './site-clock';
+import { siteTimeMs } from './site-clock';
 
 /** An entry of the log with what the plan expected when it was made. */
 export interface LoggedDrain extends DrainEntry {
@@ -27,7 +26,7 @@ function expectedOf(e: LoggedDrain): ExpectedDrain {
   return {
     stageId: e.stageId,
     drainedAt: e.drainedAt,
-    amountKg: e.amountM3 * KG_PER_M3,
+    amountKg: e.amountM3 * WATER_KG_PER_M3,
     expectedKg: e.expectedKg,
     lowKg: e.lowKg,
     highKg: e.highKg,
@@ -40,7 +39,7 @@ function nearest(log: readonly LoggedDrain[], stageId: string, at: number): Expe
   let gap = NEAR_MS;
   for (const e of log) {
     if (e.stageId !== stageId) continue;
-    const distance = Math.abs(shopTimeMs(e.drainedAt) - at);
+    const distance = Math.abs(siteTimeMs(e.drainedAt) - at);
     if (distance <= gap) {
       best = e;
       gap = distance;
@@ -57,7 +56,7 @@ export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: Logg
   const downstream = points.filter(
     (id) => id !== entry.stageId && pathTo(plan, id).some((s) => s.id === entry.stageId),
   );
-  const at = shopTimeMs(entry.drainedAt);
+  const at = siteTimeMs(entry.drainedAt);
   const stage = stageById(plan, entry.stageId);
   const neighbours = (ids: string[]): ExpectedDrain[] => ids.flatMap((id) => nearest(log, id, at));
   return judgeDrain({

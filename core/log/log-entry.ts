@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { timeField } from '../plan/date-fields';
 import { placeSchema } from '../plan/survey';
 import { READINGS, type ReadingName } from './readings';
-import { shopTimeMs } from './site-clock';
+import { siteTimeMs } from './site-clock';
 
 /** What somebody writes into the log, besides drains. */
 export const ENTRY_KINDS = {
@@ -33,9 +33,9 @@ export const INSTRUMENTS: Readonly<
   calibrated: { label: 'calibrated, with certificate', rel: 0.005, absK: 0.5 },
 };
 
-const shopTime = z
+const siteTime = z
   .string()
-  .refine((t) => Number.isFinite(shopTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
+  .refine((t) => Number.isFinite(siteTimeMs(t)), 'Not a date and time. Use the form 2026-11-23T08:30.');
 
 /** Limits beyond which a reading cannot be: a typing error, SI. */
 const RANGES: Record<ReadingName, readonly [least: number, most: number]> = {
@@ -88,7 +88,7 @@ export const logEntrySchema = z
     stageId: z.string().max(64),
     /** The task that it does or postpones. */
     task: z.string().max(8).nullable().default(null),
-    measuredAt: shopTime,
+    measuredAt: siteTime,
     who: z.string().trim().min(1, 'Say who.').max(60, 'At most 60 characters.'),
     result: z
       .enum(Object.keys(RESULTS) as [keyof typeof RESULTS, ...(keyof typeof RESULTS)[]])
@@ -113,7 +113,7 @@ export const logEntrySchema = z
   })
   .superRefine((e, ctx) => {
     const refuse = (field: string, message: string) => ctx.addIssue({ code: 'custom', path: [field], message });
-    if (shopTimeMs(e.measuredAt) < Date.UTC(2000, 0, 1)) refuse('measuredAt', 'That is before the year 2000.');
+    if (siteTimeMs(e.measuredAt) < Date.UTC(2000, 0, 1)) refuse('measuredAt', 'That is before the year 2000.');
     if (e.kind === 'put-off') {
       if (e.task === null) refuse('task', 'Say which task.');
       if (e.what === '') refuse('what', 'Say why it is postponed.');

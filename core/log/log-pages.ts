@@ -1,7 +1,7 @@
 import type { LoggedDrain } from './judge-log';
 import type { LoggedEntry } from './log-entry';
 import type { ReadingName } from './readings';
-import type { ShopTime } from './site-clock';
+import type { SiteTime } from './site-clock';
 
 // Parts of a log as a server gives them: however long the log is, a part is short.
 
@@ -11,14 +11,14 @@ export interface LogPage {
   /** Where the next page begins; nothing where this is the end. */
   readonly next: string | undefined;
   /** The time back to which it was looked, where not the whole log was. */
-  readonly lookedBackTo: ShopTime | undefined;
+  readonly lookedBackTo: SiteTime | undefined;
 }
 
 /** A page of the drain log, the newest first. */
 export interface DrainPage {
   readonly entries: readonly LoggedDrain[];
   /** When each drain was last opened, on whatever page that is. */
-  readonly drained: readonly { readonly stageId: string; readonly at: ShopTime }[];
+  readonly drained: readonly { readonly stageId: string; readonly at: SiteTime }[];
   readonly next: string | undefined;
 }
 
@@ -34,7 +34,7 @@ export interface Trend {
   readonly chosen: TrendName | undefined;
   /** Readings, or means of some that lie close together. */
   readonly points: readonly {
-    readonly at: ShopTime;
+    readonly at: SiteTime;
     readonly value: number;
     readonly low: number | null;
     readonly high: number | null;
@@ -44,5 +44,5 @@ export interface Trend {
   /** What was expected of the newest. */
   readonly expected: { readonly value: number; readonly low: number; readonly high: number } | null;
   /** When its stage was changed or opened. */
-  readonly opened: readonly ShopTime[];
+  readonly opened: readonly SiteTime[];
 }

@@ -5,7 +5,7 @@ import { planOf, stageOf } from '../test/reference';
 import { type DrainEntry, drainEntrySchema, futureMessage } from './drain-entry';
 import { expectDrain } from './expect-drain';
 import { judgeLogged, type LoggedDrain } from './judge-log';
-import { shopTimeMs, shopTimeOf, workingHoursBetween } from './site-clock';
+import { siteTimeMs, siteTimeOf, workingHoursBetween } from './site-clock';
 
 const WEEK = { days: [1, 2, 3, 4, 5], startsAtH: 8, endsAtH: 17 };
 const plan: Plan = planOf(
@@ -45,7 +45,7 @@ describe('the shop’s clock', () => {
   });
 
   test('hours add up however the time is cut', () => {
-    const minute = fc.integer({ min: 0, max: 60 * 24 * 40 }).map((m) => shopTimeOf(Date.UTC(2026, 9, 1) + m * 60_000));
+    const minute = fc.integer({ min: 0, max: 60 * 24 * 40 }).map((m) => siteTimeOf(Date.UTC(2026, 9, 1) + m * 60_000));
     fc.assert(
       fc.property(minute, minute, minute, (...times) => {
         const [a, b, c] = times.sort() as [string, string, string];
@@ -60,7 +60,7 @@ describe('the shop’s clock', () => {
   test.each(['2026-02-30T10:00', '2026-11-17', '2026-13-01T00:00', '2026-11-17T25:00', 'yesterday'])(
     '%s is no time',
     (t) => {
-      expect(shopTimeMs(t)).toBeNaN();
+      expect(siteTimeMs(t)).toBeNaN();
     },
   );
 });

@@ -2,12 +2,12 @@ import type { Plan } from '../plan/plan';
 import { placeOf } from '../plan/survey';
 import type { DrainEntry } from './drain-entry';
 import type { LogEntry } from './log-entry';
-import type { ShopTime } from './site-clock';
+import type { SiteTime } from './site-clock';
 
 /** What the device gives a new entry: an id, and the time on its clock. */
 export interface Fresh {
   readonly id: string;
-  readonly at: ShopTime;
+  readonly at: SiteTime;
 }
 
 /** The air that the intake draws in, as the survey has it. */

@@ -6,22 +6,22 @@ import { HOUR_MS } from '../quantity/constants';
  * Times of the log are the shop's own wall clock, `YYYY-MM-DDTHH:mm`, without a zone: what the person saw on the wall.
  * They sort as text.
  */
-export type ShopTime = string;
+export type SiteTime = string;
 
 const PATTERN = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
 const DAY_MS = 24 * HOUR_MS;
 
 /** Milliseconds on a clock without zones or leap hours, for differences only; NaN if the text is no real time. */
-export function shopTimeMs(time: ShopTime): number {
+export function siteTimeMs(time: SiteTime): number {
   const m = PATTERN.exec(time);
   if (!m) return Number.NaN;
   const [year = 0, month = 0, day = 0, hour = 0, minute = 0] = m.slice(1).map(Number);
   const ms = Date.UTC(year, month - 1, day, hour, minute);
-  return shopTimeOf(ms) === time ? ms : Number.NaN; // 31 February and 25 o'clock come back as another time
+  return siteTimeOf(ms) === time ? ms : Number.NaN; // 31 February and 25 o'clock come back as another time
 }
 
-/** The inverse of {@link shopTimeMs}. */
-export function shopTimeOf(ms: number): ShopTime {
+/** The inverse of {@link siteTimeMs}. */
+export function siteTimeOf(ms: number): SiteTime {
   return new Date(ms).toISOString().slice(0, 16);
 }
 
@@ -31,12 +31,12 @@ export function shopTimeOf(ms: number): ShopTime {
  * @example workingHoursBetween('2026-11-16T08:00', '2026-11-17T12:00', { days: [1,2,3,4,5], startsAtH: 8, endsAtH: 17 }) // 13
  */
 export function workingHoursBetween(
-  since: ShopTime,
-  until: ShopTime,
+  since: SiteTime,
+  until: SiteTime,
   working: Pick<Working, 'days' | 'startsAtH' | 'endsAtH' | 'shifts' | 'holidays'>,
 ): number {
-  const from = shopTimeMs(since);
-  const to = shopTimeMs(until);
+  const from = siteTimeMs(since);
+  const to = siteTimeMs(until);
   if (!(to > from)) return 0;
   let hours = 0;
   for (let midnight = Math.floor(from / DAY_MS) * DAY_MS; midnight < to; midnight += DAY_MS) {

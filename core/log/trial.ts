@@ -2,7 +2,7 @@ import { mean, sampleVariance } from 'simple-statistics';
 import { DAY_MS } from '../quantity/constants';
 import { type LoggedEntry, standingEntries } from './log-entry';
 import { READINGS, type ReadingName } from './readings';
-import { shopTimeMs } from './site-clock';
+import { siteTimeMs } from './site-clock';
 
 /** One quantity of a trial: what it was in the days before a change, and in the days after. */
 export interface TrialRow {
@@ -25,13 +25,13 @@ const ERRORS_APART = 2;
  * @source means; two standard errors of their difference (Welch)
  */
 export function trial(entries: readonly LoggedEntry[], at: string, days: number): TrialRow[] {
-  const change = shopTimeMs(at);
+  const change = siteTimeMs(at);
   const by = new Map<
     string,
     { stageId: string; stageName: string; of: ReadingName; before: number[]; after: number[] }
   >();
   for (const e of standingEntries(entries)) {
-    const apart = (shopTimeMs(e.measuredAt) - change) / DAY_MS;
+    const apart = (siteTimeMs(e.measuredAt) - change) / DAY_MS;
     if (Math.abs(apart) > days) continue;
     for (const r of e.readings) {
       const key = `${e.stageId} ${r.of}`;

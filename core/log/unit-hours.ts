@@ -1,7 +1,7 @@
 import { setUnit, stagesOfUnit } from '../plan/machine-units';
-import type { Plan, Unit } from '../plan/plan';
+import type { MachineUnit, Plan } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
-import { type ShopTime, workingHoursBetween } from './site-clock';
+import { type SiteTime, workingHoursBetween } from './site-clock';
 
 /**
  * Share of the working time in which air flows through a unit where it stands: in which any of the outlets downstream of it
@@ -24,13 +24,13 @@ export function shareInUse(plan: Plan, unitId: string): number {
 }
 
 /** Hours of air through a unit so far, s: those counted, and those estimated since by working hours and use. */
-export function unitUsedS(plan: Plan, unit: Unit, now: ShopTime): number {
+export function unitUsedS(plan: Plan, unit: MachineUnit, now: SiteTime): number {
   if (unit.countedAt === null) return unit.usedS;
   return unit.usedS + 3600 * workingHoursBetween(unit.countedAt, now, plan.survey.working) * shareInUse(plan, unit.id);
 }
 
 /** The plan with the hours of a unit settled, as they must be before it is carried elsewhere: they follow the unit. */
-export function settleHours(plan: Plan, unitId: string, now: ShopTime): Plan {
+export function settleHours(plan: Plan, unitId: string, now: SiteTime): Plan {
   const unit = plan.units.find((u) => u.id === unitId);
   return unit ? setUnit(plan, unitId, { usedS: unitUsedS(plan, unit, now), countedAt: now }) : plan;
 }

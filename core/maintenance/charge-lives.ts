@@ -1,6 +1,6 @@
 import {
   type Belief,
-  type Change,
+  type ChangeDay,
   type ChargeAtPlace,
   capacityOf,
   FACTOR_BEFORE,
@@ -13,7 +13,7 @@ import { leftAfter } from '../desiccant/judge-charge';
 import { walk } from '../line/walk';
 import { type Charge, type Stint, stintsOf } from '../log/charge';
 import type { LifeEntry } from '../log/log-entry';
-import { type ShopTime, shopTimeMs, shopTimeOf } from '../log/site-clock';
+import { type SiteTime, siteTimeMs, siteTimeOf } from '../log/site-clock';
 import { setParameter } from '../plan/edit';
 import { unitById } from '../plan/machine-units';
 import type { Plan, Stage } from '../plan/plan';
@@ -50,7 +50,7 @@ export const mediumOf = (place: BeadPlace): Medium =>
 export interface PastStay {
   readonly stint: Stint;
   readonly loadKg: number;
-  readonly bookKg: number;
+  readonly handbookKg: number;
   /** How far it was spent when it came out, where somebody looked. */
   readonly spent: number | undefined;
 }
@@ -68,37 +68,37 @@ export interface PlaceLife {
   /** What reaches it where a drain before it is left alone, the worst first. */
   readonly neglect: readonly Neglect[];
   readonly stay?: Stint;
-  readonly bookKg?: number;
+  readonly handbookKg?: number;
   readonly loadKg?: number;
   readonly capacity?: Belief;
-  readonly change?: Change;
+  readonly change?: ChangeDay;
   /** Where it is overdue: when, as estimated, it was exhausted. */
-  readonly spentOn?: ShopTime;
+  readonly spentOn?: SiteTime;
 }
 
 /** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
-export function spentTimes(lives: readonly PlaceLife[], now: ShopTime): Map<string, number> {
+export function spentTimes(lives: readonly PlaceLife[], now: SiteTime): Map<string, number> {
   return new Map(
     lives.flatMap((l) => {
       const days = l.change?.days[1];
-      if (l.spentOn) return [[l.stageId, shopTimeMs(l.spentOn)] as const];
-      return days !== undefined && Number.isFinite(days) ? [[l.stageId, shopTimeMs(now) + days * DAY_MS] as const] : [];
+      if (l.spentOn) return [[l.stageId, siteTimeMs(l.spentOn)] as const];
+      return days !== undefined && Number.isFinite(days) ? [[l.stageId, siteTimeMs(now) + days * DAY_MS] as const] : [];
     }),
   );
 }
 
 /** Weighings as looks: the water in it, of what it should take up by the book. What is lighter than dry tells nothing. */
-const weighed = (s: Stint, bookKg: number): Stint['looks'] =>
+const weighed = (s: Stint, handbookKg: number): Stint['looks'] =>
   s.weights.flatMap(({ at, kg }) => {
-    const spent = s.dryKg === undefined ? 0 : (kg - s.dryKg) / bookKg;
+    const spent = s.dryKg === undefined ? 0 : (kg - s.dryKg) / handbookKg;
     return spent > 0 && spent < MOST_SPENT ? [{ at, spent }] : [];
   });
 
 /** The first day between two times on which something that stays true is true. */
-function dayOf(from: ShopTime, to: ShopTime, is: (t: ShopTime) => boolean): ShopTime {
-  let ms = shopTimeMs(from);
-  while (ms < shopTimeMs(to) && !is(shopTimeOf(ms))) ms += DAY_MS;
-  return shopTimeOf(ms);
+function dayOf(from: SiteTime, to: SiteTime, is: (t: SiteTime) => boolean): SiteTime {
+  let ms = siteTimeMs(from);
+  while (ms < siteTimeMs(to) && !is(siteTimeOf(ms))) ms += DAY_MS;
+  return siteTimeOf(ms);
 }
 
 /** Beads as good as new at every place, and every unit in its place: what comes to beads does not hang on how far the last look found them spent, nor what came on a unit being away now. */
@@ -108,7 +108,7 @@ function asNew(plan: Plan): Plan {
 }
 
 /** Until when air can have come to a place: for ever, or until the unit that it is part of was carried away, when its hours were settled. */
-function airUntil(plan: Plan, place: BeadPlace, now: ShopTime): ShopTime | undefined {
+function airUntil(plan: Plan, place: BeadPlace, now: SiteTime): SiteTime | undefined {
   const unit = unitById(plan, place.unit);
   return unit?.form === 'portable' && unit.is === 'away' ? (unit.countedAt ?? now) : undefined;
 }
@@ -124,7 +124,7 @@ export function livesOf(
   weather: WeatherHours | undefined,
   charges: readonly Charge[],
   entries: readonly LifeEntry[],
-  now: ShopTime,
+  now: SiteTime,
   onProgress: (share: number) => boolean = () => true,
 ): PlaceLife[] | undefined {
   const line = asNew(plan);
@@ -139,8 +139,8 @@ export function livesOf(
   const run = weather && runWeather(line, weather, { year }, 'real', (done, of) => onProgress((0.7 * done) / of));
   if (weather && !run) return undefined;
   const section = walk(standing(line));
-  const nowMs = shopTimeMs(now);
-  const firstMs = stints[0] ? shopTimeMs(stints[0].inAt) : nowMs;
+  const nowMs = siteTimeMs(now);
+  const firstMs = stints[0] ? siteTimeMs(stints[0].inAt) : nowMs;
   const fromMs = Math.max(firstMs, nowMs - BACK_DAYS * DAY_MS);
   const days = Math.ceil((nowMs - fromMs) / DAY_MS) + AHEAD_DAYS + 2;
   const clock = loadedClock(line, entries, fromMs, days);
@@ -149,24 +149,24 @@ export function livesOf(
     const load = chargeLoad(line, run, place.id, clock, airUntil(plan, place, now));
     const humidity = inletHumidity(line, section, place.id);
     const own = mediumOf(place);
-    const bookKg = (s: Stint): number => {
+    const handbookKg = (s: Stint): number => {
       const medium: Medium = s.charge?.medium ?? own;
       return (s.charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, s.times);
     };
     const atPlace = (s: Stint): ChargeAtPlace => ({
-      bookKg: bookKg(s),
-      looks: [...s.looks, ...weighed(s, bookKg(s))]
+      handbookKg: handbookKg(s),
+      looks: [...s.looks, ...weighed(s, handbookKg(s))]
         .filter((l) => l.at <= now)
         .toSorted((a, b) => a.at.localeCompare(b.at))
         .map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
     });
     const ours = stints.filter((s) => s.stageId === place.id);
-    const over = ours.filter((s) => s.outAt !== undefined && shopTimeMs(s.inAt) >= fromMs);
+    const over = ours.filter((s) => s.outAt !== undefined && siteTimeMs(s.inAt) >= fromMs);
     const past = over.map(
       (s): PastStay => ({
         stint: s,
-        loadKg: load.kgBetween(s.inAt, s.outAt as ShopTime),
-        bookKg: bookKg(s),
+        loadKg: load.kgBetween(s.inAt, s.outAt as SiteTime),
+        handbookKg: handbookKg(s),
         spent: s.looks.at(-1)?.spent,
       }),
     );
@@ -206,7 +206,16 @@ export function livesOf(
       state === 'overdue'
         ? dayOf(stay.inAt, now, (t) => load.kgBetween(stay.inAt, t) >= Math.exp(capacity.ln))
         : undefined;
-    lives.push({ ...rest, ...(spentOn && { spentOn }), state, stay, bookKg: at.bookKg, loadKg, capacity, change });
+    lives.push({
+      ...rest,
+      ...(spentOn && { spentOn }),
+      state,
+      stay,
+      handbookKg: at.handbookKg,
+      loadKg,
+      capacity,
+      change,
+    });
   }
   return lives;
 }

@@ -1,6 +1,6 @@
 import { humidityAt, type Section } from '../line/section';
 import { walk } from '../line/walk';
-import { type ShopTime, shopTimeMs } from '../log/site-clock';
+import { type SiteTime, siteTimeMs } from '../log/site-clock';
 import type { Plan } from '../plan/plan';
 import { pathTo, standing } from '../plan/runs';
 import { HOUR_MS } from '../quantity/constants';
@@ -14,9 +14,9 @@ const DAY_MS = 24 * HOUR_MS;
 /** Water that comes to beads, by the line in its weather and the working time. */
 export interface ChargeLoad {
   /** Water between two times, kg. */
-  kgBetween(from: ShopTime, to: ShopTime): number;
+  kgBetween(from: SiteTime, to: SiteTime): number;
   /** Water of each day from a time on, kg. */
-  daily(from: ShopTime, days: number): Float64Array;
+  daily(from: SiteTime, days: number): Float64Array;
 }
 
 /** Relative humidity of the air that comes to a stage, 0…1: what a charge takes up goes by it. */
@@ -36,9 +36,9 @@ export function chargeLoad(
   run: WeatherRun | undefined,
   stageId: string,
   clock: LoadedClock,
-  until?: ShopTime,
+  until?: SiteTime,
 ): ChargeLoad {
-  const untilMs = until === undefined ? Number.POSITIVE_INFINITY : shopTimeMs(until);
+  const untilMs = until === undefined ? Number.POSITIVE_INFINITY : siteTimeMs(until);
   const always = run ? 0 : (walk(standing(plan)).at(stageId)?.adsorbedKgPerS ?? 0);
   const series = run && seriesOf(plan, run, { of: 'adsorbed', stageId })?.values;
   const rate = (h: number): number => (run ? series?.[hourOf(clock.startMs + h * HOUR_MS)] || 0 : always);
@@ -46,9 +46,9 @@ export function chargeLoad(
     clock.startMs + h * HOUR_MS < untilMs ? rate(h) * (clock.load[h] as number) * 3600 : 0,
   );
   return {
-    kgBetween: (from, to) => clock.factor * kg.between(shopTimeMs(from), shopTimeMs(to)),
+    kgBetween: (from, to) => clock.factor * kg.between(siteTimeMs(from), siteTimeMs(to)),
     daily: (from, n) => {
-      const ms = shopTimeMs(from);
+      const ms = siteTimeMs(from);
       return Float64Array.from(
         { length: n },
         (_, d) => clock.factor * kg.between(ms + d * DAY_MS, ms + (d + 1) * DAY_MS),

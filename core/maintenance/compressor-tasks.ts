@@ -4,15 +4,15 @@ import type { Task } from './task';
 
 // Intervals and limits: common practice of the trade (trade handbook) unless a task says otherwise; wording ours.
 
-const pumpIs =
+const compressorIs =
   (...types: string[]) =>
   (s: Stage): boolean =>
     s.kind === 'compressor' && types.includes(s.parameters.type);
 
-const isPump = (s: Stage): boolean => s.kind === 'compressor';
+const isCompressor = (s: Stage): boolean => s.kind === 'compressor';
 
 /** Tasks of intake and compressor, and of the line as a whole. */
-export const PUMP_TASKS: readonly Task[] = [
+export const COMPRESSOR_TASKS: readonly Task[] = [
   {
     id: 'M05',
     does: 'Look at the oil',
@@ -25,7 +25,7 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'Milky: short runs, cold. Rising: water. Using more: rings or separator.',
     minutes: 2,
     source: 'common practice',
-    when: pumpIs('piston1', 'piston2', 'screw'),
+    when: compressorIs('piston1', 'piston2', 'screw'),
   },
   {
     id: 'M06',
@@ -44,7 +44,7 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'Metal flakes: a bearing or a ring is failing.',
     minutes: 40,
     source: 'pistons 200–500 h or 3–6 months with mineral oil; common practice',
-    when: pumpIs('piston1', 'piston2'),
+    when: compressorIs('piston1', 'piston2'),
   },
   {
     id: 'M06S',
@@ -64,7 +64,7 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'Oil use rises: scavenge line or separator.',
     minutes: 90,
     source: 'screws 2000 h with mineral, 4000–8000 h with synthetic fluid; common practice',
-    when: pumpIs('screw'),
+    when: compressorIs('screw'),
   },
   {
     id: 'M07',
@@ -99,7 +99,7 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'Dust or squeal: out of line, or slack.',
     minutes: 15,
     source: 'common practice',
-    when: pumpIs('piston1', 'piston2'),
+    when: compressorIs('piston1', 'piston2'),
   },
   {
     id: 'M27',
@@ -181,7 +181,7 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'A frozen drain later: the trace is off, or a low point was missed.',
     minutes: 120,
     source: 'common practice',
-    when: isPump,
+    when: isCompressor,
   },
   {
     id: 'T04',
@@ -195,6 +195,6 @@ export const PUMP_TASKS: readonly Task[] = [
     abnormal: 'An alarm that comes back: its cause, before the next reset.',
     minutes: 5,
     source: 'common practice',
-    when: pumpIs('screw', 'oilfree'),
+    when: compressorIs('screw', 'oilfree'),
   },
 ];

@@ -2,7 +2,7 @@ import { type Drift, driftOf } from '../log/drift';
 import { READINGS } from '../log/readings';
 import type { Plan } from '../plan/plan';
 import { stageById } from '../plan/runs';
-import type { Series } from './log-summary';
+import type { RatioSeries } from './log-summary';
 
 /** A quantity of the log that drifts away from what the plan expects. */
 export interface Drifting {
@@ -12,7 +12,7 @@ export interface Drifting {
 }
 
 /** What drifts in the log: the water of each drain, and readings that come back. */
-export function driftsOf(plan: Plan, series: readonly Series[]): Drifting[] {
+export function driftsOf(plan: Plan, series: readonly RatioSeries[]): Drifting[] {
   return series.flatMap(({ stageId, of, ratios }) => {
     // A ratio says nothing of a temperature: those are judged by their bands.
     if (of !== 'drain' && READINGS[of].quantity === 'temperature') return [];

@@ -1,7 +1,7 @@
 import { COME_AT } from '../drains/drain-work';
 import { dailyWaterKg, type PointYear } from '../drains/point-year';
 import type { ReadingName } from '../log/readings';
-import { type ShopTime, shopTimeMs, shopTimeOf } from '../log/site-clock';
+import { type SiteTime, siteTimeMs, siteTimeOf } from '../log/site-clock';
 import { newStage } from '../plan/edit';
 import type { Level } from '../plan/maintenance-settings';
 import type { Plan, Stage } from '../plan/plan';
@@ -9,12 +9,12 @@ import { allStages, pathTo, stageById, standing } from '../plan/runs';
 import { calendarDayOf, spansOf } from '../plan/working-time';
 import { DAY_MS, HOUR_MS } from '../quantity/constants';
 import { dayOfYear, sayDay } from '../year/calendar';
-import type { RoutineFacts } from './facts';
+import type { MaintenanceFacts } from './facts';
 import { serviceOf } from './facts';
 import { dueByMeter } from './hour-meter';
 import { type Interval, intervalOf } from './interval';
 import { daysAt } from './levels';
-import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
+import type { LastDone, Opening, Postponed, Signal } from './logged';
 import type { Task } from './task';
 import { taskById } from './tasks';
 
@@ -33,7 +33,7 @@ export interface DueTask {
   readonly stage: Stage;
   readonly task: Task;
   readonly interval: Interval;
-  readonly last: ShopTime | undefined;
+  readonly last: SiteTime | undefined;
   /** How often it was done, by the log, where that is counted. */
   readonly times?: number;
   readonly dueMs: number;
@@ -46,7 +46,7 @@ export interface DueTask {
 export const taskKey = (stageId: string, task: string): string => `${stageId} ${task}`;
 
 /** The stages and tasks of a line, without those that are left out. */
-export function choresOfLine(plan: Plan): { stage: Stage; task: Task }[] {
+export function tasksOfStages(plan: Plan): { stage: Stage; task: Task }[] {
   return allStages(standing(plan)).flatMap((stage) =>
     serviceOf(stage).flatMap((id) => {
       const task = taskById(id);
@@ -76,17 +76,17 @@ const needsAutomatic = ({ stage, task, interval }: Timed): boolean =>
   interval.by === 'water' &&
   interval.days < HAND_LEAST_DAYS;
 
-const timed = (facts: RoutineFacts): Timed[] =>
-  choresOfLine(facts.plan).map(({ stage, task }) => ({ stage, task, interval: intervalOf(facts, stage, task) }));
+const timed = (facts: MaintenanceFacts): Timed[] =>
+  tasksOfStages(facts.plan).map(({ stage, task }) => ({ stage, task, interval: intervalOf(facts, stage, task) }));
 
 /** The one list of tasks of a line, each with how often: for Today, rounds, calendar and Compare. */
-export const tasksOfLine = (facts: RoutineFacts): Timed[] => timed(facts).filter((t) => !needsAutomatic(t));
+export const tasksOfLine = (facts: MaintenanceFacts): Timed[] => timed(facts).filter((t) => !needsAutomatic(t));
 
 /** Drains that would have to be opened so often by hand that they are no task: each needs an automatic one. */
-export const drainsToAutomate = (facts: RoutineFacts): Timed[] => timed(facts).filter(needsAutomatic);
+export const drainsToAutomate = (facts: MaintenanceFacts): Timed[] => timed(facts).filter(needsAutomatic);
 
 /** Minutes a week that the routine takes at a level. */
-export function minutesPerWeek(facts: RoutineFacts, level: Level): number {
+export function minutesPerWeek(facts: MaintenanceFacts, level: Level): number {
   const plan = { ...facts.plan, routine: { ...facts.plan.routine, level } };
   return (hoursPerMonth(tasksOfLine({ ...facts, plan })) * 60 * 7) / 30.4;
 }
@@ -114,7 +114,7 @@ export function daysUntilFull(year: PointYear, sumpKg: number, fromDay: number, 
 }
 
 /** The first hour of frost at a stage in its year, from a day on; nothing where there is none. */
-function firstFrostDay(facts: RoutineFacts, fromDay: number): number | undefined {
+function firstFrostDay(facts: MaintenanceFacts, fromDay: number): number | undefined {
   let first: number | undefined;
   for (const y of facts.years.values())
     for (const day of y.frostDays) {
@@ -129,9 +129,9 @@ function afterEvent(
   plan: Plan,
   stage: Stage,
   task: Task,
-  events: readonly RoutineEvent[],
-  last: ShopTime | undefined,
-): RoutineEvent | undefined {
+  events: readonly Opening[],
+  last: SiteTime | undefined,
+): Opening | undefined {
   const { after } = task.every;
   if (!after) return undefined;
   const path = pathTo(plan, stage.id);
@@ -145,8 +145,8 @@ function signalFor(
   stage: Stage,
   task: Task,
   signals: readonly Signal[],
-  last: ShopTime | undefined,
-): { at: ShopTime; says: string } | undefined {
+  last: SiteTime | undefined,
+): { at: SiteTime; says: string } | undefined {
   const newest = (of: ReadingName): Signal | undefined =>
     signals.find((s) => s.stageId === stage.id && s.of === of && (last === undefined || s.at > last));
   const drop = newest('pressure-drop');
@@ -169,16 +169,16 @@ function signalFor(
  * @param done the last time of each task, from the log; what was never logged counts from the day on which the routine began
  */
 export function dueTasks(
-  facts: RoutineFacts,
+  facts: MaintenanceFacts,
   done: readonly LastDone[],
   postponed: readonly Postponed[],
-  now: ShopTime,
-  events: readonly RoutineEvent[] = [],
+  now: SiteTime,
+  events: readonly Opening[] = [],
   signals: readonly Signal[] = [],
 ): DueTask[] {
   const { plan } = facts;
-  const nowMs = shopTimeMs(now);
-  const lastOf = new Map<string, ShopTime>();
+  const nowMs = siteTimeMs(now);
+  const lastOf = new Map<string, SiteTime>();
   const times = new Map<string, number>();
   for (const d of done) {
     const key = taskKey(d.stageId, d.task);
@@ -187,21 +187,21 @@ export function dueTasks(
   }
   const off = new Map<string, Postponed>();
   for (const p of postponed) off.set(taskKey(p.stageId, p.task), p);
-  const begun = plan.routine.startedOn === null ? nowMs : shopTimeMs(`${plan.routine.startedOn}T00:00`);
+  const begun = plan.routine.startedOn === null ? nowMs : siteTimeMs(`${plan.routine.startedOn}T00:00`);
   const today = Math.floor(nowMs / DAY_MS) * DAY_MS;
   const todayOfYear = dayOfYear(today);
   return tasksOfLine(facts)
     .map(({ stage, task, interval }): DueTask => {
       const key = taskKey(stage.id, task.id);
       const last = lastOf.get(key);
-      const base = last ? shopTimeMs(last) : begun;
+      const base = last ? siteTimeMs(last) : begun;
       // What was never done is due one interval after the beginning; what is done daily, at once.
       let dueMs = last || interval.days > DAILY_DAYS ? base + interval.days * DAY_MS : base;
       let season: string | undefined;
       if (task.every.frost) {
         const ahead = firstFrostDay(facts, todayOfYear);
         const lead = ahead === undefined ? undefined : today + (ahead - FROST_LEAD_DAYS) * DAY_MS;
-        const doneThisWinter = last !== undefined && nowMs - shopTimeMs(last) < WINTER_DAYS * DAY_MS;
+        const doneThisWinter = last !== undefined && nowMs - siteTimeMs(last) < WINTER_DAYS * DAY_MS;
         dueMs = lead === undefined || doneThisWinter ? base + 365 * DAY_MS : lead;
         if (ahead !== undefined) season = `first frost about ${sayDay((todayOfYear + ahead) % 365)}`;
       }
@@ -231,14 +231,14 @@ export function dueTasks(
         season = 'by the water adsorbed by its charge';
       }
       const after = afterEvent(plan, stage, task, events, last);
-      if (after && shopTimeMs(after.at) < dueMs) {
-        dueMs = shopTimeMs(after.at);
+      if (after && siteTimeMs(after.at) < dueMs) {
+        dueMs = siteTimeMs(after.at);
         const where = stageById(plan, after.stageId)?.name ?? 'something';
         season = after.what === 'opened' ? `${where} was opened` : `water was seen at ${where}`;
       }
       const signal = signalFor(stage, task, signals, last);
-      if (signal && shopTimeMs(signal.at) < dueMs) {
-        dueMs = shopTimeMs(signal.at);
+      if (signal && siteTimeMs(signal.at) < dueMs) {
+        dueMs = siteTimeMs(signal.at);
         season = signal.says;
       }
       dueMs = workday(plan, dueMs);
@@ -270,7 +270,7 @@ export function dueTasks(
 }
 
 /** The day and time of a due date as the shop’s clock shows it. */
-export const dueTime = (t: DueTask): ShopTime => shopTimeOf(t.dueMs);
+export const dueTime = (t: DueTask): SiteTime => siteTimeOf(t.dueMs);
 
 /** Hours a month that the routine costs. */
 export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Interval, 'days'> }[]): number {

@@ -2,9 +2,9 @@ import { Z80 } from '../desiccant/charge-life';
 import { carbonLastsS } from '../equipment/filtering/carbon-filter';
 import { freeAirM3PerS } from '../equipment/shared/free-air';
 import type { Section } from '../line/section';
-import { pumpsOf, SHARE_PER_PA } from '../line/waterfall';
+import { compressorsOf, SHARE_PER_PA } from '../line/waterfall';
 import { type LifeEntry, standingEntries } from '../log/log-entry';
-import { type ShopTime, shopTimeMs, shopTimeOf } from '../log/site-clock';
+import { type SiteTime, siteTimeMs, siteTimeOf } from '../log/site-clock';
 import { priceOf } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
@@ -31,7 +31,7 @@ export type ChangeReason = 'drop' | 'hours' | 'calendar' | 'oil' | 'cheapest';
 export interface ElementLife {
   readonly stage: ElementStage;
   /** When it went in by the log; nothing where the log does not say. */
-  readonly since?: ShopTime;
+  readonly since?: SiteTime;
   readonly loadedH?: number;
   /** Whether drops reach it: then its drop about doubles as it soaks. */
   readonly wet: boolean;
@@ -39,9 +39,9 @@ export interface ElementLife {
   readonly cleanPa: number;
   readonly growth?: Growth;
   /** Days that ask for a change, the earliest first; those beyond four years are left out. */
-  readonly days: readonly { readonly reason: ChangeReason; readonly on: ShopTime }[];
+  readonly days: readonly { readonly reason: ChangeReason; readonly on: SiteTime }[];
   /** Between these its drop is at the limit(80 %), by how surely it rises; the second left out where it may never be. */
-  readonly dropBand?: readonly [early: ShopTime | undefined, late: ShopTime | undefined];
+  readonly dropBand?: readonly [early: SiteTime | undefined, late: SiteTime | undefined];
 }
 
 /**
@@ -52,16 +52,16 @@ export function elementLives(
   plan: Plan,
   section: Section,
   entries: readonly LifeEntry[],
-  now: ShopTime,
+  now: SiteTime,
 ): ElementLife[] {
   const line = standing(plan);
-  const nowMs = shopTimeMs(now);
+  const nowMs = siteTimeMs(now);
   const fromMs = nowMs - BACK_DAYS * DAY_MS;
   const clock = loadedClock(plan, entries, fromMs, BACK_DAYS + AHEAD_DAYS);
-  const loadedH = (from: ShopTime, to: ShopTime): number =>
-    clock.factor * clock.hours.between(shopTimeMs(from), shopTimeMs(to));
+  const loadedH = (from: SiteTime, to: SiteTime): number =>
+    clock.factor * clock.hours.between(siteTimeMs(from), siteTimeMs(to));
   const log = standingEntries(entries).filter((e) => e.measuredAt <= now);
-  const perPaH = SHARE_PER_PA * (pumpsOf(plan).watts / 1000) * plan.money.perKWh;
+  const perPaH = SHARE_PER_PA * (compressorsOf(plan).watts / 1000) * plan.money.perKWh;
   return allStages(line)
     .filter((s): s is ElementStage => ELEMENT_KINDS.has(s.kind))
     .map((stage) => {
@@ -88,26 +88,26 @@ export function elementLives(
       );
       const growth = stage.kind === 'carbon-filter' ? undefined : growthOf(reads);
       const every = task?.every ?? {};
-      const after = (hours: number | undefined): ShopTime | undefined => {
+      const after = (hours: number | undefined): SiteTime | undefined => {
         const ms =
           hours !== undefined && Number.isFinite(hours)
-            ? clock.hours.reaches(shopTimeMs(since), hours / clock.factor)
+            ? clock.hours.reaches(siteTimeMs(since), hours / clock.factor)
             : undefined;
-        return ms === undefined ? undefined : shopTimeOf(ms);
+        return ms === undefined ? undefined : siteTimeOf(ms);
       };
       const rises = growth && growth.perH * cleanPa > 0 ? growth.perH * cleanPa : undefined;
       const oilS =
         stage.kind === 'carbon-filter' && before
           ? carbonLastsS(stage.parameters, before.temperatureC, freeAirM3PerS(before, surroundingsAt(plan, stage)))
           : undefined;
-      const all: [ChangeReason, ShopTime | undefined][] = [
+      const all: [ChangeReason, SiteTime | undefined][] = [
         ['drop', after(rises && every.dropPa && every.dropPa / rises)],
         ['hours', after(every.loadedH)],
-        ['calendar', every.days === undefined ? undefined : shopTimeOf(shopTimeMs(since) + every.days * DAY_MS)],
+        ['calendar', every.days === undefined ? undefined : siteTimeOf(siteTimeMs(since) + every.days * DAY_MS)],
         ['oil', after(oilS && oilS / 3600)],
         ['cheapest', after(rises && cheapestChangeH(priceOf(plan.money, stage.kind).price.yearly, rises, perPaH))],
       ];
-      const limitAt = (perH: number): ShopTime | undefined =>
+      const limitAt = (perH: number): SiteTime | undefined =>
         every.dropPa && perH > 0 ? after(every.dropPa / (perH * cleanPa)) : undefined;
       const dropBand =
         growth && rises && ([limitAt(growth.perH + Z80 * growth.sd), limitAt(growth.perH - Z80 * growth.sd)] as const);

@@ -1,6 +1,6 @@
 import { LineFacts } from '../advice/line-facts';
-import { pumpCycle } from '../day/cycle';
-import { handRoutine } from '../drains/by-hand';
+import { compressorCycle } from '../day/cycle';
+import { handDraining } from '../drains/by-hand';
 import { collectingStages, type DrainDuty, dutyOf, stopsPerDay } from '../drains/duty';
 import type { PointYear } from '../drains/point-year';
 import { kindOf } from '../equipment/index';
@@ -12,7 +12,7 @@ import { surveyAtmosphericPa } from '../plan/survey';
 import { hoursPerWeek } from '../plan/working-time';
 
 /** What the intervals of a line’s tasks turn on. */
-export interface RoutineFacts {
+export interface MaintenanceFacts {
   readonly plan: Plan;
   readonly line: LineFacts;
   readonly section: Section;
@@ -26,12 +26,12 @@ export interface RoutineFacts {
 }
 
 /** @param years what a year of weather brings to each drain; empty where there is none */
-export function routineFacts(
+export function maintenanceFacts(
   plan: Plan,
   section: Section,
   years: ReadonlyMap<string, PointYear> = new Map(),
   spentAt: ReadonlyMap<string, number> = new Map(),
-): RoutineFacts {
+): MaintenanceFacts {
   const { working } = plan.survey;
   const line = new LineFacts(plan, section);
   const duties = new Map(
@@ -56,11 +56,11 @@ export function routineFacts(
 
 function startsOf(plan: Plan, section: Section): number {
   const stages = allStages(standing(plan));
-  const [pump, tank] = [stages.find((s) => s.kind === 'compressor'), stages.find((s) => s.kind === 'receiver')];
-  if (!pump || !tank) return 0;
+  const [compressor, tank] = [stages.find((s) => s.kind === 'compressor'), stages.find((s) => s.kind === 'receiver')];
+  if (!compressor || !tank) return 0;
   const b = airBalance(plan, section);
-  const { cutInPa, cutOutPa, freeAirDeliveryM3PerS } = pump.parameters;
-  const cycle = pumpCycle(
+  const { cutInPa, cutOutPa, freeAirDeliveryM3PerS } = compressor.parameters;
+  const cycle = compressorCycle(
     tank.parameters.volumeM3,
     cutInPa,
     cutOutPa,
@@ -75,15 +75,15 @@ function startsOf(plan: Plan, section: Section): number {
 export const serviceOf = (stage: Stage): readonly string[] => kindOf(stage.kind).service ?? [];
 
 /** Days in which the sump of a drain fills to its mark, by today’s water; `undefined` where nothing comes. */
-export function fillDays(facts: RoutineFacts, stageId: string): number | undefined {
+export function fillDays(facts: MaintenanceFacts, stageId: string): number | undefined {
   const d = facts.duties.get(stageId);
   if (!d || d.nowKgPerS <= 0) return undefined;
-  const { perDay } = handRoutine(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
+  const { perDay } = handDraining(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
   return perDay > 0 ? 1 / perDay : undefined;
 }
 
 /** What comes before a stage that ought to: whether drops reach it, and whether anything catches oil upstream of it. */
-export function neglectBefore(facts: RoutineFacts, stage: Stage): { drops: boolean; oil: boolean } {
+export function neglectBefore(facts: MaintenanceFacts, stage: Stage): { drops: boolean; oil: boolean } {
   const before = pathTo(facts.plan, stage.id).slice(0, -1);
   const inlet = facts.line.inlet(stage);
   return {

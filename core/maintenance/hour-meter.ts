@@ -1,4 +1,4 @@
-import { shopTimeMs } from '../log/site-clock';
+import { siteTimeMs } from '../log/site-clock';
 import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { DAY_MS } from '../quantity/constants';
@@ -27,13 +27,13 @@ export function dueByMeter(
   baseMs: number,
   signals: readonly Signal[],
 ): MeterDue | undefined {
-  const pump = allStages(standing(plan)).find((s) => s.kind === 'compressor')?.id;
+  const compressor = allStages(standing(plan)).find((s) => s.kind === 'compressor')?.id;
   const of = (id: string | undefined) =>
     signals
       .filter((s) => s.of === 'hours' && s.stageId === id)
-      .map((s) => ({ ms: shopTimeMs(s.at), h: s.value / 3600 }));
+      .map((s) => ({ ms: siteTimeMs(s.at), h: s.value / 3600 }));
   const own = of(stageId);
-  const readings = own.length > 1 ? own : of(pump);
+  const readings = own.length > 1 ? own : of(compressor);
   const [newest, oldest] = [readings[0], readings.at(-1)];
   if (!newest || !oldest || newest.ms - oldest.ms < APART_MS || newest.h <= oldest.h) return undefined;
   const hPerDay = (newest.h - oldest.h) / ((newest.ms - oldest.ms) / DAY_MS);

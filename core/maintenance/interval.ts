@@ -5,7 +5,7 @@ import { handDays } from '../drains/drain-work';
 import type { Stage } from '../plan/plan';
 import { placeOf } from '../plan/survey';
 import { spell } from '../quantity/spell';
-import { fillDays, neglectBefore, type RoutineFacts } from './facts';
+import { fillDays, type MaintenanceFacts, neglectBefore } from './facts';
 import { daysAt } from './levels';
 import type { Task } from './task';
 
@@ -33,7 +33,7 @@ const OFTEN_DAYS = 14;
 const DAMP_C = 16; // dew point outdoors from which people call it humid (common practice, no source)
 
 /** Dew point of the intake air, for the reasons given. */
-export function intakeDewPointC(facts: RoutineFacts): number {
+export function intakeDewPointC(facts: MaintenanceFacts): number {
   const { survey } = facts.plan;
   const { temperatureC, relativeHumidity } = placeOf(survey, survey.intakePlaceId);
   return dewPointFromVapourPressureC(relativeHumidity * saturationPressurePa(temperatureC, 'water'), 'water');
@@ -48,7 +48,7 @@ const inWords = (days: number): string =>
  * How often a task comes at a stage: the first of its triggers, by this line’s hours, starts and water; scaled by the load,
  * the climate and what is neglected upstream, each with its reason. A pinned interval holds, and says so.
  */
-export function intervalOf(facts: RoutineFacts, stage: Stage, task: Task): Interval {
+export function intervalOf(facts: MaintenanceFacts, stage: Stage, task: Task): Interval {
   const pin = facts.plan.routine.pins.find((p) => p.stageId === stage.id && p.task === task.id);
   const { every } = task;
   const triggers: Trigger[] = [];

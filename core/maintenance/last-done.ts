@@ -1,6 +1,6 @@
 import type { LoggedDrain } from '../log/judge-log';
 import { type EntryKind, type LoggedEntry, standingEntries } from '../log/log-entry';
-import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
+import type { LastDone, Opening, Postponed, Signal } from './logged';
 import { DRAINING, RENEWING, taskById } from './tasks';
 
 /** When each task was last done, by the log: entries that say so, changes, and drains. */
@@ -41,10 +41,10 @@ export const OPENS: readonly EntryKind[] = ['change', 'repair', 'regeneration'];
 export const WET = ['D01', 'D02', 'D03', 'D04', 'D05', 'D31'];
 
 /** What of the log asks for other tasks at once, the newest first: openings, and water where none should be. */
-export function routineEvents(entries: readonly LoggedEntry[]): RoutineEvent[] {
+export function openingsOf(entries: readonly LoggedEntry[]): Opening[] {
   return [...standingEntries(entries)]
     .sort((a, b) => b.measuredAt.localeCompare(a.measuredAt))
-    .flatMap((e): RoutineEvent[] => {
+    .flatMap((e): Opening[] => {
       const opened =
         OPENS.includes(e.kind) ||
         (taskById(e.task ?? '')?.isolates && e.result !== 'could-not' && e.kind !== 'put-off');

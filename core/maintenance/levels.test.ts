@@ -1,14 +1,14 @@
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { walk } from '../line/walk';
-import type { ShopTime } from '../log/site-clock';
+import type { SiteTime } from '../log/site-clock';
 import { setParameter, startPlan } from '../plan/edit';
 import type { JobId } from '../plan/jobs';
 import { LEVELS, type Level } from '../plan/maintenance-settings';
 import type { Plan, Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { drainsToAutomate, dueTasks, minutesPerWeek, tasksOfLine } from './due';
-import { routineFacts } from './facts';
+import { maintenanceFacts } from './facts';
 import { intervalOf } from './interval';
 import type { Task } from './task';
 import { taskById } from './tasks';
@@ -30,7 +30,7 @@ const shop = (cooled: boolean, job: JobId): Plan =>
   );
 const at = (plan: Plan, level: Level) => {
   const own = { ...plan, routine: { ...plan.routine, level } };
-  return routineFacts(own, walk(own));
+  return maintenanceFacts(own, walk(own));
 };
 const perWeek = (plan: Plan, level: Level): number => minutesPerWeek(at(plan, level), level);
 const WEEKS_A_MONTH = 30.4 / 7;
@@ -111,11 +111,11 @@ test('within a week is soon, more than a week ahead it is later', () => {
     ...plan,
     routine: { ...plan.routine, startedOn: '2026-11-02', pins: [{ stageId: 'receiver', task: 'M28', days: 10 }] },
   };
-  const state = (now: ShopTime) =>
-    dueTasks(routineFacts(begun, walk(begun)), [], [], now).find(
+  const state = (now: SiteTime) =>
+    dueTasks(maintenanceFacts(begun, walk(begun)), [], [], now).find(
       (t) => t.stage.id === 'receiver' && t.task.id === 'M28',
     );
   const due = state('2026-11-02T09:00')?.dueMs as number;
-  const before = (days: number): ShopTime => new Date(due - days * 86_400_000).toISOString().slice(0, 16) as ShopTime;
+  const before = (days: number): SiteTime => new Date(due - days * 86_400_000).toISOString().slice(0, 16) as SiteTime;
   expect([state(before(8))?.state, state(before(6))?.state]).toEqual(['later', 'soon']);
 });

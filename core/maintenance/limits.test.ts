@@ -1,4 +1,4 @@
-import { say as said } from '../advice/rule';
+import { sayIn as said } from '../advice/rule';
 import { handDays } from '../drains/drain-work';
 import type { PointYear } from '../drains/point-year';
 import { walk } from '../line/walk';
@@ -9,7 +9,7 @@ import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodShop, place, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { type DueTask, dueTasks, taskKey } from './due';
-import { routineFacts } from './facts';
+import { maintenanceFacts } from './facts';
 import { type Interval, intervalOf } from './interval';
 import { roundsOf } from './rounds';
 import { taskById } from './tasks';
@@ -17,7 +17,7 @@ import { taskById } from './tasks';
 // The limits of due dates, rounds and intervals from both sides; each is an estimate or of the trade handbook, as stated there.
 const NOW = '2026-11-25T09:00'; // a Wednesday, so that no weekend moves anything
 const TODAY_MS = Date.parse('2026-11-25T00:00Z');
-const factsOf = (plan: Plan) => routineFacts(plan, walk(plan));
+const factsOf = (plan: Plan) => maintenanceFacts(plan, walk(plan));
 const interval = (plan: Plan, stageId: string, task: string): Interval =>
   intervalOf(factsOf(plan), stageById(plan, stageId) as never, taskById(task) as never);
 const why = (i: Interval): string => i.why.map((w) => said(w, (si, q) => inUnits(si, q))).join(' ');
@@ -75,7 +75,7 @@ test('never done, what comes within a day and a half is due at once, the rest af
 test('the winter list, done within 200 days, is done for this winter', () => {
   const plan = all(goodShop(), behind('receiver', stageOf('water-cooler', {}, 'cooler')));
   const year = { frostDays: [330] } as unknown as PointYear; // of the year, some days from now
-  const facts = routineFacts(plan, walk(plan), new Map([['receiver', year]]));
+  const facts = maintenanceFacts(plan, walk(plan), new Map([['receiver', year]]));
   const [winter] = dueTasks(facts, [], [], NOW).filter((t) => t.task.every.frost);
   const { stage, task } = winter as DueTask;
   const dueIn = (agoDays: number): number => {

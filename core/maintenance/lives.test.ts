@@ -3,7 +3,7 @@ import { carbonLastsS } from '../equipment/filtering/carbon-filter';
 import { walk } from '../line/walk';
 import { chargeSchema } from '../log/charge';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../log/log-entry';
-import { shopTimeOf } from '../log/site-clock';
+import { siteTimeOf } from '../log/site-clock';
 import type { Plan } from '../plan/plan';
 import { PSI } from '../quantity/constants';
 import { planOf, stageOf } from '../test/reference';
@@ -107,7 +107,7 @@ test('a charge that is weighed tells how much of the book’s water is in it; on
     entry('2026-02-10T08:00', { kind: 'reading', stageId: DEMO_STAGES.beads, readings: [{ of: 'weight', value: kg }] });
   const life = (entries: LoggedEntry[]) => livesOf(plan, undefined, [charge], entries, '2026-02-12T08:00')?.[0];
   const bare = life([put]);
-  const half = life([put, weigh(9 + 0.5 * (bare?.bookKg ?? 0))]);
+  const half = life([put, weigh(9 + 0.5 * (bare?.handbookKg ?? 0))]);
   // Half of the published water came, where the estimate says so much: the look alone would put it at twice that.
   const alone = Math.log(((half?.loadKg ?? 0) * 0.95) / 0.5);
   expect(half?.capacity?.variance).toBeLessThan(bare?.capacity?.variance ?? 0);
@@ -116,7 +116,7 @@ test('a charge that is weighed tells how much of the book’s water is in it; on
   expect(half?.capacity?.ln).toBeLessThan(between[1] + 0.05);
   expect(life([put, weigh(8.9)])?.capacity).toEqual(bare?.capacity);
   // Nor does one that weighs more than twice what the book gives it.
-  const times = (n: number) => life([put, weigh(9 + n * (bare?.bookKg ?? 0))])?.capacity;
+  const times = (n: number) => life([put, weigh(9 + n * (bare?.handbookKg ?? 0))])?.capacity;
   expect(times(2.01)).toEqual(bare?.capacity);
   expect(times(1.99)).not.toEqual(bare?.capacity);
 });
@@ -208,7 +208,7 @@ test('a drain before the beads is named where its neglect costs more than a twen
 test('a wet element is not judged by its first 24 loaded hours; a dry one is', () => {
   const since = entry('2026-01-05T07:00', { kind: 'done', task: 'M12', stageId: DEMO_STAGES.coalescer });
   const at = (hour: number, line: Plan) => {
-    const measuredAt = shopTimeOf(Date.UTC(2026, 0, 5, hour));
+    const measuredAt = siteTimeOf(Date.UTC(2026, 0, 5, hour));
     const read = entry(
       measuredAt,
       { kind: 'reading', stageId: DEMO_STAGES.coalescer, readings: [{ of: 'pressure-drop', value: 3e4 }] },

@@ -1,5 +1,5 @@
 import { type LifeEntry, standingEntries } from '../log/log-entry';
-import { shopTimeMs } from '../log/site-clock';
+import { siteTimeMs } from '../log/site-clock';
 import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { HOUR_MS } from '../quantity/constants';
@@ -61,11 +61,11 @@ export function loadedClock(plan: Plan, entries: readonly LifeEntry[], fromMs: n
 }
 
 function meterFactor(plan: Plan, entries: readonly LifeEntry[], hours: Sum): number {
-  const pump = allStages(standing(plan)).find((s) => s.kind === 'compressor')?.id;
+  const compressor = allStages(standing(plan)).find((s) => s.kind === 'compressor')?.id;
   const read = standingEntries(entries)
-    .filter((e) => e.stageId === pump)
+    .filter((e) => e.stageId === compressor)
     .flatMap((e) =>
-      e.readings.filter((r) => r.of === 'hours').map((r) => ({ ms: shopTimeMs(e.measuredAt), h: r.value / 3600 })),
+      e.readings.filter((r) => r.of === 'hours').map((r) => ({ ms: siteTimeMs(e.measuredAt), h: r.value / 3600 })),
     )
     .toSorted((a, b) => a.ms - b.ms);
   const [first, last] = [read[0], read.at(-1)];

@@ -2,9 +2,9 @@ import type { Charge } from '../log/charge';
 import type { LoggedDrain } from '../log/judge-log';
 import { type LifeEntry, type LoggedEntry, standingEntries } from '../log/log-entry';
 import type { ReadingName } from '../log/readings';
-import type { ShopTime } from '../log/site-clock';
-import { lastDone, postponed, routineEvents, signalsOf } from './last-done';
-import type { LastDone, Postponed, RoutineEvent, Signal } from './logged';
+import type { SiteTime } from '../log/site-clock';
+import { lastDone, openingsOf, postponed, signalsOf } from './last-done';
+import type { LastDone, Opening, Postponed, Signal } from './logged';
 import { COUNTED } from './tasks';
 
 /** So many of the newest readings of a series say whether it drifts, and at which rate a meter runs (estimate). */
@@ -15,7 +15,7 @@ export const LOOKED_AT = 60;
 export const LEAST_EXPECTED_KG = 0.01;
 
 /** Measured over expected, the oldest first. */
-export interface Series {
+export interface RatioSeries {
   readonly stageId: string;
   readonly of: ReadingName | 'drain';
   readonly ratios: readonly number[];
@@ -27,17 +27,17 @@ export interface LogSummary {
   /** The newest of each task, the oldest first. */
   readonly postponed: readonly Postponed[];
   /** The newest of each kind at each stage, the newest first. */
-  readonly events: readonly RoutineEvent[];
+  readonly events: readonly Opening[];
   /** Of each reading of each stage the newest, of hours some; the newest first. */
   readonly signals: readonly Signal[];
-  readonly series: readonly Series[];
+  readonly series: readonly RatioSeries[];
   /** The newest entries that stand. */
   readonly newest: readonly LoggedEntry[];
   /** What the lives of charges of beads rest on. */
   readonly beads: readonly LifeEntry[];
   readonly charges: readonly Charge[];
   /** When each drain was last opened. */
-  readonly drained: readonly { readonly stageId: string; readonly at: ShopTime }[];
+  readonly drained: readonly { readonly stageId: string; readonly at: SiteTime }[];
 }
 
 /** Of a list the first with each key. */
@@ -57,7 +57,7 @@ const ratiosOf = (newestFirst: readonly Pick<Signal, 'value' | 'expected'>[]): n
     .toReversed();
 
 /** The series of readings, from all signals, the newest first. */
-export const seriesOf = (signals: readonly Signal[]): Series[] =>
+export const ratioSeriesOf = (signals: readonly Signal[]): RatioSeries[] =>
   firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(({ stageId, of }) => ({
     stageId,
     of,
@@ -93,7 +93,7 @@ export function summaryOf(log: {
   for (const d of done) times.set(key(d), (times.get(key(d)) ?? 0) + 1);
   const drains = log.drains.filter((d) => !d.struck).toSorted((a, b) => b.drainedAt.localeCompare(a.drainedAt));
   const ofDrains = [...new Set(drains.map((d) => d.stageId))].map(
-    (stageId): Series => ({
+    (stageId): RatioSeries => ({
       stageId,
       of: 'drain',
       ratios: drains
@@ -106,9 +106,9 @@ export function summaryOf(log: {
   return {
     last: firstOfEach(done, key).map((d) => (COUNTED.includes(d.task) ? { ...d, times: times.get(key(d)) ?? 1 } : d)),
     postponed: firstOfEach(postponed(log.entries).toReversed(), key).toReversed(),
-    events: firstOfEach(routineEvents(log.entries), (e) => `${e.stageId} ${e.what}`),
+    events: firstOfEach(openingsOf(log.entries), (e) => `${e.stageId} ${e.what}`),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...seriesOf(signals)].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...ratioSeriesOf(signals)].filter((s) => s.ratios.length > 0),
     newest: newestFirst.slice(0, LOOKED_AT),
     beads: standingEntries(log.entries),
     charges: log.charges,

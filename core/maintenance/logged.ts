@@ -1,11 +1,11 @@
 import type { ReadingName } from '../log/readings';
-import type { ShopTime } from '../log/site-clock';
+import type { SiteTime } from '../log/site-clock';
 
 /** When a task was last done, and whether it was postponed since. */
 export interface LastDone {
   readonly stageId: string;
   readonly task: string;
-  readonly at: ShopTime;
+  readonly at: SiteTime;
   /** How often it was done up to then, where that is counted; left out, once. */
   readonly times?: number;
 }
@@ -13,16 +13,16 @@ export interface Postponed {
   readonly stageId: string;
   readonly task: string;
   /** When it was postponed: a task done later than that counts anew. */
-  readonly at: ShopTime;
+  readonly at: SiteTime;
   /** Shop time until which it is not asked for. */
-  readonly until: ShopTime;
+  readonly until: SiteTime;
   readonly reason: string;
 }
 
 /** Something that asks for other tasks at once: a stage was opened, or water was where none should be. */
-export interface RoutineEvent {
+export interface Opening {
   readonly stageId: string;
-  readonly at: ShopTime;
+  readonly at: SiteTime;
   readonly what: 'opened' | 'wet';
 }
 
@@ -30,7 +30,7 @@ export interface RoutineEvent {
 export interface Signal {
   readonly stageId: string;
   readonly of: ReadingName;
-  readonly at: ShopTime;
+  readonly at: SiteTime;
   readonly value: number;
   readonly expected: { readonly value: number; readonly low: number; readonly high: number } | null;
 }

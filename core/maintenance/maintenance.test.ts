@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { demoPlan } from '../../db/demo';
-import { say as said } from '../advice/rule';
+import { sayIn as said } from '../advice/rule';
 import { type PointYear, pointYear } from '../drains/point-year';
 import { KINDS } from '../equipment/index';
 import { CAUTIONS } from '../equipment/shared/cautions';
 import { walk } from '../line/walk';
 import { type LoggedEntry, logEntrySchema } from '../log/log-entry';
-import { shopTimeMs } from '../log/site-clock';
+import { siteTimeMs } from '../log/site-clock';
 import type { Plan } from '../plan/plan';
 import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
@@ -14,12 +14,12 @@ import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '
 import { stageOf } from '../test/reference';
 import { dayOfYear } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';
-import { choresOfLine, type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey, usualServiceMinutes } from './due';
-import { routineFacts } from './facts';
+import { type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey, tasksOfStages, usualServiceMinutes } from './due';
+import { maintenanceFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
-import { lastDone, routineEvents, signalsOf } from './last-done';
+import { lastDone, openingsOf, signalsOf } from './last-done';
 import { limitOf } from './limit';
-import { roundsOf, wayRound } from './rounds';
+import { roundsOf, routeOf } from './rounds';
 import { TASKS, taskById } from './tasks';
 
 const NOW = '2026-11-27T07:00'; // a Friday
@@ -29,16 +29,16 @@ const due = (
   done: Parameters<typeof dueTasks>[1] = [],
   off: Parameters<typeof dueTasks>[2] = [],
   now = NOW,
-) => dueTasks(routineFacts(plan, walk(plan)), done, off, now);
+) => dueTasks(maintenanceFacts(plan, walk(plan)), done, off, now);
 const of = (tasks: readonly DueTask[], stageId: string, task: string): DueTask => {
   const found = tasks.find((t) => t.key === taskKey(stageId, task));
   if (!found) throw new Error(`no ${task} at ${stageId}`);
   return found;
 };
 const interval = (plan: Plan, stageId: string, task: string) => {
-  const stage = choresOfLine(plan).find((c) => c.stage.id === stageId && c.task.id === task)?.stage;
+  const stage = tasksOfStages(plan).find((c) => c.stage.id === stageId && c.task.id === task)?.stage;
   if (!stage) throw new Error(`no ${task} at ${stageId}`);
-  return intervalOf(routineFacts(plan, walk(plan)), stage, taskById(task) as never);
+  return intervalOf(maintenanceFacts(plan, walk(plan)), stage, taskById(task) as never);
 };
 const why = (i: ReturnType<typeof interval>): string => i.why.map((w) => said(w, (si, q) => inUnits(si, q))).join(' ');
 
@@ -127,7 +127,7 @@ test('starts a day go by the local barometer: in thin air a receiver holds as mu
   );
   const starts = (barometerPa: number): number => {
     const plan = { ...undrained, survey: { ...undrained.survey, barometerPa } };
-    return routineFacts(plan, walk(plan)).startsPerDay;
+    return maintenanceFacts(plan, walk(plan)).startsPerDay;
   };
   expect(starts(80_000) / starts(101_325)).toBeCloseTo(80_000 / 101_325, 1); // s = V·Δp/p_a, by hand
 });
@@ -152,7 +152,7 @@ describe('what is due', () => {
   ])('on %s the year of weather is read at its day: first frost %s', (_what, now, day) => {
     const frosty = all(plan, behind('receiver', stageOf('water-cooler', {}, 'cooler')));
     const year = { frostDays: [(day + 14) % 365] } as unknown as PointYear;
-    const facts = routineFacts(frosty, walk(frosty), new Map([['receiver', year]]));
+    const facts = maintenanceFacts(frosty, walk(frosty), new Map([['receiver', year]]));
     const frost = dueTasks(facts, [], [], now).filter((t) => t.task.every.frost);
     expect(frost.length).toBeGreaterThan(0);
     for (const t of frost)
@@ -163,7 +163,7 @@ describe('what is due', () => {
     const frosty = all(plan, behind('receiver', stageOf('water-cooler', {}, 'cooler')));
     const dueIn = (frostIn: number): number => {
       const year = { frostDays: [dayOfYear(Date.parse('2026-11-25T00:00Z')) + frostIn] } as unknown as PointYear;
-      const facts = routineFacts(frosty, walk(frosty), new Map([['receiver', year]]));
+      const facts = maintenanceFacts(frosty, walk(frosty), new Map([['receiver', year]]));
       const [t] = dueTasks(facts, [], [], '2026-11-25T09:00').filter((d) => d.task.every.frost);
       return Math.floor(((t?.dueMs ?? 0) - Date.parse('2026-11-25T00:00Z')) / DAY_MS);
     };
@@ -194,7 +194,7 @@ describe('what is due', () => {
     const done = ['M34', 'M11'].flatMap((task) =>
       ['outlet', 'coalescing-filter', 'fine'].map((stageId) => ({ stageId, task, at: '2026-11-26T08:00' })),
     );
-    const facts = routineFacts(spray, walk(spray));
+    const facts = maintenanceFacts(spray, walk(spray));
     const at = (events: Parameters<typeof dueTasks>[4]) => dueTasks(facts, done, [], NOW, events);
     expect(of(at([]), 'outlet', 'M34').state).toBe('soon');
     const opened = at([{ stageId: 'coalescing-filter', at: '2026-11-26T15:00', what: 'opened' }]);
@@ -215,7 +215,7 @@ describe('what is due', () => {
 
   test('a reading asks for the change: drop over a clean element at its flow, beads spent, dew point above its band', () => {
     const own = all(plan, behind('fine', stageOf('bead-cartridge')));
-    const facts = routineFacts(own, walk(own));
+    const facts = maintenanceFacts(own, walk(own));
     const at = '2026-11-26T08:00';
     const clean = { value: 8e3, low: 4e3, high: 12e3 };
     const state = (signals: Parameters<typeof dueTasks>[5], stageId: string, task: string) =>
@@ -244,7 +244,7 @@ describe('what is due', () => {
   });
 
   test('an hour meter that was read moves what comes by hours: 500 h, 400 run since at 20 a day, are due in 5 days (by hand)', () => {
-    const facts = routineFacts(plan, walk(plan));
+    const facts = maintenanceFacts(plan, walk(plan));
     const read = (at: string, hours: number) => ({
       stageId: 'compressor',
       of: 'hours' as const,
@@ -264,14 +264,14 @@ describe('what is due', () => {
   });
 
   test('the limit in a trend is the value at which the reading asks for the change, no less', () => {
-    const stage = choresOfLine(plan).find((c) => c.stage.id === 'coalescing-filter')?.stage;
+    const stage = tasksOfStages(plan).find((c) => c.stage.id === 'coalescing-filter')?.stage;
     if (!stage) throw new Error('no coalescer');
     const expected = { value: 8e3, low: 4e3, high: 12e3 };
     const limit = limitOf(stage, 'pressure-drop', expected) as number;
     const state = (value: number) =>
       of(
         dueTasks(
-          routineFacts(plan, walk(plan)),
+          maintenanceFacts(plan, walk(plan)),
           [],
           [],
           NOW,
@@ -302,7 +302,7 @@ describe('what is due', () => {
       expected: [],
       ...more,
     });
-    const opens = (more: Partial<LoggedEntry>) => routineEvents([entry(more)]).map((e) => e.what);
+    const opens = (more: Partial<LoggedEntry>) => openingsOf([entry(more)]).map((e) => e.what);
     expect(opens({})).toEqual(['opened']);
     expect(opens({ kind: 'regeneration', task: null })).toEqual(['opened']);
     expect(opens({ kind: 'put-off' })).toEqual([]);
@@ -338,7 +338,7 @@ describe('what is due', () => {
     }));
     const ran = runWeather(own, weather, { year: 2026 }) as WeatherRun;
     const years = new Map(['receiver', 'separator'].map((id) => [id, pointYear(ran, id) as never]));
-    const facts = routineFacts(own, walk(own), years);
+    const facts = maintenanceFacts(own, walk(own), years);
     const summer = dueTasks(
       facts,
       [{ stageId: 'receiver', task: 'M01', at: '2026-07-01T07:00' }],
@@ -358,7 +358,7 @@ describe('what is due', () => {
     const own = demoPlan();
     const spent = Date.UTC(2026, 10, 20);
     const due = (spentAt?: ReadonlyMap<string, number>) =>
-      dueTasks(routineFacts(own, walk(own), new Map(), spentAt), [], [], '2026-11-23T08:00').find(
+      dueTasks(maintenanceFacts(own, walk(own), new Map(), spentAt), [], [], '2026-11-23T08:00').find(
         (t) => t.stage.kind === 'bead-cartridge' && t.task.id === 'M22',
       );
     const place = due()?.stage.id ?? '';
@@ -383,7 +383,7 @@ describe('what is due', () => {
     };
     const due = (entries: LoggedEntry[]) =>
       dueTasks(
-        routineFacts(own, walk(own)),
+        maintenanceFacts(own, walk(own)),
         lastDone(entries, []),
         [],
         '2026-11-20T10:00',
@@ -402,8 +402,8 @@ describe('what is due', () => {
         fc.constantFrom(goodShop(), goodDry(), goodPlant()),
         (loadedShare, base) => {
           const p = working({ loadedShare })(base);
-          const facts = routineFacts(p, walk(p));
-          for (const { stage, task } of choresOfLine(p)) {
+          const facts = maintenanceFacts(p, walk(p));
+          for (const { stage, task } of tasksOfStages(p)) {
             const i = intervalOf(facts, stage, task);
             const days = i.triggers.map((t) => t.days);
             expect(i.days).toBeCloseTo(Math.min(...days), 9);
@@ -421,10 +421,10 @@ describe('rounds', () => {
   const plan = begun(goodShop());
 
   test('what is done as the line runs is one walk, in the order of the way; what needs it stopped is one shutdown', () => {
-    const rounds = roundsOf(plan, due(plan), shopTimeMs(NOW));
+    const rounds = roundsOf(plan, due(plan), siteTimeMs(NOW));
     const walkRound = rounds.find((r) => r.id === 'round');
     expect(walkRound?.tasks.every((t) => !t.task.isolates)).toBe(true);
-    const way = wayRound(plan);
+    const way = routeOf(plan);
     const places = (walkRound?.tasks ?? []).map((t) => way.indexOf(t.stage.id));
     expect(places).toEqual([...places].sort((a, b) => a - b));
     const stop = rounds.find((r) => r.id === 'shutdown');
@@ -436,8 +436,8 @@ describe('rounds', () => {
 
   test('the route is the person’s; a stage that is new comes behind', () => {
     const own: Plan = { ...plan, routine: { ...plan.routine, way: ['receiver', 'compressor', 'gone'] } };
-    expect(wayRound(own).slice(0, 2)).toEqual(['receiver', 'compressor']);
-    expect(wayRound(own)).toHaveLength(wayRound(plan).length);
+    expect(routeOf(own).slice(0, 2)).toEqual(['receiver', 'compressor']);
+    expect(routeOf(own)).toHaveLength(routeOf(plan).length);
   });
 
   test('hours a month: minutes by how often (by hand)', () => {

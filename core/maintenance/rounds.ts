@@ -21,7 +21,7 @@ const SHUTDOWN_DAYS = 30;
 const ISOLATION_MINUTES = 15;
 
 /** The stages in the order in which somebody walks. */
-export function wayRound(plan: Plan): string[] {
+export function routeOf(plan: Plan): string[] {
   const flow = allStages(standing(plan)).map((s) => s.id);
   const own = plan.routine.way.filter((id) => flow.includes(id));
   return [...own, ...flow.filter((id) => !own.includes(id))];
@@ -34,7 +34,7 @@ export function wayRound(plan: Plan): string[] {
  */
 export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): Round[] {
   const endOfDay = (Math.floor(nowMs / DAY_MS) + 1) * DAY_MS;
-  const way = wayRound(plan);
+  const way = routeOf(plan);
   const byWay = (a: DueTask, b: DueTask): number =>
     way.indexOf(a.stage.id) - way.indexOf(b.stage.id) || a.dueMs - b.dueMs;
   const asked = tasks.filter((t) => t.state !== 'postponed');

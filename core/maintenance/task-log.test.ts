@@ -1,12 +1,12 @@
 import { walk } from '../line/walk';
 import { but, goodShop } from '../test/good-lines';
 import { type DueTask, dueTasks } from './due';
-import { routineFacts } from './facts';
+import { maintenanceFacts } from './facts';
 import { type TaskAnswers, taskLog } from './task-log';
 
 const NOW = '2026-11-27T07:00';
 const plan = but('receiver', { drain: 'manual' })(goodShop());
-const tasks = dueTasks(routineFacts(plan, walk(plan)), [], [], NOW);
+const tasks = dueTasks(maintenanceFacts(plan, walk(plan)), [], [], NOW);
 const first = (holds: (t: DueTask) => boolean): DueTask => tasks.find(holds) as DueTask;
 const DRAIN = first((t) => t.task.drains === true);
 const READ = first((t) => t.task.records.length > 1);

@@ -1,5 +1,5 @@
 import { type KindName, kindOf } from '../equipment/index';
-import { PUMP_TASKS } from './compressor-tasks';
+import { COMPRESSOR_TASKS } from './compressor-tasks';
 import { COOLING_AND_DRYING_TASKS } from './cooling-and-drying-tasks';
 import { DRAIN_TASKS } from './drain-tasks';
 import { FILTER_AND_TOOL_TASKS } from './filter-and-tool-tasks';
@@ -9,7 +9,7 @@ import { VESSEL_TASKS } from './vessel-tasks';
 /** Every task that a kind of equipment can bring, by its id in the trade handbook; T beyond it. */
 export const TASKS: readonly Task[] = [
   ...DRAIN_TASKS,
-  ...PUMP_TASKS,
+  ...COMPRESSOR_TASKS,
   ...COOLING_AND_DRYING_TASKS,
   ...FILTER_AND_TOOL_TASKS,
   ...VESSEL_TASKS,

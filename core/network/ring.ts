@@ -31,8 +31,8 @@ const holdsPressure = (kind: Stage['kind']): boolean => kind === 'regulator' || 
 function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
   const around = surroundingsOf(plan, 'ideal');
   const kgPerM3 = dryAirDensityKgPerM3(around.atmosphericPa, around.intakeTemperatureC, 0);
-  const pump = plan.stages.find((s) => s.kind === 'compressor');
-  const p0 = pump ? (pump.parameters.cutInPa + pump.parameters.cutOutPa) / 2 : 8e5;
+  const compressor = plan.stages.find((s) => s.kind === 'compressor');
+  const p0 = compressor ? (compressor.parameters.cutInPa + compressor.parameters.cutOutPa) / 2 : 8e5;
   const passes = (kind: Stage['kind']): boolean =>
     kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && !holdsPressure(kind);
   return (stage, flow) => {

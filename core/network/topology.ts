@@ -4,7 +4,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { MAIN, type Run, runsOf } from '../plan/runs';
 
 /** Where a stage stands. */
-export interface Place {
+export interface StagePlace {
   readonly run: Run;
   readonly index: number;
 }
@@ -14,7 +14,7 @@ export interface Topology {
   /** The line, as it stands. */
   readonly line: Plan;
   readonly runs: readonly Run[];
-  readonly places: ReadonlyMap<string, Place>;
+  readonly places: ReadonlyMap<string, StagePlace>;
   /** The runs that take their air downstream of a stage, in the order in which they are drawn. */
   readonly hanging: ReadonlyMap<string, readonly Run[]>;
   /** The runs that join upstream of a stage. */
@@ -49,7 +49,7 @@ function build(line: Plan): Topology {
     }
     return found;
   };
-  const places = new Map<string, Place>();
+  const places = new Map<string, StagePlace>();
   for (const run of runs) for (const [index, stage] of run.stages.entries()) places.set(stage.id, { run, index });
   const compressor = runs.flatMap((r) => r.stages).find((s) => s.kind === 'compressor');
   const linePa = compressor ? workingPressurePa(compressor.parameters) : 0;

@@ -24,9 +24,9 @@ export interface Change {
 
 type Values = Readonly<Record<string, unknown>>;
 type Fields = readonly (readonly [string, FieldMeta | undefined])[];
-type Say = Parameters<Change['says']>[0];
+type SayValue = Parameters<Change['says']>[0];
 
-const tell = (value: unknown, meta: FieldMeta | undefined, say: Say): string => {
+const tell = (value: unknown, meta: FieldMeta | undefined, say: SayValue): string => {
   if (value === undefined || value === null) return 'not said';
   if (meta?.options) return sayText(meta.options[String(value)] ?? String(value), say);
   return typeof value === 'number' && meta?.quantity ? say(value, meta.quantity) : String(value);
@@ -41,7 +41,7 @@ function inFields(of: string, fields: Fields, before: Values, after: Values, sta
     if (JSON.stringify(a) === JSON.stringify(b)) return [];
     const label = meta?.label ?? field;
     const isList = [a, b].some((v) => typeof v === 'object' && v !== null && !(Array.isArray(v) && v.every(isSimple)));
-    const says = (say: Say): string =>
+    const says = (say: SayValue): string =>
       isList
         ? `${of}, ${label.toLowerCase()}: changed.`
         : `${of}, ${label.toLowerCase()}: ${tell(a, meta, say)} → ${tell(b, meta, say)}.`;
@@ -176,7 +176,7 @@ export function changes(before: Plan, after: Plan): Change[] {
   const nameOf = (s: Plan['survey'], id: string): string => s.places.find((p) => p.id === id)?.name ?? id;
   const where = (label: string, field: 'intakePlaceId' | 'roomPlaceId'): Change[] =>
     a[field] === b[field] ? [] : [{ says: () => `${label} ${nameOf(b, b[field])} now, not ${nameOf(a, a[field])}.` }];
-  const aside = after.setAside.length - before.setAside.length;
+  const aside = after.dismissed.length - before.dismissed.length;
   return [
     ...inFields('The line', [['name', { label: 'name' }]], before as unknown as Values, after as unknown as Values),
     ...inFields(

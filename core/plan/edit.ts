@@ -121,7 +121,7 @@ export function addBypass(plan: Plan, stageId: string, branchId: string): Plan |
 }
 
 /** Lets a second compressor with its own intake join upstream of a stage. */
-export function addPump(plan: Plan, into: string, newId: () => string): Plan {
+export function addCompressor(plan: Plan, into: string, newId: () => string): Plan {
   const count = runsOf(plan).filter((r) => r.from === null).length + 1;
   const stages = [
     newStage('intake', newId(), `Intake ${count}`),
@@ -254,13 +254,16 @@ const REGULATOR_SPARE_PA = 2e4;
 function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): Plan {
   const named = renameStage(setJob(line, outletId, id), outletId, JOBS[id].label);
   const set = named.stages.find((s) => s.id === outletId) as Extract<Stage, { kind: 'outlet' }>;
-  const pump = named.stages.find((s) => s.kind === 'compressor') as Extract<Stage, { kind: 'compressor' }>;
+  const compressor = named.stages.find((s) => s.kind === 'compressor') as Extract<Stage, { kind: 'compressor' }>;
   const free = standing(named).stages.find((s) => s.id === outletId) as typeof set;
-  const asked = (free.parameters.flowM3PerS * set.parameters.usedShare) / pump.parameters.freeAirDeliveryM3PerS;
+  const asked = (free.parameters.flowM3PerS * set.parameters.usedShare) / compressor.parameters.freeAirDeliveryM3PerS;
   const regulator = named.stages.find((s) => s.id === regulatorId) as Extract<Stage, { kind: 'regulator' }>;
   const { droopPa, droopAtM3PerS } = regulator.parameters;
   const droop = (droopPa * free.parameters.flowM3PerS) / Math.max(droopAtM3PerS, 1e-9);
-  const setPressurePa = Math.min(pump.parameters.cutInPa, set.parameters.leastPressurePa + droop + REGULATOR_SPARE_PA);
+  const setPressurePa = Math.min(
+    compressor.parameters.cutInPa,
+    set.parameters.leastPressurePa + droop + REGULATOR_SPARE_PA,
+  );
   const { working } = named.survey;
   const loadedShare = Math.min(1, Math.max(0.01, asked));
   return {

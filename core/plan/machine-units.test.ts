@@ -15,7 +15,7 @@ import {
   ungroup,
   unitById,
 } from './machine-units';
-import { type Plan, planSchema, type Unit } from './plan';
+import { type MachineUnit, type Plan, planSchema } from './plan';
 import { stageById } from './runs';
 
 const base = addBranch(
@@ -119,17 +119,17 @@ describe('a portable unit', () => {
 
   test('its hours run while air flows through it, and go with it', () => {
     // Monday 8:00 to Tuesday 12:00 of a five-day week, 8 to 17: 13 working hours, the outlet in use for half of them.
-    const unit = unitById(portable, 'u') as Unit;
+    const unit = unitById(portable, 'u') as MachineUnit;
     expect(shareInUse(portable, 'u')).toBeCloseTo(0.5, 9);
     expect(unitUsedS(portable, unit, '2026-11-24T12:00') / 3600).toBeCloseTo(10 + 13 / 2, 9);
     const settled = settleHours(portable, 'u', '2026-11-24T12:00');
     const moved = moveUnit(setParameter(settled, 'bench', 'usedShare', 0.1), 'u', 0, 'drop');
-    const there = unitById(moved, 'u') as Unit;
+    const there = unitById(moved, 'u') as MachineUnit;
     expect(there.usedS / 3600).toBeCloseTo(16.5, 9);
     // Until 17:00 that Tuesday: five hours more, a tenth of them used there.
     expect(unitUsedS(moved, there, '2026-11-24T17:00') / 3600).toBeCloseTo(17, 9);
     const away = setUnit(settled, 'u', { is: 'away' });
-    expect(unitUsedS(away, unitById(away, 'u') as Unit, '2026-11-30T17:00') / 3600).toBeCloseTo(16.5, 9);
+    expect(unitUsedS(away, unitById(away, 'u') as MachineUnit, '2026-11-30T17:00') / 3600).toBeCloseTo(16.5, 9);
   });
 
   test('several outlets downstream of it: in use while any of them is', () => {

@@ -1,9 +1,9 @@
 import { WALL_UNITS, type WallUnitName } from '../equipment/serving/wall-unit';
 import { firstFree, insertStage, newStage, removeStage, withoutEmptyUnits } from './edit';
-import type { Plan, Stage, Unit } from './plan';
+import type { MachineUnit, Plan, Stage } from './plan';
 import { allStages, runOfStage, runsOf, withRun, withStage } from './runs';
 
-export function unitById(plan: Plan, unitId: string | null | undefined): Unit | undefined {
+export function unitById(plan: Plan, unitId: string | null | undefined): MachineUnit | undefined {
   return plan.units.find((u) => u.id === unitId);
 }
 
@@ -30,7 +30,7 @@ export function addWallUnit(
 ): Plan {
   const { label, stages } = WALL_UNITS[name];
   const count = plan.units.length + 1;
-  const unit: Unit = {
+  const unit: MachineUnit = {
     id: unitId,
     name: count > 1 ? `${label} (${count})` : label,
     form: 'wall',
@@ -93,7 +93,7 @@ export function removeUnit(plan: Plan, unitId: string): Plan {
   return stagesOfUnit(plan, unitId).reduce((p, s) => removeStage(p, s.id), plan);
 }
 
-export function setUnit(plan: Plan, unitId: string, change: Partial<Omit<Unit, 'id'>>): Plan {
+export function setUnit(plan: Plan, unitId: string, change: Partial<Omit<MachineUnit, 'id'>>): Plan {
   return { ...plan, units: plan.units.map((u) => (u.id === unitId ? { ...u, ...change } : u)) };
 }
 

@@ -14,7 +14,7 @@ const taskId = z.string().regex(/^[A-Z]\d{2}[A-Z]?$/, 'Not a task.');
 const who = z.string().trim().max(60, 'At most 60 characters.');
 
 /** What a person decides of the routine: when it began, what is pinned, left out, who does what, and the route. */
-export const routineSchema = z.strictObject({
+export const maintenanceSchema = z.strictObject({
   /** Shop day on which the routine was begun; what was never logged counts from here. */
   startedOn: dayField.nullable().default(null),
   /** How much of it is done; older lines do all of it. */
@@ -41,4 +41,4 @@ export const routineSchema = z.strictObject({
   /** The route on foot, by stages; those that are not named come behind, in the order of flow. */
   way: z.array(idField).max(200).default([]),
 });
-export type Routine = z.infer<typeof routineSchema>;
+export type MaintenanceSettings = z.infer<typeof maintenanceSchema>;

@@ -109,11 +109,14 @@ describe('the plan file', () => {
     const [intake, compressor, first, second, ...rest] = plan.stages;
     const old = {
       ...plan,
+      dismissed: undefined,
+      setAside: [{ rule: 'O30', stageIds: ['x'], reason: 'ordered', restsOn: '' }],
       survey: { ...plan.survey, working: { ...plan.survey.working, overnight: 'let-down' } },
       stages: [intake, compressor, { ...first, witness: true }, { ...second, provided: { trigger: 'wet' } }, ...rest],
     };
     const opened = planSchema.parse(old);
     expect(opened.survey.working.overnight).toBe('depressurised');
+    expect(opened.dismissed).toEqual(old.setAside);
     expect(opened.stages.slice(2, 4)).toMatchObject([{ checkFilter: true }, { planned: { trigger: 'wet' } }]);
     expect(planSchema.parse(opened)).toEqual(opened);
   });

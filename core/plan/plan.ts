@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/shared/kind';
 import { timeField } from './date-fields';
-import { routineSchema } from './maintenance-settings';
+import { maintenanceSchema } from './maintenance-settings';
 import { moneySchema } from './money';
 import { idField as id, nameField as name, surveySchema } from './survey';
 import { upgradePlan } from './upgrade';
@@ -111,9 +111,9 @@ export const unitSchema = z.strictObject({
   /** Shop time at which that was counted; hours since then are estimated. */
   countedAt: timeField.nullable().default(null),
 });
-export type Unit = z.infer<typeof unitSchema>;
+export type MachineUnit = z.infer<typeof unitSchema>;
 
-const setAsideSchema = z.strictObject({
+const dismissalSchema = z.strictObject({
   /** The rule. */
   rule: z.string().max(20),
   /** The stages it speaks of. */
@@ -121,7 +121,7 @@ const setAsideSchema = z.strictObject({
   reason: z.string().trim().min(1, 'Say why.').max(300, 'At most 300 characters.'),
   restsOn: z.string().max(1000),
 });
-export type SetAside = z.infer<typeof setAsideSchema>;
+export type Dismissal = z.infer<typeof dismissalSchema>;
 
 /** A run that draws its own air begins with intake and compressor; no other stage is an intake. */
 function checkSources(stages: readonly { kind: string }[], draws: boolean, refuse: (i: number, m: string) => void) {
@@ -144,11 +144,11 @@ const planFields = z.strictObject({
   branches: z.array(branchSchema).max(24, 'At most 24 branches.').default([]),
   units: z.array(unitSchema).max(24, 'At most 24 units.').default([]),
   /** Advice that was set aside, with the reason and with what it rested on then: when that changes it returns. */
-  setAside: z.array(setAsideSchema).max(400).default([]),
+  dismissed: z.array(dismissalSchema).max(400).default([]),
   /** Prices, tariff and what dry air is worth: the person’s own. */
   money: moneySchema.default(moneySchema.parse({})),
   /** The routine: what a person pinned, left out, and the route. */
-  routine: routineSchema.default(routineSchema.parse({})),
+  routine: maintenanceSchema.default(maintenanceSchema.parse({})),
 });
 
 /** The plan file as it is written today: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */

@@ -67,8 +67,10 @@ export function upgradePlan(document: unknown): unknown {
   const branches = Array.isArray(document.branches)
     ? document.branches.map((b) => (isObject(b) ? { ...b, stages: runs(b.stages) } : b))
     : document.branches;
+  const { setAside, ...rest } = document; // the name of `dismissed` then
   return {
-    ...document,
+    ...rest,
+    ...(setAside !== undefined && { dismissed: setAside }),
     ...('survey' in document && { survey: withOvernight(document.survey) }),
     stages: runs(document.stages),
     ...('branches' in document && { branches }),

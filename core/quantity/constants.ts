@@ -16,3 +16,6 @@ export const HOUR_MS = 3_600_000;
 export const DAY_MS = 86_400_000;
 /** Weeks of work in a year, with two of holidays (estimate). */
 export const WORKING_WEEKS = 50;
+
+/** Dry air at 20 °C and 1 bar, kg/m³: the free air of a rating. ISO 1217, ISO 7183. */
+export const FREE_AIR_KG_PER_M3 = 1.189;

@@ -1,4 +1,4 @@
-import { CFM } from '../quantity/constants';
+import { CFM, FREE_AIR_KG_PER_M3 } from '../quantity/constants';
 
 /** What a dryer is asked to do, whatever its family. */
 export interface DryerDuty {
@@ -28,12 +28,10 @@ export interface DryerDuty {
   readonly perHour: number;
 }
 
-/** Free air of ratings: dry, 20 °C, 1 bar. */
-export const FREE_AIR_KG_PER_M3 = 1.189;
 /** kWh that a compressor takes for a kilogram of air: 18 kW for 100 cfm (trade handbook, at 100 psig). */
 export const KWH_PER_KG_AIR = 18 / (100 * CFM * FREE_AIR_KG_PER_M3) / 3600;
 
-export const freeAirM3PerS = (d: Pick<DryerDuty, 'dryAirKgPerS'>): number => d.dryAirKgPerS / FREE_AIR_KG_PER_M3;
+export const dutyM3PerS = (d: Pick<DryerDuty, 'dryAirKgPerS'>): number => d.dryAirKgPerS / FREE_AIR_KG_PER_M3;
 
 /** The hottest day: what cools the air against the room follows it, kelvin by kelvin (estimate). */
 export const hottestInletC = (d: DryerDuty): number => d.inletC + Math.max(0, d.hottestRoomC - d.roomC);

@@ -4,7 +4,7 @@ import { NAMED_TASKS } from '../log/named-tasks';
 import { usualServiceMinutes } from '../maintenance/due';
 import { taskById } from '../maintenance/tasks';
 import { CFM } from '../quantity/constants';
-import { type DryerDuty, freeAirM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
+import { type DryerDuty, dutyM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
 import { HEATED, type Heated, sizeHeated } from './size-heated';
 import { sizeRefrigerated } from './size-refrigerated';
 import { purgeShare } from './size-towers';
@@ -88,7 +88,7 @@ function cartridgeFor(duty: DryerDuty) {
  * @source energy of common practice (handbook, recalled); money invented, of the handbook’s order of magnitude
  */
 export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
-  const flow = freeAirM3PerS(duty);
+  const flow = dutyM3PerS(duty);
   const cold = sizeRefrigerated(duty);
   const beads = cartridgeFor(duty);
   const inletHot = hottestInletC(duty);

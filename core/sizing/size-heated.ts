@@ -7,7 +7,7 @@ import { HEAT_OF_UPTAKE } from '../desiccant/uptake';
 import { CFM } from '../quantity/constants';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { bedShape } from './bed-shape';
-import { type DryerDuty, freeAirM3PerS, KWH_PER_KG_AIR } from './dryer-duty';
+import { type DryerDuty, dutyM3PerS, KWH_PER_KG_AIR } from './dryer-duty';
 
 /** Twin towers that heat dries. */
 export const HEATED = {
@@ -102,7 +102,7 @@ export const LEAST_KWH_PER_KG = HEAT_OF_UPTAKE / 3.6e6;
  */
 export function sizeHeated(kind: Heated, duty: DryerDuty) {
   const p = PRACTICE[kind];
-  const rated = freeAirM3PerS(duty);
+  const rated = dutyM3PerS(duty);
   const reachesC = p.reachesC ?? floatingDewPointC(duty);
   const waterKgPerS = waterLoadKgPerS(duty, reachesC);
   const waterKg = waterKgPerS * p.halfH * 3600;

@@ -3,7 +3,7 @@ import { saturatedHumidityRatio } from '../air/humidity';
 import { waterLoadKgPerS } from '../desiccant/size-cartridge';
 import { capacityForDewPoint, loadedDewPointC, refrigeratedCapacity } from '../equipment/drying/refrigerated-capacity';
 import { CFM } from '../quantity/constants';
-import { type DryerDuty, freeAirM3PerS, hottestInletC } from './dryer-duty';
+import { type DryerDuty, dutyM3PerS, hottestInletC } from './dryer-duty';
 
 /** The air leaves so far below the inlet, where a second exchanger warms it with what comes (estimate). */
 const REHEAT_APPROACH_K = 10;
@@ -41,7 +41,7 @@ export function sizeRefrigerated(duty: DryerDuty) {
     refrigeratedCapacity(inletC, gaugePa, roomC, capacityForDewPoint(dewPointC));
   const today = capacity(duty.inletC, duty.roomC);
   const hottest = capacity(hottestInletC(duty), duty.hottestRoomC);
-  const flow = freeAirM3PerS(duty);
+  const flow = dutyM3PerS(duty);
   const ratedM3PerS = flow / Math.min(today, hottest);
   const iso = refrigeratedCapacity(ISO_7183_A1.inletC, ISO_7183_A1.gaugePa, ISO_7183_A1.roomC);
   const condensedKgPerS = waterLoadKgPerS(duty, dewPointC);

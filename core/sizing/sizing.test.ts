@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
-import { CFM } from '../quantity/constants';
-import { type DryerDuty, FREE_AIR_KG_PER_M3 } from './dryer-duty';
+import { CFM, FREE_AIR_KG_PER_M3 } from '../quantity/constants';
+import type { DryerDuty } from './dryer-duty';
 import { familiesFor } from './families';
 import { HEATED, type Heated, LEAST_KWH_PER_KG, sizeHeated } from './size-heated';
 import { enthalpyJPerKg, sizeRefrigerated } from './size-refrigerated';

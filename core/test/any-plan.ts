@@ -4,7 +4,7 @@ import { WALL_UNITS, type WallUnitName } from '../equipment/serving/wall-unit';
 import {
   addBranch,
   addBypass,
-  addPump,
+  addCompressor,
   insertStage,
   moveStage,
   newStage,
@@ -61,7 +61,7 @@ export const anyEdit: fc.Arbitrary<Edit> = (() => {
         (p) => {
           const into = stage(p, s);
           return room(p) && !['intake', 'compressor'].includes(stageById(p, into)?.kind ?? '')
-            ? addPump(p, into, fresh)
+            ? addCompressor(p, into, fresh)
             : p;
         },
     ),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
 import { taskLoad } from '../cost/task-load';
-import { handRoutine } from '../drains/by-hand';
+import { handDraining } from '../drains/by-hand';
 import { DRAIN_WORK } from '../drains/drain-work';
 import { collectingStages, dutyOf, kgPerDay } from '../drains/duty';
 import { waysToDrain } from '../drains/ways';
@@ -18,7 +18,7 @@ import { expectReadings } from '../log/expect-reading';
 import type { LoggedEntry } from '../log/log-entry';
 import { beadPlaces, livesOf } from '../maintenance/charge-lives';
 import { drainsToAutomate, dueTasks, hoursPerMonth, tasksOfLine, usualServiceMinutes } from '../maintenance/due';
-import { fillDays, routineFacts } from '../maintenance/facts';
+import { fillDays, maintenanceFacts } from '../maintenance/facts';
 import { daysAt } from '../maintenance/levels';
 import { startPlan } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
@@ -72,7 +72,7 @@ const near = (a: number, b: number, rel = 1e-9): void =>
 
 describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
   const section = walk(plan);
-  const facts = routineFacts(plan, section);
+  const facts = maintenanceFacts(plan, section);
   const line = standing(plan);
   const reached = allStages(line).filter((s) => section.at(s.id));
   const drains = collectingStages(plan).filter((s) => section.at(s.id));
@@ -103,7 +103,12 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
       const duty = dutyOf(plan, section, stage);
       const days = fillDays(facts, stage.id);
       if (!duty || days === undefined) continue;
-      const { perDay } = handRoutine(duty.nowKgPerS, stage.parameters.sumpM3, duty.loadedShare, duty.workedHoursPerDay);
+      const { perDay } = handDraining(
+        duty.nowKgPerS,
+        stage.parameters.sumpM3,
+        duty.loadedShare,
+        duty.workedHoursPerDay,
+      );
       near(days, 1 / perDay);
     }
   });
@@ -170,7 +175,7 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
       // A pin is the shop’s own choice; the ways to drain count what handbooks have; too often by hand is no task.
       if (!fitted || legless || own.some((t) => t.interval.pinned)) continue;
       if (drainsToAutomate(thorough).some((t) => t.stage.id === stage.id)) continue;
-      near(fitted.choreMinutes, hoursPerMonth(own) * 60 * 12);
+      near(fitted.taskMinutes, hoursPerMonth(own) * 60 * 12);
     }
   });
 
@@ -213,7 +218,7 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
       const [life] = (livesOf(fresh, undefined, [], [entry], '2026-11-25T09:00') ?? []).filter(
         (l) => l.stageId === place.id,
       );
-      near((life?.bookKg as number) / rate, spentS, 1e-6);
+      near((life?.handbookKg as number) / rate, spentS, 1e-6);
     }
   });
 });

@@ -22,7 +22,7 @@ export function intakeYears(plan: Plan, weather: WeatherHours, year: number): In
   const { survey } = plan;
   const atmosphericPa = surveyAtmosphericPa(survey);
   const intake = plan.stages[0]?.parameters as ParametersOf<'intake'>;
-  const pump = plan.stages[1]?.parameters as ParametersOf<'compressor'>;
+  const compressor = plan.stages[1]?.parameters as ParametersOf<'compressor'>;
   const load = loadThrough(plan, weather.temperatureC.length, (day) => midnightMs(day, year));
   return survey.places.map((place) => {
     const air = placeAir(place, survey, weather);
@@ -33,8 +33,8 @@ export function intakeYears(plan: Plan, weather: WeatherHours, year: number): In
       const c = air.temperatureC[h] as number;
       const x = vapourFractionFromRelativeHumidity(air.relativeHumidity[h] as number, c, atmosphericPa);
       const dry = dryAirKgPerS(
-        pump.freeAirDeliveryM3PerS,
-        pump.flowBasis,
+        compressor.freeAirDeliveryM3PerS,
+        compressor.flowBasis,
         dryAirDensityKgPerM3(atmosphericPa - intake.filterLossPa, c, x),
       );
       waterKg += dry * humidityRatioFromFraction(x) * 3600 * share;

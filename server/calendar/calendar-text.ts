@@ -1,5 +1,5 @@
 import ical, { ICalEventRepeatingFreq, ICalWeekday } from 'ical-generator';
-import type { RoutineEvent } from '../../core/maintenance/calendar';
+import type { CalendarEvent } from '../../core/maintenance/calendar';
 
 const WEEKDAYS = [
   ICalWeekday.MO,
@@ -12,7 +12,7 @@ const WEEKDAYS = [
 ];
 
 /** Events as iCalendar text. Times float: they are those of the wall clock wherever it is read. */
-export function calendarText(name: string, events: readonly RoutineEvent[]): string {
+export function calendarText(name: string, events: readonly CalendarEvent[]): string {
   const calendar = ical({ name, prodId: { company: 'Cool Dram', product: 'Routine' } });
   for (const e of events) {
     const [y, m, d, h, min] = e.starts.split(/[-T:]/).map(Number) as [number, number, number, number, number];

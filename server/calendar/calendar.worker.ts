@@ -1,9 +1,9 @@
-import { routineEvents } from '../../core/maintenance/calendar';
+import { calendarEvents } from '../../core/maintenance/calendar';
 import { calendarText } from './calendar-text';
 import { type DueFrom, dueOn } from './due-on';
 
 /** The calendar of a line as text. It plays a year of weather: in a thread of its own it keeps no request waiting. */
 export default function calendarFrom({ planId, ...from }: DueFrom & { readonly planId: string }): string {
   const { survey, name } = from.plan;
-  return calendarText(`${survey.shop} · ${name}`, routineEvents(planId, from.plan, dueOn(from)));
+  return calendarText(`${survey.shop} · ${name}`, calendarEvents(planId, from.plan, dueOn(from)));
 }

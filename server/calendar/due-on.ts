@@ -1,10 +1,10 @@
 import { collectingStages } from '../../core/drains/duty';
 import { type PointYear, pointYear } from '../../core/drains/point-year';
 import { walk } from '../../core/line/walk';
-import type { ShopTime } from '../../core/log/site-clock';
+import type { SiteTime } from '../../core/log/site-clock';
 import { livesOf, spentTimes } from '../../core/maintenance/charge-lives';
 import { type DueTask, dueTasks } from '../../core/maintenance/due';
-import { routineFacts } from '../../core/maintenance/facts';
+import { maintenanceFacts } from '../../core/maintenance/facts';
 import type { LogSummary } from '../../core/maintenance/log-summary';
 import type { Plan } from '../../core/plan/plan';
 import { runWeather } from '../../core/year/run-weather';
@@ -15,7 +15,7 @@ export interface DueFrom {
   readonly plan: Plan;
   readonly log: LogSummary;
   readonly weather: WeatherHours | undefined;
-  readonly now: ShopTime;
+  readonly now: SiteTime;
 }
 
 /** What is due on a line, by its log and the weather of its year. */
@@ -28,7 +28,7 @@ export function dueOn({ plan, log, weather, now }: DueFrom): DueTask[] {
   }
   const lives = livesOf(plan, weather, log.charges, log.beads, now) ?? [];
   return dueTasks(
-    routineFacts(plan, walk(plan), years, spentTimes(lives, now)),
+    maintenanceFacts(plan, walk(plan), years, spentTimes(lives, now)),
     log.last,
     log.postponed,
     now,

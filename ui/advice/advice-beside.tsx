@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { memo } from 'react';
 import { isReady } from '@/core/advice/judge-line';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import type { Verdicts } from '@/core/line/judge-outlet';
 import { adviceWith } from '@/ui/plan/advice-of';
 import { useLivePlan, usePlan } from '@/ui/plan/plan-provider';
@@ -27,7 +27,7 @@ export const AdviceBeside = memo(function AdviceBeside({
   const { plan, section } = useAfterPaint(useLivePlan());
   const { say } = useUnits();
   const judgement = adviceWith(verdicts, plan);
-  const standing = judgement.advice.filter((a) => a.setAside === undefined);
+  const standing = judgement.advice.filter((a) => a.dismissed === undefined);
   const grave = standing.filter((a) => a.rule.grade !== 'note');
   const rest = standing.length - Math.min(grave.length, MOST_SHOWN);
   return (
@@ -80,7 +80,7 @@ export const AdviceBeside = memo(function AdviceBeside({
 export function AdviceOfStage({ stageId, verdicts }: { stageId: string; verdicts: Verdicts }) {
   const { plan } = usePlan();
   const own = adviceWith(verdicts, plan).advice.filter(
-    (a) => a.setAside === undefined && a.finding.stageIds[0] === stageId,
+    (a) => a.dismissed === undefined && a.finding.stageIds[0] === stageId,
   );
   return own.length === 0 ? null : (
     <ul aria-label="Advice on this stage" className="border-b border-hairline">

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { applyFix } from '@/core/advice/apply-fixes';
-import { type Advice, setAside, withoutAside } from '@/core/advice/judge-line';
-import { say as said } from '@/core/advice/rule';
+import { type Advice, dismiss, restore } from '@/core/advice/judge-line';
+import { sayIn as said } from '@/core/advice/rule';
 import type { DayRemark } from '@/core/day/judge-day';
 import { sayText } from '@/core/quantity/say-text';
 import { Field, tied } from '@/ui/forms/field';
@@ -51,10 +51,10 @@ export function AdviceItem({
           )}
         </p>
         <p className="max-w-prose">{said(finding.why, say)}</p>
-        {advice.setAside === undefined ? (
+        {advice.dismissed === undefined ? (
           <p className="max-w-prose text-[0.88rem] text-quiet">{sayText(rule.fix, say)}</p>
         ) : (
-          <p className="text-quiet">Dismissed: “{advice.setAside}”</p>
+          <p className="text-quiet">Dismissed: “{advice.dismissed}”</p>
         )}
         {rule.stop && (
           <p className="text-[0.85rem] text-brick">
@@ -63,8 +63,8 @@ export function AdviceItem({
         )}
       </div>
       <div className="flex flex-wrap content-start items-start gap-2 sm:col-start-2 xl:col-start-3">
-        {advice.setAside !== undefined ? (
-          <button type="button" className="button" onClick={() => edit((p) => withoutAside(p, advice))}>
+        {advice.dismissed !== undefined ? (
+          <button type="button" className="button" onClick={() => edit((p) => restore(p, advice))}>
             Restore
           </button>
         ) : (
@@ -100,7 +100,7 @@ export function AdviceItem({
             id={`aside-${key.replaceAll(' ', '-')}`}
             onCancel={() => setAsking(false)}
             onSay={(reason) => {
-              edit((p) => setAside(p, advice, reason));
+              edit((p) => dismiss(p, advice, reason));
               setAsking(false);
             }}
           />

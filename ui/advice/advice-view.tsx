@@ -34,8 +34,8 @@ export function AdviceView() {
   const day = useDay(plan).answer?.remarks;
   const verdicts = useJudgements();
   const judgement = useMemo(() => judgeLine(plan, section, RULES, day, verdicts), [plan, section, day, verdicts]);
-  const standing = judgement.advice.filter((a) => a.setAside === undefined);
-  const aside = judgement.advice.filter((a) => a.setAside !== undefined);
+  const standing = judgement.advice.filter((a) => a.dismissed === undefined);
+  const aside = judgement.advice.filter((a) => a.dismissed !== undefined);
   const ready = isReady(judgement, section, verdicts);
   const fixable = standing.filter((a) => a.rule.grade !== 'note' && (a.finding.fixes?.length ?? 0) > 0);
   const show = (stageId: string): void => router.push(`/lines/${planId}/line?stage=${stageId}`);

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { measured } from '@/core/advice/hold-against';
 import type { Advice } from '@/core/advice/judge-line';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { costOfLine } from '@/core/cost/cost-of-line';
 import { changes } from '@/core/plan/changes';
 import type { Plan } from '@/core/plan/plan';

@@ -20,7 +20,7 @@ export function BeadsLink({ stage }: { stage: Stage }) {
   const isCartridge = stage.kind === 'bead-cartridge';
   if (!air || !(isCartridge || (stage.kind === 'home-made-housing' && stage.parameters.filling === 'gel'))) return null;
   const roomPa = surveyAtmosphericPa(plan.survey);
-  const pump = path.find((s) => s.kind === 'compressor');
+  const compressor = path.find((s) => s.kind === 'compressor');
   const relief = path.find((s) => s.kind === 'receiver' && s.parameters.relief === 'own');
   const ratedPa = isCartridge
     ? stage.parameters.ratedGaugePa && stage.parameters.ratedGaugePa + roomPa
@@ -36,7 +36,7 @@ export function BeadsLink({ stage }: { stage: Stage }) {
     pa: String(air.pressurePa),
     rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
     ...(ratedPa > 0 && { marked: 'yes', rated: String(ratedPa) }),
-    ...(pump?.kind === 'compressor' && { cutout: String(pump.parameters.cutOutPa) }),
+    ...(compressor?.kind === 'compressor' && { cutout: String(compressor.parameters.cutOutPa) }),
     ...(relief?.kind === 'receiver' && {
       relief: 'yes',
       opens: String(relief.parameters.reliefSetGaugePa + roomPa),

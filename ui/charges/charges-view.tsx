@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { bandOf } from '@/core/desiccant/charge-life';
+import { lifeBand } from '@/core/desiccant/charge-life';
 import { type Charge, chargesNow, stintsOf } from '@/core/log/charge';
 import type { LifeEntry } from '@/core/log/log-entry';
 import { beadPlaces } from '@/core/maintenance/charge-lives';
@@ -38,7 +38,9 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
       new Map(
         lives?.flatMap((l) =>
           l.past.flatMap((p) =>
-            p.stint.charge ? [[p.stint.charge.id, p.bookKg * (p.spent ?? 1) * bandOf(l.factor).mid] as const] : [],
+            p.stint.charge
+              ? [[p.stint.charge.id, p.handbookKg * (p.spent ?? 1) * lifeBand(l.factor).mid] as const]
+              : [],
           ),
         ),
       ),

@@ -2,7 +2,7 @@
 
 import { addDays, format } from 'date-fns';
 import { useState } from 'react';
-import { bandOf } from '@/core/desiccant/charge-life';
+import { lifeBand } from '@/core/desiccant/charge-life';
 import { MEDIA } from '@/core/desiccant/isotherm';
 import type { ChargeNow } from '@/core/log/charge';
 import { KNOWN_FROM, type LifeState, type PlaceLife } from '@/core/maintenance/charge-lives';
@@ -46,10 +46,10 @@ export function PlaceCard({
   const [doing, setDoing] = useState<'look' | 'change'>();
   const { state, stay, change, capacity, loadKg, factor } = life;
   const s = STATES[state];
-  const spent = capacity && loadKg !== undefined ? Math.min(1, loadKg / bandOf(capacity).mid) : 0;
+  const spent = capacity && loadKg !== undefined ? Math.min(1, loadKg / lifeBand(capacity).mid) : 0;
   const stage = stageById(plan, life.stageId);
   const onLine = stage && 'spentShare' in stage.parameters ? stage.parameters.spentShare : spent;
-  const learned = bandOf(factor);
+  const learned = lifeBand(factor);
   const on = (days: number): string =>
     days >= FAR || !Number.isFinite(days) ? 'more than a year off' : format(addDays(new Date(now), days), 'd MMM');
   const toggle = (what: 'look' | 'change') => () => setDoing(doing === what ? undefined : what);
@@ -95,7 +95,7 @@ export function PlaceCard({
               [
                 'Capacity',
                 <span key="c">
-                  {say(bandOf(capacity).low, 'mass')} to {say(bandOf(capacity).high, 'mass')}
+                  {say(lifeBand(capacity).low, 'mass')} to {say(lifeBand(capacity).high, 'mass')}
                 </span>,
               ],
               ['Capacity used', say(spent, 'share')],
@@ -183,7 +183,9 @@ export function PlaceCard({
                     <td className="px-2 text-right whitespace-nowrap">
                       {p.spent === undefined ? '–' : say(p.spent, 'share')}
                     </td>
-                    <td className="pl-2 text-right">{p.spent ? (p.loadKg / p.spent / p.bookKg).toFixed(2) : '–'}</td>
+                    <td className="pl-2 text-right">
+                      {p.spent ? (p.loadKg / p.spent / p.handbookKg).toFixed(2) : '–'}
+                    </td>
                   </tr>
                 ))}
               </tbody>

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useMemo } from 'react';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { written } from '@/core/line/grade-line';
 import { inAll } from '@/core/line/judge-outlet';
 import { align } from '@/core/plan/align';

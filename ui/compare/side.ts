@@ -30,7 +30,7 @@ function workOut(plan: Plan) {
       stage: s,
       m3PerDay: ((section.at(s.id)?.caughtKgPerS ?? 0) * perDay) / 1000,
     })),
-    advice: adviceWith(judgements, plan).advice.filter((a) => a.setAside === undefined),
+    advice: adviceWith(judgements, plan).advice.filter((a) => a.dismissed === undefined),
     taskLoad: taskLoad(plan, line.section),
     balance: line.balance,
   };

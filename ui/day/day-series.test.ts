@@ -1,4 +1,4 @@
-import type { PumpDay } from '@/core/day/simulate-day';
+import type { DayCycle } from '@/core/day/simulate-day';
 import { spell } from '@/core/quantity/spell';
 import { clock, columnsOf } from './day-series';
 
@@ -10,7 +10,7 @@ test('columns keep the extremes of the pressure, the share loaded and the last h
     heelKg: Float32Array.from({ length: n }, (_, s) => s / n),
     demandM3PerS: new Float32Array(n).fill(0.01),
     loaded: Uint8Array.from({ length: n }, (_, s) => s % 2),
-  } as unknown as PumpDay;
+  } as unknown as DayCycle;
   const columns = columnsOf(day, { fromS: 0, toS: n }, 100);
   expect(Math.min(...columns.map((c) => c.lowPa))).toBe(2e5);
   expect(columns.every((c) => Math.abs(c.loaded - 0.5) < 0.01)).toBe(true);

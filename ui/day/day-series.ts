@@ -1,4 +1,4 @@
-import type { PumpDay } from '@/core/day/simulate-day';
+import type { DayCycle } from '@/core/day/simulate-day';
 
 /** The stretch of the day that is on screen, seconds. */
 export interface Window {
@@ -18,7 +18,7 @@ export interface Column {
 }
 
 /** The day gathered into columns, so that as much is drawn as can be seen: pressure by its extremes, the rest by its mean. */
-export function columnsOf(day: PumpDay, { fromS, toS }: Window, count: number): Column[] {
+export function columnsOf(day: DayCycle, { fromS, toS }: Window, count: number): Column[] {
   return Array.from({ length: count }, (_, i) => {
     const a = Math.floor(fromS + ((toS - fromS) * i) / count);
     const b = Math.min(day.pressurePa.length, Math.max(a + 1, Math.floor(fromS + ((toS - fromS) * (i + 1)) / count)));

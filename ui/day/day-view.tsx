@@ -3,7 +3,7 @@
 import { Pause, Play } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { PumpDay } from '@/core/day/simulate-day';
+import type { DayCycle } from '@/core/day/simulate-day';
 import { isInUse, usesOf } from '@/core/day/uses';
 import { kindOf } from '@/core/equipment/index';
 import { receiverHeelM } from '@/core/equipment/supply/receiver';
@@ -44,13 +44,13 @@ const SPEEDS = { day: 1200, hour: 120, minutes: 20 } as const;
 type Span = keyof typeof SPANS;
 
 /** A day of the compressor: played, scrubbed, judged; with what decides it at hand. */
-export function PumpDayView() {
+export function DayView() {
   const { plan, edit } = usePlan();
   const { working } = plan.survey;
   const [placeId, setPlaceId] = useState(plan.survey.intakePlaceId);
   const { answer, busy } = useDay(useMemo(() => withIntakeAt(plan, placeId), [plan, placeId]));
   const day = answer?.day;
-  const pump = plan.stages.find((s) => s.kind === 'compressor');
+  const compressor = plan.stages.find((s) => s.kind === 'compressor');
   return (
     <div className="grid gap-4 p-4">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -82,10 +82,10 @@ export function PumpDayView() {
         </div>
       )}
       <div className="grid items-start gap-x-8 gap-y-5 border-t border-hairline pt-4 lg:grid-cols-[1fr_1fr_16rem]">
-        {pump && (
+        {compressor && (
           <section className="grid gap-2">
-            <h2 className="text-[1rem]">{pump.name}</h2>
-            <StageForm stage={pump} only={PUMP_FIELDS} columns="sm:grid-cols-2" />
+            <h2 className="text-[1rem]">{compressor.name}</h2>
+            <StageForm stage={compressor} only={PUMP_FIELDS} columns="sm:grid-cols-2" />
           </section>
         )}
         <div className="grid min-w-0 gap-4">
@@ -112,12 +112,12 @@ export function PumpDayView() {
   );
 }
 
-function Summary({ day }: { day: PumpDay }) {
+function Summary({ day }: { day: DayCycle }) {
   const { plan } = usePlan();
   const { say } = useUnits();
   return (
     <ul className="text-quiet">
-      {day.pumps.map((p) => (
+      {day.compressors.map((p) => (
         <li key={p.stageId}>
           <strong className="text-ink">{stageById(plan, p.stageId)?.name}</strong> loaded {spell(p.loadedS)}
           {p.unloadedS > 0 && `, unloaded ${spell(p.unloadedS)}`}
@@ -133,7 +133,7 @@ function Summary({ day }: { day: PumpDay }) {
   );
 }
 
-function Played({ day, startS, endS }: { day: PumpDay; startS: number; endS: number }) {
+function Played({ day, startS, endS }: { day: DayCycle; startS: number; endS: number }) {
   const { plan } = usePlan();
   const [at, setAt] = useState(Math.min(DAY_S - 1, startS + 3600));
   const [playing, setPlaying] = useState(false);
@@ -204,31 +204,31 @@ function Played({ day, startS, endS }: { day: PumpDay; startS: number; endS: num
 }
 
 /** The line at one second of the day. */
-function Moment({ day, second }: { day: PumpDay; second: number }) {
+function Moment({ day, second }: { day: DayCycle; second: number }) {
   const { plan } = usePlan();
   const { say } = useUnits();
   const tank = stageById(plan, day.receiverId);
-  const pump = plan.stages.find((s) => s.kind === 'compressor');
-  if (tank?.kind !== 'receiver' || !pump) return null;
+  const compressor = plan.stages.find((s) => s.kind === 'compressor');
+  if (tank?.kind !== 'receiver' || !compressor) return null;
   const { volumeM3 } = tank.parameters;
   const atmosphericPa = surveyAtmosphericPa(plan.survey);
   const pressurePa = day.pressurePa[second] as number;
   const heelKg = day.heelKg[second] as number;
-  const pumping = (day.loaded[second] as number) > 0;
+  const delivers = (day.loaded[second] as number) > 0;
   const blowing = usesOf(plan).filter((u) => isInUse(u, second));
   return (
     <section aria-label="At this time" className="grid grid-cols-[8rem_1fr] gap-3 lg:grid-cols-1">
       <TankDrawing
         volumeM3={volumeM3}
         heelKg={heelKg}
-        filled={(pressurePa - atmosphericPa) / (pump.parameters.cutOutPa - atmosphericPa)}
-        pumping={pumping}
+        filled={(pressurePa - atmosphericPa) / (compressor.parameters.cutOutPa - atmosphericPa)}
+        delivers={delivers}
       />
       <dl className="grid grid-cols-[auto_1fr] content-start gap-x-3 gap-y-0.5 text-[0.92rem]">
         <dt className="text-quiet">At</dt>
         <dd className="font-semibold">{clock(second, true)}</dd>
         <dt className="text-quiet">Compressor</dt>
-        <dd>{pumping ? 'delivers' : 'rests'}</dd>
+        <dd>{delivers ? 'delivers' : 'rests'}</dd>
         <dt className="text-quiet">Pressure</dt>
         <dd>
           <Amount si={pressurePa} quantity="pressure" />

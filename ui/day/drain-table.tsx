@@ -1,6 +1,6 @@
 'use client';
 
-import type { PumpDay } from '@/core/day/simulate-day';
+import type { DayCycle } from '@/core/day/simulate-day';
 import { fieldsOf } from '@/core/equipment/index';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -13,9 +13,9 @@ function Water({ kg }: { kg: number }) {
 }
 
 /** Every drain of the day: what opens it, how often, and what became of the water. */
-export function DrainTable({ day }: { day: PumpDay }) {
+export function DrainTable({ day }: { day: DayCycle }) {
   const { plan } = usePlan();
-  const cycles = Math.max(1, ...day.pumps.map((p) => p.loads));
+  const cycles = Math.max(1, ...day.compressors.map((p) => p.loads));
   return (
     <div className="overflow-x-auto">
       <table className="w-full min-w-[34rem] text-[0.9rem]">

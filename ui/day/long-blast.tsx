@@ -18,15 +18,15 @@ export function LongBlast() {
   const stages = allStages(standing(plan));
   const outlets = stages.filter((s) => s.kind === 'outlet');
   const [chosen, choose] = useState<string>();
-  const pump = stages.find((s) => s.kind === 'compressor');
+  const compressor = stages.find((s) => s.kind === 'compressor');
   const tank = stages.find((s) => s.kind === 'receiver');
   const job = outlets.find((o) => o.id === chosen) ?? outlets[0];
-  if (!job || !pump || !tank) return null;
+  if (!job || !compressor || !tank) return null;
   const { flowM3PerS, leastPressurePa } = job.parameters;
   const { volumeM3 } = tank.parameters;
-  const { cutOutPa } = pump.parameters;
+  const { cutOutPa } = compressor.parameters;
   const atmosphericPa = surveyAtmosphericPa(plan.survey);
-  const blast = longBlast(pump.parameters, volumeM3, flowM3PerS, leastPressurePa, atmosphericPa);
+  const blast = longBlast(compressor.parameters, volumeM3, flowM3PerS, leastPressurePa, atmosphericPa);
   const why = (title: string, value: number, formula: string) => () => ({
     title,
     quantity: 'duration' as const,
@@ -34,10 +34,10 @@ export function LongBlast() {
     formula,
     inputs: [
       input('V', 'volume', volumeM3, tank.name),
-      input('cuts out at', 'pressure', cutOutPa, pump.name),
+      input('cuts out at', 'pressure', cutOutPa, compressor.name),
       input('job needs', 'pressure', leastPressurePa, job.name),
       input('flow in use', 'volumeFlow', flowM3PerS, job.name),
-      input('delivery', 'volumeFlow', pump.parameters.freeAirDeliveryM3PerS, pump.name),
+      input('delivery', 'volumeFlow', compressor.parameters.freeAirDeliveryM3PerS, compressor.name),
       input('room', 'temperature', placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC, 'Survey'),
     ],
     source: 'receiver at constant temperature; the compressor helps from cut-in on',

@@ -8,13 +8,13 @@ export function TankDrawing({
   volumeM3,
   heelKg,
   filled,
-  pumping,
+  delivers,
 }: {
   volumeM3: number;
   heelKg: number;
   /** Of the way from the atmosphere to cut-out, 0…1. */
   filled: number;
-  pumping: boolean;
+  delivers: boolean;
 }) {
   const { say } = useUnits();
   const heelM = receiverHeelM(volumeM3, heelKg / 1000);
@@ -43,9 +43,9 @@ export function TankDrawing({
       ))}
       <path d="M75 71V53" transform={`rotate(${turn} 75 68)`} className="stroke-copper" strokeWidth="2" />
       <circle cx="75" cy="68" r="2" className="fill-ink" />
-      <path d="M8 52h30" className={pumping ? 'stroke-copper' : 'stroke-hairline'} strokeWidth="3" />
+      <path d="M8 52h30" className={delivers ? 'stroke-copper' : 'stroke-hairline'} strokeWidth="3" />
       <path d="M112 52h30" className="stroke-hairline" strokeWidth="3" />
-      {pumping && <path d="M18 46l8 6-8 6z" className="fill-copper" />}
+      {delivers && <path d="M18 46l8 6-8 6z" className="fill-copper" />}
     </svg>
   );
 }

@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
-import type { PumpDay } from '@/core/day/simulate-day';
+import type { DayCycle } from '@/core/day/simulate-day';
 import type { Plan } from '@/core/plan/plan';
 import { stageById } from '@/core/plan/runs';
 import { formatNumber } from '@/core/quantity/format';
@@ -25,7 +25,7 @@ export function Timeline({
   onPoint,
 }: {
   plan: Plan;
-  day: PumpDay;
+  day: DayCycle;
   shown: Window;
   at: number;
   width: number;
@@ -44,14 +44,14 @@ export function Timeline({
   };
   const drained = day.points.filter((p) => p.openings > 0 || p.caughtKg > 0);
   const drainHeight = 16 * drained.length + 8;
-  const heights = { pressure: 112, pump: 26, demand: 52, tank: 62, heel: 62, axis: 20 };
+  const heights = { pressure: 112, compressor: 26, demand: 52, tank: 62, heel: 62, axis: 20 };
   const total = Object.values(heights).reduce((a, b) => a + b, 0) + drainHeight;
   const tops = {
     pressure: 0,
-    pump: heights.pressure,
-    demand: heights.pressure + heights.pump,
-    tank: heights.pressure + heights.pump + heights.demand,
-    heel: heights.pressure + heights.pump + heights.demand + heights.tank,
+    compressor: heights.pressure,
+    demand: heights.pressure + heights.compressor,
+    tank: heights.pressure + heights.compressor + heights.demand,
+    heel: heights.pressure + heights.compressor + heights.demand + heights.tank,
     drains: total - heights.axis - drainHeight,
     axis: total - heights.axis,
   };
@@ -60,7 +60,7 @@ export function Timeline({
     <div className="flex border-y border-hairline">
       <div className="relative shrink-0 text-[0.85rem]" style={{ width: LABELS, height: total }} aria-hidden>
         <Label top={tops.pressure} text="Pressure" quantity="pressure" />
-        <Label top={tops.pump} text="Compressor" />
+        <Label top={tops.compressor} text="Compressor" />
         <Label top={tops.demand} text="Air taken" quantity="volumeFlow" />
         <Label top={tops.tank} text="Tank air" quantity="temperature" />
         <Label top={tops.heel} text="In the tank" quantity="drained" />
@@ -99,7 +99,7 @@ export function Timeline({
         <g>
           <PressureLane {...lane} height={heights.pressure} plan={plan} />
         </g>
-        <g transform={`translate(0 ${tops.pump})`}>
+        <g transform={`translate(0 ${tops.compressor})`}>
           {columns.map((c, i) =>
             c.loaded > 0 ? (
               <rect
@@ -158,7 +158,7 @@ export function Timeline({
             <path d={`M${x(at)},0l-5,-0h10z M${x(at) - 5},0h10l-5,7z`} className="fill-ink" />
           </g>
         )}
-        {[tops.pump, tops.demand, tops.tank, tops.heel, tops.drains, tops.axis].map((y) => (
+        {[tops.compressor, tops.demand, tops.tank, tops.heel, tops.drains, tops.axis].map((y) => (
           <line key={y} x1={0} x2={room} y1={y} y2={y} className="stroke-hairline" />
         ))}
       </svg>
@@ -209,8 +209,8 @@ function PressureLane({
   height: number;
   plan: Plan;
 }) {
-  const pump = plan.stages.find((s) => s.kind === 'compressor');
-  const band = pump ? [pump.parameters.cutInPa, pump.parameters.cutOutPa] : [];
+  const compressor = plan.stages.find((s) => s.kind === 'compressor');
+  const band = compressor ? [compressor.parameters.cutInPa, compressor.parameters.cutOutPa] : [];
   const { y, ticks, toOwn } = useScale(
     'pressure',
     [...columns.flatMap((c) => [c.lowPa, c.highPa]), ...band],

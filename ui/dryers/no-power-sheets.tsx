@@ -2,8 +2,8 @@
 
 import { SALT_PER_WATER } from '@/core/desiccant/salt';
 import { waterLoadKgPerS } from '@/core/desiccant/size-cartridge';
-import { DAY_S } from '@/core/quantity/constants';
-import { type DryerDuty, FREE_AIR_KG_PER_M3 } from '@/core/sizing/dryer-duty';
+import { DAY_S, FREE_AIR_KG_PER_M3 } from '@/core/quantity/constants';
+import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { MEMBRANE, PELLETS } from '@/core/sizing/families';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';

@@ -5,7 +5,7 @@ import { collectingStages } from '@/core/drains/duty';
 import { type PointYear, pointYear } from '@/core/drains/point-year';
 import { type PlaceLife, spentTimes } from '@/core/maintenance/charge-lives';
 import { type DueTask, dueTasks } from '@/core/maintenance/due';
-import { type RoutineFacts, routineFacts } from '@/core/maintenance/facts';
+import { type MaintenanceFacts, maintenanceFacts } from '@/core/maintenance/facts';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { useLives } from '@/ui/due/use-lives';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -27,7 +27,7 @@ const NONE: readonly PlaceLife[] = [];
 
 /** What is due on the line, by its log, its use and the weather of its year. */
 export function useDue({ last, postponed, events, signals, beads, charges }: LogSummary): {
-  facts: RoutineFacts;
+  facts: MaintenanceFacts;
   tasks: readonly DueTask[];
   lives: readonly PlaceLife[];
   now: string;
@@ -48,7 +48,7 @@ export function useDue({ last, postponed, events, signals, beads, charges }: Log
     return all;
   }, [ran]);
   const facts = useMemo(
-    () => routineFacts(plan, section, years, spentTimes(lives, now)),
+    () => maintenanceFacts(plan, section, years, spentTimes(lives, now)),
     [plan, section, years, lives, now],
   );
   const tasks = useMemo(

@@ -161,7 +161,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
         </Why>{' '}
         of {say(judged.pressure.needsPa, 'pressure')}
         {!judged.pressure.enough && <span className="font-semibold text-brick"> ▲ too little</span>}
-        {judged.pressure.beyondPump && ': more than the compressor makes when it cuts in'}
+        {judged.pressure.beyondCompressor && ': more than the compressor makes when it cuts in'}
       </span>
       <Losses of={judged} />
       <span>

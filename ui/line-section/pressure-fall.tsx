@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { OutletStage } from '@/core/line/judge-outlet';
 import { explainPeak } from '@/core/line/peak-pressure';
-import { costOfPressure, type Step, waterfallTo } from '@/core/line/waterfall';
+import { costOfPressure, type PressureStep, waterfallTo } from '@/core/line/waterfall';
 import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
@@ -62,7 +62,7 @@ function Row({
   span,
   onSelect,
 }: {
-  step: Step;
+  step: PressureStep;
   from: number;
   span: number;
   onSelect: (id: string) => void;

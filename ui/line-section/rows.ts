@@ -1,5 +1,5 @@
 import type { Section, Station } from '@/core/line/section';
-import type { Plan, Stage, Unit } from '@/core/plan/plan';
+import type { MachineUnit, Plan, Stage } from '@/core/plan/plan';
 import { MAIN, type Run, runsOf } from '@/core/plan/runs';
 
 /** A stage, or a unit that is closed, in its column, with its station where the walk came there. */
@@ -10,7 +10,7 @@ export interface Cell {
   /** Of a closed unit its last: what leaves the unit leaves it. */
   readonly stage: Stage;
   /** The closed unit that this is. */
-  readonly unit?: Unit;
+  readonly unit?: MachineUnit;
   readonly station: Station | undefined;
   readonly left: number;
   readonly width: number;
@@ -42,11 +42,11 @@ const ROOM_OF_EMPTY = 2;
 /** Open advice in one column: a stage, or the stages of a closed unit. */
 interface Column {
   readonly stages: readonly Stage[];
-  readonly unit?: Unit;
+  readonly unit?: MachineUnit;
 }
 
 function columnsOf(run: Run, plan: Plan, open: ReadonlySet<string>): Column[] {
-  const columns: { stages: Stage[]; unit?: Unit }[] = [];
+  const columns: { stages: Stage[]; unit?: MachineUnit }[] = [];
   for (const stage of run.stages) {
     const unit =
       stage.unit === undefined || open.has(stage.unit) ? undefined : plan.units.find((u) => u.id === stage.unit);

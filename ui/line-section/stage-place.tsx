@@ -1,7 +1,15 @@
 'use client';
 
 import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
-import { addBranch, addBypass, addPump, moveStage, setCheckFilter, setPlace, setProvided } from '@/core/plan/edit';
+import {
+  addBranch,
+  addBypass,
+  addCompressor,
+  moveStage,
+  setCheckFilter,
+  setPlace,
+  setProvided,
+} from '@/core/plan/edit';
 import { groupWithNext, unitById } from '@/core/plan/machine-units';
 import type { Plan, Stage } from '@/core/plan/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/plan/runs';
@@ -49,7 +57,7 @@ export function StagePlace({
           <button
             type="button"
             className="button"
-            onClick={() => edit((p) => addPump(p, stage.id, () => crypto.randomUUID()))}
+            onClick={() => edit((p) => addCompressor(p, stage.id, () => crypto.randomUUID()))}
           >
             <Plus size={15} aria-hidden /> Second compressor joins upstream
           </button>

@@ -7,7 +7,7 @@ import { memo, useMemo } from 'react';
 import type { Verdicts } from '@/core/line/judge-outlet';
 import type { Section } from '@/core/line/section';
 import { FIRST_FREE_POSITION } from '@/core/plan/edit';
-import type { Plan, Unit } from '@/core/plan/plan';
+import type { MachineUnit, Plan } from '@/core/plan/plan';
 import { MAIN, stageById } from '@/core/plan/runs';
 import { type Grade, gradeOf } from '@/ui/advice/grade-mark';
 import { adviceWith } from '@/ui/plan/advice-of';
@@ -49,7 +49,7 @@ export const StageRow = memo(function StageRow({
   const marks = new Map<string, Grade>();
   for (const a of adviceWith(verdicts, plan).advice) {
     const [stageId] = a.finding.stageIds;
-    if (stageId !== undefined && a.setAside === undefined && !marks.has(stageId)) marks.set(stageId, gradeOf(a));
+    if (stageId !== undefined && a.dismissed === undefined && !marks.has(stageId)) marks.set(stageId, gradeOf(a));
   }
   const markOf = ({ stage, unit }: Cell): Grade | undefined => {
     if (!unit) return marks.get(stage.id);
@@ -124,7 +124,7 @@ export const StageRow = memo(function StageRow({
 });
 
 /** Whether a stage is part of a closed unit. */
-function holds(plan: Plan, unit: Unit | undefined, stageId: string | null | undefined): boolean {
+function holds(plan: Plan, unit: MachineUnit | undefined, stageId: string | null | undefined): boolean {
   return unit !== undefined && stageById(plan, stageId)?.unit === unit.id;
 }
 

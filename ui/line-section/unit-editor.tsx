@@ -4,7 +4,7 @@ import { FoldHorizontal, Trash2, UnfoldHorizontal, Ungroup } from 'lucide-react'
 import type { FieldMeta } from '@/core/equipment/shared/kind';
 import { settleHours, shareInUse, unitUsedS } from '@/core/log/unit-hours';
 import { moveUnit, removeUnit, setUnit, stagesOfUnit, ungroup } from '@/core/plan/machine-units';
-import { type Unit, unitSchema } from '@/core/plan/plan';
+import { type MachineUnit, unitSchema } from '@/core/plan/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
@@ -24,7 +24,7 @@ export function UnitEditor({
   onSelect,
   onRemoved,
 }: {
-  unit: Unit;
+  unit: MachineUnit;
   open: boolean;
   onToggle: () => void;
   onSelect: (stageId: string) => void;
@@ -122,7 +122,9 @@ export function UnitEditor({
           value={unit.form}
           options={metaOf('form').options ?? {}}
           onCommit={(form) =>
-            edit((p) => setUnit(settleHours(p, unit.id, now), unit.id, { form: form as Unit['form'], is: 'here' }))
+            edit((p) =>
+              setUnit(settleHours(p, unit.id, now), unit.id, { form: form as MachineUnit['form'], is: 'here' }),
+            )
           }
         />
         <ChoiceInput id={`${unit.id}-behind`} label="Downstream of" value={behind} options={places} onCommit={carry} />
@@ -132,7 +134,9 @@ export function UnitEditor({
             label={metaOf('is').label}
             value={unit.is}
             options={metaOf('is').options ?? {}}
-            onCommit={(is) => edit((p) => setUnit(settleHours(p, unit.id, now), unit.id, { is: is as Unit['is'] }))}
+            onCommit={(is) =>
+              edit((p) => setUnit(settleHours(p, unit.id, now), unit.id, { is: is as MachineUnit['is'] }))
+            }
           />
         )}
         <QuantityInput

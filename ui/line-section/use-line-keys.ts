@@ -2,7 +2,7 @@
 
 import { moveStage } from '@/core/plan/edit';
 import { moveUnit } from '@/core/plan/machine-units';
-import type { Stage, Unit } from '@/core/plan/plan';
+import type { MachineUnit, Stage } from '@/core/plan/plan';
 import { type Run, runsOf } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useKeys } from '@/ui/shell/use-keys';
@@ -24,7 +24,7 @@ export function useLineKeys({
   index: number;
   cells: readonly Cell[];
   stage: Stage | undefined;
-  unit: Unit | undefined;
+  unit: MachineUnit | undefined;
   select: (id: string | undefined) => void;
 }): void {
   const { plan, edit } = usePlan();

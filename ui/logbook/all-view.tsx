@@ -39,7 +39,7 @@ export function AllView({
   const router = useRouter();
   const sender = useSender(planId, () => router.refresh());
   const [{ q, kind, before }, ask] = useQueryStates(ASKED, { shallow: false, throttleMs: SEARCHES_EVERY_MS });
-  const [amending, setAmending] = useState<LoggedEntry>();
+  const [correcting, setCorrecting] = useState<LoggedEntry>();
   const [checking, setChecking] = useState<{ stageId: string; what: string }>();
   const csv = new URLSearchParams({ q, kind });
   return (
@@ -56,12 +56,12 @@ export function AllView({
       </div>
       <div className="grid gap-5">
         <EntryForm
-          key={amending?.id ?? checking?.what ?? 'new'}
+          key={correcting?.id ?? checking?.what ?? 'new'}
           put={sender.put}
-          amends={amending}
+          amends={correcting}
           check={checking}
           onDone={() => {
-            setAmending(undefined);
+            setCorrecting(undefined);
             setChecking(undefined);
           }}
         />
@@ -104,7 +104,7 @@ export function AllView({
                 key={e.id}
                 entry={e}
                 standing={e.stands}
-                onAmend={() => setAmending(e)}
+                onCorrect={() => setCorrecting(e)}
                 onCheck={(what) => setChecking({ stageId: e.stageId, what })}
               />
             ))}

@@ -8,7 +8,7 @@ import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
 import { expectDrain, explainDrain } from '@/core/log/expect-drain';
 import { verdictOf } from '@/core/log/judge-drain';
 import type { LoggedDrain } from '@/core/log/judge-log';
-import { shopTimeMs } from '@/core/log/site-clock';
+import { siteTimeMs } from '@/core/log/site-clock';
 import { drainPoints } from '@/core/plan/edit';
 import { placeOf } from '@/core/plan/survey';
 import { Field, tied } from '@/ui/forms/field';
@@ -91,8 +91,8 @@ export function DrainForm({
   }, [pointId, round, entries.length]);
   const v = form.watch();
   const timed =
-    Number.isFinite(shopTimeMs(v.drainedAt ?? '')) &&
-    Number.isFinite(shopTimeMs(v.sinceAt ?? '')) &&
+    Number.isFinite(siteTimeMs(v.drainedAt ?? '')) &&
+    Number.isFinite(siteTimeMs(v.sinceAt ?? '')) &&
     v.sinceAt < v.drainedAt;
   const metered = v.loadedHours === null || (Number.isFinite(v.loadedHours) && v.loadedHours >= 0);
   const expected = v.stageId && timed && metered ? expectDrain(plan, v) : undefined;

@@ -15,12 +15,12 @@ import { sayTime } from '../units/when';
 export function Entry({
   entry: e,
   standing,
-  onAmend,
+  onCorrect,
   onCheck,
 }: {
   entry: LoggedEntry;
   standing: boolean;
-  onAmend: () => void;
+  onCorrect: () => void;
   onCheck: (what: string) => void;
 }) {
   const { plan, planId } = usePlan();
@@ -107,7 +107,7 @@ export function Entry({
         ))}
       </div>
       {standing && e.kind !== 'put-off' && (
-        <button type="button" className="button min-h-8 self-start text-[0.82rem]" onClick={onAmend}>
+        <button type="button" className="button min-h-8 self-start text-[0.82rem]" onClick={onCorrect}>
           Correct<span className="sr-only"> the entry of {sayTime(e.measuredAt)}</span>
         </button>
       )}

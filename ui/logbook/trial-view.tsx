@@ -5,7 +5,7 @@ import { parseAsInteger, parseAsString, useQueryStates } from 'nuqs';
 import { useState } from 'react';
 import { ENTRY_KINDS, type LoggedEntry } from '@/core/log/log-entry';
 import { READINGS } from '@/core/log/readings';
-import { shopTimeMs } from '@/core/log/site-clock';
+import { siteTimeMs } from '@/core/log/site-clock';
 import type { TrialRow } from '@/core/log/trial';
 import { taskById } from '@/core/maintenance/tasks';
 import { Field, tied } from '@/ui/forms/field';
@@ -30,7 +30,7 @@ export function TrialView({ at, days, rows, between }: Trial) {
   const { say } = useUnits();
   const [, ask] = useQueryStates({ at: parseAsString, days: parseAsInteger }, { shallow: false });
   const [typed, type] = useState(at);
-  const error = Number.isFinite(shopTimeMs(typed)) ? undefined : 'Not a date and time.';
+  const error = Number.isFinite(siteTimeMs(typed)) ? undefined : 'Not a date and time.';
   return (
     <div className="mx-auto grid max-w-[1000px] gap-5 p-4">
       <div className="no-print flex flex-wrap items-center gap-4">
@@ -49,7 +49,7 @@ export function TrialView({ at, days, rows, between }: Trial) {
             value={typed}
             onChange={(e) => {
               type(e.target.value);
-              if (Number.isFinite(shopTimeMs(e.target.value))) void ask({ at: e.target.value });
+              if (Number.isFinite(siteTimeMs(e.target.value))) void ask({ at: e.target.value });
             }}
           />
         </Field>

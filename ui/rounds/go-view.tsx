@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { shopTimeMs } from '@/core/log/site-clock';
+import { siteTimeMs } from '@/core/log/site-clock';
 import type { DueTask } from '@/core/maintenance/due';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
@@ -32,7 +32,7 @@ export function GoView({ log }: { log: LogSummary }) {
   const settled = useRef(false);
   const wanted = useMemo((): readonly DueTask[] => {
     if (only) return tasks.filter((t) => t.key === only || t.stage.id === only);
-    return roundsOf(plan, tasks, shopTimeMs(now)).find((r) => r.id === (which ?? 'round'))?.tasks ?? [];
+    return roundsOf(plan, tasks, siteTimeMs(now)).find((r) => r.id === (which ?? 'round'))?.tasks ?? [];
   }, [plan, tasks, now, which, only]);
   useEffect(() => {
     if (settled.current) return;

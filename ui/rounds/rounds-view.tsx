@@ -20,10 +20,10 @@ import { CSS } from '@dnd-kit/utilities';
 import { Download, GripVertical, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { shopTimeMs } from '@/core/log/site-clock';
-import { choresOfLine, type DueTask, dueTime } from '@/core/maintenance/due';
+import { siteTimeMs } from '@/core/log/site-clock';
+import { type DueTask, dueTime, tasksOfStages } from '@/core/maintenance/due';
 import type { LogSummary } from '@/core/maintenance/log-summary';
-import { roundsOf, wayRound } from '@/core/maintenance/rounds';
+import { roundsOf, routeOf } from '@/core/maintenance/rounds';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { saveCsv } from '@/ui/water/data-table';
@@ -33,9 +33,9 @@ import { useDue } from '../due/use-due';
 export function RoundsView({ log }: { log: LogSummary }) {
   const { plan, planId, edit } = usePlan();
   const { tasks, now } = useDue(log);
-  const rounds = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)), [plan, tasks, now]);
-  const served = useMemo(() => new Set(choresOfLine(plan).map((c) => c.stage.id)), [plan]);
-  const way = wayRound(plan).filter((id) => served.has(id));
+  const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
+  const served = useMemo(() => new Set(tasksOfStages(plan).map((c) => c.stage.id)), [plan]);
+  const way = routeOf(plan).filter((id) => served.has(id));
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),

@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import QRCode from 'qrcode';
 import { useEffect, useMemo, useState } from 'react';
 import { CAUTIONS } from '@/core/equipment/shared/cautions';
-import { shopTimeMs } from '@/core/log/site-clock';
+import { siteTimeMs } from '@/core/log/site-clock';
 import { sayInterval } from '@/core/maintenance/interval';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
@@ -17,14 +17,14 @@ import { useDue } from '../due/use-due';
 export function SheetView({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
   const { tasks, now } = useDue(log);
-  const round = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)).find((r) => r.id === 'round'), [plan, tasks, now]);
+  const round = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)).find((r) => r.id === 'round'), [plan, tasks, now]);
   const points = useMemo(() => {
     const all = round?.tasks ?? tasks.filter((t) => t.interval.days < 10 && !t.task.isolates);
     const by = new Map<string, typeof all>();
     for (const t of all) by.set(t.stage.id, [...(by.get(t.stage.id) ?? []), t]);
     return [...by.values()];
   }, [round, tasks]);
-  const nowMs = shopTimeMs(now);
+  const nowMs = siteTimeMs(now);
   return (
     <div className="grid gap-4 p-4">
       <div className="no-print flex flex-wrap items-center gap-3">

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { drainsToAutomate, minutesPerWeek } from '@/core/maintenance/due';
-import type { RoutineFacts } from '@/core/maintenance/facts';
+import type { MaintenanceFacts } from '@/core/maintenance/facts';
 import { setParameter } from '@/core/plan/edit';
 import { LEVELS, type Level } from '@/core/plan/maintenance-settings';
 import { spell } from '@/core/quantity/spell';
@@ -12,7 +12,7 @@ const inTime = (minutes: number): string =>
   minutes < 90 ? `${Math.round(minutes)} min a week` : `${(minutes / 60).toFixed(1)} h a week`;
 
 /** How much of the routine is done, with what each level takes. */
-export function RoutineLevel({ facts }: { facts: RoutineFacts }) {
+export function MaintenanceLevel({ facts }: { facts: MaintenanceFacts }) {
   const { plan, edit } = usePlan();
   const levels = useMemo(
     () => (Object.keys(LEVELS) as Level[]).map((level) => ({ level, minutes: minutesPerWeek(facts, level) })),
@@ -43,7 +43,7 @@ export function RoutineLevel({ facts }: { facts: RoutineFacts }) {
 }
 
 /** Drains that nobody can open as often as their water comes: each with a button instead of a task. */
-export function DrainsToAutomate({ facts }: { facts: RoutineFacts }) {
+export function DrainsToAutomate({ facts }: { facts: MaintenanceFacts }) {
   const { edit } = usePlan();
   const drains = useMemo(() => drainsToAutomate(facts), [facts]);
   if (drains.length === 0) return null;

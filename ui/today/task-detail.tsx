@@ -1,6 +1,6 @@
 'use client';
 
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import type { DueTask } from '@/core/maintenance/due';
 import { sayInterval } from '@/core/maintenance/interval';
 import { ISOLATION } from '@/core/maintenance/task';

@@ -3,7 +3,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { type FormEvent, useState } from 'react';
-import { shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
+import { siteTimeMs, siteTimeOf } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
 import { DRAINING } from '@/core/maintenance/tasks';
 import { DAY_MS } from '@/core/quantity/constants';
@@ -16,7 +16,7 @@ import { IntervalWords, TaskDetail } from './task-detail';
 
 export const dueWords = (t: DueTask, now: string): string => {
   if (t.state === 'postponed') return `until ${sayTime(t.postponed?.until ?? '')}`;
-  const days = Math.floor(t.dueMs / DAY_MS) - Math.floor(shopTimeMs(now) / DAY_MS);
+  const days = Math.floor(t.dueMs / DAY_MS) - Math.floor(siteTimeMs(now) / DAY_MS);
   if (days < 0) return days === -1 ? 'since yesterday' : `for ${-days} days`;
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
@@ -191,7 +191,7 @@ export function Postponed({
 }) {
   const { plan } = usePlan();
   const [reason, setReason] = useState('');
-  const [until, setUntil] = useState(() => shopTimeOf(shopTimeMs(now) + 7 * DAY_MS).slice(0, 10));
+  const [until, setUntil] = useState(() => siteTimeOf(siteTimeMs(now) + 7 * DAY_MS).slice(0, 10));
   const [errors, setErrors] = useState<{ reason?: string; until?: string }>({});
   const id = `off-${t.key.replaceAll(/[^\w-]/g, '-')}`;
   const submit = (event: FormEvent): void => {

@@ -3,7 +3,7 @@
 import { format } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import { shopTimeMs } from '@/core/log/site-clock';
+import { siteTimeMs } from '@/core/log/site-clock';
 import { type DueState, hoursPerMonth } from '@/core/maintenance/due';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
@@ -11,7 +11,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useDue } from '../due/use-due';
 import { useSender } from '../outbox/use-sender';
 import { CalendarPart } from './calendar-part';
-import { DrainsToAutomate, RoutineLevel } from './maintenance-level';
+import { DrainsToAutomate, MaintenanceLevel } from './maintenance-level';
 import { TaskRow } from './task-row';
 import { ChargesAside, Drifting, Rounds } from './today-aside';
 
@@ -28,7 +28,7 @@ export function TodayView({ log }: { log: LogSummary }) {
   const router = useRouter();
   const { facts, tasks, lives, now } = useDue(log);
   const sender = useSender(planId, () => router.refresh());
-  const rounds = useMemo(() => roundsOf(plan, tasks, shopTimeMs(now)), [plan, tasks, now]);
+  const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
   const begun = plan.routine.startedOn !== null;
   const later = tasks.filter((t) => t.state === 'later');
   return (
@@ -39,7 +39,7 @@ export function TodayView({ log }: { log: LogSummary }) {
           {format(new Date(now), 'EEEE d MMMM')} · {tasks.length} tasks, {Math.round(hoursPerMonth(tasks) * 10) / 10} h
           a month
         </p>
-        <RoutineLevel facts={facts} />
+        <MaintenanceLevel facts={facts} />
         {sender.left > 0 && (
           <p className="ml-auto text-amber">◌ {sender.left} saved on this device, sent when online</p>
         )}

@@ -1,17 +1,17 @@
 import { format } from 'date-fns';
-import { type ShopTime, shopTimeMs } from '@/core/log/site-clock';
+import { type SiteTime, siteTimeMs } from '@/core/log/site-clock';
 
 /**
  * A shop time in words: “Mon 16 Nov, 16:05”. The shop's clock has no zone: the day is read at noon, which every zone has,
  * and the hour is taken as it stands, even where summer time leaves it out.
  */
-export function sayTime(time: ShopTime): string {
-  if (!Number.isFinite(shopTimeMs(time))) return time;
+export function sayTime(time: SiteTime): string {
+  if (!Number.isFinite(siteTimeMs(time))) return time;
   const [day, hour] = time.split('T');
   return `${format(new Date(`${day}T12:00`), 'EEE d MMM')}, ${hour}`;
 }
 
 /** Now, on the clock of this device. */
-export function nowOnTheWall(): ShopTime {
+export function nowOnTheWall(): SiteTime {
   return format(new Date(), "yyyy-MM-dd'T'HH:mm");
 }

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { CFM } from '../../quantity/constants';
+import { CFM, FREE_AIR_KG_PER_M3 } from '../../quantity/constants';
 import { ratingFields } from '../shared/build-fields';
 import { choiceField, defineKind, numberField } from '../shared/kind';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
-import { bumpShows, dryInTower, FREE_AIR_KG_PER_M3, NEEDS, purge, towerFields, towerLoad, towerShows } from './tower';
+import { bumpShows, dryInTower, NEEDS, purge, towerFields, towerLoad, towerShows } from './tower';
 
 const POWER_W_PER_M3_PER_S = 3e3 / (100 * CFM); // blower and heater, 2.5–3.5 kW on average for 100 cfm (trade handbook, estimate)
 const STAYS_K = { swept: 5, room: 15 } as const; // on average over a cycle (estimate)

@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { relativeHumidity, vapourFractionFromRatio } from '../../air/humidity';
 import { leavingRatio, warmedByUptakeK } from '../../desiccant/uptake';
-import { CFM } from '../../quantity/constants';
+import { CFM, FREE_AIR_KG_PER_M3 } from '../../quantity/constants';
 import type { AirStream } from '../../stream/air-stream';
 import { catchField, drained, drainFields } from '../shared/drain-fields';
 import { defineKind, numberField, Refusal, type Surroundings } from '../shared/kind';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
-import { FREE_AIR_KG_PER_M3 } from './tower';
 
 const HOT_ENOUGH_C = 121; // 250 °F: below it the bed hardly dries (trade handbook)
 const GOOD_FROM_C = 149; // 300 °F

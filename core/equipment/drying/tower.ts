@@ -1,11 +1,11 @@
 import { leavingRatio, passingAtRating, passingShare, warmedByUptakeK } from '../../desiccant/uptake';
+import { FREE_AIR_KG_PER_M3 } from '../../quantity/constants';
 import type { AirStream } from '../../stream/air-stream';
 import { numberField, Refusal, type Shown, type Surroundings } from '../shared/kind';
 import { overloadShows } from '../shared/overload';
 
 const RATED_INLET_C = 35; // ISO 7183 option A1: 35 °C, 7 bar, saturated (recalled)
 export const RATED_PRESSURE_PA = 801325;
-export const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar: free air of a rating
 const DRIEST_RH = 2e-5; // best that such a bed reaches, near −75 °C (estimate)
 const TOO_HOT_C = 60;
 const BETTER_BELOW_C = 49; // 120 °F, the usual limit of towers (common practice)

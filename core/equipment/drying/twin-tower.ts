@@ -1,20 +1,10 @@
 import { z } from 'zod';
-import { CFM } from '../../quantity/constants';
+import { CFM, FREE_AIR_KG_PER_M3 } from '../../quantity/constants';
 import type { AirStream } from '../../stream/air-stream';
 import { askedField, ratingFields } from '../shared/build-fields';
 import { choiceField, defineKind, numberField, type Surroundings } from '../shared/kind';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
-import {
-  dryInTower,
-  FREE_AIR_KG_PER_M3,
-  leastPurgeShare,
-  NEEDS,
-  purge,
-  type Rated,
-  towerFields,
-  towerLoad,
-  towerShows,
-} from './tower';
+import { dryInTower, leastPurgeShare, NEEDS, purge, type Rated, towerFields, towerLoad, towerShows } from './tower';
 
 interface Settings extends Rated {
   purgeM3PerS: number;

@@ -1,4 +1,4 @@
-import { bandOf, UNSURE } from '../../desiccant/charge-life';
+import { lifeBand, UNSURE } from '../../desiccant/charge-life';
 import type { Shown } from './kind';
 
 /**
@@ -8,7 +8,7 @@ import type { Shown } from './kind';
  */
 export function mediaLife(label: string, takesKg: number, kgPerS: number): Shown[] {
   if (!(kgPerS > 0) || !(takesKg > 0)) return [];
-  const { low, mid, high } = bandOf({
+  const { low, mid, high } = lifeBand({
     ln: Math.log(takesKg / kgPerS),
     variance: UNSURE.place ** 2 + UNSURE.charge ** 2,
   });

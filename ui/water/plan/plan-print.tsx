@@ -1,7 +1,7 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { HOW_TO_CHECK } from '@/core/drains/how-to-check';
 import { CAUTIONS } from '@/core/equipment/shared/cautions';
 import { placeOf } from '@/core/plan/survey';

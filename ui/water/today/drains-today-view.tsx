@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { kgPerDay } from '@/core/drains/duty';
 import { oilyWater } from '@/core/drains/oily-water';
 import { setParameters } from '@/core/plan/edit';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { bowlMarkM3, handRoutine } from '@/core/drains/by-hand';
+import { bowlMarkM3, handDraining } from '@/core/drains/by-hand';
 import { gathersPerStopM3, kgPerDay, stopsPerDay } from '@/core/drains/duty';
 import { panFullS } from '@/core/drains/judge-setting';
 import { CAPACITY_MARGIN, standingWaterKg } from '@/core/drains/restart';
@@ -31,7 +31,7 @@ export function PointDetail({ row }: { row: DrainRow }) {
   // The drawing of a receiver shows its lowest part, so that a few centimetres can be seen.
   const scale = tank ? Math.max(3 * heel(sumpM3), 1.2 * heel(waterM3)) : 1.4;
   const fills = (kgPerS: number): string =>
-    spellWork(handRoutine(kgPerS, sumpM3, duty.loadedShare, duty.workedHoursPerDay).workedS, duty.workedHoursPerDay);
+    spellWork(handDraining(kgPerS, sumpM3, duty.loadedShare, duty.workedHoursPerDay).workedS, duty.workedHoursPerDay);
   const monthFill = (kg: number): string =>
     spellWork((sumpM3 * 1000 * duty.workedHoursPerDay * 3600) / kg, duty.workedHoursPerDay);
   const humid = year ? year.wettestDays.indexOf(Math.max(...year.wettestDays)) : -1;

@@ -1,6 +1,6 @@
 'use client';
 
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { meanLossM3PerS } from '@/core/drains/duty';
 import { LEFT_ALONE } from '@/core/drains/timer';
 import { bestTimer, timerLossPerDay, type Way, waysToDrain } from '@/core/drains/ways';
@@ -113,7 +113,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
         {way.lostKgPerDay > 0
           ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')}, ${say(way.lostKgPerDay * row.duty.m3PerKg, 'volume')} a day · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
           : 'no air lost'}{' '}
-        · {Math.round(way.choreMinutes / 6) / 10} h of tasks a year
+        · {Math.round(way.taskMinutes / 6) / 10} h of tasks a year
       </p>
       {!same && way.suits > 0 && (
         <button

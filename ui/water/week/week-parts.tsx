@@ -1,6 +1,6 @@
 'use client';
 
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { collectingStages } from '@/core/drains/duty';
 import { pointWeek, type WeekChange } from '@/core/drains/week-plan';
 import { setParameters } from '@/core/plan/edit';

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { say as said } from '@/core/advice/rule';
+import { sayIn as said } from '@/core/advice/rule';
 import { coldC, type WinterItem, winterList } from '@/core/drains/winter';
 import { placeOf } from '@/core/plan/survey';
 import { sayDay } from '@/core/year/calendar';

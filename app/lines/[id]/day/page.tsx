@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { PumpDayView } from '@/ui/day/day-view';
+import { DayView } from '@/ui/day/day-view';
 
 export const metadata: Metadata = { title: 'Compressor cycle' };
 
 export default function Page() {
-  return <PumpDayView />;
+  return <DayView />;
 }

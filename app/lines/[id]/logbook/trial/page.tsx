@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { shopTimeMs, shopTimeOf } from '@/core/log/site-clock';
+import { siteTimeMs, siteTimeOf } from '@/core/log/site-clock';
 import { clockOnTheWall } from '@/server/clock';
 import { readTrial } from '@/server/read-log-page';
 import { whenUp } from '@/server/when-up';
@@ -18,9 +18,9 @@ interface Props {
 export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const { at, days } = await searchParams;
-  const given = typeof at === 'string' && Number.isFinite(shopTimeMs(at)) ? at : undefined;
+  const given = typeof at === 'string' && Number.isFinite(siteTimeMs(at)) ? at : undefined;
   const asked = {
-    at: given ?? shopTimeOf(shopTimeMs(clockOnTheWall()) - A_WEEK_MS),
+    at: given ?? siteTimeOf(siteTimeMs(clockOnTheWall()) - A_WEEK_MS),
     days: Math.round(Math.min(90, Math.max(1, Number(days) || DAYS))),
   };
   const read = await whenUp(() => readTrial(id, asked.at, asked.days));
