@@ -1,0 +1,99 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { uniformInt } from 'pure-rand/distribution/uniformInt';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+
+// Changes one thing at a time in the code of some folders of core/ and counts how many of the changes a test of the folder notices. The same
+// seed draws the same changes. Works in a copy of the last commit.
+
+const [folders = 'advice,drains,maintenance,log', count = '60', seed = '1'] = process.argv.slice(2);
+const root = path.join(__dirname, '../..');
+
+/** What is changed into what; a change that the compiler would refuse is not drawn. */
+const CHANGES: readonly (readonly [RegExp, string])[] = [
+  [/ < /g, ' <= '],
+  [/ <= /g, ' < '],
+  [/ > /g, ' >= '],
+  [/ >= /g, ' > '],
+  [/ === /g, ' !== '],
+  [/ !== /g, ' === '],
+  [/ \+ /g, ' - '],
+  [/ - /g, ' + '],
+  [/ \* /g, ' / '],
+  [/ \/ /g, ' * '],
+  [/ && /g, ' || '],
+  [/ \|\| /g, ' && '],
+  [/\bMath\.min\b/g, 'Math.max'],
+  [/\bMath\.max\b/g, 'Math.min'],
+  [/(?<=const [A-Z][A-Z0-9_]* = )(\d[\d_.e-]*)(?=;)/g, '($1 * 1.2)'],
+];
+
+interface Mutant {
+  readonly file: string;
+  readonly line: number;
+  readonly was: string;
+  readonly is: string;
+}
+
+/** The line without its comments and texts, each replaced by as many blanks: nothing in them is changed. */
+const blanked = (line: string): string =>
+  line
+    .replace(/\/\/.*$|\/\*.*?\*\/|^\s*\*.*$|^\s*\/\*\*.*$/g, (m) => ' '.repeat(m.length))
+    .replace(/'(?:[^'\\]|\\.)*'|`[^`]*`/g, (m) => '_'.repeat(m.length));
+
+function mutantsOf(file: string, text: string): Mutant[] {
+  return text.split('\n').flatMap((was, i) => {
+    const code = blanked(was);
+    // A text over several lines, and what a rule or task says rather than computes, is left alone.
+    if (/^\s*(import|export type|\}? from|source|when|fix|does|says):?\b/.test(was) || code.includes('`')) return [];
+    return CHANGES.flatMap(([of, into]) =>
+      [...code.matchAll(of)].map((m) => ({
+        file,
+        line: i + 1,
+        was,
+        is: was.slice(0, m.index) + m[0].replace(new RegExp(of.source), into) + was.slice(m.index + m[0].length),
+      })),
+    );
+  });
+}
+
+const list = execFileSync('git', ['ls-files', ...folders.split(',').map((f) => `core/${f}`)], {
+  cwd: root,
+  encoding: 'utf8',
+})
+  .split('\n')
+  .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
+const all = list.flatMap((file) => mutantsOf(file, readFileSync(path.join(root, file), 'utf8')));
+const random = xoroshiro128plus(Number(seed));
+const drawn: Mutant[] = [];
+while (drawn.length < Math.min(Number(count), all.length))
+  drawn.push(...all.splice(uniformInt(random, 0, all.length - 1), 1));
+
+const copy = mkdtempSync(path.join(tmpdir(), 'cool-dram-mutants.'));
+process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
+execFileSync('git', ['clone', '--quiet', root, copy]);
+symlinkSync(path.join(root, 'node_modules'), path.join(copy, 'node_modules'));
+
+let survived = 0;
+for (const { file, line, was, is } of drawn) {
+  const at = path.join(copy, file);
+  const text = readFileSync(at, 'utf8');
+  writeFileSync(
+    at,
+    text
+      .split('\n')
+      .with(line - 1, is)
+      .join('\n'),
+  );
+  const own = ['--selectProjects', 'core', '--ci', '--silent', '--bail', `${path.dirname(file)}/`];
+  const { status } = spawnSync('node_modules/.bin/jest', own, { cwd: copy, stdio: 'ignore', timeout: 600_000 });
+  writeFileSync(at, text);
+  if (status !== 0) continue;
+  survived++;
+  console.log(`survived: ${file}:${line}\n  - ${was.trim()}\n  + ${is.trim()}`);
+}
+console.log(
+  `${drawn.length - survived} of ${drawn.length} changes noticed: ${Math.round((100 * (drawn.length - survived)) / drawn.length)} %`,
+);
