@@ -23,6 +23,8 @@ const sandboxInjectedGlobals = ['Math', 'Number', 'Array', 'Object', 'Map', 'Set
 
 /** @type {import('jest').Config} */
 export default {
+  // Also the core on which this runs: on two, half the time.
+  maxWorkers: '100%',
   projects: [
     {
       displayName: 'core',

@@ -12,7 +12,7 @@ for (const name of reports.filter((f) => /^jest.*\.json$/.test(f))) {
   passed += jest.numPassedTests;
   failed += jest.numFailedTests + jest.numRuntimeErrorTestSuites;
 }
-if (what !== 'e2e' && !reports.includes('jest.json')) failed += 1;
+if (what !== 'e2e' && !reports.includes('jest-1.json')) failed += 1;
 for (const name of reports.filter((f) => /^playwright.*\.json$/.test(f))) {
   const { stats, errors } = read(name);
   passed += stats.expected + stats.flaky;
