@@ -1,7 +1,7 @@
 import type { Section } from '../line/section';
-import { hoursPerMonth, tasksOfLine } from '../maintenance/due';
 import { maintenanceFacts } from '../maintenance/facts';
 import { sayInterval } from '../maintenance/interval';
+import { hoursPerMonth, tasksOfLine } from '../maintenance/line-tasks';
 import type { Plan } from '../plan/plan';
 
 /** Work that a line asks of somebody. */

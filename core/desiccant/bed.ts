@@ -44,6 +44,38 @@ function pressureTable(isotherm: Isotherm): Float64Array {
 }
 
 /**
+ * What leaves a cell: w where comes − w = takes · (q*(w) − held); the right side rises along straight pieces.
+ * @param full vapour at a humidity of 1 over its beads, of the whole pressure
+ * @param rh, points of the isotherm
+ * @returns kg of water per kg of dry air
+ */
+function leaves(
+  comes: number,
+  held: number,
+  takes: number,
+  full: number,
+  rh: readonly number[],
+  points: readonly number[],
+): number {
+  const wanted = comes + takes * held;
+  let [w0, q0] = [0, points[0] as number];
+  if (wanted <= takes * q0) return 0;
+  for (let k = 1; k < rh.length; k++) {
+    let x = (rh[k] as number) * full;
+    if (x > MOST_FRACTION) x = MOST_FRACTION;
+    const w1 = (WATER_TO_AIR_MASS * x) / (1 - x);
+    const q1 = points[k] as number;
+    if (w1 + takes * q1 >= wanted) {
+      const gains = w1 - w0 + takes * (q1 - q0);
+      return gains > 0 ? w0 + ((wanted - w0 - takes * q0) * (w1 - w0)) / gains : w0;
+    }
+    w0 = w1;
+    q0 = q1;
+  }
+  return wanted - takes * q0; // beyond saturation the beads are full
+}
+
+/**
  * A bed cut into cells, with its state. The air passes cell by cell; each cell follows its balance by the linear driving force, implicit, so that
  * any step is stable; its water and heat balance exactly. Between its points the isotherm is straight, so a cell is solved
  * without trying. Water and heat in the air between the beads are left out: they are a thousandth of what beads hold.
@@ -138,29 +170,7 @@ export class BedColumn {
       const row = place | 0;
       const low = table[row] as number;
       const full = (low + ((table[row + 1] as number) - low) * (place - row)) / air.pressurePa;
-      // What leaves is w where comes − w = takes · (q*(w) − held); the right side rises along straight pieces.
-      const takes = (beads / airKg) * follows;
-      const wanted = w + takes * held;
-      let left = 0;
-      let [w0, q0] = [0, points[0] as number];
-      if (wanted > takes * q0) {
-        let found = false;
-        for (let k = 1; k < rh.length; k++) {
-          let x = (rh[k] as number) * full;
-          if (x > MOST_FRACTION) x = MOST_FRACTION;
-          const w1 = (WATER_TO_AIR_MASS * x) / (1 - x);
-          const q1 = points[k] as number;
-          if (w1 + takes * q1 >= wanted) {
-            const gains = w1 - w0 + takes * (q1 - q0);
-            left = gains > 0 ? w0 + ((wanted - w0 - takes * q0) * (w1 - w0)) / gains : w0;
-            found = true;
-            break;
-          }
-          w0 = w1;
-          q0 = q1;
-        }
-        if (!found) left = wanted - takes * q0; // beyond saturation the beads are full
-      }
+      const left = leaves(w, held, (beads / airKg) * follows, full, rh, points);
       const taken = (airKg * (w - left)) / beads;
       this.held[i] = held + taken;
       const inertia = beads * heatCapacity;

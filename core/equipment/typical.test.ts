@@ -1,8 +1,8 @@
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { tasksOfStages } from '../maintenance/due';
 import { maintenanceFacts } from '../maintenance/facts';
 import { intervalOf } from '../maintenance/interval';
+import { tasksOfStages } from '../maintenance/line-tasks';
 import { taskById } from '../maintenance/tasks';
 import { fittingK } from '../pipe-flow/pipes';
 import { newStage } from '../plan/edit';

@@ -7,9 +7,10 @@ import type { JobId } from '../plan/jobs';
 import { LEVELS, type Level } from '../plan/maintenance-settings';
 import type { Plan, Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
-import { drainsToAutomate, dueTasks, minutesPerWeek, tasksOfLine } from './due';
+import { dueTasks } from './due';
 import { maintenanceFacts } from './facts';
 import { intervalOf } from './interval';
+import { drainsToAutomate, minutesPerWeek, tasksOfLine } from './line-tasks';
 import type { Task } from './task';
 import { taskById } from './tasks';
 

@@ -8,9 +8,10 @@ import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodShop, place, without } from '../test/good-lines';
 import { stageOf } from '../test/reference';
-import { type DueTask, dueTasks, taskKey } from './due';
+import { type DueTask, dueTasks } from './due';
 import { maintenanceFacts } from './facts';
 import { type Interval, intervalOf } from './interval';
+import { taskKey } from './line-tasks';
 import { roundsOf } from './rounds';
 import { taskById } from './tasks';
 

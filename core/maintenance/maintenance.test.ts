@@ -14,11 +14,12 @@ import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '
 import { stageOf } from '../test/reference';
 import { dayOfYear } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';
-import { type DueTask, dueTasks, dueTime, hoursPerMonth, taskKey, tasksOfStages, usualServiceMinutes } from './due';
+import { type DueTask, dueTasks, dueTime } from './due';
 import { maintenanceFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
 import { lastDone, openingsOf, signalsOf } from './last-done';
 import { limitOf } from './limit';
+import { hoursPerMonth, taskKey, tasksOfStages, usualServiceMinutes } from './line-tasks';
 import { roundsOf, routeOf } from './rounds';
 import { TASKS, taskById } from './tasks';
 

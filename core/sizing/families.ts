@@ -1,9 +1,9 @@
 import { SALT_PER_WATER } from '../desiccant/salt';
 import { sizeCartridge, waterLoadKgPerS } from '../desiccant/size-cartridge';
 import { NAMED_TASKS } from '../log/named-tasks';
-import { usualServiceMinutes } from '../maintenance/due';
+import { usualServiceMinutes } from '../maintenance/line-tasks';
 import { taskById } from '../maintenance/tasks';
-import { CFM } from '../quantity/constants';
+import { CFM, HOUR_S } from '../quantity/constants';
 import { type DryerDuty, dutyM3PerS, hottestInletC, KWH_PER_KG_AIR } from './dryer-duty';
 import { HEATED, type Heated, sizeHeated } from './size-heated';
 import { sizeRefrigerated } from './size-refrigerated';
@@ -81,6 +81,144 @@ function cartridgeFor(duty: DryerDuty) {
   return { massKg, ...sizeCartridge({ ...asked, massKg }) };
 }
 
+/** What of a family is worked out for a duty, before its cost. */
+interface Found extends Pick<FamilyAnswer, 'reachesC' | 'airLost' | 'powerW' | 'not'> {
+  readonly family: Family;
+  /** Money and minutes a month, besides its usual service. */
+  readonly more?: { readonly money: number; readonly minutes: number };
+}
+
+/** What several families ask of a duty. */
+interface Asked {
+  readonly duty: DryerDuty;
+  readonly flowM3PerS: number;
+  readonly inletHotC: number;
+}
+
+const tooHot = (inletHotC: number, mostC: number): string[] =>
+  inletHotC > mostC ? ['Air enters hotter than {48.89 °C}: cool it first.'] : [];
+
+const coldPipe = (duty: DryerDuty, reachesC: number): string[] =>
+  duty.coldestAfterC < reachesC ? ['A pipe after it gets colder than its dew point: water condenses there again.'] : [];
+
+function refrigerated({ duty, flowM3PerS }: Asked): Found[] {
+  const cold = sizeRefrigerated(duty);
+  const base = { reachesC: cold.dewPointC, airLost: 0, powerW: cold.powerW, not: cold.notHere };
+  const small = flowM3PerS < 50 * CFM ? ['Hardly made this small (estimate): the plain one is what there is.'] : [];
+  const cycles = CYCLES_LEAST + (1 - CYCLES_LEAST) * duty.load;
+  return [
+    { family: 'refrigerated-dryer', ...base },
+    {
+      family: 'cycling-dryer',
+      ...base,
+      powerW: cold.powerW * Math.max(CYCLES_LEAST, cycles),
+      not: [...cold.notHere, ...small],
+    },
+  ];
+}
+
+function cartridge({ duty }: Asked): Found {
+  const beads = cartridgeFor(duty);
+  const perYear = duty.hoursPerYear / beads.hours;
+  return {
+    family: 'bead-cartridge',
+    reachesC: -40,
+    airLost: 0,
+    powerW: 0,
+    more: {
+      money: (perYear * beads.massKg * PER_KG_BEADS) / DRIED_TIMES,
+      minutes: (perYear / 12) * CHARGE_MINUTES,
+    },
+    not: beads.worth === 'hopeless' ? [beads.because] : [],
+  };
+}
+
+function pellets({ duty, inletHotC }: Asked): Found {
+  const reachesC = duty.inletC - PELLETS.suppressionK; // it follows the inlet
+  const waterKg = waterLoadKgPerS(duty, reachesC) * duty.load * duty.hoursPerYear * HOUR_S;
+  return {
+    family: 'pellet-tower',
+    reachesC,
+    airLost: 0,
+    powerW: 0,
+    more: { money: waterKg * SALT_PER_WATER * PELLETS.perKg, minutes: 0 },
+    not: [
+      ...(inletHotC > PELLETS.hottestC ? ['Air over {37.78 °C} on the hottest day: pellets fuse.'] : []),
+      ...coldPipe(duty, reachesC),
+    ],
+  };
+}
+
+function membrane({ duty, flowM3PerS, inletHotC }: Asked): Found {
+  const sweep = MEMBRANE.sweep / duty.load;
+  const reachesC = duty.inletC - MEMBRANE.suppressionK;
+  return {
+    family: 'membrane',
+    reachesC,
+    airLost: Math.min(1, sweep),
+    powerW: 0,
+    not: [
+      ...tooHot(inletHotC, MEMBRANE.hottestC),
+      ...(flowM3PerS > MEMBRANE.most ? ['For branches and instruments: at this size the sweep costs too much.'] : []),
+      ...(sweep >= 0.5 ? ['Its sweep takes half of what passes at this load.'] : []),
+      ...coldPipe(duty, reachesC),
+    ],
+  };
+}
+
+function heatless({ duty, inletHotC }: Asked): Found {
+  const airLost = Math.min(1, purgeShare(duty.inletPa, duty.atmosphericPa) / duty.load);
+  const most = airLost >= 0.8 ? ['Its fixed purge takes nearly all that passes at this load.'] : [];
+  return {
+    family: 'twin-tower',
+    reachesC: -40,
+    airLost,
+    powerW: 0,
+    not: [...tooHot(inletHotC, TOWER_HOTTEST_C), ...most],
+  };
+}
+
+function heated({ duty, flowM3PerS, inletHotC }: Asked): Found[] {
+  const isSmall = flowM3PerS < HEATED_LEAST;
+  const small = isSmall ? ['Built for {7.08 m³/min} and more: at this size heatless is simpler and cheaper.'] : [];
+  const of = (family: Heated, not: string[]): Found => {
+    const { reachesC, purgeShare: purge, averageW } = sizeHeated(family, duty);
+    return {
+      family,
+      reachesC,
+      airLost: purge / duty.load,
+      powerW: averageW,
+      not: [...tooHot(inletHotC, TOWER_HOTTEST_C), ...not],
+    };
+  };
+  const hotAir = 'Only directly downstream of an oil-free compressor, by its hot air ({121.1 °C} and more).';
+  return [
+    of('heated-purge-tower', small),
+    of('blower-purge-tower', small),
+    of('split-flow-tower', small),
+    of('heat-of-compression-tower', [...(isSmall ? ['Made for plants.'] : []), ...(duty.hotOilFree ? [] : [hotAir])]),
+  ];
+}
+
+/** A family with what a year of it costs. */
+function withCost({ duty, flowM3PerS }: Asked, { more, ...found }: Found): FamilyAnswer {
+  const { family, airLost, powerW, reachesC, not } = found;
+  const minutesPerMonth = usualServiceMinutes(family) + (more?.minutes ?? 0);
+  const airKWh = airLost * duty.load * duty.dryAirKgPerS * duty.hoursPerYear * HOUR_S * KWH_PER_KG_AIR;
+  const kWhPerYear = airKWh + (powerW / 1000) * duty.hoursPerYear;
+  const size = flowM3PerS / (100 * CFM);
+  const { first, upkeep } = COSTS[family];
+  const kept = (first / YEARS) * size ** 0.8 + upkeep * size ** 0.6 + (more?.money ?? 0);
+  const missed = reachesC > duty.wantedC + 0.05 ? ['Does not reach the dew point that is wanted.'] : [];
+  return {
+    ...found,
+    kWhPerYear,
+    minutesPerMonth,
+    perYear: kWhPerYear * duty.perKWh + kept + ((minutesPerMonth * 12) / 60) * duty.perHour,
+    not: [...missed, ...not],
+  };
+}
+
 /**
  * All families for one duty: the dew point they reach, the air they let go, power, what a year costs, and tasks.
  * @param duty inlet 5…60 °C, 1.5…41 bar absolute, hours above 0
@@ -88,115 +226,13 @@ function cartridgeFor(duty: DryerDuty) {
  * @source energy of common practice (handbook, recalled); money invented, of the handbook’s order of magnitude
  */
 export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
-  const flow = dutyM3PerS(duty);
-  const cold = sizeRefrigerated(duty);
-  const beads = cartridgeFor(duty);
-  const inletHot = hottestInletC(duty);
-  const beadsPerYear = duty.hoursPerYear / beads.hours;
-  const waterKgPerYear = (of: number): number => waterLoadKgPerS(duty, of) * duty.load * duty.hoursPerYear * 3600;
-  const coldPipe = (reachesC: number): string[] =>
-    duty.coldestAfterC < reachesC
-      ? ['A pipe after it gets colder than its dew point: water condenses there again.']
-      : [];
-  const answer = (
-    family: Family,
-    a: Omit<FamilyAnswer, 'family' | 'perYear' | 'kWhPerYear' | 'minutesPerMonth'> & {
-      more?: { money: number; minutes: number };
-    },
-  ): FamilyAnswer => {
-    const { more, ...rest } = a;
-    const minutesPerMonth = usualServiceMinutes(family) + (more?.minutes ?? 0);
-    const airKWh = a.airLost * duty.load * duty.dryAirKgPerS * duty.hoursPerYear * 3600 * KWH_PER_KG_AIR;
-    const kWhPerYear = airKWh + (a.powerW / 1000) * duty.hoursPerYear;
-    const size = flow / (100 * CFM);
-    const { first, upkeep } = COSTS[family];
-    const kept = (first / YEARS) * size ** 0.8 + upkeep * size ** 0.6 + (more?.money ?? 0);
-    return {
-      family,
-      ...rest,
-      kWhPerYear,
-      minutesPerMonth,
-      perYear: kWhPerYear * duty.perKWh + kept + ((minutesPerMonth * 12) / 60) * duty.perHour,
-      not: [...(a.reachesC > duty.wantedC + 0.05 ? ['Does not reach the dew point that is wanted.'] : []), ...a.not],
-    };
-  };
-  const warmTower = inletHot > TOWER_HOTTEST_C ? ['Air enters hotter than {48.89 °C}: cool it first.'] : [];
-  const purge = purgeShare(duty.inletPa, duty.atmosphericPa);
-  const fixed = Math.min(1, purge / duty.load);
-  const sweep = MEMBRANE.sweep / duty.load;
-  const pelletC = duty.inletC - PELLETS.suppressionK; // it follows the inlet
-  const heated = (kind: Heated, not: string[]): FamilyAnswer => {
-    const s = sizeHeated(kind, duty);
-    return answer(kind, {
-      reachesC: s.reachesC,
-      airLost: s.purgeShare / duty.load,
-      powerW: s.averageW,
-      not: [...warmTower, ...not],
-    });
-  };
-  const small =
-    flow < HEATED_LEAST ? ['Built for {7.08 m³/min} and more: at this size heatless is simpler and cheaper.'] : [];
+  const asked = { duty, flowM3PerS: dutyM3PerS(duty), inletHotC: hottestInletC(duty) };
   return [
-    answer('refrigerated-dryer', {
-      reachesC: cold.dewPointC,
-      airLost: 0,
-      powerW: cold.powerW,
-      not: cold.notHere,
-    }),
-    answer('cycling-dryer', {
-      reachesC: cold.dewPointC,
-      airLost: 0,
-      powerW: cold.powerW * Math.max(CYCLES_LEAST, CYCLES_LEAST + (1 - CYCLES_LEAST) * duty.load),
-      not: [
-        ...cold.notHere,
-        ...(flow < 50 * CFM ? ['Hardly made this small (estimate): the plain one is what there is.'] : []),
-      ],
-    }),
-    answer('bead-cartridge', {
-      reachesC: -40,
-      airLost: 0,
-      powerW: 0,
-      more: {
-        money: (beadsPerYear * beads.massKg * PER_KG_BEADS) / DRIED_TIMES,
-        minutes: (beadsPerYear / 12) * CHARGE_MINUTES,
-      },
-      not: beads.worth === 'hopeless' ? [beads.because] : [],
-    }),
-    answer('pellet-tower', {
-      reachesC: pelletC,
-      airLost: 0,
-      powerW: 0,
-      more: { money: waterKgPerYear(pelletC) * SALT_PER_WATER * PELLETS.perKg, minutes: 0 },
-      not: [
-        ...(inletHot > PELLETS.hottestC ? ['Air over {37.78 °C} on the hottest day: pellets fuse.'] : []),
-        ...coldPipe(pelletC),
-      ],
-    }),
-    answer('membrane', {
-      reachesC: duty.inletC - MEMBRANE.suppressionK,
-      airLost: Math.min(1, sweep),
-      powerW: 0,
-      not: [
-        ...(inletHot > MEMBRANE.hottestC ? ['Air enters hotter than {48.89 °C}: cool it first.'] : []),
-        ...(flow > MEMBRANE.most ? ['For branches and instruments: at this size the sweep costs too much.'] : []),
-        ...(sweep >= 0.5 ? ['Its sweep takes half of what passes at this load.'] : []),
-        ...coldPipe(duty.inletC - MEMBRANE.suppressionK),
-      ],
-    }),
-    answer('twin-tower', {
-      reachesC: -40,
-      airLost: fixed,
-      powerW: 0,
-      not: [...warmTower, ...(fixed >= 0.8 ? ['Its fixed purge takes nearly all that passes at this load.'] : [])],
-    }),
-    heated('heated-purge-tower', small),
-    heated('blower-purge-tower', small),
-    heated('split-flow-tower', small),
-    heated('heat-of-compression-tower', [
-      ...(flow < HEATED_LEAST ? ['Made for plants.'] : []),
-      ...(duty.hotOilFree
-        ? []
-        : ['Only directly downstream of an oil-free compressor, by its hot air ({121.1 °C} and more).']),
-    ]),
-  ];
+    ...refrigerated(asked),
+    cartridge(asked),
+    pellets(asked),
+    membrane(asked),
+    heatless(asked),
+    ...heated(asked),
+  ].map((found) => withCost(asked, found));
 }

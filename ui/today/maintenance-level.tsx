@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { drainsToAutomate, minutesPerWeek } from '@/core/maintenance/due';
 import type { MaintenanceFacts } from '@/core/maintenance/facts';
+import { drainsToAutomate, minutesPerWeek } from '@/core/maintenance/line-tasks';
 import { setParameter } from '@/core/plan/edit';
 import { LEVELS, type Level } from '@/core/plan/maintenance-settings';
 import { spell } from '@/core/quantity/spell';
