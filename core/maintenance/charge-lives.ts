@@ -10,6 +10,7 @@ import {
 } from '../desiccant/charge-life';
 import { type Medium, usableWater } from '../desiccant/isotherm';
 import { leftAfter } from '../desiccant/judge-charge';
+import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import { type Charge, type Stint, stintsOf } from '../log/charge';
 import type { LifeEntry } from '../log/log-entry';
@@ -20,16 +21,16 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { DAY_MS } from '../quantity/constants';
 import { type Neglect, neglectOfDrains } from '../year/neglect';
-import { runWeather } from '../year/run-weather';
+import { runWeather, type WeatherRun } from '../year/run-weather';
 import type { WeatherHours } from '../year/weather';
 import { chargeLoad, inletHumidity } from './charge-load';
-import { loadedClock } from './loaded-clock';
+import { type LoadedClock, loadedClock } from './loaded-clock';
 
 /** So far ahead a change is looked for, and so far back the log counts. */
 export const AHEAD_DAYS = 540;
 const BACK_DAYS = 1100;
 const SOON_DAYS = 7;
-/** Heavier than so many times what the book gives it was weighed with something else. */
+/** Heavier than so many times what handbooks give it was weighed with something else. */
 const MOST_SPENT = 2;
 /** Charges that were followed before a place counts as known (estimate: then half of the first uncertainty is gone). */
 export const KNOWN_FROM = 3;
@@ -113,6 +114,76 @@ function airUntil(plan: Plan, place: BeadPlace, now: SiteTime): SiteTime | undef
   return unit?.form === 'portable' && unit.is === 'away' ? (unit.countedAt ?? now) : undefined;
 }
 
+/** The line, its log and its weather up to now: what every place is judged on. */
+interface Course {
+  readonly plan: Plan;
+  /** With beads as good as new, and every unit in its place. */
+  readonly line: Plan;
+  readonly run: WeatherRun | undefined;
+  readonly section: Section;
+  readonly clock: LoadedClock;
+  readonly stints: readonly Stint[];
+  /** From when on loads are known. */
+  readonly fromMs: number;
+  readonly now: SiteTime;
+}
+
+function stateOf({ days: [, mid] }: ChangeDay, learnedFrom: number): LifeState {
+  if (mid <= 0) return 'overdue';
+  if (mid <= SOON_DAYS) return 'soon';
+  return learnedFrom < KNOWN_FROM ? 'learning' : 'known';
+}
+
+/** What is known of one place; nothing where it was stopped. */
+function lifeAt(course: Course, place: BeadPlace, onProgress: (share: number) => boolean): PlaceLife | undefined {
+  const { plan, line, now } = course;
+  const load = chargeLoad(line, course.run, place.id, course.clock, airUntil(plan, place, now));
+  const humidity = inletHumidity(line, course.section, place.id);
+  const handbookKg = ({ charge, times }: Stint): number => {
+    const medium: Medium = charge?.medium ?? mediumOf(place);
+    return (charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, times);
+  };
+  const atPlace = (s: Stint): ChargeAtPlace => ({
+    handbookKg: handbookKg(s),
+    looks: [...s.looks, ...weighed(s, handbookKg(s))]
+      .filter((l) => l.at <= now)
+      .toSorted((a, b) => a.at.localeCompare(b.at))
+      .map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
+  });
+  const own = course.stints.filter((s) => s.stageId === place.id);
+  const over = own.filter((s) => s.outAt !== undefined && siteTimeMs(s.inAt) >= course.fromMs);
+  const past = over.map(
+    (s): PastStay => ({
+      stint: s,
+      loadKg: load.kgBetween(s.inAt, s.outAt as SiteTime),
+      handbookKg: handbookKg(s),
+      spent: s.looks.at(-1)?.spent,
+    }),
+  );
+  const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
+  const learnedFrom = past.filter((p) => (p.spent ?? 0) >= LEAST_READ && p.loadKg > 0).length;
+  const unit = unitById(plan, place.unit)?.name;
+  const known = {
+    stageId: place.id,
+    name: unit ? `${place.name} · ${unit}` : place.name,
+    factor,
+    learnedFrom,
+    past,
+    neglect: neglectOfDrains(line, place.id),
+  };
+  const stay = own.find((s) => s.outAt === undefined);
+  if (!stay) return { ...known, state: 'empty' };
+  const at = atPlace(stay);
+  const capacity = capacityOf(factor, at);
+  const loadKg = load.kgBetween(stay.inAt, now);
+  const change = predictChange(capacity, loadKg, load.daily(now, AHEAD_DAYS), { onProgress });
+  if (!change) return undefined;
+  const state = stateOf(change, learnedFrom);
+  const isSpent = (t: SiteTime): boolean => load.kgBetween(stay.inAt, t) >= Math.exp(capacity.ln);
+  const spentOn = state === 'overdue' ? dayOf(stay.inAt, now, isSpent) : undefined;
+  return { ...known, ...(spentOn && { spentOn }), state, stay, handbookKg: at.handbookKg, loadKg, capacity, change };
+}
+
 /**
  * What is known of every place with beads, by the log, the line and the weather.
  * @param weather of a year; left out, the air of the survey counts
@@ -129,93 +200,23 @@ export function livesOf(
 ): PlaceLife[] | undefined {
   const line = asNew(plan);
   const places = beadPlaces(line);
-  const stints = stintsOf(
-    places.map((s) => s.id),
-    charges,
-    entries,
-  ).filter((s) => s.inAt <= now);
   if (places.length === 0) return [];
+  const ids = places.map((s) => s.id);
+  const stints = stintsOf(ids, charges, entries).filter((s) => s.inAt <= now);
   const year = Number(now.slice(0, 4));
   const run = weather && runWeather(line, weather, { year }, 'real', (done, of) => onProgress((0.7 * done) / of));
   if (weather && !run) return undefined;
-  const section = walk(standing(line));
   const nowMs = siteTimeMs(now);
   const firstMs = stints[0] ? siteTimeMs(stints[0].inAt) : nowMs;
   const fromMs = Math.max(firstMs, nowMs - BACK_DAYS * DAY_MS);
   const days = Math.ceil((nowMs - fromMs) / DAY_MS) + AHEAD_DAYS + 2;
   const clock = loadedClock(line, entries, fromMs, days);
+  const course = { plan, line, run, section: walk(standing(line)), clock, stints, fromMs, now };
   const lives: PlaceLife[] = [];
   for (const [i, place] of places.entries()) {
-    const load = chargeLoad(line, run, place.id, clock, airUntil(plan, place, now));
-    const humidity = inletHumidity(line, section, place.id);
-    const own = mediumOf(place);
-    const handbookKg = (s: Stint): number => {
-      const medium: Medium = s.charge?.medium ?? own;
-      return (s.charge?.massKg ?? place.parameters.massKg) * usableWater(medium, humidity) * leftAfter(medium, s.times);
-    };
-    const atPlace = (s: Stint): ChargeAtPlace => ({
-      handbookKg: handbookKg(s),
-      looks: [...s.looks, ...weighed(s, handbookKg(s))]
-        .filter((l) => l.at <= now)
-        .toSorted((a, b) => a.at.localeCompare(b.at))
-        .map((l) => ({ loadKg: load.kgBetween(s.inAt, l.at), spent: l.spent })),
-    });
-    const ours = stints.filter((s) => s.stageId === place.id);
-    const over = ours.filter((s) => s.outAt !== undefined && siteTimeMs(s.inAt) >= fromMs);
-    const past = over.map(
-      (s): PastStay => ({
-        stint: s,
-        loadKg: load.kgBetween(s.inAt, s.outAt as SiteTime),
-        handbookKg: handbookKg(s),
-        spent: s.looks.at(-1)?.spent,
-      }),
-    );
-    const factor = learnFactor(over.map(atPlace), FACTOR_BEFORE);
-    const learnedFrom = past.filter((p) => (p.spent ?? 0) >= LEAST_READ && p.loadKg > 0).length;
-    const stay = ours.find((s) => s.outAt === undefined);
-    const neglect = neglectOfDrains(line, place.id);
-    const unit = unitById(plan, place.unit)?.name;
-    const rest = {
-      stageId: place.id,
-      name: unit ? `${place.name} · ${unit}` : place.name,
-      factor,
-      learnedFrom,
-      past,
-      neglect,
-    };
-    if (!stay) {
-      lives.push({ ...rest, state: 'empty' });
-      continue;
-    }
-    const at = atPlace(stay);
-    const capacity = capacityOf(factor, at);
-    const loadKg = load.kgBetween(stay.inAt, now);
-    const change = predictChange(capacity, loadKg, load.daily(now, AHEAD_DAYS), {
-      onProgress: (share) => onProgress(0.7 + (0.3 * (i + share)) / places.length),
-    });
-    if (!change) return undefined;
-    const state: LifeState =
-      change.days[1] <= 0
-        ? 'overdue'
-        : change.days[1] <= SOON_DAYS
-          ? 'soon'
-          : learnedFrom < KNOWN_FROM
-            ? 'learning'
-            : 'known';
-    const spentOn =
-      state === 'overdue'
-        ? dayOf(stay.inAt, now, (t) => load.kgBetween(stay.inAt, t) >= Math.exp(capacity.ln))
-        : undefined;
-    lives.push({
-      ...rest,
-      ...(spentOn && { spentOn }),
-      state,
-      stay,
-      handbookKg: at.handbookKg,
-      loadKg,
-      capacity,
-      change,
-    });
+    const life = lifeAt(course, place, (share) => onProgress(0.7 + (0.3 * (i + share)) / places.length));
+    if (!life) return undefined;
+    lives.push(life);
   }
   return lives;
 }
