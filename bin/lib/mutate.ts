@@ -9,7 +9,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 // seed draws the same changes. Works in a copy of the last commit.
 
 const [folders = 'advice,drains,maintenance,log', count = '60', seed = '1'] = process.argv.slice(2);
-const root = path.join(__dirname, '../..');
+const root = process.cwd(); // bin/mutate goes there
 
 /** What is changed into what; a change that the compiler would refuse is not drawn. */
 const CHANGES: readonly (readonly [RegExp, string])[] = [
