@@ -2,28 +2,22 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { collectingSince } from '@/core/log/collecting-since';
 import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
-import { expectDrain, explainDrain } from '@/core/log/expect-drain';
-import { verdictOf } from '@/core/log/judge-drain';
 import type { LoggedDrain } from '@/core/log/judge-log';
-import { siteTimeMs } from '@/core/log/site-clock';
 import { drainPoints } from '@/core/plan/edit';
 import { placeOf } from '@/core/plan/survey';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
-import { QuantityInput } from '@/ui/forms/quantity-input';
 import { rememberedWho, rememberWho, useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
-import { useUnits } from '@/ui/units/units';
-import { Why } from '@/ui/why/why';
 import { nowOnTheWall } from '../units/when';
 import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
+import { Expected, HoursAndAir } from './drain-form-parts';
 import { DrainPointList } from './drain-point-list';
-import { Verdict } from './verdict';
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
 export function DrainForm({
@@ -41,7 +35,6 @@ export function DrainForm({
   onLogged: (entryId: string) => void;
 }) {
   const { plan, planId } = usePlan();
-  const { say } = useUnits();
   const points = drainPoints(plan);
   const place = placeOf(plan.survey, plan.survey.intakePlaceId);
   const [round, setRound] = useState(0); // a fresh form after every entry
@@ -90,17 +83,6 @@ export function DrainForm({
     });
   }, [pointId, round, entries.length]);
   const v = form.watch();
-  const timed =
-    Number.isFinite(siteTimeMs(v.drainedAt ?? '')) &&
-    Number.isFinite(siteTimeMs(v.sinceAt ?? '')) &&
-    v.sinceAt < v.drainedAt;
-  const metered = v.loadedHours === null || (Number.isFinite(v.loadedHours) && v.loadedHours >= 0);
-  const expected = v.stageId && timed && metered ? expectDrain(plan, v) : undefined;
-  const drained = (kg: number): string => say(kg / 1000, 'drained');
-  const verdict =
-    expected && v.amountM3 !== undefined
-      ? verdictOf({ ...expected, stageId: v.stageId, drainedAt: v.drainedAt, amountKg: v.amountM3 * 1000 })
-      : undefined;
   const submit = form.handleSubmit((entry) => {
     if (entry.drainedAt > nowOnTheWall())
       return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
@@ -128,23 +110,7 @@ export function DrainForm({
           error={errors.amountM3 && 'Type how much came out, for example 160.'}
           onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
         />
-        <p className="rounded-md bg-water-wash px-3 py-2" aria-live="polite">
-          {expected ? (
-            expected.highKg < 0.0005 ? (
-              'No water is expected here in that time.'
-            ) : (
-              <>
-                Expected{' '}
-                <Why figure={() => explainDrain(plan, v)} className="font-semibold">
-                  {drained(expected.lowKg)} to {drained(expected.highKg)}
-                </Why>{' '}
-                in {say(expected.loadedHours * 3600, 'time')} loaded. {verdict && <Verdict of={verdict} />}
-              </>
-            )
-          ) : (
-            'What to expect shows here once the times are in order.'
-          )}
-        </p>
+        <Expected entry={v} />
         <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
         <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1">
           <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
@@ -172,67 +138,7 @@ export function DrainForm({
             {...form.register('who')}
           />
         </Field>
-        <details>
-          <summary className="cursor-pointer text-quiet">Hours, intake air, note</summary>
-          <div className="mt-2 grid gap-3">
-            <Field
-              id="loadedHours"
-              label="Loaded hours since then, by the meter"
-              error={errors.loadedHours?.message}
-              help="Left empty, the working pattern of the survey counts."
-            >
-              <input
-                {...tied('loadedHours', errors.loadedHours?.message)}
-                className="control"
-                inputMode="decimal"
-                {...form.register('loadedHours', {
-                  setValueAs: (t: string | number | null) =>
-                    t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.')),
-                })}
-              />
-            </Field>
-            <div className="grid grid-cols-2 items-start gap-3">
-              <Controller
-                control={form.control}
-                name="intakeTemperatureC"
-                render={({ field }) => (
-                  <QuantityInput
-                    id="entry-temperature"
-                    label="Intake air"
-                    quantity="temperature"
-                    value={field.value}
-                    min={-45}
-                    max={60}
-                    onCommit={(x) => void field.onChange(x) as undefined}
-                  />
-                )}
-              />
-              <Controller
-                control={form.control}
-                name="intakeRelativeHumidity"
-                render={({ field }) => (
-                  <QuantityInput
-                    id="entry-humidity"
-                    label="its humidity"
-                    quantity="share"
-                    value={field.value}
-                    min={0.01}
-                    max={1}
-                    onCommit={(x) => void field.onChange(x) as undefined}
-                  />
-                )}
-              />
-            </div>
-            <Field id="note" label="Note" error={errors.note?.message}>
-              <textarea
-                {...tied('note', errors.note?.message)}
-                rows={2}
-                className="control"
-                {...form.register('note')}
-              />
-            </Field>
-          </div>
-        </details>
+        <HoursAndAir form={form} />
         {(sender.refused || (sender.left > 0 && sender.delayed)) && (
           <p role="alert" className="rounded-md bg-amber-wash px-3 py-2 text-amber">
             {sender.refused?.message ??
