@@ -12,4 +12,5 @@ const MEASURES = {
   left: { label: 'Water that the oven leaves in dyed gel, of its weight', quantity: 'share' },
 } as const satisfies Record<string, { label: string; quantity: QuantityName | 'number' }>;
 export type Measure = keyof typeof MEASURES;
+/** What a measure of a line is called, and the quantity that it is in. */
 export const measureOf = (m: Measure): { label: string; quantity: QuantityName | 'number' } => MEASURES[m];

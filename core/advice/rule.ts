@@ -49,5 +49,6 @@ export interface Rule {
   readonly finds: (line: LineFacts) => readonly Finding[];
 }
 
+/** A sentence with its figures in the units of its reader. */
 export const sayIn = (sentence: Sentence, units: Say): string =>
   typeof sentence === 'string' ? sayText(sentence, units) : sentence(units);

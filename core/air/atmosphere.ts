@@ -9,7 +9,7 @@ export const SEA_LEVEL_PA = 101325;
  * @returns Pa, absolute
  * @throws OutOfRange
  * @source ICAO standard atmosphere as in ASHRAE Fundamentals ch. 1, eq. 3
- * @example atmosphericPressurePa(1600) // 83 524
+ * @example atmosphericPressurePa(1600) // 83 523
  */
 export function atmosphericPressurePa(altitudeM: number): number {
   requireRange('An altitude', altitudeM, -500, 5000, 'm');

@@ -84,6 +84,7 @@ export function dewPointFromVapourPressureC(vapourPressurePa: number, convention
  * @returns °C
  * @throws OutOfRange
  * @source solves f(T, p) · e(T) = x · p; Hyland & Wexler 1983, Greenspan 1976
+ * @example pressureDewPointC(0.0029, 8e5) // 19.47
  */
 export function pressureDewPointC(
   vapourFraction: number,

@@ -84,6 +84,7 @@ export function requirePressure(pressurePa: number): void {
  * @param temperatureC °C, −100…+200 (over water −50…+200)
  * @param pressurePa absolute
  * @returns Pa; may exceed the pressure itself where water would boil: then the air cannot be saturated
+ * @example saturatedVapourPressurePa(20, 101325) // 2348.1
  */
 export function saturatedVapourPressurePa(
   temperatureC: number,

@@ -76,7 +76,10 @@ export function saturationSlope(ratio: number, temperatureC: number): number {
   return (ratio * (1 + ratio / WATER_TO_AIR_MASS) * heat) / (R_WATER_VAPOUR * k * k);
 }
 
-/** Heat that warms moist air with its drops by a kelvin, drops and vapour staying what they are, W/K. */
+/**
+ * Heat that warms moist air with its drops by a kelvin, drops and vapour staying what they are, W/K.
+ * @example sensibleCapacity(1, 0.01, 0) // 1025
+ */
 export function sensibleCapacity(dryAir: number, vapour: number, liquid: number): number {
   return CP_DRY_AIR * dryAir + CP_VAPOUR * vapour + CP_WATER * liquid;
 }

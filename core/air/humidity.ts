@@ -11,6 +11,7 @@ export const R_WATER_VAPOUR = R_DRY_AIR / WATER_TO_AIR_MASS;
 /**
  * Mole fraction of water vapour in moist air from its humidity ratio.
  * @param humidityRatio kg water per kg dry air
+ * @example vapourFractionFromRatio(0.01) // 0.01582
  */
 export function vapourFractionFromRatio(humidityRatio: number): number {
   return humidityRatio / (WATER_TO_AIR_MASS + humidityRatio);
@@ -19,6 +20,7 @@ export function vapourFractionFromRatio(humidityRatio: number): number {
 /**
  * Humidity ratio, kg water per kg dry air, from the mole fraction of vapour in moist air. Infinite at 1 (pure steam).
  * @source ASHRAE Fundamentals ch. 1: W = 0.621945 x / (1 − x)
+ * @example humidityRatioFromFraction(0.0158) // 0.009984
  */
 export function humidityRatioFromFraction(vapourFraction: number): number {
   return vapourFraction >= 1 ? Number.POSITIVE_INFINITY : (WATER_TO_AIR_MASS * vapourFraction) / (1 - vapourFraction);
@@ -29,6 +31,7 @@ export function humidityRatioFromFraction(vapourFraction: number): number {
  * @param temperatureC °C, −100…+200
  * @param pressurePa absolute, 0.5…41 bar
  * @throws OutOfRange
+ * @example saturatedHumidityRatio(20, 101325) // 0.01476
  */
 export function saturatedHumidityRatio(temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
   const vapourPa =
@@ -41,6 +44,7 @@ export function saturatedHumidityRatio(temperatureC: number, pressurePa: number,
  * below freezing too, where saturation over ice comes before 100 %).
  * @param relativeHumidity 0…1
  * @throws OutOfRange below −50 °C on the real basis
+ * @example vapourFractionFromRelativeHumidity(0.6, 27, 101325) // 0.02121
  */
 export function vapourFractionFromRelativeHumidity(
   relativeHumidity: number,
@@ -54,6 +58,7 @@ export function vapourFractionFromRelativeHumidity(
 /**
  * Relative humidity over liquid water, 0…1 (above 1 the air carries more vapour than it can hold), at the pressure and
  * temperature given: those of the line, or of the air after expansion.
+ * @example relativeHumidity(0.0212, 27, 101325) // 0.600
  */
 export function relativeHumidity(
   vapourFraction: number,
@@ -80,6 +85,7 @@ export function compressibility(temperatureC: number, pressurePa: number): numbe
  * Water vapour in an actual cubic metre of the air where it is.
  * @returns kg/m³
  * @source x · p / (Z · R · T)
+ * @example vapourDensityKgPerM3(0.0231, 20, 101325) // 0.0173
  */
 export function vapourDensityKgPerM3(
   vapourFraction: number,

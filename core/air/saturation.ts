@@ -11,7 +11,10 @@ export const MOST_C = 200;
 /** The condensed phase that a saturation value refers to. */
 export type Phase = 'water' | 'ice';
 
-/** The stable phase at a temperature. */
+/**
+ * The stable phase at a temperature.
+ * @example stablePhase(-5) // 'ice'
+ */
 export function stablePhase(temperatureC: number): Phase {
   return temperatureC < TRIPLE_POINT_C ? 'ice' : 'water';
 }
@@ -65,6 +68,7 @@ const ICE_CURVE = saturationCurve(WARMEST_ICE_C, lnSaturationIce, slopeLnIce);
  * @returns Pa
  * @throws OutOfRange outside −100…+200 °C
  * @source Hyland & Wexler 1983 (ASHRAE Fundamentals ch. 1, eqs. 5 and 6)
+ * @example saturationPressurePa(20) // 2338.8
  */
 export function saturationPressurePa(temperatureC: number, phase: Phase = stablePhase(temperatureC)): number {
   requireRange('A temperature', temperatureC, LEAST_C, MOST_C, '°C');

@@ -58,6 +58,7 @@ export function compressorCycle(
 /**
  * Most starts in an hour that a compressor can make, at half its delivery.
  * @source 60·p_a·C/(4·V·Δp), from the cycle above at D = C/2
+ * @example mostStartsPerHour(0.227, 1.4e5, 0.0076, 101325) // 21.8
  */
 export function mostStartsPerHour(
   volumeM3: number,

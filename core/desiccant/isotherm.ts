@@ -29,6 +29,7 @@ const HELD: Record<Medium, readonly number[]> = {
  * Water that a medium holds in balance with air, kg per kg of dry medium. Against relative humidity the curve hardly
  * moves with temperature.
  * @param relativeHumidity 0…1 at the temperature of the medium
+ * @example heldWater('silica', 0.4) // 0.230
  */
 export function heldWater(medium: Medium, relativeHumidity: number): number {
   const rh = Math.min(1, Math.max(0, relativeHumidity));
@@ -41,6 +42,7 @@ export function heldWater(medium: Medium, relativeHumidity: number): number {
  * @param relativeHumidity of the air that enters, 0…1
  * @source USABLE at 60 % RH and above (reference group 12, common practice); the proportion is an estimate, and falls in the
  *   “30–60 % less” that the trade handbook gives for 20–30 % RH
+ * @example usableWater('silica', 0.2) // 0.0426
  */
 export function usableWater(medium: Medium, relativeHumidity: number): number {
   return USABLE[medium] * Math.min(1, heldWater(medium, relativeHumidity) / heldWater(medium, 0.6));

@@ -24,6 +24,7 @@ const MOST_HELD = 0.45;
 /**
  * What a charge still takes up of a new one, after so many dryings: down to where it is retired at the end of its dryings.
  * @source 70 % after 10–20 (gel) and over 20 dryings (trade handbook); in a straight line between (estimate)
+ * @example leftAfter('silica', 10) // 0.850
  */
 export const leftAfter = (medium: Medium, times: number): number =>
   Math.max(0.3, 1 - ((1 - RETIRED) * times) / TIMES[medium]);
@@ -85,5 +86,6 @@ export const disposalOf = (c: { dyed: boolean; oily: boolean }): string =>
  * @param hours of air that a charge lasts
  * @param airHPerDay hours of air of a day
  * @source one sealed dry set at least, and one charge for each that a peak day spends (trade handbook)
+ * @example sparesOf(20, 8) // 1
  */
 export const sparesOf = (hours: number, airHPerDay: number): number => Math.max(1, Math.ceil(airHPerDay / hours));

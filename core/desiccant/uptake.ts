@@ -19,12 +19,16 @@ export function actualFlowM3PerS(air: AirStream): number {
  * @param atRated 0…1, what passes at rated duty
  * @param load duty over rated duty, above 0
  * @source first-order mass transfer, exp(−NTU), NTU ∝ 1/duty
+ * @example passingShare(0.01, 0.5) // 0.000100
  */
 export function passingShare(atRated: number, load: number): number {
   return atRated ** (1 / Math.max(load, 1e-6));
 }
 
-/** The share that passes at rated duty, from a rated dew point for air that enters saturated at a temperature. */
+/**
+ * The share that passes at rated duty, from a rated dew point for air that enters saturated at a temperature.
+ * @example passingAtRating(-40, 35) // 0.00228
+ */
 export function passingAtRating(ratedDewPointC: number, inletC: number): number {
   return Math.min(1, saturationPressurePa(ratedDewPointC) / saturationPressurePa(inletC));
 }

@@ -10,7 +10,10 @@ export interface HandDraining {
   readonly perDay: number;
 }
 
-/** @param loadedShare of the working time, 0…1 */
+/**
+ * @param loadedShare of the working time, 0…1
+ * @example handDraining(2.4 / 3600, 5e-3, 0.5, 8).perDay // 1.92
+ */
 export function handDraining(
   kgPerS: number,
   sumpM3: number,
@@ -45,6 +48,7 @@ export function howOften(perDay: number, kgPerDay: number, salty = false): strin
 /**
  * Water that stands under the mark of a round bowl.
  * @source volume of a cylinder; a tapered or domed bowl holds a tenth less (estimate)
+ * @example bowlMarkM3(0.05, 0.02) // 0.0000353
  */
 export function bowlMarkM3(boreM: number, markM: number): number {
   return 0.9 * (Math.PI / 4) * boreM ** 2 * markM;

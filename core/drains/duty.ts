@@ -135,6 +135,10 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
   };
 }
 
+/**
+ * Water that comes to a drain on a working day, kg.
+ * @param kgPerS while the compressor runs loaded; left out, what comes now
+ */
 export const kgPerDay = (d: DrainDuty, kgPerS = d.nowKgPerS): number => kgPerS * d.loadedHoursPerDay * 3600;
 
 export const isFreezing = (d: DrainDuty): boolean => d.coldestC < TRIPLE_POINT_C;

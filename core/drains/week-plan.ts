@@ -30,6 +30,10 @@ export interface PointWeek {
   readonly peaksKgPerS: readonly number[];
 }
 
+/**
+ * What comes to a drain in each day of a forecast.
+ * @param firstHour of the run that counts
+ */
 export function pointWeek(run: WeatherRun, stageId: string, firstHour: number): PointWeek {
   const values = caughtAt(run, stageId);
   const peaks = new Array<number>(Math.ceil(run.hours / 24)).fill(0);

@@ -143,7 +143,10 @@ export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
   return items.sort((a, b) => b.hours - a.hours);
 }
 
-/** The coldest hour in which nobody heats: the temperature that is colder in so many hours of the year. */
+/**
+ * The coldest hour in which nobody heats: the temperature that is colder in so many hours of the year.
+ * @example coldC([5, -3, 1, -8], 1) // -3
+ */
 export function coldC(values: ArrayLike<number>, colderHours: number): number {
   return Float32Array.from(values).sort()[Math.max(0, Math.round(colderHours))] as number;
 }

@@ -58,6 +58,7 @@ export const INERT = group(
   'oil-water-separator',
   'outlet',
 );
+/** Whether a kind is one of a group. */
 export const is = (kinds: readonly KindName[], kind: KindName): boolean => kinds.includes(kind);
 
 /** Uses that dust or oil spoils. */

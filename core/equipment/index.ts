@@ -101,7 +101,10 @@ export const KINDS = {
 export type KindName = keyof typeof KINDS;
 export type ParametersOf<K extends KindName> = z.infer<(typeof KINDS)[K]['parameters']>;
 
-/** The kind under its loosest type, for code that treats all alike. */
+/**
+ * The kind under its loosest type, for code that treats all alike.
+ * @example kindOf('aftercooler').label // 'Aftercooler'
+ */
 export function kindOf(name: KindName): Kind {
   return KINDS[name] as unknown as Kind;
 }
@@ -142,7 +145,10 @@ function find<N extends string>(names: readonly N[], of: (name: N) => Called, wo
     .map((r) => r.name);
 }
 
-/** The kinds that a person may mean by a word, best first. */
+/**
+ * The kinds that a person may mean by a word, best first.
+ * @example findKinds('membrane')[0] // 'membrane'
+ */
 export function findKinds(word: string): KindName[] {
   return find(Object.keys(KINDS) as KindName[], kindOf, word);
 }

@@ -135,6 +135,7 @@ export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedRead
 
 export type ReadingVerdict = 'as expected' | 'less' | 'more';
 
+/** A reading against its band: on its ends it is as expected. */
 export function verdictOfReading(value: number, expected: ExpectedReading): ReadingVerdict {
   return value < expected.low ? 'less' : value > expected.high ? 'more' : 'as expected';
 }

@@ -11,7 +11,10 @@ export type SiteTime = string;
 const PATTERN = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
 const DAY_MS = 24 * HOUR_MS;
 
-/** Milliseconds on a clock without zones or leap hours, for differences only; NaN if the text is no real time. */
+/**
+ * Milliseconds on a clock without zones or leap hours, for differences only; NaN if the text is no real time.
+ * @example siteTimeMs('1970-01-01T00:01') // 60000
+ */
 export function siteTimeMs(time: SiteTime): number {
   const m = PATTERN.exec(time);
   if (!m) return Number.NaN;
@@ -20,7 +23,10 @@ export function siteTimeMs(time: SiteTime): number {
   return siteTimeOf(ms) === time ? ms : Number.NaN; // 31 February and 25 o'clock come back as another time
 }
 
-/** The inverse of {@link siteTimeMs}. */
+/**
+ * The inverse of {@link siteTimeMs}.
+ * @example siteTimeOf(60000) // '1970-01-01T00:01'
+ */
 export function siteTimeOf(ms: number): SiteTime {
   return new Date(ms).toISOString().slice(0, 16);
 }

@@ -37,6 +37,7 @@ export const KNOWN_FROM = 3;
 
 /** Where beads can be put, also in a unit that is away just now. */
 export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
+/** The stages of a line that hold beads. */
 export const beadPlaces = (plan: Plan): BeadPlace[] =>
   allStages(plan).filter(
     (s): s is BeadPlace =>

@@ -16,6 +16,7 @@ export const DISCHARGE = { rounded: 0.97, sharp: 0.61, drain: 0.65 } as const;
  * @param temperatureC of the air before the hole
  * @returns kg/s
  * @source isentropic nozzle × discharge coefficient (any text on gas dynamics)
+ * @example orificeKgPerS(0.003175, 790801, 101325, 20) // 0.00902
  */
 export function orificeKgPerS(
   diameterM: number,
@@ -38,6 +39,7 @@ const STEPS = 100;
  * above it: then the hiss ends.
  * @returns s
  * @source dt = V·dp / (R·T·ṁ), isothermal, summed over the pressures (midpoint rule)
+ * @example blowDownS(0.227, 8e5, 101325, 20, 0.00635) // 121
  */
 export function blowDownS(
   volumeM3: number,

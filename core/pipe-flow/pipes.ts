@@ -163,12 +163,18 @@ export const MATERIALS = {
 } as const satisfies Record<string, Material>;
 export type PipeMaterial = keyof typeof MATERIALS;
 
-/** The true bore and outside diameter of a nominal size; `undefined` where the material is not made in it. */
+/**
+ * The true bore and outside diameter of a nominal size; `undefined` where the material is not made in it.
+ * @example boreOf('black', '1/2')?.boreM // 0.01580
+ */
 export function boreOf(material: PipeMaterial, size: Nominal): Bore | undefined {
   return (MATERIALS[material].sizes as Partial<Record<Nominal, Bore>>)[size];
 }
 
-/** The next nominal size in which a material is made. */
+/**
+ * The next nominal size in which a material is made.
+ * @example nextSize('black', '1/2') // '3/4'
+ */
 export function nextSize(material: PipeMaterial, size: Nominal): Nominal | undefined {
   return SIZES.slice(SIZES.indexOf(size) + 1).find((s) => boreOf(material, s));
 }

@@ -81,6 +81,7 @@ export function moveStage(plan: Plan, stageId: string, position: number, toRun?:
   return insertStage(without, stage, position, target.id);
 }
 
+/** The plan with a stage under another name; the same plan where it has no such stage. */
 export function renameStage(plan: Plan, stageId: string, name: string): Plan {
   return withStage(plan, stageId, (s) => ({ ...s, name }));
 }
@@ -190,6 +191,7 @@ export function chooseMeasured(plan: Plan, stageId: string, field: string, compu
   return reads ? setParameter(chosen, stageId, reads, Math.round(computedC * 10) / 10) : chosen;
 }
 
+/** The plan with one parameter of a stage changed, SI; nothing is checked here: the schema does that. */
 export function setParameter(plan: Plan, stageId: string, field: string, value: number | string): Plan {
   return withStage(plan, stageId, (s) => ({ ...s, parameters: { ...s.parameters, [field]: value } }) as Stage);
 }

@@ -3,6 +3,7 @@ import { firstFree, insertStage, newStage, removeStage, withoutEmptyUnits } from
 import type { MachineUnit, Plan, Stage } from './plan';
 import { allStages, runOfStage, runsOf, withRun, withStage } from './runs';
 
+/** A unit by its id; nothing where there is none. */
 export function unitById(plan: Plan, unitId: string | null | undefined): MachineUnit | undefined {
   return plan.units.find((u) => u.id === unitId);
 }
@@ -93,6 +94,7 @@ export function removeUnit(plan: Plan, unitId: string): Plan {
   return stagesOfUnit(plan, unitId).reduce((p, s) => removeStage(p, s.id), plan);
 }
 
+/** The plan with a unit changed; its stages stay where they are. */
 export function setUnit(plan: Plan, unitId: string, change: Partial<Omit<MachineUnit, 'id'>>): Plan {
   return { ...plan, units: plan.units.map((u) => (u.id === unitId ? { ...u, ...change } : u)) };
 }

@@ -46,10 +46,12 @@ export function sameStages(a: Plan, b: Plan): boolean {
   return a === b || shape(a) === shape(b);
 }
 
+/** A stage by its id, on whichever run; nothing where there is none. */
 export function stageById(plan: Plan, stageId: string | null | undefined): Stage | undefined {
   return allStages(plan).find((s) => s.id === stageId);
 }
 
+/** The run on which a stage stands. */
 export function runOfStage(plan: Plan, stageId: string): Run | undefined {
   return runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));
 }

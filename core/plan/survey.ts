@@ -7,6 +7,7 @@ export const idField = z
   .string()
   .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.')
   .refine((id) => !(id in Object.prototype), 'This word cannot be an id.'); // it would be found in every table
+/** A name of at most so many characters, as a field of a document. */
 export const nameField = (most: number) =>
   z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
 
@@ -253,6 +254,7 @@ export function surveyAtmosphericPa(survey: Survey): number {
   return survey.atmosphereFrom === 'barometer' ? survey.barometerPa : atmosphericPressurePa(survey.altitudeM);
 }
 
+/** A place of the survey by its id; the first one where there is none of that id. */
 export function placeOf(survey: Survey, placeId: string): Place {
   return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
 }

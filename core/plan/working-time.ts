@@ -14,7 +14,10 @@ export interface CalendarDay {
 
 type Pattern = Pick<Working, 'days' | 'startsAtH' | 'endsAtH'> & Partial<Pick<Working, 'shifts' | 'holidays'>>;
 
-/** The day of a midnight, on a clock without zones. */
+/**
+ * The day of a midnight, on a clock without zones.
+ * @example calendarDayOf(0) // {"isoDay":4,"monthDay":"01-01"}
+ */
 export function calendarDayOf(midnightMs: number): CalendarDay {
   const date = new Date(midnightMs);
   return { isoDay: ((date.getUTCDay() + 6) % 7) + 1, monthDay: date.toISOString().slice(5, 10) };
@@ -46,20 +49,30 @@ export function spansOf(working: Pattern, day: CalendarDay, dayBefore: CalendarD
   return apart;
 }
 
-/** Hours worked between two hours of a day. */
+/**
+ * Hours worked between two hours of a day.
+ * @example workedBetween([{ fromH: 8, toH: 12 }, { fromH: 13, toH: 17 }], 10, 14) // 3
+ */
 export function workedBetween(spans: readonly Span[], fromH: number, toH: number): number {
   return spans.reduce((sum, s) => sum + Math.max(0, Math.min(toH, s.toH) - Math.max(fromH, s.fromH)), 0);
 }
 
 const WEEK = [1, 2, 3, 4, 5, 6, 7] as const;
 
-/** Hours worked on each day of a week without holidays, Monday first. */
+/**
+ * Hours worked on each day of a week without holidays, Monday first.
+ * @example hoursOfWeek({ days: [1, 2, 3, 4, 5], startsAtH: 8, endsAtH: 17 }) // [9,9,9,9,9,0,0]
+ */
 export function hoursOfWeek(working: Pattern): number[] {
   const at = (isoDay: number): CalendarDay => ({ isoDay, monthDay: '' });
   const plain = { ...working, holidays: [] };
   return WEEK.map((d) => workedBetween(spansOf(plain, at(d), at(((d + 5) % 7) + 1)), 0, 24));
 }
 
+/**
+ * Hours that are worked in a week.
+ * @example hoursPerWeek({ days: [1, 2, 3, 4, 5], startsAtH: 8, endsAtH: 17 }) // 45
+ */
 export function hoursPerWeek(working: Pattern): number {
   return hoursOfWeek(working).reduce((sum, h) => sum + h, 0);
 }

@@ -26,7 +26,10 @@ export type WaterClass = keyof typeof WATER_CLASS_DEW_POINT_C | keyof typeof WAT
 
 const REFERENCE_KG_PER_M3 = REFERENCE.pressurePa / (R_DRY_AIR * (REFERENCE.temperatureC + ZERO_CELSIUS_K));
 
-/** Liquid water in a cubic metre of air in the reference state, g/m³. */
+/**
+ * Liquid water in a cubic metre of air in the reference state, g/m³.
+ * @example liquidGPerM3(1e-6, 0.0119) // 0.0999
+ */
 export function liquidGPerM3(liquidKgPerS: number, dryAirKgPerS: number): number {
   return dryAirKgPerS > 0 ? ((liquidKgPerS * 1000) / dryAirKgPerS) * REFERENCE_KG_PER_M3 : 0;
 }
@@ -40,13 +43,17 @@ function least<K extends string>(limits: Readonly<Record<K, number>>, value: num
  * at 3.33 °C: class 5, not 4.
  * @param liquid g/m³ at the reference conditions
  * @source ISO 8573-1:2010 (recalled)
+ * @example waterClassOf(3, 0) // '4'
  */
 export function waterClassOf(pressureDewPointC: number, liquid: number): WaterClass {
   const dry = liquid > 0 ? undefined : least(WATER_CLASS_DEW_POINT_C, pressureDewPointC);
   return dry ?? least(WATER_CLASS_LIQUID_G_PER_M3, liquid) ?? 'X';
 }
 
-/** The oil class of air. */
+/**
+ * The oil class of air.
+ * @example oilClassOf(0.05) // '2'
+ */
 export function oilClassOf(mgPerM3: number): keyof typeof OIL_CLASS_MG_PER_M3 | 'X' {
   return least(OIL_CLASS_MG_PER_M3, mgPerM3) ?? 'X';
 }

@@ -30,6 +30,7 @@ export const FLOW_BASIS_LABELS: Record<FlowBasis, string> = {
  * Dry air in a cubic metre of moist air: p · (1 − x) / (R · T), ideal gas.
  * @param vapourFraction mole fraction of vapour, 0…1
  * @returns kg/m³
+ * @example dryAirDensityKgPerM3(1e5, 20, 0) // 1.188
  */
 export function dryAirDensityKgPerM3(pressurePa: number, temperatureC: number, vapourFraction: number): number {
   return (pressurePa * (1 - vapourFraction)) / (R_DRY_AIR * (temperatureC + ZERO_CELSIUS_K));
@@ -48,12 +49,16 @@ const DENSITIES = Object.fromEntries(
  * @param inletDensityKgPerM3 dry air per cubic metre at the compressor inlet; only the basis `inlet` uses it
  * @returns kg/s
  * @source equal dry-air mass, ideal gas
+ * @example dryAirKgPerS(0.01, 'inlet', 1.16) // 0.01160
  */
 export function dryAirKgPerS(flowM3PerS: number, basis: FlowBasis, inletDensityKgPerM3: number): number {
   return flowM3PerS * (basis === 'inlet' ? inletDensityKgPerM3 : DENSITIES[basis]);
 }
 
-/** The volume flow on a basis that carries a dry-air mass flow: the inverse of {@link dryAirKgPerS}. */
+/**
+ * The volume flow on a basis that carries a dry-air mass flow: the inverse of {@link dryAirKgPerS}.
+ * @example volumeFlowM3PerS(0.0116, 'inlet', 1.16) // 0.01000
+ */
 export function volumeFlowM3PerS(kgPerS: number, basis: FlowBasis, inletDensityKgPerM3: number): number {
   return kgPerS / (basis === 'inlet' ? inletDensityKgPerM3 : DENSITIES[basis]);
 }

@@ -40,7 +40,10 @@ export function formatQuantity(
   return { number: formatNumber(fromSi(si, u, atmosphericPa), u.decimals, u.figures), unit: u.symbol };
 }
 
-/** The same as one text, for sentences. */
+/**
+ * The same as one text, for sentences.
+ * @example say(8e5, 'pressureDifference') // '8.00 bar'
+ */
 export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atmosphericPa?: number): string {
   const { number, unit } = formatQuantity(si, quantity, choice, atmosphericPa);
   return `${number} ${unit}`;

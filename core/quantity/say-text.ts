@@ -13,7 +13,7 @@ const UNITS: Record<string, { quantity: QuantityName; si: number }> = {
 /**
  * A text with the figures that stand in braces in it, as `{8 K}`, in the units of whoever reads.
  * @param say a value in those units
- * @example sayText('over {8 K}', inUsUnits) // 'over 14.4 °F'
+ * @example sayText('over {8 K}', (si, of) => `${si * 1.8} °F of ${of}`) // 'over 14.4 °F of temperatureDifference'
  */
 export const sayText = (text: string, say: (si: number, quantity: QuantityName) => string): string =>
   text.replace(/\{([−-]?[\d.]+) (°C|K|bar|m³\/min|mm|mL|m)\}/g, (all, number: string, unit: string) => {

@@ -259,7 +259,10 @@ export const QUANTITIES = {
 
 export type QuantityName = keyof typeof QUANTITIES;
 
-/** The unit of a quantity by its id; the first (SI) one if there is none such. */
+/**
+ * The unit of a quantity by its id; the first (SI) one if there is none such.
+ * @example unitOf('temperature', 'F').symbol // '°F'
+ */
 export function unitOf(quantity: QuantityName, id: string | undefined): Unit {
   const { units } = QUANTITIES[quantity] as Quantity;
   return units.find((u) => u.id === id) ?? (units[0] as Unit);

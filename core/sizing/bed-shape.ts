@@ -13,6 +13,7 @@ const GRAVITY = 9.81;
  * Velocity at which rising air begins to lift a bed of beads, m/s in the empty tower.
  * @param airKgPerM3 at line pressure
  * @source Wen & Yu 1966, recalled: Re = √(33.7² + 0.0408 Ar) − 33.7
+ * @example liftsAtMPerS(9.5) // 0.367
  */
 export function liftsAtMPerS(airKgPerM3: number, beadM = BEAD_M): number {
   const ar = (beadM ** 3 * airKgPerM3 * (BEAD_KG_PER_M3 - airKgPerM3) * GRAVITY) / AIR_PA_S ** 2;

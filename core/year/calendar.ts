@@ -21,7 +21,10 @@ export function hourIndex({ month, day, hour }: HourOfYear): number | undefined 
   return ((MONTH_STARTS[month] as number) + day - 1) * 24 + hour;
 }
 
-/** The inverse of {@link hourIndex}. */
+/**
+ * The inverse of {@link hourIndex}.
+ * @example hourAt(0) // {"month":0,"day":1,"hour":0}
+ */
 export function hourAt(index: number): HourOfYear {
   const dayOfYear = Math.floor(index / 24) % 365;
   const month = MONTH_STARTS.findLastIndex((start) => start <= dayOfYear);
@@ -34,7 +37,10 @@ export function midnightMs(dayOfYear: number, year: number): number {
   return Date.UTC(year, month, day);
 }
 
-/** The day of the year, 0…364, of a date; 29 February counts as the 28th. */
+/**
+ * The day of the year, 0…364, of a date; 29 February counts as the 28th.
+ * @example dayOfYear(Date.UTC(2026, 6, 16)) // 196
+ */
 export function dayOfYear(ms: number): number {
   const date = new Date(ms);
   const day = Math.min(date.getUTCDate(), MONTH_DAYS[date.getUTCMonth()] as number);
@@ -47,12 +53,18 @@ export function sayDay(day: number): string {
   return `${d} ${MONTHS[month]}`;
 }
 
-/** Hours 0…8759 of the hour that a clock shows now. */
+/**
+ * Hours 0…8759 of the hour that a clock shows now.
+ * @example hourOf(Date.UTC(2026, 6, 16, 13, 30)) // 4717
+ */
 export function hourOf(ms: number): number {
   return dayOfYear(ms) * 24 + Math.floor((ms % DAY_MS) / HOUR_MS);
 }
 
-/** The midnight before a time, on a clock without zones. */
+/**
+ * The midnight before a time, on a clock without zones.
+ * @example midnightOf(Date.UTC(1970, 0, 2, 13)) // 86400000
+ */
 export function midnightOf(ms: number): number {
   return Math.floor(ms / DAY_MS) * DAY_MS;
 }

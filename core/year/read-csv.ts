@@ -93,7 +93,10 @@ const ISO = /^(\d{4})[-/.]?(\d{2})[-/.]?(\d{2})[T ]?(?:(\d{1,2}):?(\d{2})?)?/;
 const OTHER = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})(?:[ T]+(\d{1,2})[:.]?(\d{2})?)?/;
 const CLOCK = /^(\d{1,2})[:.h]?(\d{2})?/;
 
-/** The wall clock of a row, as it stands there: zones and seconds are left aside. */
+/**
+ * The wall clock of a row, as it stands there: zones and seconds are left aside.
+ * @example timeOf('2026-07-16 13:00', 'day') // {"year":2026,"month":6,"day":16,"hour":13,"minute":0}
+ */
 export function timeOf(text: string, order: CsvLayout['order'], clock?: string): Time | undefined {
   const s = text.trim();
   const iso = ISO.exec(s);

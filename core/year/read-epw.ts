@@ -22,6 +22,11 @@ function cell(text: string | undefined, missingFrom: number): number {
   return value >= missingFrom ? Number.NaN : value;
 }
 
+/**
+ * Whether a file begins as an EPW file does.
+ * @param firstCell of its first row
+ * @example looksLikeEpw('LOCATION') // true
+ */
 export const looksLikeEpw = (firstCell: string): boolean => firstCell.trim().toUpperCase() === 'LOCATION';
 
 /**

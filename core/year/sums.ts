@@ -4,7 +4,10 @@ import { hourAt } from './calendar';
 const kgOf = (values: ArrayLike<number>, load: ArrayLike<number>, h: number): number =>
   (values[h] || 0) * (load[h] as number) * 3600;
 
-/** Water in all, kg. */
+/**
+ * Water in all, kg.
+ * @example totalKg([0.001, 0.002], [1, 0.5]) // 7.20
+ */
 export function totalKg(values: ArrayLike<number>, load: ArrayLike<number>): number {
   let sum = 0;
   for (let h = 0; h < load.length; h++) sum += kgOf(values, load, h);
@@ -88,7 +91,10 @@ export function worstWeek(daily: ArrayLike<number>): { firstDay: number; sum: nu
   return best;
 }
 
-/** The largest value of the worked hours, and when. */
+/**
+ * The largest value of the worked hours, and when.
+ * @example peak([1, 3, 2], [1, 1, 1]) // {"hour":1,"value":3,"exceededHours":0}
+ */
 export function peak(values: ArrayLike<number>, load: ArrayLike<number>): DesignHour | undefined {
   return designHour(values, load, 0);
 }
@@ -100,6 +106,11 @@ export interface HoursWhen {
   readonly last?: number;
 }
 
+/**
+ * Hours in which something holds, with the first and the last of them.
+ * @param load left out, idle hours count too
+ * @param of hours in all
+ */
 export function hoursWhen(load: ArrayLike<number> | undefined, of: number, holds: (h: number) => boolean): HoursWhen {
   let hours = 0;
   let first: number | undefined;

@@ -44,7 +44,10 @@ function byInlet(inletC: number, pressurePa: number): number {
   return (LAST_INLET * chillingHeat(LAST_INLET_C, pressurePa)) / chillingHeat(inletC, pressurePa);
 }
 
-/** Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do. */
+/**
+ * Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do.
+ * @example capacityForDewPoint(4.444) // 1.05
+ */
 export const capacityForDewPoint = (dewPointC: number): number => interpolate(...BY_DEW_POINT_F, dewPointC * 1.8 + 32);
 
 /**
@@ -53,6 +56,7 @@ export const capacityForDewPoint = (dewPointC: number): number => interpolate(..
  * @param forDewPoint {@link capacityForDewPoint}
  * @returns 0.05…1.6
  * @source generic correction tables, common practice (reference group 11); above 130 °F heat balance of saturated air
+ * @example refrigeratedCapacity(37.78, 689476, 37.78) // 1.00
  */
 export function refrigeratedCapacity(inletC: number, gaugePa: number, roomC: number, forDewPoint = 1): number {
   const f = (c: number): number => c * 1.8 + 32;
@@ -86,7 +90,10 @@ export function refrigeratedLoad(inlet: AirStream, ratedFlowM3PerS: number, arou
 /** K of pressure dew point for each per cent of overload: 0.2–0.4 °F (estimate). Below its rating it keeps its dew point. */
 const K_PER_PERCENT = 0.3 / 1.8;
 
-/** The pressure dew point of a dryer under load, °C. */
+/**
+ * The pressure dew point of a dryer under load, °C.
+ * @example loadedDewPointC(3, 1.2) // 6.33
+ */
 export function loadedDewPointC(ratedDewPointC: number, load: number): number {
   return ratedDewPointC + Math.max(0, (load - 1) * 100) * K_PER_PERCENT;
 }

@@ -7,7 +7,10 @@ import { lossFields, pressureAfterLoss } from '../shared/losses';
 
 const HEIGHT_TO_DIAMETER = 2.5; // usual proportions of a shop receiver (estimate)
 
-/** Outside surface of a receiver of usual proportions: a cylinder two and a half times as long as it is wide, m². */
+/**
+ * Outside surface of a receiver of usual proportions: a cylinder two and a half times as long as it is wide, m².
+ * @example receiverSurfaceM2(0.227) // 2.24
+ */
 export function receiverSurfaceM2(volumeM3: number): number {
   const diameter = ((4 * volumeM3) / (Math.PI * HEIGHT_TO_DIAMETER)) ** (1 / 3);
   return Math.PI * diameter ** 2 * (HEIGHT_TO_DIAMETER + 0.5);
@@ -27,6 +30,7 @@ function segmentShare(height: number): number {
  * left out. Lying down the same water stands higher at first, for the vessel is narrow at its bottom.
  * @returns at most the height of the vessel
  * @source volume of a cylinder; of a circular segment, by bisection
+ * @example receiverHeelM(0.227, 0.005) // 0.0268
  */
 export function receiverHeelM(volumeM3: number, waterM3: number, stands: Stands = 'upright'): number {
   const diameter = ((4 * volumeM3) / (Math.PI * HEIGHT_TO_DIAMETER)) ** (1 / 3);
