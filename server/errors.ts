@@ -1,10 +1,5 @@
 import type { z } from 'zod';
-
-/** A field and what is wrong with it, in words that the person can act on. */
-export interface FieldIssue {
-  readonly field: string;
-  readonly message: string;
-}
+import { type FieldIssue, issuesOf } from '../core/plan/issues';
 
 /** A refusal that goes to the client as JSON with a 4xx (or 503) status. */
 export class RequestRefused extends Error {
@@ -28,25 +23,6 @@ export class RequestRefused extends Error {
     super(message);
     this.name = 'RequestRefused';
   }
-}
-
-/** Field names and messages of a failed Zod check, with what was given where it is short. */
-export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
-  return error.issues.flatMap((issue) => {
-    if (issue.code === 'unrecognized_keys')
-      return issue.keys.map((key) => ({
-        field: [...issue.path, key].join('.'),
-        message: 'This field is not known here.',
-      }));
-    return [{ field: issue.path.join('.') || '(body)', message: `${issue.message}${given(input, issue.path)}` }];
-  });
-}
-
-function given(input: unknown, path: readonly PropertyKey[]): string {
-  let value = input;
-  for (const key of path) value = (value as Record<PropertyKey, unknown> | null | undefined)?.[key];
-  const text = typeof value === 'string' ? `“${value.slice(0, 40)}”` : typeof value === 'number' ? String(value) : '';
-  return text && ` Given: ${text}.`;
 }
 
 /** Checks input against a schema, or refuses with every field named. */

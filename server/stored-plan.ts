@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
+import { issuesOf } from '../core/plan/issues';
 import type { Plan } from '../core/plan/plan';
 import { relinked } from '../core/plan/relink';
-import { issuesOf, RequestRefused } from './errors';
+import { RequestRefused } from './errors';
 
 /** Plans that were read, by their documents: a plan is never changed, and its checks take longer than finding it here. */
 const known = new LRUCache<string, Plan>({ max: 200 });

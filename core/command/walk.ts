@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { imbalance } from '../../core/line/section';
-import { walk } from '../../core/line/walk';
-import { planSchema } from '../../core/plan/plan';
-import { stageById } from '../../core/plan/runs';
-import { say } from '../../core/quantity/format';
-import { sayText } from '../../core/quantity/say-text';
-import { issuesOf } from '../../server/errors';
+import { imbalance } from '../line/section';
+import { walk } from '../line/walk';
+import { issuesOf } from '../plan/issues';
+import { planSchema } from '../plan/plan';
+import { stageById } from '../plan/runs';
+import { say } from '../quantity/format';
+import { sayText } from '../quantity/say-text';
 
-const USAGE = `bin/walk [--ideal] PLAN.json
+const USAGE = `walk [--ideal] PLAN.json
   Prints the walked section of a plan file as JSON; “-” reads standard input.
   --ideal   take the enhancement factor as 1`;
 
