@@ -1,0 +1,32 @@
+import { DEMO } from './own-line';
+
+/** Every page, with the made-up lines. */
+export const PAGES = [
+  '/',
+  `${DEMO}/survey`,
+  `${DEMO}/line?stage=aftercooler`,
+  `${DEMO}/advice`,
+  `${DEMO}/compare?with=revision:d0000000-0000-4000-8000-000000000900`,
+  `${DEMO}/day`,
+  `${DEMO}/water`,
+  `${DEMO}/water/year`,
+  `${DEMO}/water/week`,
+  `${DEMO}/water/weather`,
+  `${DEMO}/water/plan`,
+  '/lines/d0000000-0000-4000-8000-000000000002/water/winter',
+  `${DEMO}/line?hour=4700`,
+  '/lines/d0000000-0000-4000-8000-000000000002/line?stage=grinder',
+  `${DEMO}/logbook`,
+  `${DEMO}/logbook/all`,
+  `${DEMO}/today`,
+  `${DEMO}/rounds`,
+  `${DEMO}/rounds/go?round=round`,
+  `${DEMO}/rounds/sheet`,
+  '/dew-point',
+  '/beads',
+  '/dryers',
+  '/bed',
+  '/bed?of=towers&first=alumina&kg=30&bore=0.3&flow=0.047&c=35',
+  '/lines/d0000000-0000-4000-8000-000000000001/charges',
+  '/catalogue',
+];
