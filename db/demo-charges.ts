@@ -118,7 +118,7 @@ export function demoCharges(
           kind: 'regeneration',
           stageId: '',
           chargeId: out.id,
-          what: `${out.name}: oven of its own, 115 °C, four hours, 20 mm`,
+          what: `${out.name}: oven of its own, four hours, in a thin layer`,
           readings: [
             { of: 'weight-wet', value: Math.round((dry + drivenOff) * 1000) / 1000 },
             { of: 'weight', value: dry },

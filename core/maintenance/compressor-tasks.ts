@@ -78,7 +78,7 @@ export const COMPRESSOR_TASKS: readonly Task[] = [
       'Wipe the housing, fit the new one.',
     ],
     records: ['pressure-drop'],
-    accept: 'Under 10 mbar when new.',
+    accept: 'Under {0.01 bar} when new.',
     abnormal: 'Plugs fast: move the intake.',
     minutes: 10,
     source: '500–1000 h; common practice',
@@ -91,7 +91,7 @@ export const COMPRESSOR_TASKS: readonly Task[] = [
     tools: 'Straight-edge, gauge',
     steps: [
       'Lock the compressor out and take the guard off.',
-      'Press at mid-span: some 16 mm for each metre of span.',
+      'Press at mid-span: it gives by about 1.6 % of the span.',
       'Line the wheels up; guard on before power on.',
     ],
     records: [],

@@ -94,7 +94,7 @@ function Comparison({
     ['Pressure', (i) => <Amount si={columns[i]?.pressurePa ?? 0} quantity="pressure" />],
     ['Air temperature', (i) => <Amount si={columns[i]?.temperatureC ?? 0} quantity="temperature" />],
     [
-      below ? 'Dew point (frost point below 0 °C)' : 'Dew point',
+      below ? 'Dew point (frost point below freezing)' : 'Dew point',
       (i) => (
         <strong className="text-[1.05rem] text-deep sm:text-[1.25rem]">
           {cell(i, 'frostOrDewPointC', 'temperature')}

@@ -1,24 +1,20 @@
 'use client';
 
+import compress from 'browser-image-compression';
 import { Camera } from 'lucide-react';
 import { useState } from 'react';
 
-const LONGEST_PX = 1280;
-const QUALITY = 0.8;
+const SMALL = { maxWidthOrHeight: 1280, initialQuality: 0.8, fileType: 'image/jpeg' } as const;
 const MOST_BYTES = 60e6;
 
 /** Makes a photo small in the browser; a file that is none is refused in words. */
 async function small(file: File): Promise<string> {
   if (file.size > MOST_BYTES) throw new Error('More than 60 MB. Take it with less resolution.');
-  const picture = await createImageBitmap(file).catch(() => {
+  // Without its worker, which fetches the library from elsewhere.
+  const picture = await compress(file, { ...SMALL, useWebWorker: false }).catch(() => {
     throw new Error(`“${file.name}” is no picture that this browser can read.`);
   });
-  const scale = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.round(picture.width * scale);
-  canvas.height = Math.round(picture.height * scale);
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-  return canvas.toDataURL('image/jpeg', QUALITY);
+  return compress.getDataUrlFromFile(picture);
 }
 
 /** A photo for the log. */

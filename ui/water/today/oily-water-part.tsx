@@ -34,7 +34,7 @@ export function OilyWaterPart({ oily }: { oily: OilyWater }) {
           ) : (
             <>
               A separator needs a chamber of <strong>{say(oily.chamberM3, 'volume')}</strong>: an hour’s rest at the
-              wettest hour, in a place above 5 °C.{' '}
+              wettest hour, in a place above {say(5, 'temperature')}.{' '}
             </>
           )}
           <span className="text-quiet">
