@@ -103,3 +103,24 @@ test('two who changed different things keep both with one button, and see what e
   await expect(page.getByLabel('Shop')).toHaveValue('Theirs');
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('Mine');
 });
+
+test('a page loaded again shows what somebody else saved meanwhile, not what stood in its fields', async ({
+  page,
+  context,
+}) => {
+  const line = await buildOwnLine(page);
+  await page.goto(`${line}/survey`);
+  const altitude = page.getByLabel('Altitude', { exact: true });
+  await altitude.fill('500');
+  await page.getByLabel('Shop').fill('Mine');
+  await expectSaved(page);
+  const other = await context.newPage();
+  await other.goto(`${line}/survey`);
+  await other.getByLabel('Altitude', { exact: true }).fill('300');
+  await other.getByLabel('Shop').fill('Theirs');
+  await expectSaved(other);
+  await page.reload();
+  await expect(page.getByLabel('Shop')).toHaveValue('Theirs');
+  await expect(altitude).toHaveValue('300');
+  await expectSaved(page);
+});

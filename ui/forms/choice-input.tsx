@@ -3,6 +3,7 @@
 import { sayText } from '@/core/quantity/say-text';
 import { useUnits } from '@/ui/units/units';
 import { Field, tied } from './field';
+import { useTypedBefore } from './use-typed-before';
 
 /** One of a few named options. */
 export function ChoiceInput({
@@ -23,9 +24,16 @@ export function ChoiceInput({
   error?: string | undefined;
 }) {
   const { say } = useUnits();
+  const field = useTypedBefore<HTMLSelectElement>(value, (chosen) => value in options && onCommit(chosen));
   return (
     <Field id={id} label={label} help={help} error={error}>
-      <select {...tied(id, error)} className="control" value={value} onChange={(e) => onCommit(e.target.value)}>
+      <select
+        ref={field}
+        {...tied(id, error)}
+        className="control"
+        value={value}
+        onChange={(e) => onCommit(e.target.value)}
+      >
         {Object.entries(options).map(([option, text]) => (
           <option key={option} value={option}>
             {sayText(text, say)}

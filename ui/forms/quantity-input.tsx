@@ -6,6 +6,7 @@ import { parseQuantity } from '@/core/quantity/parse';
 import { type QuantityName, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { Field, tied } from './field';
+import { useTypedBefore } from './use-typed-before';
 
 interface Props {
   readonly id: string;
@@ -61,12 +62,7 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
     else lastShown.current = editableNumber(parsed.value, quantity, choice, atmosphericPa);
     setError(refusal);
   };
-  const input = useRef<HTMLInputElement>(null);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the page becomes live
-  useEffect(() => {
-    // What was typed into the page before its scripts were there.
-    if (input.current && input.current.value !== text) take(input.current.value);
-  }, []);
+  const input = useTypedBefore<HTMLInputElement>(text, take);
   const step = (event: KeyboardEvent): void => {
     const sign = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (sign === 0) return;

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { Field, tied } from './field';
+import { useTypedBefore } from './use-typed-before';
 
 /** A required text that is taken at every keystroke that leaves it valid. */
 export function TextInput({
@@ -23,17 +24,20 @@ export function TextInput({
   useEffect(() => setText((t) => (t.trim() === value ? t : value)), [value]);
   const problem =
     text.trim() === '' ? 'A name is needed.' : text.trim().length > most ? `At most ${most} characters.` : undefined;
+  const take = (typed: string): void => {
+    setText(typed);
+    const next = typed.trim();
+    if (next !== '' && next.length <= most) onCommit(next);
+  };
+  const field = useTypedBefore<HTMLInputElement>(text, take);
   return (
     <Field id={id} label={label} error={problem} help={help}>
       <input
+        ref={field}
         {...tied(id, problem)}
         className="control"
         value={text}
-        onChange={(e) => {
-          setText(e.target.value);
-          const next = e.target.value.trim();
-          if (next !== '' && next.length <= most) onCommit(next);
-        }}
+        onChange={(e) => take(e.target.value)}
       />
     </Field>
   );
