@@ -27,7 +27,7 @@ const CHANGES: readonly (readonly [RegExp, string])[] = [
   [/ \|\| /g, ' && '],
   [/\bMath\.min\b/g, 'Math.max'],
   [/\bMath\.max\b/g, 'Math.min'],
-  [/(?<=const [A-Z][A-Z0-9_]* = )(\d[\d_.e-]*)(?=;)/g, '($1 * 1.2)'],
+  [/(const [A-Z][A-Z0-9_]* = )(\d[\d_.e-]*);/g, '$1($2 * 1.2);'],
 ];
 
 interface Mutant {

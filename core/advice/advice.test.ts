@@ -4,6 +4,7 @@ import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import { removeStage } from '../plan/edit';
 import type { Plan } from '../plan/plan';
+import { allStages, stageById } from '../plan/runs';
 import { say as inUnits } from '../quantity/format';
 import {
   all,
@@ -26,7 +27,8 @@ import {
 } from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { applyFix } from './apply-fixes';
-import { isReady, judgeLine, RULES } from './judge-line';
+import { type Advice, isReady, judgeLine, RULES } from './judge-line';
+import type { StageOf } from './line-facts';
 import { sayIn } from './rule';
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines
@@ -389,6 +391,24 @@ const speaks = (plan: Plan, id: string) =>
   ).advice;
 const units = (si: number, quantity: Parameters<typeof inUnits>[1]): string => inUnits(si, quantity);
 
+const MOST_TIMES = 12; // no fix of a case asks for more than that
+const SIZES = ['massKg', 'volumeM3', 'ratedFlowM3PerS', 'boreM', 'drainEveryS'];
+/** Sizes that a fix makes many times larger, and ratings of new stages out of all proportion to the air that is made. */
+function outsize(before: Plan, after: Plan): string[] {
+  const was = new Map(allStages(before).map((s) => [s.id, s.parameters as Record<string, unknown>]));
+  const madeM3PerS = allStages(before).reduce(
+    (sum, s) => sum + (s.kind === 'compressor' ? s.parameters.freeAirDeliveryM3PerS : 0),
+    0,
+  );
+  return allStages(after).flatMap((s) =>
+    Object.entries(s.parameters).flatMap(([field, value]) => {
+      const old = was.get(s.id)?.[field] ?? (field === 'ratedFlowM3PerS' ? madeM3PerS : undefined);
+      if (typeof value !== 'number' || typeof old !== 'number' || old === 0 || !SIZES.includes(field)) return [];
+      return value / old > MOST_TIMES ? [`${s.id} ${field}: ${old} → ${value}`] : [];
+    }),
+  );
+}
+
 test('every rule has its case', () => {
   expect(Object.keys(CASES).toSorted()).toEqual(RULES.map((r) => r.id).toSorted());
   // One thing is wrong in each, and most can be fixed by a button.
@@ -427,6 +447,7 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
         const result = applyFix(faulty, key, i, () => `new-${n++}`, dayOf(faulty, id));
         if ('refused' in result) throw new Error(result.refused);
         expect([fix.does, speaks(result.plan, id).filter((a) => a.key === key)]).toEqual([fix.does, []]);
+        expect([fix.does, outsize(faulty, result.plan)]).toEqual([fix.does, []]);
       }
   });
 });
@@ -442,4 +463,28 @@ test.each(Object.entries(GOOD))('%s draws no must and no should', (_, line) => {
   expect(
     advice.filter((a) => a.rule.grade !== 'note').map((a) => `${a.rule.id} ${sayIn(a.finding.what, units)}`),
   ).toEqual([]);
+});
+
+// Common practice: a float or a small solenoid jams on rust; a level sensor and a hand valve do not.
+test.each([
+  ['float', true],
+  ['timer', true],
+  ['level', false],
+  ['manual', false],
+] as const)('a receiver that rusts, drained by %s, without a strainer: warned of %s', (drain, warned) => {
+  const plan = all(goodShop(), but('receiver', { drain, strainer: 'none', material: 'steel' }));
+  expect(speaks(plan, 'O38').length > 0).toBe(warned);
+});
+
+test('starts an hour are told beside those at half load, which is the most', () => {
+  const [line, ...fault] = CASES.O47 as Case;
+  const plan = all(line(), ...fault);
+  const { why } = (speaks(plan, 'O47')[0] as Advice).finding;
+  const half = Number(/half load it would be (\d+)/.exec(sayIn(why, units))?.[1]);
+  const { volumeM3 } = (stageById(plan, 'receiver') as StageOf<'receiver'>).parameters;
+  const { cutInPa, cutOutPa, freeAirDeliveryM3PerS } = (stageById(plan, 'compressor') as StageOf<'compressor'>)
+    .parameters;
+  // V·Δp/(p·Q·¼): filling and emptying take longest together at half of what it delivers.
+  const cycleS = (4 * volumeM3 * (cutOutPa - cutInPa)) / (freeAirDeliveryM3PerS * 101_325);
+  expect(Math.abs(half / (3600 / cycleS) - 1)).toBeLessThan(0.05);
 });

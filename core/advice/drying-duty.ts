@@ -24,6 +24,8 @@ const READ_FLOW_MOST = 1.1;
 const READ_ROOM_MOST_K = 3;
 
 /** A charge that takes up nothing at this inlet counts as spent from this share on (estimate). */
+const MOST_CHARGE_KG = 500; // more than any cartridge holds (estimate)
+const WEEK_DAYS = 5; // a new charge is made to last a week of work (estimate)
 const MOSTLY_SPENT = 0.5;
 
 const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
@@ -280,6 +282,7 @@ export const DRYING_DUTY: readonly Rule[] = [
         const day = loadedHoursPerDay(line.plan) * 3600;
         if (lasts === undefined || lasts >= day) return [];
         const chilled = dryersBefore(line, s).some((d) => is(CHILLED, d.kind));
+        const wholeS = lasts > 0 ? lasts / (1 - s.parameters.spentShare) : Number.POSITIVE_INFINITY;
         return [
           at(
             s,
@@ -290,10 +293,7 @@ export const DRYING_DUTY: readonly Rule[] = [
             (say) => `A working day is ${say(day, 'time')} with the compressor loaded.`,
             chilled
               ? set('Add in a larger, new charge', s, {
-                  massKg: Math.min(
-                    500,
-                    Math.max(2 * s.parameters.massKg, (s.parameters.massKg * day * 5) / Math.max(lasts, 600)),
-                  ),
+                  massKg: Math.min(MOST_CHARGE_KG, s.parameters.massKg * Math.max(2, (WEEK_DAYS * day) / wholeS)),
                   spentShare: 0,
                   charge: 'new',
                 })

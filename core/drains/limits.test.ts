@@ -6,13 +6,13 @@ import { stageOf } from '../test/reference';
 import { steady } from '../test/synthetic-year';
 import { runWeather, type WeatherRun } from '../year/run-weather';
 import { howOften } from './by-hand';
-import { collectingStages, type DrainDuty, dutyOf } from './duty';
+import { collectingStages, type DrainDuty, dutyOf, pressureHours } from './duty';
 import { judgeSetting } from './judge-setting';
 import { oilyWater } from './oily-water';
 import { pointYear } from './point-year';
 import { twoSeasons } from './seasons';
 import { setTimer, timerAt } from './timer';
-import { bestTimer, timerDuty, waysToDrain } from './ways';
+import { bestTimer, timerDuty, timerLossPerDay, waysToDrain } from './ways';
 import { weekPlan } from './week-plan';
 
 // Limits of the drains from both sides; each is of the trade handbook or an estimate, as stated there.
@@ -168,4 +168,15 @@ test('carbon holds a tenth of its mass in oil, of which 100 mg/L are left in the
 
 test('a year has fifty weeks of work', () => {
   expect([duty().workedDaysPerYear, duty().workedHoursPerYear]).toEqual([250, 250 * 9]);
+});
+
+test('what a timer blows away is the time without water: twice the interval halves it, water takes its part off', () => {
+  const d = duty();
+  const dry = timerLossPerDay(d, { everyS: 600, openS: 5 }, 0);
+  expect(timerLossPerDay(d, { everyS: 1200, openS: 5 }, 0) / dry).toBeCloseTo(0.5, 9);
+  const { blowsKgPerS, liquidS } = timerAt(timerDuty(d, d.nowKgPerS), { everyS: 600, openS: 5 });
+  const openings = (hours: number) => (hours * 3600) / 600;
+  const wet = blowsKgPerS * (openings(pressureHours(d)) * 5 - openings(d.loadedHoursPerDay) * Math.min(liquidS, 5));
+  expect(timerLossPerDay(d, { everyS: 600, openS: 5 })).toBeCloseTo(wet, 9);
+  expect(wet).toBeLessThan(dry);
 });

@@ -236,6 +236,14 @@ describe('the judgement', () => {
     expect(judge([logged('separator', 16, 0.3), logged('separator', 17, 1.7)]).causes[0]?.id).toBe('left-before');
   });
 
+  test.each([
+    ['oily', 'It looked oily.'],
+    ['milky', 'It looked milky.'],
+  ] as const)('a drain that looked %s says so', (appearance, because) => {
+    const { causes } = judge([logged('separator', 17, 2, { appearance })]);
+    expect(causes.find((c) => c.id === 'not-only-water')?.because).toBe(because);
+  });
+
   test('an oily drain that gives more may not be all water', () => {
     expect(judge([logged('separator', 17, 2, { appearance: 'oily' })]).causes.map((c) => c.id)).toContain(
       'not-only-water',

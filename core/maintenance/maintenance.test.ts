@@ -14,6 +14,7 @@ import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '
 import { stageOf } from '../test/reference';
 import { dayOfYear } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';
+import { beadPlaces } from './charge-lives';
 import { type DueTask, dueTasks, dueTime } from './due';
 import { maintenanceFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
@@ -453,4 +454,30 @@ describe('rounds', () => {
     const perDay = 60 / 365 + 30 / 180 + 15 / 365 + 25 / 270 + 240 / 1460;
     expect(usualServiceMinutes('twin-tower')).toBeCloseTo(30.4 * perDay, 9);
   });
+});
+
+test('a hose asks to be emptied where it hangs in low loops, not where it falls to its end', () => {
+  const hose = (hangs: string) =>
+    tasksOfStages(all(goodShop(), behind('regulator', stageOf('hose', { hangs: hangs as 'loops' }))))
+      .filter((c) => c.stage.id === 'hose')
+      .map((c) => c.task.does);
+  expect(hose('loops').length).toBe(hose('falls').length + 1);
+});
+
+test('a home-made housing is a place of beads while it is filled with gel', () => {
+  const filled = (filling: 'gel' | 'clay') =>
+    beadPlaces(all(goodShop(), behind('regulator', stageOf('home-made-housing', { filling })))).length;
+  expect([filled('gel'), filled('clay')]).toEqual([1, 0]);
+});
+
+test('postponed until a time it is asked for from that time on', () => {
+  const plan = begun(goodShop());
+  const [first] = due(plan);
+  if (!first) throw new Error('nothing is due');
+  const until = (time: string) =>
+    due(plan, [], [{ stageId: first.stage.id, task: first.task.id, at: '2026-11-02T08:00', until: time, reason: 'x' }])
+      .filter((t) => t.key === first.key)
+      .map((t) => t.state === 'postponed');
+  expect(until('2026-11-27T07:01')).toEqual([true]);
+  expect(until(NOW)).toEqual([false]);
 });
