@@ -1,12 +1,10 @@
 'use client';
 
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
 import type { WallUnitName } from '@/core/equipment/serving/wall-unit';
-import { airBalance, explainFall } from '@/core/line/balance';
 import { gradeLine } from '@/core/line/grade-line';
-import { imbalance } from '@/core/line/section';
 import { settleHours } from '@/core/log/unit-hours';
 import { insertStage, moveStage, newStage } from '@/core/plan/edit';
 import { addWallUnit, moveUnit, stagesOfUnit, unitById } from '@/core/plan/machine-units';
@@ -15,16 +13,14 @@ import { sized } from '@/core/plan/size-stage';
 import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { AfterPaint, useIsToday, usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
-import { InUnits } from '@/ui/units/in-units';
-import { useUnits } from '@/ui/units/units';
 import { nowOnTheWall } from '@/ui/units/when';
-import { Why } from '@/ui/why/why';
 import { BranchEditor } from './branch-editor';
 import { Conditions } from './conditions';
 import { HourLook } from './hour-look';
 import { InsertMenu } from './insert-menu';
 import { LABELS } from './lane';
 import { Lanes, Live } from './lanes';
+import { Balance, Problems, Shortfall } from './line-notices';
 import { OutletList } from './outlet-list';
 import { Overview } from './overview';
 import { rowsFor } from './rows';
@@ -60,29 +56,11 @@ const View = memo(function View() {
   const stages = run?.stages ?? [];
   const index = stages.findIndex((s) => s.id === last?.id);
   const firstOfUnit = stages.findIndex((s) => unit !== undefined && s.unit === unit.id);
-  const [room, setRoom] = useState(860);
   const box = useRef<HTMLDivElement>(null);
-  const seen = useRef({ from: 0, width: Number.POSITIVE_INFINITY });
-  useEffect(() => {
-    if (!box.current) return;
-    const watch = new ResizeObserver(([entry]) => {
-      if (!entry) return;
-      seen.current.width = entry.contentRect.width;
-      setRoom(entry.contentRect.width - LABELS);
-    });
-    watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
+  const { room, seen } = useRoom(box);
   const opens = useMemo(() => new Set(openUnits), [openUnits]);
   const rows = useMemo(() => rowsFor(plan, section, room, opens), [plan, section, room, opens]);
-  // What is chosen elsewhere, in the list of outlets or by a link, comes into view.
-  useEffect(() => {
-    const card = box.current?.querySelector<HTMLElement>(`[data-stage="${CSS.escape(selectedId)}"]`);
-    const [view, own] = [box.current?.getBoundingClientRect(), card?.getBoundingClientRect()];
-    if (!box.current || !view || !own) return;
-    if (own.right > view.right) box.current.scrollLeft += own.right - view.right + own.width;
-    else if (own.left < view.left + LABELS) box.current.scrollLeft -= view.left + LABELS - own.left + own.width;
-  }, [selectedId]);
+  useIntoView(box, selectedId);
   const judgements = useJudgements();
   const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
@@ -151,18 +129,7 @@ const View = memo(function View() {
           />
         </div>
       </div>
-      {section.problems.length > 0 && (
-        <ul role="alert" className="mx-3 mb-2 grid gap-1 rounded-md bg-brick-wash px-3 py-2 text-brick">
-          {section.problems.map((p) => (
-            <li key={`${p.stageId} ${p.message}`}>
-              <button type="button" className="font-semibold underline" onClick={() => select(p.stageId)}>
-                {stageById(plan, p.stageId)?.name}
-              </button>
-              : <InUnits text={p.message} />
-            </li>
-          ))}
-        </ul>
-      )}
+      <Problems onSelect={select} />
       <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(selected ?? unit)?.id} />
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
@@ -223,48 +190,30 @@ const View = memo(function View() {
   );
 });
 
-/** Water in and where it went; it must balance, and the page says that it does. */
-function Balance() {
-  const { section } = usePlan();
-  const { say } = useUnits();
-  const { ledger } = section;
-  const rest = (
-    [
-      [ledger.frozenKgPerS, 'frozen'],
-      [ledger.adsorbedKgPerS, 'adsorbed'],
-      [ledger.ventedKgPerS, 'purged'],
-    ] as const
-  ).flatMap(([kgPerS, word]) => (kgPerS > 0 ? [` + ${say(kgPerS, 'waterFlow')} ${word}`] : []));
-  return (
-    <p className="text-quiet">
-      <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">
-        {say(ledger.waterInKgPerS, 'waterFlow')}
-      </Why>{' '}
-      in = <Why figure={{ name: 'caughtInAll' }}>{say(ledger.caughtKgPerS, 'waterFlow')}</Why> caught +{' '}
-      <Why figure={{ name: 'vapourOut' }}>{say(ledger.vapourOutKgPerS, 'waterFlow')}</Why> vapour +{' '}
-      <Why figure={{ name: 'dropsOut' }}>{say(ledger.liquidOutKgPerS, 'waterFlow')}</Why> drops{rest.join('')}
-      {!section.problem &&
-        (imbalance(ledger) < 1e-9 ? (
-          <span className="text-water"> · balances</span>
-        ) : (
-          <span className="text-brick"> · does not balance</span>
-        ))}
-    </p>
-  );
+/** The width that the row of stages has, and what of it is in view. */
+function useRoom(box: RefObject<HTMLDivElement | null>) {
+  const [room, setRoom] = useState(860);
+  const seen = useRef({ from: 0, width: Number.POSITIVE_INFINITY });
+  useEffect(() => {
+    if (!box.current) return;
+    const watch = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      seen.current.width = entry.contentRect.width;
+      setRoom(entry.contentRect.width - LABELS);
+    });
+    watch.observe(box.current);
+    return () => watch.disconnect();
+  }, [box]);
+  return { room, seen };
 }
 
-/** Where jobs and losses ask for more than the compressors deliver: how far the pressure falls. */
-function Shortfall() {
-  const { plan, section } = usePlan();
-  const { say } = useUnits();
-  const balance = airBalance(plan, section);
-  if (balance.fallsToPa === undefined) return null;
-  return (
-    <p className="text-brick">
-      ▲ {say(-balance.leftM3PerS, 'volumeFlow')} insufficient: the pressure falls to about{' '}
-      <Why figure={() => explainFall(plan, balance)} className="font-semibold">
-        {say(balance.fallsToPa, 'pressure')}
-      </Why>
-    </p>
-  );
+/** What is chosen elsewhere, in the list of outlets or by a link, comes into view. */
+function useIntoView(box: RefObject<HTMLDivElement | null>, selectedId: string): void {
+  useEffect(() => {
+    const card = box.current?.querySelector<HTMLElement>(`[data-stage="${CSS.escape(selectedId)}"]`);
+    const [view, own] = [box.current?.getBoundingClientRect(), card?.getBoundingClientRect()];
+    if (!box.current || !view || !own) return;
+    if (own.right > view.right) box.current.scrollLeft += own.right - view.right + own.width;
+    else if (own.left < view.left + LABELS) box.current.scrollLeft -= view.left + LABELS - own.left + own.width;
+  }, [box, selectedId]);
 }

@@ -16,21 +16,17 @@ import { StageIcon } from './stage-icon';
 
 const metaOf = (field: 'form' | 'is' | 'usedS'): FieldMeta => unitSchema.shape[field].meta() as unknown as FieldMeta;
 
-/** The selected unit: what it is made of, whether it can be carried, its hours, and where it stands. */
-export function UnitEditor({
-  unit,
-  open,
-  onToggle,
-  onSelect,
-  onRemoved,
-}: {
+interface UnitActs {
   unit: MachineUnit;
   open: boolean;
   onToggle: () => void;
   onSelect: (stageId: string) => void;
   onRemoved: () => void;
-}) {
-  const { plan, section, edit } = usePlan();
+}
+
+/** The selected unit: what it is made of, whether it can be carried, its hours, and where it stands. */
+export function UnitEditor({ unit, open, onToggle, onSelect, onRemoved }: UnitActs) {
+  const { plan, edit } = usePlan();
   const { say } = useUnits();
   const stages = stagesOfUnit(plan, unit.id);
   const run = runOfStage(plan, stages[0]?.id ?? '');
@@ -64,57 +60,9 @@ export function UnitEditor({
             onCommit={(name) => edit((p) => setUnit(p, unit.id, { name }), `${unit.id}.name`)}
           />
         </div>
-        <div className="flex flex-wrap gap-1">
-          <button type="button" className="button" aria-expanded={open} onClick={onToggle}>
-            {open ? <FoldHorizontal size={15} aria-hidden /> : <UnfoldHorizontal size={15} aria-hidden />}
-            {open ? 'Close it to one card' : 'Open its stages'}
-          </button>
-          <button
-            type="button"
-            className="button"
-            onClick={() => {
-              edit((p) => ungroup(p, unit.id));
-              onSelect(stages[0]?.id ?? '');
-            }}
-          >
-            <Ungroup size={15} aria-hidden /> Split the unit
-          </button>
-          <button
-            type="button"
-            className="button"
-            onClick={() => {
-              edit((p) => removeUnit(p, unit.id));
-              onRemoved();
-            }}
-          >
-            <Trash2 size={15} aria-hidden /> Remove
-          </button>
-        </div>
+        <UnitActions unit={unit} open={open} onToggle={onToggle} onSelect={onSelect} onRemoved={onRemoved} />
       </div>
-      <ol className="flex flex-wrap gap-2" aria-label="Stages of the unit">
-        {stages.map((s) => {
-          const station = section.at(s.id);
-          return (
-            <li key={s.id}>
-              <button
-                type="button"
-                className="flex min-h-11 items-center gap-2 rounded-md border border-hairline bg-card px-2.5 py-1 text-left hover:border-edge"
-                onClick={() => onSelect(s.id)}
-              >
-                <StageIcon kind={s.kind} size={22} />
-                <span>
-                  <span className="block font-semibold">{s.name}</span>
-                  <span className="block text-[0.8rem] text-quiet">
-                    {station
-                      ? `dew point ${say(station.pressureDewPointC, 'temperature')}${station.caughtKgPerS > 0 ? `, catches ${say(station.caughtKgPerS, 'waterFlow')}` : ''}`
-                      : 'not in the line'}
-                  </span>
-                </span>
-              </button>
-            </li>
-          );
-        })}
-      </ol>
+      <UnitStages unit={unit} onSelect={onSelect} />
       <div className="grid items-start gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-4">
         <ChoiceInput
           id={`${unit.id}-form`}
@@ -159,5 +107,69 @@ export function UnitEditor({
           : `Air flows through it ${say(shareInUse(plan, unit.id), 'share')} of the working time, by the outlets downstream of it. ${unit.countedAt === null ? 'Enter its hours, and they are counted on from there.' : 'Its hours are counted on by that.'}`}
       </p>
     </section>
+  );
+}
+
+function UnitActions({ unit, open, onToggle, onSelect, onRemoved }: UnitActs) {
+  const { plan, edit } = usePlan();
+  return (
+    <div className="flex flex-wrap gap-1">
+      <button type="button" className="button" aria-expanded={open} onClick={onToggle}>
+        {open ? <FoldHorizontal size={15} aria-hidden /> : <UnfoldHorizontal size={15} aria-hidden />}
+        {open ? 'Close it to one card' : 'Open its stages'}
+      </button>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          edit((p) => ungroup(p, unit.id));
+          onSelect(stagesOfUnit(plan, unit.id)[0]?.id ?? '');
+        }}
+      >
+        <Ungroup size={15} aria-hidden /> Split the unit
+      </button>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          edit((p) => removeUnit(p, unit.id));
+          onRemoved();
+        }}
+      >
+        <Trash2 size={15} aria-hidden /> Remove
+      </button>
+    </div>
+  );
+}
+
+/** What it is made of, each with the air downstream of it. */
+function UnitStages({ unit, onSelect }: { unit: MachineUnit; onSelect: (stageId: string) => void }) {
+  const { plan, section } = usePlan();
+  const { say } = useUnits();
+  return (
+    <ol className="flex flex-wrap gap-2" aria-label="Stages of the unit">
+      {stagesOfUnit(plan, unit.id).map((s) => {
+        const station = section.at(s.id);
+        return (
+          <li key={s.id}>
+            <button
+              type="button"
+              className="flex min-h-11 items-center gap-2 rounded-md border border-hairline bg-card px-2.5 py-1 text-left hover:border-edge"
+              onClick={() => onSelect(s.id)}
+            >
+              <StageIcon kind={s.kind} size={22} />
+              <span>
+                <span className="block font-semibold">{s.name}</span>
+                <span className="block text-[0.8rem] text-quiet">
+                  {station
+                    ? `dew point ${say(station.pressureDewPointC, 'temperature')}${station.caughtKgPerS > 0 ? `, catches ${say(station.caughtKgPerS, 'waterFlow')}` : ''}`
+                    : 'not in the line'}
+                </span>
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
   );
 }

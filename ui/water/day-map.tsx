@@ -1,7 +1,7 @@
 'use client';
 
 import { useTheme } from 'next-themes';
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useRef, useState } from 'react';
 import { hourAt, MONTHS } from '@/core/year/calendar';
 import type { Series } from '@/core/year/series';
 import { useUnits } from '@/ui/units/units';
@@ -42,34 +42,12 @@ export function DayMap({
   dayLabel?: ((day: number) => string) | undefined;
 }) {
   const { say } = useUnits();
-  const { resolvedTheme } = useTheme();
-  const canvas = useRef<HTMLCanvasElement>(null);
   const [at, setAt] = useState<number>();
   const { values } = series;
   const days = Math.ceil(values.length / HOURS);
   const [smallest, most] = ends(values);
   const least = series.isWater ? 0 : smallest;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme changes the colours that are read from the page
-  useEffect(() => {
-    const element = canvas.current;
-    const ctx = element?.getContext('2d');
-    if (!element || !ctx) return;
-    const ramp = rampOf(element);
-    const paper = getComputedStyle(element).getPropertyValue('--paper').trim();
-    const ground = [1, 3, 5].map((k) => Number.parseInt(paper.slice(k, k + 2), 16));
-    const image = ctx.createImageData(days, HOURS);
-    for (let h = 0; h < values.length; h++) {
-      const value = values[h] as number;
-      const share = value === Number.POSITIVE_INFINITY ? 1 : most > least ? (value - least) / (most - least) : 0;
-      const colour = Number.isNaN(value) ? ground : ramp(share);
-      const open = (load[h] as number) > 0 ? 1 : SHUT;
-      const k = 4 * ((h % HOURS) * days + Math.floor(h / HOURS));
-      for (let c = 0; c < 3; c++)
-        image.data[k + c] = (ground[c] as number) + ((colour[c] as number) - (ground[c] as number)) * open;
-      image.data[k + 3] = 255;
-    }
-    ctx.putImageData(image, 0, 0);
-  }, [values, load, least, most, days, resolvedTheme]);
+  const canvas = usePainted(series, load, least, most, days);
   const hourUnder = (event: PointerEvent<HTMLElement>): number => {
     const box = event.currentTarget.getBoundingClientRect();
     const day = Math.min(days - 1, Math.max(0, Math.floor(((event.clientX - box.left) / box.width) * days)));
@@ -145,54 +123,14 @@ export function DayMap({
             />
           )}
         </div>
-        <div className="relative col-start-2 mt-1 h-4 text-[0.72rem] text-quiet" aria-hidden>
-          {dayLabel
-            ? Array.from({ length: days }, (_, d) => (
-                <span key={dayLabel(d)} className="absolute" style={{ left: `${(100 * d) / days}%` }}>
-                  {dayLabel(d)}
-                </span>
-              ))
-            : MONTHS.map((m, i) => (
-                <span key={m} className="absolute" style={{ left: `${(100 * i) / 12}%` }}>
-                  {m}
-                </span>
-              ))}
-        </div>
-        {(marks.length > 0 || todayHour !== undefined) && (
-          <div className="relative col-start-2 h-4 text-[0.74rem]" aria-hidden>
-            {todayHour !== undefined && (
-              <span
-                className="absolute -translate-x-1/2 font-semibold"
-                style={{ left: `${Math.min(96, Math.max(4, (100 * Math.floor(todayHour / 24)) / days))}%` }}
-              >
-                today
-              </span>
-            )}
-            {marks.map((m) => (
-              <span
-                key={`${m.day}${m.label}`}
-                className={`absolute whitespace-nowrap text-copper ${m.day > days * 0.75 ? '-translate-x-full pr-1' : 'pl-1'}`}
-                style={{ left: `${(100 * m.day) / days}%` }}
-              >
-                {m.label}
-              </span>
-            ))}
-          </div>
-        )}
+        <DayNames days={days} dayLabel={dayLabel} />
+        <MarkNames marks={marks} todayHour={todayHour} days={days} />
       </div>
       <figcaption className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.8rem] text-quiet">
-        <span className="flex items-center gap-2">
-          {say(least, series.quantity)}
-          <i
-            className="inline-block h-2.5 w-28 rounded-sm"
-            style={{
-              background:
-                'linear-gradient(90deg, var(--wet-0), var(--wet-1), var(--wet-2), var(--wet-3), var(--wet-4))',
-            }}
-            aria-hidden
-          />
-          {Number.isFinite(most) ? say(most, series.quantity) : 'drops'}
-        </span>
+        <Legend
+          least={say(least, series.quantity)}
+          most={Number.isFinite(most) ? say(most, series.quantity) : 'drops'}
+        />
         <span>paler: nobody works</span>
         <output className="ml-auto font-medium text-ink" aria-live="off">
           {at !== undefined && words(at)}
@@ -215,4 +153,106 @@ function ends(values: ArrayLike<number>): [number, number] {
     if (v > most) most = v;
   }
   return least <= most ? [least, most] : [0, 0];
+}
+
+/** A canvas with the hours in the colours of the theme. */
+function usePainted(
+  { values }: Series,
+  load: Float32Array,
+  least: number,
+  most: number,
+  days: number,
+): RefObject<HTMLCanvasElement | null> {
+  const { resolvedTheme } = useTheme();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the theme changes the colours that are read from the page
+  useEffect(() => {
+    const element = canvas.current;
+    const ctx = element?.getContext('2d');
+    if (!element || !ctx) return;
+    const ramp = rampOf(element);
+    const paper = getComputedStyle(element).getPropertyValue('--paper').trim();
+    const ground = [1, 3, 5].map((k) => Number.parseInt(paper.slice(k, k + 2), 16));
+    const image = ctx.createImageData(days, HOURS);
+    for (let h = 0; h < values.length; h++) {
+      const value = values[h] as number;
+      const share = value === Number.POSITIVE_INFINITY ? 1 : most > least ? (value - least) / (most - least) : 0;
+      const colour = Number.isNaN(value) ? ground : ramp(share);
+      const open = (load[h] as number) > 0 ? 1 : SHUT;
+      const k = 4 * ((h % HOURS) * days + Math.floor(h / HOURS));
+      for (let c = 0; c < 3; c++)
+        image.data[k + c] = (ground[c] as number) + ((colour[c] as number) - (ground[c] as number)) * open;
+      image.data[k + 3] = 255;
+    }
+    ctx.putImageData(image, 0, 0);
+  }, [values, load, least, most, days, resolvedTheme]);
+  return canvas;
+}
+
+function DayNames({ days, dayLabel }: { days: number; dayLabel: ((day: number) => string) | undefined }) {
+  return (
+    <div className="relative col-start-2 mt-1 h-4 text-[0.72rem] text-quiet" aria-hidden>
+      {dayLabel
+        ? Array.from({ length: days }, (_, d) => (
+            <span key={dayLabel(d)} className="absolute" style={{ left: `${(100 * d) / days}%` }}>
+              {dayLabel(d)}
+            </span>
+          ))
+        : MONTHS.map((m, i) => (
+            <span key={m} className="absolute" style={{ left: `${(100 * i) / 12}%` }}>
+              {m}
+            </span>
+          ))}
+    </div>
+  );
+}
+
+function MarkNames({
+  marks,
+  todayHour,
+  days,
+}: {
+  marks: readonly MapMark[];
+  todayHour: number | undefined;
+  days: number;
+}) {
+  if (marks.length === 0 && todayHour === undefined) return null;
+  return (
+    <div className="relative col-start-2 h-4 text-[0.74rem]" aria-hidden>
+      {todayHour !== undefined && (
+        <span
+          className="absolute -translate-x-1/2 font-semibold"
+          style={{ left: `${Math.min(96, Math.max(4, (100 * Math.floor(todayHour / 24)) / days))}%` }}
+        >
+          today
+        </span>
+      )}
+      {marks.map((m) => (
+        <span
+          key={`${m.day}${m.label}`}
+          className={`absolute whitespace-nowrap text-copper ${m.day > days * 0.75 ? '-translate-x-full pr-1' : 'pl-1'}`}
+          style={{ left: `${(100 * m.day) / days}%` }}
+        >
+          {m.label}
+        </span>
+      ))}
+    </div>
+  );
+}
+
+/** The colours from the least to the most. */
+function Legend({ least, most }: { least: string; most: string }) {
+  return (
+    <span className="flex items-center gap-2">
+      {least}
+      <i
+        className="inline-block h-2.5 w-28 rounded-sm"
+        style={{
+          background: 'linear-gradient(90deg, var(--wet-0), var(--wet-1), var(--wet-2), var(--wet-3), var(--wet-4))',
+        }}
+        aria-hidden
+      />
+      {most}
+    </span>
+  );
 }
