@@ -4,8 +4,9 @@
  */
 import type { RowDataPacket } from 'mysql2/promise';
 import { database } from '../db/client';
+import { readChargeLog } from '../server/read-lives';
 import { readLogPage, readTrial } from '../server/read-log-page';
-import { readChargeLog, readSummaryOf } from '../server/read-log-summary';
+import { readSummaryOf } from '../server/read-log-summary';
 import { readLogbook } from '../server/read-logbook';
 import { listPlans, readPlan } from '../server/read-plan';
 import { readTrend } from '../server/read-trend';

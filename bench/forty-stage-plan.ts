@@ -1,6 +1,8 @@
-import { addBranch, insertStage, newStage, startPlan } from '../core/plan/edit';
+import { insertStage, newStage } from '../core/plan/edit';
+import { addBranch } from '../core/plan/edit-branches';
 import type { Plan, Stage } from '../core/plan/plan';
 import { allStages } from '../core/plan/runs';
+import { startPlan } from '../core/plan/start-plan';
 
 const KINDS = ['separator', 'receiver', 'bowl-filter', 'coalescing-filter', 'drip-leg', 'regulator'] as const;
 

@@ -20,7 +20,7 @@ test('no page shows a metric number in US customary units', async ({ page, conte
       // What one chooses between is no sentence of the program.
       for (const choice of document.querySelectorAll('select, [role=radiogroup]')) choice.remove();
     });
-    // biome-ignore lint/performance/useInnerText: what shows, line by line
+    // biome-ignore lint/performance/useDomNodeTextContent: what shows, line by line
     const lines = (await page.locator('main').innerText()).split('\n');
     for (const line of lines)
       for (const [metric] of line.matchAll(METRIC))

@@ -1,5 +1,5 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
-import { addBranch } from '../core/plan/edit';
+import { addBranch } from '../core/plan/edit-branches';
 import { planOf, stageOf } from '../core/test/reference';
 import { RequestRefused } from './errors';
 import { listPlans, readDocument, readPlan } from './read-plan';

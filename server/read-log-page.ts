@@ -7,8 +7,8 @@ import { TASKS } from '../core/maintenance/tasks';
 import { DAY_MS } from '../core/quantity/constants';
 import { database } from '../db/client';
 import { logEntries } from '../db/schema';
+import { ENTRY, entryOf } from './entry-rows';
 import { checkedId } from './plan-id';
-import { ENTRY, entryOf } from './read-log-summary';
 
 const SHOWN = 60;
 /** Entries that one search looks through; further back by another one. */

@@ -1,9 +1,4 @@
-import { and, count, desc, eq, gt, inArray, isNull, type SQL, sql } from 'drizzle-orm';
-import { unionAll } from 'drizzle-orm/mysql-core';
-import type { Charge } from '../core/log/charge';
-import type { LifeEntry, LoggedEntry } from '../core/log/log-entry';
-import { beadPlaces } from '../core/maintenance/charge-lives';
-import { ELEMENT_KINDS } from '../core/maintenance/element-lives';
+import { and, count, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { postponed } from '../core/maintenance/last-done';
 import {
   firstOfEach,
@@ -18,43 +13,18 @@ import {
 import type { LastDone, Opening, Signal } from '../core/maintenance/logged';
 import { COUNTED, DRAINING, ISOLATING, RENEWING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
-import { allStages } from '../core/plan/runs';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
+import { ENTRY, entryOf, newestFirst, together } from './entry-rows';
 import { marksOf } from './log-marks';
 import { checkedId } from './plan-id';
+import { entriesOfLives } from './read-lives';
 import { readPlan } from './read-plan';
 import { readCharges } from './save-charge';
 
-/** Entries of a stage that its charge or element goes by: changes and tasks, and readings of each kind. */
-const CHANGES_KEPT = 100;
-const READINGS_KEPT = 100;
 const PUT_OFFS_KEPT = 500;
-const SERIES_MOST = 400;
 
-/** An entry of the log as its row has it. */
-export const entryOf = (row: {
-  entry: LoggedEntry | object;
-  stageName: string;
-  enteredAt: Date;
-  expected: LoggedEntry['expected'];
-}): LoggedEntry => {
-  const entry = row.entry as LoggedEntry;
-  return {
-    ...entry,
-    chargeId: entry.chargeId ?? null, // entries of before there were charges
-    stageName: row.stageName,
-    enteredAt: row.enteredAt.toISOString(),
-    expected: row.expected,
-  };
-};
-export const ENTRY = {
-  entry: logEntries.entry,
-  stageName: logEntries.stageName,
-  enteredAt: logEntries.enteredAt,
-  expected: logEntries.expected,
-};
-const newestFirst = [desc(logEntries.measuredAt), desc(logEntries.id)] as const; // as indices have them
+const SERIES_MOST = 400;
 
 type Marks = Awaited<ReturnType<typeof marksOf>>;
 
@@ -97,13 +67,6 @@ function eventsOf(marks: Marks): Opening[] {
     all.filter((e) => e.stageId !== '').toSorted((a, b) => b.at.localeCompare(a.at)),
     (e) => `${e.stageId} ${e.what}`,
   );
-}
-
-/** Several selections as one question; nothing where there are none. */
-export async function together<T>(of: readonly unknown[]): Promise<T[]> {
-  if (of.length === 0) return [];
-  const [first, second, ...rest] = of as [never, never, ...never[]];
-  return (await (of.length === 1 ? first : unionAll(first, second, ...rest))) as T[];
 }
 
 /** The newest readings of each series of a line, the newest first. */
@@ -165,55 +128,6 @@ async function drainSeries(planId: string, stageIds: readonly string[]): Promise
   }));
 }
 
-/** Entries that the lives of charges and elements rest on: changes and tasks at their stages, and readings of each kind. */
-export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LifeEntry[]> {
-  const compressor = allStages(plan).find((s) => s.kind === 'compressor')?.id;
-  const places = beadPlaces(plan).map((s) => s.id);
-  const elements = elementsToo ? allStages(plan).filter((s) => ELEMENT_KINDS.has(s.kind)) : [];
-  const stages = [...places, ...elements.map((s) => s.id)];
-  const stand = and(eq(logEntries.planId, planId), eq(logEntries.stands, true));
-  const ids = (which: SQL | undefined) =>
-    database()
-      .select({ id: logEntries.id })
-      .from(logEntries)
-      .where(and(stand, which))
-      .orderBy(desc(logEntries.measuredAt))
-      .limit(CHANGES_KEPT);
-  const read = (stageId: string, of: Signal['of']) =>
-    database()
-      .select({ id: sql<string>`${readings.entryId}`.as('id') })
-      .from(readings)
-      .where(
-        and(eq(readings.planId, planId), eq(readings.stands, true), eq(readings.stageId, stageId), eq(readings.of, of)),
-      )
-      .orderBy(desc(readings.measuredAt))
-      .limit(READINGS_KEPT);
-  const found = await together<{ id: string }>([
-    ids(inArray(logEntries.kind, ['regeneration', 'discard'])),
-    ...stages.map((id) => ids(and(eq(logEntries.stageId, id), eq(logEntries.kind, 'change')))),
-    ...stages.flatMap((id) =>
-      RENEWING.map((task) =>
-        ids(and(eq(logEntries.counts, true), eq(logEntries.stageId, id), eq(logEntries.task, task))),
-      ),
-    ),
-    ...places.flatMap((id) => (['spent', 'weight', 'dew-point'] as const).map((of) => read(id, of))),
-    ...elements.map((s) => read(s.id, 'pressure-drop')),
-    ...(compressor === undefined ? [] : [read(compressor, 'hours')]),
-  ]);
-  const unique = [...new Set(found.map((f) => f.id))];
-  if (unique.length === 0) return [];
-  const rows = await database()
-    .select(ENTRY)
-    .from(logEntries)
-    .where(inArray(logEntries.id, unique))
-    .orderBy(...newestFirst);
-  return rows.map((row) => {
-    const { id, kind, stageId, task, measuredAt, enteredAt, chargeId, readings, expected, amends, result } =
-      entryOf(row);
-    return { id, kind, stageId, task, measuredAt, enteredAt, chargeId, readings, expected, amends, result };
-  });
-}
-
 /** What is asked of the log of a line each day, by bounded questions however long the log is. */
 export async function readLogSummary(planId: string, plan: Plan): Promise<LogSummary> {
   const id = checkedId('id', planId);
@@ -257,10 +171,3 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
 /** The same of a line as it is stored. */
 export const readSummaryOf = async (planId: string): Promise<LogSummary> =>
   readLogSummary(planId, (await readPlan(planId)).plan);
-
-/** The charges of beads of a line, and what their lives and those of elements rest on. */
-export async function readChargeLog(planId: string): Promise<{ charges: Charge[]; entries: LifeEntry[] }> {
-  const { plan } = await readPlan(planId);
-  const [charges, entries] = await Promise.all([readCharges(planId), entriesOfLives(plan, planId, true)]);
-  return { charges, entries };
-}

@@ -7,9 +7,9 @@ import { ISOLATING } from '../core/maintenance/tasks';
 import type { Plan } from '../core/plan/plan';
 import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
+import { ENTRY, entryOf, together } from './entry-rows';
 import { marksOf } from './log-marks';
 import { checkedId } from './plan-id';
-import { ENTRY, entryOf, together } from './read-log-summary';
 
 const POINTS_MOST = 300;
 const CALIBRATED_BY = 8; // the newest of each series, as calibration counts

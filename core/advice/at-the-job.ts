@@ -1,6 +1,7 @@
 import { DESICCANT, DRYERS, is } from '../equipment/groups';
 import { isAsClean } from '../line/grade-line';
-import { CLOSED_K, inAll, isWet, outletCriteria } from '../line/judge-outlet';
+import { inAll } from '../line/judge-outlet';
+import { CLOSED_K, isWet, outletCriteria } from '../line/outlet-criteria';
 import { walk } from '../line/walk';
 import type { Stage } from '../plan/plan';
 import { coolAtCompressor } from './cool-first';

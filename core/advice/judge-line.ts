@@ -6,6 +6,7 @@ import type { Dismissal, Plan } from '../plan/plan';
 import { say as inUnits } from '../quantity/format';
 import { AT_THE_JOB, BY_VERDICT } from './at-the-job';
 import { CATCHING } from './catching';
+import { CHARGE_CARE } from './charge-care';
 import { COLD_PLACES } from './cold-places';
 import { COMPRESSOR_CYCLE } from './compressor-cycle';
 import { COMPRESSOR_LOAD } from './compressor-load';
@@ -39,6 +40,7 @@ export const RULES: readonly Rule[] = [
   ...DRYING_ORDER,
   ...OIL_AND_CARE,
   ...DRYING_DUTY,
+  ...CHARGE_CARE,
   ...DRYING_NEED,
   ...AT_THE_JOB,
   ...DRAINS,

@@ -1,5 +1,6 @@
 import { drainAirKgPerS } from '../line/drain-air';
-import { isWet, judgeOutlets } from '../line/judge-outlet';
+import { judgeOutlets } from '../line/judge-outlet';
+import { isWet } from '../line/outlet-criteria';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import {

@@ -1,6 +1,6 @@
 import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
-import { GAUGE_TELLS_PA } from '../line/judge-outlet';
+import { GAUGE_TELLS_PA } from '../line/outlet-criteria';
 import type { Stage } from '../plan/plan';
 import { PSI } from '../quantity/constants';
 import { at, carry, put, refit, set } from './fix';

@@ -1,4 +1,4 @@
-import type { OutletStage } from '../line/judge-outlet';
+import type { OutletStage } from '../line/outlet-criteria';
 import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import type { Working } from '../plan/survey';

@@ -1,17 +1,17 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/shared/kind';
-import type { Plan, Stage } from '../plan/plan';
+import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { surroundingsAt } from '../plan/surroundings';
-import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
 import { type Grade, gradeLine, isAsClean } from './grade-line';
+import { CLOSED_K, type Criterion, criteriaOf, GAUGE_TELLS_PA, isWet, type OutletStage } from './outlet-criteria';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 import type { WalkProblem } from './prepare';
-import { propagateAll, type ReadFigure } from './propagate';
-import { humidityAt, type Section, type Station } from './section';
+import { propagateAll } from './propagate';
+import type { Section, Station } from './section';
 import { type Loss, lossesTo } from './waterfall';
 
 /** `meets` and `fails` hold even at the edge of the uncertainty; in between the figure is `open`. */
@@ -55,85 +55,6 @@ export type Verdicts = ReadonlyMap<string, OutletJudgement>;
 /** The verdict on all that a job asks for: of the water, and whether pressure, oil and particles are as asked. */
 export function inAll({ verdict, pressure, clean }: OutletJudgement): Verdict {
   return pressure.enough && clean?.enough !== false ? verdict : 'fails';
-}
-
-export type OutletStage = Extract<Stage, { kind: 'outlet' }>;
-
-/** A dry margin that no thermometer could tell from none, K. */
-export const CLOSED_K = 0.05;
-
-/** What a shop gauge cannot tell apart, 1 psi (common practice): a pressure missed by less is not missed. */
-export const GAUGE_TELLS_PA = 6895;
-
-interface Criterion {
-  readonly quantity: QuantityName;
-  readonly limit: number;
-  readonly pick: ReadFigure;
-}
-
-/** What an outlet is judged by. Less is better, everywhere. */
-export interface OutletCriterion {
-  readonly quantity: QuantityName;
-  readonly limit: number;
-  readonly read: (station: Station, around: Surroundings) => number;
-}
-
-/** By how much the air of an outlet is above its dew point once hose and tool have brought it to the room, K; below 0 it drops water. */
-export function dryMarginK(station: Station, { roomTemperatureC }: { readonly roomTemperatureC: number }): number {
-  return Math.min(station.temperatureC, roomTemperatureC) - station.pressureDewPointC;
-}
-
-/** Whether drops arrive, or form in the hose or the tool because the dew point is above the room. */
-export function isWet(station: Station, around: { readonly roomTemperatureC: number }): boolean {
-  return station.liquidKgPerS > 0 || dryMarginK(station, around) < -CLOSED_K;
-}
-
-/** What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis. */
-export function outletCriteria(stage: OutletStage): [OutletCriterion, OutletCriterion?] {
-  const p = stage.parameters;
-  const inLine: OutletCriterion = {
-    quantity: 'share',
-    limit: p.relativeHumidity,
-    read: (st, { basis }) => humidityAt(st, st.temperatureC, st.pressurePa, basis),
-  };
-  const expanded: OutletCriterion = {
-    quantity: 'share',
-    limit: p.relativeHumidity,
-    read: (st, around) => humidityAt(st, around.roomTemperatureC, around.atmosphericPa, around.basis),
-  };
-  const dewPoint = (limit: number): OutletCriterion => ({
-    quantity: 'temperature',
-    limit,
-    read: (st) => st.pressureDewPointC,
-  });
-  switch (p.need) {
-    case 'no-liquid':
-      // Judged on the dry margin, turned round.
-      return [{ quantity: 'temperatureDifference', limit: 0, read: (st, around) => -dryMarginK(st, around) }];
-    case 'humidity-in-line':
-      return [inLine];
-    case 'humidity-expanded':
-      return [expanded];
-    case 'humidity-unknown':
-      return [inLine, expanded];
-    case 'iso-class':
-      return [dewPoint(WATER_CLASS_DEW_POINT_C[p.waterClass])];
-    default:
-      return [dewPoint(p.dewPointC)];
-  }
-}
-
-/** The same as what a walk is asked for. */
-function criteriaOf(stage: OutletStage, basis: Basis): Criterion[] {
-  return outletCriteria(stage)
-    .filter((c) => c !== undefined)
-    .map((c) => ({
-      ...c,
-      pick: (section, plan) => {
-        const station = section.at(stage.id);
-        return station && c.read(station, surroundingsAt(plan, stage, basis));
-      },
-    }));
 }
 
 function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: Band, limit: number): Verdict {

@@ -1,5 +1,6 @@
 import { coincidentPeak, demandM3PerS } from '../network/demand';
-import { addBranch, insertStage, setParameter } from '../plan/edit';
+import { insertStage, setParameter } from '../plan/edit';
+import { addBranch } from '../plan/edit-branches';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { imbalance, type Station } from '../line/section';
 import { walk } from '../line/walk';
 import { planOf, stageOf } from '../test/reference';
-import { addBranch, drainPoints, moveStage, removeBranch, removeStage } from './edit';
+import { drainPoints, moveStage, removeStage } from './edit';
+import { addBranch, removeBranch } from './edit-branches';
 import { type Branch, type Plan, planSchema, type Stage } from './plan';
 import { allStages, pathTo, runOfStage, runsOf } from './runs';
 

@@ -3,10 +3,11 @@ import { imbalance } from '../line/section';
 import { walk } from '../line/walk';
 import { anyEdit, fresh } from '../test/any-plan';
 import { planOf, stageOf } from '../test/reference';
-import { drainPoints, setPlace, startPlan, withSurvey } from './edit';
+import { drainPoints, setPlace, withSurvey } from './edit';
 import { stagesOfUnit } from './machine-units';
 import { type Plan, planSchema } from './plan';
 import { allStages, runsOf, stageById } from './runs';
+import { startPlan } from './start-plan';
 import { type Survey, surveyAtmosphericPa } from './survey';
 
 const start = planOf(

@@ -4,7 +4,8 @@ import { imbalance } from '../line/section';
 import { walk } from '../line/walk';
 import { settleHours, shareInUse, unitUsedS } from '../log/unit-hours';
 import { planOf, stageOf } from '../test/reference';
-import { addBranch, insertStage, moveStage, newStage, removeStage, setParameter } from './edit';
+import { insertStage, moveStage, newStage, removeStage, setParameter } from './edit';
+import { addBranch } from './edit-branches';
 import {
   addWallUnit,
   groupWithNext,

@@ -13,12 +13,12 @@ import {
   setParameter,
   setPlace,
   setProvided,
-  startPlan,
   withSurvey,
 } from './edit';
 import { type Plan, planSchema, type Stage } from './plan';
 import { relinked } from './relink';
 import { sameStages, standing } from './runs';
+import { startPlan } from './start-plan';
 import { surveyAtmosphericPa } from './survey';
 
 const plan = planOf({}, stageOf('aftercooler'), stageOf('separator'), stageOf('receiver'), stageOf('outlet'));

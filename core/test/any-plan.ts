@@ -1,18 +1,8 @@
 import fc from 'fast-check';
 import { KINDS, type KindName } from '../equipment/index';
 import { WALL_UNITS, type WallUnitName } from '../equipment/serving/wall-unit';
-import {
-  addBranch,
-  addBypass,
-  addCompressor,
-  insertStage,
-  moveStage,
-  newStage,
-  removeBranch,
-  removeStage,
-  setCheckFilter,
-  setProvided,
-} from '../plan/edit';
+import { insertStage, moveStage, newStage, removeStage, setCheckFilter, setProvided } from '../plan/edit';
+import { addBranch, addBypass, addCompressor, removeBranch } from '../plan/edit-branches';
 import { addWallUnit, groupWithNext, moveUnit, removeUnit, setUnit, ungroup } from '../plan/machine-units';
 import { type Plan, planSchema } from '../plan/plan';
 import { allStages, runsOf, stageById } from '../plan/runs';

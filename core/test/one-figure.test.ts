@@ -21,9 +21,9 @@ import { dueTasks } from '../maintenance/due';
 import { fillDays, maintenanceFacts } from '../maintenance/facts';
 import { daysAt } from '../maintenance/levels';
 import { drainsToAutomate, hoursPerMonth, tasksOfLine, usualServiceMinutes } from '../maintenance/line-tasks';
-import { startPlan } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
+import { startPlan } from '../plan/start-plan';
 import { FAMILIES } from '../sizing/families';
 import { stageOf } from './reference';
 

@@ -1,5 +1,5 @@
 import { CHILLED, COOLERS, is } from '../equipment/groups';
-import { isWet, type OutletStage, outletCriteria } from '../line/judge-outlet';
+import { isWet, type OutletStage, outletCriteria } from '../line/outlet-criteria';
 import { DEW_POINT, KEPT, type Station } from '../line/section';
 import type { Plan } from '../plan/plan';
 import { allStages, stageById, standing } from '../plan/runs';

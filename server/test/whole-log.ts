@@ -4,7 +4,7 @@ import type { LoggedDrain } from '../../core/log/judge-log';
 import type { LoggedEntry } from '../../core/log/log-entry';
 import { database } from '../../db/client';
 import { drainEntries, logEntries } from '../../db/schema';
-import { ENTRY, entryOf } from '../read-log-summary';
+import { ENTRY, entryOf } from '../entry-rows';
 import { readCharges } from '../save-charge';
 
 /** All entries of a line, the newest first: for tests, whose logs are short. */

@@ -2,7 +2,7 @@
 
 import { Trash2 } from 'lucide-react';
 import type { FieldMeta } from '@/core/equipment/shared/kind';
-import { removeBranch } from '@/core/plan/edit';
+import { removeBranch } from '@/core/plan/edit-branches';
 import { type Branch, branchSchema } from '@/core/plan/plan';
 import { allStages, hangingOn, withBranch } from '@/core/plan/runs';
 import { ChoiceInput } from '@/ui/forms/choice-input';

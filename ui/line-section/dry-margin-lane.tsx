@@ -1,7 +1,7 @@
 'use client';
 
 import { memo } from 'react';
-import { CLOSED_K } from '@/core/line/judge-outlet';
+import { CLOSED_K } from '@/core/line/outlet-criteria';
 import { formatQuantity } from '@/core/quantity/format';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { axisOf } from '@/ui/chart/axis';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { OutletStage } from '@/core/line/judge-outlet';
+import type { OutletStage } from '@/core/line/outlet-criteria';
 import { explainPeak } from '@/core/line/peak-pressure';
 import { costOfPressure, type PressureStep, waterfallTo } from '@/core/line/waterfall';
 import { formatNumber } from '@/core/quantity/format';

@@ -1,5 +1,6 @@
 import { walk } from '@/core/line/walk';
-import { addBranch, setParameter } from '@/core/plan/edit';
+import { setParameter } from '@/core/plan/edit';
+import { addBranch } from '@/core/plan/edit-branches';
 import { addWallUnit, setUnit } from '@/core/plan/machine-units';
 import { planOf, stageOf } from '@/core/test/reference';
 import { type Row, rowsFor, sameShape } from './rows';

@@ -1,15 +1,8 @@
 'use client';
 
 import { Boxes, GitBranch, Plus, Shuffle } from 'lucide-react';
-import {
-  addBranch,
-  addBypass,
-  addCompressor,
-  moveStage,
-  setCheckFilter,
-  setPlace,
-  setProvided,
-} from '@/core/plan/edit';
+import { moveStage, setCheckFilter, setPlace, setProvided } from '@/core/plan/edit';
+import { addBranch, addBypass, addCompressor } from '@/core/plan/edit-branches';
 import { groupWithNext, unitById } from '@/core/plan/machine-units';
 import type { Plan, Stage } from '@/core/plan/plan';
 import { MAIN, runOfStage, runsOf } from '@/core/plan/runs';

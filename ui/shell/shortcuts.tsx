@@ -30,18 +30,22 @@ export function Shortcuts({ planId }: { planId: string }) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[34rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2"
+          className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[40rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2"
         >
           <Dialog.Title className={open === 'keys' ? 'p-2 text-[1.1rem] font-semibold' : 'sr-only'}>
             {open === 'keys' ? 'Keys' : 'Find or do'}
           </Dialog.Title>
           {open === 'keys' ? (
-            <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 p-2">
-              {PLACES.map((p) => p.key && <Key key={p.key} shown={p.key} does={`${p.name}: ${p.says}`} />)}
-              {Object.values(ACTS).map(({ shown, does }) => (
-                <Key key={shown} shown={shown} does={does} />
-              ))}
-            </dl>
+            <div className="grid gap-x-8 gap-y-2 p-2 sm:grid-cols-2">
+              <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-2">
+                {PLACES.map((p) => p.key && <Key key={p.key} shown={p.key} does={p.name} />)}
+              </dl>
+              <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-2">
+                {Object.values(ACTS).map(({ shown, does }) => (
+                  <Key key={shown} shown={shown} does={does} />
+                ))}
+              </dl>
+            </div>
           ) : (
             <Command label="Find or do">
               <Command.Input autoFocus placeholder="Find or do…" className="control mb-2" />

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
-import type { PlanStart } from '@/core/plan/edit';
 import { JOBS, type JobId } from '@/core/plan/jobs';
+import type { PlanStart } from '@/core/plan/start-plan';
 import { CFM, PSI } from '@/core/quantity/constants';
 import { editableNumber } from '@/core/quantity/format';
 import { parseQuantity } from '@/core/quantity/parse';

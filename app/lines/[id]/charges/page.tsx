@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readChargeLog } from '@/server/read-log-summary';
+import { readChargeLog } from '@/server/read-lives';
 import { whenUp } from '@/server/when-up';
 import { ChargesView } from '@/ui/charges/charges-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
