@@ -3,6 +3,7 @@ import { MEDIA } from '../desiccant/isotherm';
 import { CHILLED, is } from '../equipment/groups';
 import { loadedHoursPerDay } from '../line/working-day';
 import type { Stage } from '../plan/plan';
+import { coolIfWarm } from './cool-first';
 import { dryersBefore, rightBefore } from './dryers';
 import { at, put, set } from './fix';
 import type { Rule } from './rule';

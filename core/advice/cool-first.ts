@@ -9,3 +9,9 @@ export const coolAtCompressor = (line: LineFacts, stage: Stage) => {
   const compressor = line.compressorOf(stage);
   return compressor && put('Add a cooler and a separator downstream of the pump', 'behind', compressor, ...COOL_FIRST);
 };
+
+/** The same, where the air reaches a stage warmer than its room. */
+export function coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtCompressor> {
+  const warm = (line.inlet(s)?.temperatureC ?? 0) > line.roomC(s) + 8;
+  return warm ? coolAtCompressor(line, s) : undefined;
+}

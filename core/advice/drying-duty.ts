@@ -1,6 +1,5 @@
 import { CHILLED, DRYERS, TOWERS } from '../equipment/groups';
 import type { Stage } from '../plan/plan';
-import { coolAtCompressor } from './cool-first';
 import { burstsThrough, peakThrough } from './dryers';
 import { at, ofLine, put, set, stated } from './fix';
 import type { LineFacts } from './line-facts';
@@ -21,11 +20,6 @@ const READ_ROOM_MOST_K = 3;
 const dryReceiver = (line: LineFacts, s: Stage): boolean => line.downstream(s).some((d) => d.kind === 'receiver');
 
 const ratedOf = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
-
-function _coolIfWarm(line: LineFacts, s: Stage): ReturnType<typeof coolAtCompressor> {
-  const warm = (line.inlet(s)?.temperatureC ?? 0) > line.roomC(s) + 8;
-  return warm ? coolAtCompressor(line, s) : undefined;
-}
 
 /** How much a line that runs out of air is short without each dryer that takes air itself. */
 function stillShort(line: LineFacts, shortM3PerS: number): { name: string; shortM3PerS: number }[] {
