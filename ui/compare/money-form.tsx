@@ -55,34 +55,9 @@ export function MoneyForm() {
         <fieldset>
           <legend className="font-semibold">Prices of what stands in the line</legend>
           <ul className="mt-1 grid gap-x-8 lg:grid-cols-2">
-            {kinds.map((kind) => {
-              const { price, own } = priceOf(money, kind);
-              return (
-                <li
-                  key={kind}
-                  className="grid grid-cols-[1fr_8rem_8rem] items-start gap-3 border-t border-hairline py-2"
-                >
-                  <span className="pt-1">
-                    {kindOf(kind).label}
-                    <span className={`block text-[0.85rem] ${own ? 'text-water' : 'text-amber'}`}>
-                      {own ? 'your own' : '◆ placeholder'}
-                    </span>
-                  </span>
-                  <Amount
-                    id={`${kind}-first`}
-                    label="To buy"
-                    value={price.first}
-                    onCommit={(first) => setPrice(kind, { first })}
-                  />
-                  <Amount
-                    id={`${kind}-yearly`}
-                    label="A year"
-                    value={price.yearly}
-                    onCommit={(yearly) => setPrice(kind, { yearly })}
-                  />
-                </li>
-              );
-            })}
+            {kinds.map((kind) => (
+              <PriceRow key={kind} kind={kind} money={money} onPrice={(change) => setPrice(kind, change)} />
+            ))}
           </ul>
         </fieldset>
         <fieldset className="grid gap-2">
@@ -92,32 +67,15 @@ export function MoneyForm() {
             not seen yet.
           </p>
           {money.worth.map((w, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: they have no other name
-            <div key={i} className="grid grid-cols-[1fr_8rem] items-end gap-3 sm:grid-cols-[1fr_8rem_auto_auto]">
-              <Typed id={`worth-${i}`} label="What" value={w.what} onCommit={(what) => setWorth(i, { what })} />
-              <Amount
-                id={`worth-${i}-yearly`}
-                label={`A year, ${money.currency}`}
-                value={w.yearly}
-                onCommit={(yearly) => setWorth(i, { yearly })}
-              />
-              <label className="flex min-h-9 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-(--water)"
-                  checked={w.claim}
-                  onChange={(e) => setWorth(i, { claim: e.target.checked })}
-                />
-                a claim
-              </label>
-              <button
-                type="button"
-                className="button"
-                onClick={() => set({ worth: money.worth.filter((_, n) => n !== i) }, 'worth')}
-              >
-                Remove
-              </button>
-            </div>
+            <WorthRow
+              // biome-ignore lint/suspicious/noArrayIndexKey: they have no other name
+              key={i}
+              id={`worth-${i}`}
+              worth={w}
+              currency={money.currency}
+              onWorth={(change) => setWorth(i, change)}
+              onRemove={() => set({ worth: money.worth.filter((_, n) => n !== i) }, 'worth')}
+            />
           ))}
           {money.worth.length < 8 && (
             <div>
@@ -135,6 +93,70 @@ export function MoneyForm() {
         </fieldset>
       </div>
     </details>
+  );
+}
+
+/** What a kind costs, a placeholder until the person has a price. */
+function PriceRow({
+  kind,
+  money,
+  onPrice,
+}: {
+  kind: KindName;
+  money: Money;
+  onPrice: (change: Partial<{ first: number; yearly: number }>) => string | undefined;
+}) {
+  const { price, own } = priceOf(money, kind);
+  return (
+    <li className="grid grid-cols-[1fr_8rem_8rem] items-start gap-3 border-t border-hairline py-2">
+      <span className="pt-1">
+        {kindOf(kind).label}
+        <span className={`block text-[0.85rem] ${own ? 'text-water' : 'text-amber'}`}>
+          {own ? 'your own' : '◆ placeholder'}
+        </span>
+      </span>
+      <Amount id={`${kind}-first`} label="To buy" value={price.first} onCommit={(first) => onPrice({ first })} />
+      <Amount id={`${kind}-yearly`} label="A year" value={price.yearly} onCommit={(yearly) => onPrice({ yearly })} />
+    </li>
+  );
+}
+
+/** One thing that dry air is worth, seen or claimed. */
+function WorthRow({
+  id,
+  worth: w,
+  currency,
+  onWorth,
+  onRemove,
+}: {
+  id: string;
+  worth: Money['worth'][number];
+  currency: string;
+  onWorth: (change: Partial<Money['worth'][number]>) => string | undefined;
+  onRemove: () => void;
+}) {
+  return (
+    <div className="grid grid-cols-[1fr_8rem] items-end gap-3 sm:grid-cols-[1fr_8rem_auto_auto]">
+      <Typed id={id} label="What" value={w.what} onCommit={(what) => onWorth({ what })} />
+      <Amount
+        id={`${id}-yearly`}
+        label={`A year, ${currency}`}
+        value={w.yearly}
+        onCommit={(yearly) => onWorth({ yearly })}
+      />
+      <label className="flex min-h-9 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-(--water)"
+          checked={w.claim}
+          onChange={(e) => onWorth({ claim: e.target.checked })}
+        />
+        a claim
+      </label>
+      <button type="button" className="button" onClick={onRemove}>
+        Remove
+      </button>
+    </div>
   );
 }
 

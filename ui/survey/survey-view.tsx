@@ -30,64 +30,14 @@ const metaOf = (field: 'altitudeM' | 'barometerPa' | 'atmosphereFrom'): FieldMet
 
 /** What was measured and what is asked of the air: the ground that everything else stands on. */
 export function SurveyView() {
-  const { plan, edit } = usePlan();
-  const { survey } = plan;
-  const set = (change: Partial<Survey>, key: string): undefined => {
-    edit((p) => withSurvey(p, { ...p.survey, ...change }), key);
-  };
+  const { plan } = usePlan();
   const compressor = plan.stages[1];
-  const jobs = allStages(plan).filter((s) => s.kind === 'outlet');
   return (
     <div className="mx-auto grid max-w-[1240px] items-start gap-x-8 gap-y-4 p-4 lg:grid-cols-[1fr_21rem]">
       <h1 className="lg:col-span-2">Survey</h1>
       <div className="grid gap-6 max-lg:order-2">
         <Part title="Shop">
-          <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-            <TextInput
-              id="shop"
-              label="Shop"
-              value={survey.shop}
-              most={80}
-              onCommit={(shop) => set({ shop }, 'shop')}
-            />
-            <TextInput
-              id="line-name"
-              label="Line"
-              value={plan.name}
-              most={80}
-              onCommit={(name) => edit((p) => ({ ...p, name }), 'name')}
-            />
-            <ChoiceInput
-              id="atmosphere-from"
-              label="Air pressure from"
-              value={survey.atmosphereFrom}
-              options={metaOf('atmosphereFrom').options ?? {}}
-              onCommit={(v) => set({ atmosphereFrom: v as Survey['atmosphereFrom'] }, 'from')}
-            />
-            {survey.atmosphereFrom === 'altitude' ? (
-              <QuantityInput
-                id="altitude"
-                label="Altitude"
-                quantity="altitude"
-                value={survey.altitudeM}
-                min={metaOf('altitudeM').least}
-                max={metaOf('altitudeM').most}
-                help="Gauge readings stay as they are; the absolute pressures follow."
-                onCommit={(altitudeM) => set({ altitudeM }, 'altitude')}
-              />
-            ) : (
-              <QuantityInput
-                id="barometer"
-                label="Barometer at the place"
-                quantity="barometer"
-                value={survey.barometerPa}
-                min={metaOf('barometerPa').least}
-                max={metaOf('barometerPa').most}
-                help={metaOf('barometerPa').help}
-                onCommit={(barometerPa) => set({ barometerPa }, 'barometer')}
-              />
-            )}
-          </div>
+          <ShopFields />
         </Part>
         <Part
           title="Air at the intake"
@@ -114,53 +64,115 @@ export function SurveyView() {
           title="Jobs"
           note="What each job needs of the air. Every job is an outlet of the line; move it along the line on the Line page."
         >
-          <ul className="grid gap-4">
-            {jobs.map((job) => (
-              <li key={job.id} className="rounded-md border border-hairline bg-card p-3">
-                <div className="mb-3 flex flex-wrap items-end gap-3">
-                  <div className="min-w-48 flex-1">
-                    <TextInput
-                      id={`${job.id}-job`}
-                      label="Job"
-                      value={job.name}
-                      most={60}
-                      onCommit={(name) => edit((p) => renameStage(p, job.id, name), `${job.id}.name`)}
-                    />
-                  </div>
-                  <button type="button" className="button" onClick={() => edit((p) => removeStage(p, job.id))}>
-                    Remove
-                  </button>
-                </div>
-                <div className="mb-3">
-                  <JobChoice stageId={job.id} />
-                </div>
-                <StageForm stage={job} />
-              </li>
-            ))}
-          </ul>
-          <Demand />
-          <div className="flex flex-wrap items-center gap-3">
-            <button
-              type="button"
-              className="button"
-              onClick={() =>
-                edit((p) =>
-                  insertStage(p, newStage('outlet', crypto.randomUUID(), `Job ${jobs.length + 1}`), p.stages.length),
-                )
-              }
-            >
-              <Plus size={15} aria-hidden /> Add a job
-            </button>
-            <span className="text-[0.85rem] text-quiet">
-              Breathing air is not a job for this tool: use a certified breathing-air system.
-            </span>
-          </div>
+          <Jobs />
         </Part>
       </div>
       <aside className="max-lg:order-1 lg:sticky lg:top-16" aria-label="Water drawn in">
         <WaterDrawnIn />
       </aside>
     </div>
+  );
+}
+
+/** Names, and the pressure of the air at the place. */
+function ShopFields() {
+  const { plan, edit } = usePlan();
+  const { survey } = plan;
+  const set = (change: Partial<Survey>, key: string): undefined => {
+    edit((p) => withSurvey(p, { ...p.survey, ...change }), key);
+  };
+  return (
+    <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
+      <TextInput id="shop" label="Shop" value={survey.shop} most={80} onCommit={(shop) => set({ shop }, 'shop')} />
+      <TextInput
+        id="line-name"
+        label="Line"
+        value={plan.name}
+        most={80}
+        onCommit={(name) => edit((p) => ({ ...p, name }), 'name')}
+      />
+      <ChoiceInput
+        id="atmosphere-from"
+        label="Air pressure from"
+        value={survey.atmosphereFrom}
+        options={metaOf('atmosphereFrom').options ?? {}}
+        onCommit={(v) => set({ atmosphereFrom: v as Survey['atmosphereFrom'] }, 'from')}
+      />
+      {survey.atmosphereFrom === 'altitude' ? (
+        <QuantityInput
+          id="altitude"
+          label="Altitude"
+          quantity="altitude"
+          value={survey.altitudeM}
+          min={metaOf('altitudeM').least}
+          max={metaOf('altitudeM').most}
+          help="Gauge readings stay as they are; the absolute pressures follow."
+          onCommit={(altitudeM) => set({ altitudeM }, 'altitude')}
+        />
+      ) : (
+        <QuantityInput
+          id="barometer"
+          label="Barometer at the place"
+          quantity="barometer"
+          value={survey.barometerPa}
+          min={metaOf('barometerPa').least}
+          max={metaOf('barometerPa').most}
+          help={metaOf('barometerPa').help}
+          onCommit={(barometerPa) => set({ barometerPa }, 'barometer')}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Every outlet of the line, with what it asks of the air. */
+function Jobs() {
+  const { plan, edit } = usePlan();
+  const jobs = allStages(plan).filter((s) => s.kind === 'outlet');
+  return (
+    <>
+      <ul className="grid gap-4">
+        {jobs.map((job) => (
+          <li key={job.id} className="rounded-md border border-hairline bg-card p-3">
+            <div className="mb-3 flex flex-wrap items-end gap-3">
+              <div className="min-w-48 flex-1">
+                <TextInput
+                  id={`${job.id}-job`}
+                  label="Job"
+                  value={job.name}
+                  most={60}
+                  onCommit={(name) => edit((p) => renameStage(p, job.id, name), `${job.id}.name`)}
+                />
+              </div>
+              <button type="button" className="button" onClick={() => edit((p) => removeStage(p, job.id))}>
+                Remove
+              </button>
+            </div>
+            <div className="mb-3">
+              <JobChoice stageId={job.id} />
+            </div>
+            <StageForm stage={job} />
+          </li>
+        ))}
+      </ul>
+      <Demand />
+      <div className="flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className="button"
+          onClick={() =>
+            edit((p) =>
+              insertStage(p, newStage('outlet', crypto.randomUUID(), `Job ${jobs.length + 1}`), p.stages.length),
+            )
+          }
+        >
+          <Plus size={15} aria-hidden /> Add a job
+        </button>
+        <span className="text-[0.85rem] text-quiet">
+          Breathing air is not a job for this tool: use a certified breathing-air system.
+        </span>
+      </div>
+    </>
   );
 }
 
