@@ -156,3 +156,7 @@ test('a drain to which less than 50 mL a day come is opened weekly, not daily (t
   expect(handDays(1, undefined, 0.0495, false)).toMatchObject({ days: 7, water: 'rarely' });
   expect(handDays(1, undefined, 0.0505, false)).toEqual({ days: 1 });
 });
+
+test('no drain is asked for more often than each hour, however fast its sump fills', () => {
+  expect(handDays(1, 0.02, 1, false)).toEqual({ days: 1 / 24, water: 'sooner' });
+});

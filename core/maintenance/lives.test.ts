@@ -9,6 +9,7 @@ import { PSI } from '../quantity/constants';
 import { planOf, stageOf } from '../test/reference';
 import { neglectOfDrains } from '../year/neglect';
 import { livesOf } from './charge-lives';
+import { chargeLoad } from './charge-load';
 import { cheapestChangeH, growthOf } from './element-life';
 import { elementLives } from './element-lives';
 import { loadedClock } from './loaded-clock';
@@ -232,4 +233,13 @@ test('progress is told, and a run that is cancelled returns nothing', () => {
   const put = entry('2026-01-12T07:00', { kind: 'change', stageId: DEMO_STAGES.beads });
   expect(livesOf(plan, undefined, [], [put], '2026-02-12T08:00', () => false)).toBeUndefined();
   expect(livesOf(plan, undefined, [], [], '2026-02-12T08:00')?.[0]?.state).toBe('empty');
+});
+
+test('what comes day by day is what comes between the days, added up', () => {
+  const load = chargeLoad(plan, undefined, DEMO_STAGES.beads, loadedClock(plan, [], Date.UTC(2026, 0, 5), 60));
+  const days = load.daily('2026-01-05T00:00', 14);
+  expect(days.some((kg) => kg > 0)).toBe(true);
+  expect(days[6]).toBe(0); // a Sunday
+  expect(days.reduce((a, b) => a + b, 0)).toBeCloseTo(load.kgBetween('2026-01-05T00:00', '2026-01-19T00:00'), 9);
+  expect(days[1]).toBeCloseTo(load.kgBetween('2026-01-06T00:00', '2026-01-07T00:00'), 9);
 });

@@ -1,0 +1,31 @@
+import { DAY_MS } from '../quantity/constants';
+import { goodShop } from '../test/good-lines';
+import { dueByMeter } from './hour-meter';
+
+const at = (date: string, hours: number) => ({
+  stageId: 'compressor',
+  of: 'hours' as const,
+  at: `${date}T08:00`,
+  value: hours * 3600,
+  expected: null,
+});
+const ms = (date: string): number => Date.parse(`${date}T08:00Z`);
+const readings = [at('2026-11-21', 1100), at('2026-11-11', 1050), at('2026-11-01', 1000)]; // 5 h a day
+
+test('a task of 200 h is due when the meter has run 200 h since it was done, at the rate of its readings', () => {
+  // Done with the reading of 1000 h: 100 h have run, and 100 h take twenty days.
+  const due = dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-01'), readings);
+  expect(due?.hPerDay).toBeCloseTo(5, 9);
+  expect(((due?.dueMs ?? 0) - ms('2026-12-11')) / DAY_MS).toBeCloseTo(0, 6);
+});
+
+test('done on a day without a reading, the meter is taken back at its rate', () => {
+  const due = dueByMeter(goodShop(), 'receiver', 200, ms('2026-10-22'), readings); // 950 h then
+  expect(((due?.dueMs ?? 0) - ms('2026-12-01')) / DAY_MS).toBeCloseTo(0, 6);
+});
+
+test('a meter that stands still, or was read once, tells nothing', () => {
+  expect(dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-01'), [at('2026-11-21', 1000)])).toBeUndefined();
+  const still = [at('2026-11-21', 1000), at('2026-11-01', 1000)];
+  expect(dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-01'), still)).toBeUndefined();
+});
