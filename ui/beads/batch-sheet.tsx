@@ -17,7 +17,6 @@ const TRAY = { clean: 'clean beads', oily: 'beads brown or smelling of oil', pel
 
 /** What an oven leaves in a spent charge, and what it does to it. */
 export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
-  const { say } = useUnits();
   const batch: Batch = {
     medium: q.medium,
     dyed: q.dyed === 'yes' && q.medium === 'silica',
@@ -29,10 +28,6 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
   };
   const suits = suitsBatch(batch);
   const result = dryBatch(batch, q.oven, q.hours / 3600);
-  const ways = [
-    { name: 'As set here', ovenC: q.oven, hours: q.hours / 3600 },
-    { name: 'Suits these beads', ...suits },
-  ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
   return (
     <Sheet
       id="dry"
@@ -69,82 +64,9 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
           <InUnits text={result.refused} />
         </p>
       ) : (
-        <div>
-          <p className="text-[1.6rem] font-bold leading-tight">
-            Leaves {say(result.leaves, 'share')} of water{' '}
-            <span className="text-[1.05rem] font-normal text-quiet">
-              in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
-            </span>
-          </p>
-          {result.ruins && (
-            <p className="font-semibold text-brick">
-              ▲ <InUnits text={result.ruins} />
-            </p>
-          )}
-          <p>{result.says}</p>
-          {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
-            <button
-              type="button"
-              className="button mt-1"
-              onClick={() => set({ oven: suits.ovenC, hours: suits.hours * 3600 })}
-            >
-              Set what suits: {say(suits.ovenC, 'temperature')}, {spell(suits.hours * 3600)}
-            </button>
-          )}
-          {q.layer > LAYER_MOST_M && (
-            <p className="text-amber">◆ Thicker than {say(LAYER_MOST_M, 'size')}: the bottom stays wet. Spread it.</p>
-          )}
-        </div>
+        <Outcome q={q} set={set} result={result} suits={suits} />
       )}
-      {q.tray === 'clean' && (
-        <div className="overflow-x-auto">
-          <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
-            <thead>
-              <tr className="eyebrow">
-                <td />
-                {['Oven', 'Time', 'Leaves', 'About needs'].map((h) => (
-                  <th
-                    key={h}
-                    scope="col"
-                    className={`px-2 pb-1 text-right ${h === 'About needs' ? 'max-sm:hidden' : ''}`}
-                  >
-                    {h}
-                  </th>
-                ))}
-                <td />
-              </tr>
-            </thead>
-            <tbody>
-              {ways.map((way) => (
-                <tr key={`${way.name}${way.ovenC}`} className="border-t border-hairline">
-                  <th scope="row" className="py-1.5 pr-2 text-left font-normal">
-                    {way.name}
-                  </th>
-                  <td className="px-2 text-right whitespace-nowrap">{say(way.ovenC, 'temperature')}</td>
-                  <td className="px-2 text-right whitespace-nowrap">{spell(way.hours * 3600)}</td>
-                  <td className="px-2 text-right font-semibold whitespace-nowrap">
-                    {way.result.refused ? '–' : say(way.result.leaves, 'share')}
-                  </td>
-                  <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
-                    {way.result.refused ? '–' : spell(Math.round(way.result.hoursNeeded * 4) * 900)}
-                  </td>
-                  <td className="pl-2 text-[0.88rem] whitespace-nowrap">
-                    {way.result.refused ? (
-                      <span className="text-brick">▲ useless</span>
-                    ) : way.result.ruins ? (
-                      <span className="text-brick">▲ ruins it</span>
-                    ) : way.ovenC < suits.leastC - 0.5 ? (
-                      <span className="text-amber">◆ in part</span>
-                    ) : (
-                      <span className="text-water">● fit</span>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
+      {q.tray === 'clean' && <WaysTable q={q} batch={batch} />}
       {q.tray === 'clean' && <QuotedTable batch={batch} />}
       {!result.refused && <DryingTimer batch={batch} hours={q.hours / 3600} />}
       <p className="text-[0.85rem] text-quiet">
@@ -154,5 +76,103 @@ export function BatchSheet({ q, set, ask }: { q: Query; set: (change: Partial<Qu
       </p>
       <Cautions ids={['C22', ...(batch.oily ? ['C26'] : []), ...(batch.dyed ? ['C23'] : []), 'C24']} />
     </Sheet>
+  );
+}
+
+/** What the oven leaves, and a way to set what suits. */
+function Outcome({
+  q,
+  set,
+  result,
+  suits,
+}: {
+  q: Query;
+  set: (change: Partial<Query>) => void;
+  result: ReturnType<typeof dryBatch>;
+  suits: ReturnType<typeof suitsBatch>;
+}) {
+  const { say } = useUnits();
+  return (
+    <div>
+      <p className="text-[1.6rem] font-bold leading-tight">
+        Leaves {say(result.leaves, 'share')} of water{' '}
+        <span className="text-[1.05rem] font-normal text-quiet">
+          in {MEDIA[q.medium as Medium]}; {say((q.loaded - result.leaves) * q.kg, 'mass')} driven off
+        </span>
+      </p>
+      {result.ruins && (
+        <p className="font-semibold text-brick">
+          ▲ <InUnits text={result.ruins} />
+        </p>
+      )}
+      <p>{result.says}</p>
+      {(q.oven !== suits.ovenC || q.hours !== suits.hours * 3600) && (
+        <button
+          type="button"
+          className="button mt-1"
+          onClick={() => set({ oven: suits.ovenC, hours: suits.hours * 3600 })}
+        >
+          Set what suits: {say(suits.ovenC, 'temperature')}, {spell(suits.hours * 3600)}
+        </button>
+      )}
+      {q.layer > LAYER_MOST_M && (
+        <p className="text-amber">◆ Thicker than {say(LAYER_MOST_M, 'size')}: the bottom stays wet. Spread it.</p>
+      )}
+    </div>
+  );
+}
+
+/** The oven as it is set beside the one that suits these beads. */
+function WaysTable({ q, batch }: { q: Query; batch: Batch }) {
+  const { say } = useUnits();
+  const suits = suitsBatch(batch);
+  const ways = [
+    { name: 'As set here', ovenC: q.oven, hours: q.hours / 3600 },
+    { name: 'Suits these beads', ...suits },
+  ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
+        <thead>
+          <tr className="eyebrow">
+            <td />
+            {['Oven', 'Time', 'Leaves', 'About needs'].map((h) => (
+              <th key={h} scope="col" className={`px-2 pb-1 text-right ${h === 'About needs' ? 'max-sm:hidden' : ''}`}>
+                {h}
+              </th>
+            ))}
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((way) => (
+            <tr key={`${way.name}${way.ovenC}`} className="border-t border-hairline">
+              <th scope="row" className="py-1.5 pr-2 text-left font-normal">
+                {way.name}
+              </th>
+              <td className="px-2 text-right whitespace-nowrap">{say(way.ovenC, 'temperature')}</td>
+              <td className="px-2 text-right whitespace-nowrap">{spell(way.hours * 3600)}</td>
+              <td className="px-2 text-right font-semibold whitespace-nowrap">
+                {way.result.refused ? '–' : say(way.result.leaves, 'share')}
+              </td>
+              <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
+                {way.result.refused ? '–' : spell(Math.round(way.result.hoursNeeded * 4) * 900)}
+              </td>
+              <td className="pl-2 text-[0.88rem] whitespace-nowrap">
+                {way.result.refused ? (
+                  <span className="text-brick">▲ useless</span>
+                ) : way.result.ruins ? (
+                  <span className="text-brick">▲ ruins it</span>
+                ) : way.ovenC < suits.leastC - 0.5 ? (
+                  <span className="text-amber">◆ in part</span>
+                ) : (
+                  <span className="text-water">● fit</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

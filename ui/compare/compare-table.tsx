@@ -58,25 +58,7 @@ export function Table({ sides }: { sides: readonly Titled[] }) {
               <th scope="row" className="py-1 pr-3 align-top font-normal">
                 {name(row)}
               </th>
-              {cells((i) => {
-                const id = row[i]?.id;
-                const side = all[i]?.side;
-                const judged = id === undefined ? undefined : side?.judgements.get(id);
-                const station = side?.section.at(id);
-                if (!judged || !station) return row[i] && <span className="text-brick">▲ no air reaches it</span>;
-                const verdict = inAll(judged);
-                const grade = side?.grades.get(judged.stageId);
-                return (
-                  <>
-                    <span className={`font-semibold ${TONE[verdict]}`}>{VERDICT[verdict]}</span>
-                    <span className="block text-[0.88rem]">
-                      {say(station.pressureDewPointC, 'temperature')} dew point ·{' '}
-                      {say(judged.pressure.getsPa, 'pressure')}
-                      {grade && ` · ${written(grade)}`}
-                    </span>
-                  </>
-                );
-              })}
+              {cells((i) => row[i] && <JobCell side={all[i]?.side} stageId={row[i].id} />)}
             </tr>
           ))}
           {heading('Section', 'air and pressure dew point downstream of each stage')}
@@ -119,23 +101,9 @@ export function Table({ sides }: { sides: readonly Titled[] }) {
             <th scope="row" className="py-1 pr-3 align-top font-normal">
               Open advice
             </th>
-            {cells((i) => {
-              const grave = (all[i]?.side.advice ?? []).filter((a) => a.rule.grade !== 'note');
-              if (grave.length === 0) return <span className="text-water">● no advice</span>;
-              return (
-                <ul>
-                  {grave.map((a) => (
-                    <li key={a.key} className="flex gap-1.5 text-[0.88rem]">
-                      <span className={MARKS[gradeOf(a)].tone}>
-                        <span aria-hidden>{MARKS[gradeOf(a)].sign}</span>
-                        <span className="sr-only">{MARKS[gradeOf(a)].word}: </span>
-                      </span>
-                      {said(a.finding.what, say)}
-                    </li>
-                  ))}
-                </ul>
-              );
-            })}
+            {cells((i) => (
+              <AdviceCell side={all[i]?.side} />
+            ))}
           </tr>
           {heading('Tasks', 'minutes a year, as in Today')}
           {tasks.map((what) => (
@@ -154,5 +122,46 @@ export function Table({ sides }: { sides: readonly Titled[] }) {
         </tbody>
       </table>
     </div>
+  );
+}
+
+type Side = ReturnType<typeof sideOf> | undefined;
+
+/** What a job gets of the air, against what it asks. */
+function JobCell({ side, stageId }: { side: Side; stageId: string }) {
+  const { say } = useUnits();
+  const judged = side?.judgements.get(stageId);
+  const station = side?.section.at(stageId);
+  if (!judged || !station) return <span className="text-brick">▲ no air reaches it</span>;
+  const verdict = inAll(judged);
+  const grade = side?.grades.get(stageId);
+  return (
+    <>
+      <span className={`font-semibold ${TONE[verdict]}`}>{VERDICT[verdict]}</span>
+      <span className="block text-[0.88rem]">
+        {say(station.pressureDewPointC, 'temperature')} dew point · {say(judged.pressure.getsPa, 'pressure')}
+        {grade && ` · ${written(grade)}`}
+      </span>
+    </>
+  );
+}
+
+/** What stands against a line, notes left out. */
+function AdviceCell({ side }: { side: Side }) {
+  const { say } = useUnits();
+  const grave = (side?.advice ?? []).filter((a) => a.rule.grade !== 'note');
+  if (grave.length === 0) return <span className="text-water">● no advice</span>;
+  return (
+    <ul>
+      {grave.map((a) => (
+        <li key={a.key} className="flex gap-1.5 text-[0.88rem]">
+          <span className={MARKS[gradeOf(a)].tone}>
+            <span aria-hidden>{MARKS[gradeOf(a)].sign}</span>
+            <span className="sr-only">{MARKS[gradeOf(a)].word}: </span>
+          </span>
+          {said(a.finding.what, say)}
+        </li>
+      ))}
+    </ul>
   );
 }

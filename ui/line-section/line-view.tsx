@@ -42,7 +42,7 @@ export function LineView() {
 }
 
 const View = memo(function View() {
-  const { plan, section, edit, store } = usePlan();
+  const { plan, section, edit } = usePlan();
   const isToday = useIsToday();
   const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
@@ -69,24 +69,7 @@ const View = memo(function View() {
 
   const position = branch ? stages.length : index + 1;
   const runId = run?.id ?? MAIN;
-  const insert = useCallback(
-    (kind: KindName): void => {
-      const same = allStages(store.getState().plan).filter((s) => s.kind === kind).length;
-      const fresh = sized(store.getState().plan, newStage(kind, crypto.randomUUID()));
-      const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
-      edit((p) => insertStage(p, named, position, runId));
-      select(fresh.id);
-    },
-    [store, edit, select, position, runId],
-  );
-  const insertUnit = useCallback(
-    (name: WallUnitName): void => {
-      const id = crypto.randomUUID();
-      edit((p) => addWallUnit(p, name, position, runId, id, () => crypto.randomUUID()));
-      select(id);
-    },
-    [edit, select, position, runId],
-  );
+  const { insert, insertUnit } = useInsert(position, runId, select);
   const toggleLanes = useCallback(
     (id: string): void => void setOpened((is) => (is.includes(id) ? is.filter((o) => o !== id) : [...is, id])),
     [setOpened],
@@ -189,6 +172,30 @@ const View = memo(function View() {
     </div>
   );
 });
+
+/** Puts a new stage or unit into a run at a place, and selects it. */
+function useInsert(position: number, runId: string, select: (id: string) => void) {
+  const { edit, store } = usePlan();
+  const insert = useCallback(
+    (kind: KindName): void => {
+      const same = allStages(store.getState().plan).filter((s) => s.kind === kind).length;
+      const fresh = sized(store.getState().plan, newStage(kind, crypto.randomUUID()));
+      const named = same ? { ...fresh, name: `${fresh.name} ${same + 1}` } : fresh;
+      edit((p) => insertStage(p, named, position, runId));
+      select(fresh.id);
+    },
+    [store, edit, select, position, runId],
+  );
+  const insertUnit = useCallback(
+    (name: WallUnitName): void => {
+      const id = crypto.randomUUID();
+      edit((p) => addWallUnit(p, name, position, runId, id, () => crypto.randomUUID()));
+      select(id);
+    },
+    [edit, select, position, runId],
+  );
+  return { insert, insertUnit };
+}
 
 /** The width that the row of stages has, and what of it is in view. */
 function useRoom(box: RefObject<HTMLDivElement | null>) {

@@ -87,40 +87,7 @@ function Editor({
               onCommit={(name) => edit((p) => renameStage(p, stage.id, name), `${stage.id}.name`)}
             />
           </div>
-          {!fixed && (
-            <div className="flex gap-1">
-              <button
-                type="button"
-                className="button px-2"
-                disabled={position <= firstFree(run)}
-                onClick={() => edit((p) => moveStage(p, stage.id, position - 1))}
-                aria-label="Move upstream"
-                title="Move upstream ( [ )"
-              >
-                <ArrowLeft size={16} aria-hidden />
-              </button>
-              <button
-                type="button"
-                className="button px-2"
-                disabled={position >= run.stages.length - 1}
-                onClick={() => edit((p) => moveStage(p, stage.id, position + 1))}
-                aria-label="Move downstream"
-                title="Move downstream ( ] )"
-              >
-                <ArrowRight size={16} aria-hidden />
-              </button>
-              <button
-                type="button"
-                className="button"
-                onClick={() => {
-                  edit((p) => removeStage(p, stage.id));
-                  onSelect(run.stages[position - 1]?.id ?? run.from ?? undefined);
-                }}
-              >
-                <Trash2 size={15} aria-hidden /> Remove
-              </button>
-            </div>
-          )}
+          {!fixed && <StageActions stage={stage} run={run} position={position} onSelect={onSelect} />}
         </div>
         {problem && (
           <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
@@ -147,45 +114,105 @@ function Editor({
         <DryersLink stage={stage} />
         {stage.kind === 'aftercooler' && <CoolerReadings key={`${stage.id}-readings`} stage={stage} />}
       </div>
-      <div className="isolate">
-        <h2 className="mb-1 text-[0.9rem]">Air {stage.kind === 'outlet' ? 'at the inlet' : 'at the outlet'}</h2>
-        {stage.planned && <p className="text-quiet">Not installed yet: left out of the calculation.</p>}
-        <dl>
-          {FIGURES.map(([name, label, quantity]) => {
-            const value = readFigure(plan, section, stage.id, name);
-            return value === undefined ? null : (
-              <div key={name} className="flex justify-between gap-3 border-t border-hairline py-1">
-                <dt className="text-quiet">{label}</dt>
-                <dd className="font-semibold">
-                  <Why figure={{ stageId: stage.id, name }}>
-                    <Amount si={value} quantity={quantity} />
-                  </Why>
-                </dd>
-              </div>
-            );
-          })}
-          {shownBy(plan, section, stage).map(({ label, value, quantity, text, warns }) => (
-            <div key={label} className="flex justify-between gap-3 border-t border-hairline py-1">
-              <dt className={warns ? 'text-amber' : 'text-quiet'}>
-                {warns && '◆ '}
-                {label}
-              </dt>
-              <dd className="text-right font-semibold">
-                {value !== undefined &&
-                  (quantity === 'number' || quantity === undefined ? (
-                    formatNumber(value)
-                  ) : (
-                    <Amount si={value} quantity={quantity} />
-                  ))}{' '}
-                {text && <span className={warns ? 'text-amber' : ''}>{text}</span>}
-              </dd>
-            </div>
-          ))}
-        </dl>
-      </div>
+      <StageFigures stage={stage} plan={plan} section={section} />
       <div className="isolate md:col-span-2">
         <Cautions ids={[...(kind.moreCautions?.(stage.parameters) ?? []), ...kind.cautions]} />
       </div>
     </section>
+  );
+}
+
+/** Moves it along its run, or takes it out. */
+function StageActions({
+  stage,
+  run,
+  position,
+  onSelect,
+}: {
+  stage: Stage;
+  run: Run;
+  position: number;
+  onSelect: (id: string | undefined) => void;
+}) {
+  const { edit } = usePlan();
+  return (
+    <div className="flex gap-1">
+      <button
+        type="button"
+        className="button px-2"
+        disabled={position <= firstFree(run)}
+        onClick={() => edit((p) => moveStage(p, stage.id, position - 1))}
+        aria-label="Move upstream"
+        title="Move upstream ( [ )"
+      >
+        <ArrowLeft size={16} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="button px-2"
+        disabled={position >= run.stages.length - 1}
+        onClick={() => edit((p) => moveStage(p, stage.id, position + 1))}
+        aria-label="Move downstream"
+        title="Move downstream ( ] )"
+      >
+        <ArrowRight size={16} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="button"
+        onClick={() => {
+          edit((p) => removeStage(p, stage.id));
+          onSelect(run.stages[position - 1]?.id ?? run.from ?? undefined);
+        }}
+      >
+        <Trash2 size={15} aria-hidden /> Remove
+      </button>
+    </div>
+  );
+}
+
+/** The air downstream of a stage, and what the stage itself tells. */
+function StageFigures({
+  stage,
+  plan,
+  section,
+}: Pick<ReturnType<typeof usePlan>, 'plan' | 'section'> & { stage: Stage }) {
+  return (
+    <div className="isolate">
+      <h2 className="mb-1 text-[0.9rem]">Air {stage.kind === 'outlet' ? 'at the inlet' : 'at the outlet'}</h2>
+      {stage.planned && <p className="text-quiet">Not installed yet: left out of the calculation.</p>}
+      <dl>
+        {FIGURES.map(([name, label, quantity]) => {
+          const value = readFigure(plan, section, stage.id, name);
+          return value === undefined ? null : (
+            <div key={name} className="flex justify-between gap-3 border-t border-hairline py-1">
+              <dt className="text-quiet">{label}</dt>
+              <dd className="font-semibold">
+                <Why figure={{ stageId: stage.id, name }}>
+                  <Amount si={value} quantity={quantity} />
+                </Why>
+              </dd>
+            </div>
+          );
+        })}
+        {shownBy(plan, section, stage).map(({ label, value, quantity, text, warns }) => (
+          <div key={label} className="flex justify-between gap-3 border-t border-hairline py-1">
+            <dt className={warns ? 'text-amber' : 'text-quiet'}>
+              {warns && '◆ '}
+              {label}
+            </dt>
+            <dd className="text-right font-semibold">
+              {value !== undefined &&
+                (quantity === 'number' || quantity === undefined ? (
+                  formatNumber(value)
+                ) : (
+                  <Amount si={value} quantity={quantity} />
+                ))}{' '}
+              {text && <span className={warns ? 'text-amber' : ''}>{text}</span>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </div>
   );
 }

@@ -1,23 +1,16 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { collectingSince } from '@/core/log/collecting-since';
-import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
 import type { LoggedDrain } from '@/core/log/judge-log';
 import { drainPoints } from '@/core/plan/edit';
-import { placeOf } from '@/core/plan/survey';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
-import { rememberedWho, rememberWho, useSender } from '@/ui/outbox/use-sender';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
-import { nowOnTheWall } from '../units/when';
 import { AmountInput } from './amount-input';
 import { AppearanceInput } from './appearance-input';
 import { Expected, HoursAndAir } from './drain-form-parts';
 import { DrainPointList } from './drain-point-list';
+import { useDrain } from './use-drain';
 
 /** Logs a drain: what came out, beside what the plan expects for the hours run since the last time. */
 export function DrainForm({
@@ -34,61 +27,10 @@ export function DrainForm({
   onPoint: (id: string) => void;
   onLogged: (entryId: string) => void;
 }) {
-  const { plan, planId } = usePlan();
+  const { plan } = usePlan();
   const points = drainPoints(plan);
-  const place = placeOf(plan.survey, plan.survey.intakePlaceId);
-  const [round, setRound] = useState(0); // a fresh form after every entry
-  const form = useForm<DrainEntry>({
-    // The schema's own output type: defaults make its input looser than what the form holds.
-    resolver: zodResolver(drainEntrySchema) as never,
-    defaultValues: {
-      note: '',
-      loadedHours: null,
-      who: '',
-      intakeTemperatureC: place.temperatureC,
-      intakeRelativeHumidity: place.relativeHumidity,
-    },
-  });
+  const { form, sender, round, submit } = useDrain(entries, lastDrained, pointId, onLogged);
   const { errors } = form.formState;
-  const { setValue, reset } = form;
-  const sender = useSender(planId, ({ to, body }) => {
-    if (to !== 'drains') return;
-    onLogged((body as unknown as DrainEntry).id);
-    setRound((n) => n + 1);
-  });
-  useEffect(() => {
-    for (const { field, message } of sender.refused?.issues ?? [])
-      form.setError(field as keyof DrainEntry, { message });
-  }, [sender.refused, form]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new point or a new round starts the form anew; edits of the plan must not
-  useEffect(() => {
-    const at = nowOnTheWall();
-    reset({
-      id: crypto.randomUUID(),
-      stageId: pointId,
-      drainedAt: at,
-      sinceAt: collectingSince(
-        plan,
-        [...lastDrained, ...entries.map((e) => ({ stageId: e.stageId, at: e.drainedAt }))],
-        pointId,
-        at,
-      ),
-      amountM3: undefined as never,
-      appearance: undefined as never,
-      who: rememberedWho(),
-      note: '',
-      loadedHours: null,
-      intakeTemperatureC: place.temperatureC,
-      intakeRelativeHumidity: place.relativeHumidity,
-    });
-  }, [pointId, round, entries.length]);
-  const v = form.watch();
-  const submit = form.handleSubmit((entry) => {
-    if (entry.drainedAt > nowOnTheWall())
-      return form.setError('drainedAt', { message: 'That lies in the future. Log a drain when it has been done.' });
-    rememberWho(entry.who);
-    void sender.put({ to: 'drains', body: { ...entry } });
-  });
   return (
     <form
       onSubmit={submit}
@@ -108,9 +50,9 @@ export function DrainForm({
         <AmountInput
           key={`${pointId}.${round}`}
           error={errors.amountM3 && 'Type how much came out, for example 160.'}
-          onChange={(m3) => setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
+          onChange={(m3) => form.setValue('amountM3', m3 as number, { shouldValidate: form.formState.isSubmitted })}
         />
-        <Expected entry={v} />
+        <Expected entry={form.watch()} />
         <AppearanceInput field={form.register('appearance')} error={errors.appearance?.message} />
         <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-1">
           <Field id="drainedAt" label="Drained at" error={errors.drainedAt?.message}>
