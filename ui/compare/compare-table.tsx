@@ -146,7 +146,7 @@ function JobCell({ side, stageId }: { side: Side; stageId: string }) {
   );
 }
 
-/** What stands against a line, notes left out. */
+/** The open advice on a line, notes left out. */
 function AdviceCell({ side }: { side: Side }) {
   const { say } = useUnits();
   const grave = (side?.advice ?? []).filter((a) => a.rule.grade !== 'note');
