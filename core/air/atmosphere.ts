@@ -16,7 +16,12 @@ export function atmosphericPressurePa(altitudeM: number): number {
   return SEA_LEVEL_PA * (1 - 2.25577e-5 * altitudeM) ** 5.2559;
 }
 
-/** Altitude, m, at which the standard atmosphere has this pressure: the inverse of {@link atmosphericPressurePa}. */
+/**
+ * Altitude, m, at which the standard atmosphere has this pressure: the inverse of {@link atmosphericPressurePa}.
+ * @param pressurePa barometric, Pa
+ * @returns m above sea level
+ * @source ICAO standard atmosphere
+ */
 export function altitudeM(pressurePa: number): number {
   return (1 - (pressurePa / SEA_LEVEL_PA) ** (1 / 5.2559)) / 2.25577e-5;
 }

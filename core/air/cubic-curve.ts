@@ -31,7 +31,11 @@ export function cubicCurve(
   return { least, perUnit, cubics };
 }
 
-/** Reads the curve; the place must lie in its range. */
+/**
+ * Reads the curve; the place must lie in its range.
+ * @param at in its range, in the unit of x
+ * @returns value of the function
+ */
 export function readCurve({ least, perUnit, cubics }: CubicCurve, at: number): number {
   const x = (at - least) * perUnit;
   const i = x | 0; // an integer index, which Math.trunc would not give the machine
@@ -87,7 +91,11 @@ export function octaveCurve(
   return { first, cubics };
 }
 
-/** Reads the curve; x must lie in its range. */
+/**
+ * Reads the curve; x must lie in its range.
+ * @param x positive, in its range
+ * @returns value of the function
+ */
 export function readOctaves({ first, cubics }: OctaveCurve, x: number): number {
   const k = 5 * (stepOf(x) - first);
   const u = x - (cubics[k] as number);

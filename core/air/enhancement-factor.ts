@@ -40,7 +40,13 @@ function cubic(c: readonly [number, number, number, number], k: number): number 
   return c[0] + k * (c[1] + k * (c[2] + k * c[3]));
 }
 
-/** ln f from a saturation pressure already known; unchecked, for use inside other functions. */
+/**
+ * ln f from a saturation pressure already known; unchecked, for use inside other functions.
+ * @param saturationPa, pressurePa Pa
+ * @param temperatureC °C
+ * @returns ln f
+ * @source Greenspan 1976, Hardy 1998
+ */
 export function lnEnhancement(saturationPa: number, temperatureC: number, pressurePa: number, phase: Phase): number {
   if (saturationPa >= pressurePa) return 0; // at and beyond boiling there is no air left for the vapour to interact with
   const fit = phase === 'ice' ? (temperatureC < -50 ? COLD_ICE : ICE) : temperatureC < 0 ? SUPERCOOLED : WATER;
@@ -73,17 +79,20 @@ export function enhancementFactor(
   return Math.exp(lnEnhancement(saturationPressurePa(fitted, phase), fitted, pressurePa, phase));
 }
 
-/** @throws OutOfRange unless the absolute pressure is one the moist-air functions answer for. */
+/**
+ * @param pressurePa 0.5…41 bar absolute
+ * @throws OutOfRange unless the absolute pressure is one the moist-air functions answer for.
+ */
 export function requirePressure(pressurePa: number): void {
   requireRange('An absolute pressure', pressurePa / 1e5, LEAST_PRESSURE_PA / 1e5, MOST_PRESSURE_PA / 1e5, 'bar');
 }
 
 /**
  * Effective saturation pressure f · e: the partial pressure of vapour in saturated air at a total pressure.
- *
  * @param temperatureC °C, −100…+200 (over water −50…+200)
  * @param pressurePa absolute
  * @returns Pa; may exceed the pressure itself where water would boil: then the air cannot be saturated
+ * @source f by Greenspan 1976, Hardy 1998; e by Hyland & Wexler 1983
  * @example saturatedVapourPressurePa(20, 101325) // 2348.1
  */
 export function saturatedVapourPressurePa(

@@ -24,6 +24,7 @@ export const vapourEnthalpy = (temperatureC: number): number => VAPOUR_AT_ZERO +
 
 /**
  * Specific enthalpy of liquid water.
+ * @param temperatureC °C
  * @returns J/kg
  * @source ASHRAE Fundamentals ch. 1, eq. 35
  * @example waterEnthalpy(20) // 83720
@@ -32,6 +33,7 @@ export const waterEnthalpy = (temperatureC: number): number => CP_WATER * temper
 
 /**
  * Specific enthalpy of ice.
+ * @param temperatureC °C, to 0
  * @returns J/kg
  * @source ASHRAE Fundamentals ch. 1, eq. 36
  * @example iceEnthalpy(-10) // -354400
@@ -40,6 +42,7 @@ export const iceEnthalpy = (temperatureC: number): number => CP_ICE * temperatur
 
 /**
  * Heat that a kilogram of vapour gives off as it condenses.
+ * @param temperatureC °C
  * @returns J/kg
  * @source difference of the two enthalpies
  * @example latentHeat(25) // 2442850
@@ -78,6 +81,9 @@ export function saturationSlope(ratio: number, temperatureC: number): number {
 
 /**
  * Heat that warms moist air with its drops by a kelvin, drops and vapour staying what they are, W/K.
+ * @param dryAir, vapour, liquid kg/s
+ * @returns W/K
+ * @source specific heats of ASHRAE Fundamentals ch. 1
  * @example sensibleCapacity(1, 0.01, 0) // 1025
  */
 export function sensibleCapacity(dryAir: number, vapour: number, liquid: number): number {

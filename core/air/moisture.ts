@@ -37,7 +37,13 @@ export type MoistureReading =
   | { readonly kind: 'density'; readonly kgPerM3: number; readonly at: AirAt }
   | { readonly kind: 'ppm'; readonly ppmByVolume: number };
 
-/** Mole fraction of vapour that a dew point at a pressure means, in either convention below 0 °C. */
+/**
+ * Mole fraction of vapour that a dew point at a pressure means, in either convention below 0 °C.
+ * @param dewPointC °C, −100…+200
+ * @param pressurePa at which it is a dew point, Pa absolute
+ * @returns 0…1
+ * @source x = f · e(T_dp) / p
+ */
 export function vapourFractionFromDewPoint(
   dewPointC: number,
   pressurePa: number,
@@ -50,6 +56,7 @@ export function vapourFractionFromDewPoint(
 
 /**
  * Mole fraction of vapour in moist air from any reading of its moisture.
+ * @returns 0…1
  * @throws OutOfRange outside −100…+200 °C and 0.5…41 bar, or where the reading means more vapour than air can hold there
  */
 export function vapourFractionOf(reading: MoistureReading, basis: Basis = 'real'): number {
@@ -99,6 +106,8 @@ function within<T>(compute: () => T): T | undefined {
  * Turns a vapour fraction into every other way of telling moisture, for air at a temperature and pressure. Where the air
  * cannot hold that much, the dew point exceeds the temperature and `condenses` is set: the figures then stand for the
  * vapour before it falls out.
+ * @param vapourFraction 0…1
+ * @param at temperature, °C, and pressure, Pa absolute
  */
 export function moistureAt(vapourFraction: number, at: AirAt, basis: Basis = 'real'): MoistureAnswer {
   const rh = within(() => relativeHumidity(vapourFraction, at.temperatureC, at.pressurePa, basis));

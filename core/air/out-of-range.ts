@@ -14,7 +14,11 @@ export class OutOfRange extends Error {
   }
 }
 
-/** Throws {@link OutOfRange} unless `least` ≤ `given` ≤ `most` (NaN is refused too). */
+/**
+ * Throws {@link OutOfRange} unless `least` ≤ `given` ≤ `most` (NaN is refused too).
+ * @param what as a sentence begins with it
+ * @param least, most in the unit given
+ */
 export function requireRange(what: string, given: number, least: number, most: number, unit: string): void {
   if (!(given >= least && given <= most)) throw new OutOfRange(what, given, least, most, unit);
 }

@@ -13,6 +13,8 @@ export type Phase = 'water' | 'ice';
 
 /**
  * The stable phase at a temperature.
+ * @param temperatureC °C
+ * @returns ice below the triple point, 0.01 °C
  * @example stablePhase(-5) // 'ice'
  */
 export function stablePhase(temperatureC: number): Phase {
@@ -33,11 +35,19 @@ export function lnSaturationIce(k: number): number {
     4.1635019 * Math.log(k)
   );
 }
-/** d ln e / dT over water, 1/K. */
+/**
+ * d ln e / dT over water, 1/K.
+ * @param k kelvin
+ * @source derivative of ASHRAE Fundamentals ch. 1, eq. 6
+ */
 export function slopeLnWater(k: number): number {
   return 5800.2206 / (k * k) - 0.048640239 + k * (2 * 4.1764768e-5 - k * 3 * 1.4452093e-8) + 6.5459673 / k;
 }
-/** d ln e / dT over ice, 1/K. */
+/**
+ * d ln e / dT over ice, 1/K.
+ * @param k kelvin
+ * @source derivative of ASHRAE Fundamentals ch. 1, eq. 5
+ */
 export function slopeLnIce(k: number): number {
   return (
     5674.5359 / (k * k) -

@@ -106,11 +106,21 @@ export const BED_MEDIA = {
 } as const satisfies Record<string, BedMedium>;
 export type BedMediumName = keyof typeof BED_MEDIA;
 
-/** Factor on relative humidity by which a warm bead stands where a bead at 25 °C would. @source Clausius–Clapeyron along a loading, with the isosteric heat */
+/**
+ * Factor on relative humidity by which a warm bead stands where a bead at 25 °C would.
+ * @param temperatureC of the beads, °C
+ * @returns 1 at 25 °C
+ * @source Clausius–Clapeyron along a loading, with the isosteric heat
+ */
 export const warmthFactor = (isotherm: Isotherm, temperatureC: number): number =>
   Math.exp(((isotherm.heatJPerKg - EVAPORATION_J_PER_KG) / R_VAPOUR) * (1 / (temperatureC + 273.15) - 1 / 298.15));
 
-/** Water in balance with air, kg per kg of dry beads. @param relativeHumidity at the temperature of the beads, 0…1 */
+/**
+ * Water in balance with air, kg per kg of dry beads.
+ * @param relativeHumidity at the temperature of the beads, 0…1
+ * @param temperatureC of the beads, °C
+ * @returns kg/kg
+ */
 export function balanceOf(isotherm: Isotherm, relativeHumidity: number, temperatureC: number): number {
   const at = Math.min(1, Math.max(0, relativeHumidity * warmthFactor(isotherm, temperatureC)));
   return interpolate(isotherm.rh, isotherm.held, at);

@@ -27,7 +27,10 @@ export const LEAST_READ = 0.15;
 /** Half of a band of 80 % of a normal distribution, in standard deviations. */
 export const Z80 = 1.2816;
 
-/** Both sides of the band of 80 %, and the middle. */
+/**
+ * Both sides of the band of 80 %, and the middle.
+ * @returns in the unit of what is believed
+ */
 export const lifeBand = (b: Belief): { low: number; mid: number; high: number } => {
   const half = Z80 * Math.sqrt(b.variance);
   return { low: Math.exp(b.ln - half), mid: Math.exp(b.ln), high: Math.exp(b.ln + half) };
@@ -72,7 +75,11 @@ export function learnFactor(charges: readonly ChargeAtPlace[], before: Belief = 
   }, before);
 }
 
-/** What the charge that is in takes up in all, kg: by its place, and by every look at it. */
+/**
+ * What the charge that is in takes up in all, kg: by its place, and by every look at it.
+ * @param factor of the place
+ * @returns a belief about kg
+ */
 export function capacityOf(factor: Belief, { handbookKg, looks }: ChargeAtPlace): Belief {
   const before = { ln: factor.ln + Math.log(handbookKg), variance: factor.variance + UNSURE.charge ** 2 };
   return looks.reduce((belief, look) => {

@@ -38,11 +38,18 @@ const BEADS_C = 75; // while they dry in a hot oven; assumed, reference group 12
 const CP_BEADS = 900; // J/(kg·K), reference group 12
 const ROOM_C = OVEN_ROOM.temperatureC;
 
-/** What an oven is set to for a medium, and for how long at least. */
+/**
+ * What an oven is set to for a medium, and for how long at least.
+ * @returns oven, °C; hours; the coolest oven that is worth it, °C
+ * @source as beside its numbers
+ */
 export const suitsBatch = (b: Pick<Batch, 'medium' | 'dyed'>) =>
   b.medium === 'silica' && b.dyed ? DYED_SUITS : SUITS[b.medium];
 
-/** The hottest that a charge bears, °C. */
+/**
+ * The hottest that a charge bears, °C.
+ * @source as beside its numbers
+ */
 export const batchBearsC = (b: Pick<Batch, 'medium' | 'dyed'>): number =>
   b.dyed ? Math.min(DYE_BEARS_C, BEARS_C[b.medium]) : BEARS_C[b.medium];
 

@@ -28,7 +28,11 @@ const LEAST_FILLED = 0.7; // under it air runs round a bed that lies flat (estim
 /** What beads of a cartridge that may be run until its own outlet is wet take up, of what they hold in balance: the next one catches the tail (estimate). */
 const LEAD_SHARE = 0.6;
 
-/** Water that a kilogram of the first of several takes up, where the next one watches over it. Never less than one alone. */
+/**
+ * Water that a kilogram of the first of several takes up, where the next one watches over it. Never less than one alone.
+ * @param relativeHumidity of the air that enters, 0…1
+ * @returns kg/kg
+ */
 export const leadUptake = (medium: Medium, relativeHumidity: number): number =>
   Math.max(usableWater(medium, relativeHumidity), LEAD_SHARE * heldWater(medium, Math.min(relativeHumidity, 0.9)));
 

@@ -29,6 +29,8 @@ const HELD: Record<Medium, readonly number[]> = {
  * Water that a medium holds in balance with air, kg per kg of dry medium. Against relative humidity the curve hardly
  * moves with temperature.
  * @param relativeHumidity 0…1 at the temperature of the medium
+ * @returns kg/kg
+ * @source as beside the table
  * @example heldWater('silica', 0.4) // 0.230
  */
 export function heldWater(medium: Medium, relativeHumidity: number): number {
@@ -40,6 +42,7 @@ export function heldWater(medium: Medium, relativeHumidity: number): number {
  * Water that a kilogram of a medium takes up before it is changed: what practice counts on for saturated air, and for drier
  * air less in proportion to what the medium holds in balance with it.
  * @param relativeHumidity of the air that enters, 0…1
+ * @returns kg/kg
  * @source USABLE at 60 % RH and above (reference group 12, common practice); the proportion is an estimate, and falls in the
  *   “30–60 % less” that the trade handbook gives for 20–30 % RH
  * @example usableWater('silica', 0.2) // 0.0426
@@ -54,6 +57,7 @@ export const OVEN_ROOM = { temperatureC: 21.1, relativeHumidity: 0.5 } as const;
 /**
  * Relative humidity inside a ventilated oven that draws room air: what a medium dried in it can come down to at best.
  * @param ovenC °C, to 373.94
+ * @returns 0…1
  * @source RH = e_room / e_s(T_oven), e_s by IAPWS
  * @example ovenHumidity(288, 21, 0.5) // 0.00017
  */

@@ -23,6 +23,8 @@ const MOST_HELD = 0.45;
 
 /**
  * What a charge still takes up of a new one, after so many dryings: down to where it is retired at the end of its dryings.
+ * @param times it was dried
+ * @returns 0…1
  * @source 70 % after 10–20 (gel) and over 20 dryings (trade handbook); in a straight line between (estimate)
  * @example leftAfter('silica', 10) // 0.850
  */
@@ -85,6 +87,9 @@ export const disposalOf = (c: { dyed: boolean; oily: boolean }): string =>
  * within a working day, and never less than one.
  * @param hours of air that a charge lasts
  * @param airHPerDay hours of air of a day
+ * @param hours that one lasts
+ * @param airHPerDay hours of air a day
+ * @returns charges
  * @source one sealed dry set at least, and one charge for each that a peak day spends (trade handbook)
  * @example sparesOf(20, 8) // 1
  */

@@ -33,6 +33,7 @@ const REFRIGERATED_DEW_POINT_C = 3;
 /**
  * Water that beads take out of a stream, kg/s.
  * @param leavesC dew point that leaves them at line pressure, °C
+ * @returns kg/s
  * @source m · (W in − W out), reference group 13
  * @example waterLoadKgPerS({ dryAirKgPerS: 0.01, inletC: 25, inletPa: 8e5, relativeHumidity: 1 }) // 0.0000252
  */

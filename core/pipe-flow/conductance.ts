@@ -11,13 +11,21 @@ export interface Conductance {
   readonly b: number;
 }
 
-/** What goes through while it chokes, kg/s. */
+/**
+ * What goes through while it chokes, kg/s.
+ * @param upstreamPa Pa absolute
+ * @param temperatureC °C
+ * @source ISO 6358: C · p₁ · ρ₀ · √(T₀/T₁)
+ */
 export function chokedKgPerS({ c }: Conductance, upstreamPa: number, temperatureC: number): number {
   return c * upstreamPa * REFERENCE_KG_PER_M3 * Math.sqrt(REFERENCE_K / (temperatureC + ZERO_CELSIUS_K));
 }
 
 /**
  * Absolute pressure downstream of it, Pa.
+ * @param kgPerS of dry air
+ * @param upstreamPa Pa absolute
+ * @param temperatureC °C
  * @returns `undefined` where it chokes: it cannot pass so much, whatever the pressure downstream of it
  * @source ISO 6358-1 (recalled): m = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²)
  */
@@ -34,6 +42,8 @@ export function pressureBehindValvePa(
 
 /**
  * Conductance of what loses a known pressure at a known flow.
+ * @param lossPa at the flow and pressure of `at`
+ * @param b critical pressure ratio
  * @returns m³/(s·Pa)
  */
 export function conductanceFromLoss(

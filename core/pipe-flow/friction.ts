@@ -6,6 +6,8 @@ const TURBULENT_RE = 4000;
 
 /**
  * Dynamic viscosity of air, Pa·s; hardly changed by pressure up to 40 bar.
+ * @param temperatureC °C, −50…200
+ * @returns Pa·s
  * @source Sutherland’s formula with 1.716·10⁻⁵ Pa·s at 0 °C and S = 110.4 K (texts on fluid mechanics)
  */
 export function airViscosity(temperatureC: number): number {
@@ -27,6 +29,7 @@ function turbulent(reynolds: number, relativeRoughness: number): number {
  * Darcy friction factor of a round pipe.
  * @param reynolds above 0
  * @param relativeRoughness roughness / bore, 0…0.05
+ * @returns Darcy’s, four times Fanning’s
  * @source 64/Re; Colebrook–White in Serghides’ explicit form from Re 4000 on; in between a straight line from one to the other
  */
 export function frictionFactor(reynolds: number, relativeRoughness: number): number {
@@ -36,7 +39,12 @@ export function frictionFactor(reynolds: number, relativeRoughness: number): num
   return (64 / LAMINAR_RE) * (1 - share) + turbulent(TURBULENT_RE, relativeRoughness) * share;
 }
 
-/** Friction factor of flow so fast that only the roughness counts: K of a fitting = n · f_T uses it. */
+/**
+ * Friction factor of flow so fast that only the roughness counts: K of a fitting = n · f_T uses it.
+ * @param relativeRoughness roughness / bore
+ * @returns Darcy’s
+ * @source Kármán’s law of rough pipes
+ */
 export function fullyRoughFactor(relativeRoughness: number): number {
   return (-2 * Math.log10(relativeRoughness / 3.7)) ** -2;
 }
@@ -61,12 +69,20 @@ export interface Flowing {
 
 const areaM2 = (boreM: number): number => (Math.PI / 4) * boreM ** 2;
 
-/** Velocity of the air as it is in the pipe, compressed, m/s: not that of its free air. */
+/**
+ * Velocity of the air as it is in the pipe, compressed, m/s: not that of its free air.
+ * @param boreM m
+ * @returns m/s
+ */
 export function velocityMPerS({ kgPerS, temperatureC, pressurePa }: Flowing, boreM: number): number {
   return (kgPerS * R_DRY_AIR * (temperatureC + ZERO_CELSIUS_K)) / (pressurePa * areaM2(boreM));
 }
 
-/** Reynolds number in a pipe. */
+/**
+ * Reynolds number in a pipe.
+ * @param boreM m
+ * @source 4 ṁ / (π d μ)
+ */
 export function reynoldsNumber({ kgPerS, temperatureC }: Flowing, boreM: number): number {
   return (4 * kgPerS) / (Math.PI * boreM * airViscosity(temperatureC));
 }
@@ -75,6 +91,7 @@ const ROUNDS = 12;
 
 /**
  * Absolute pressure at the end of a pipe, Pa, at one temperature along it.
+ * @param air mass flow, pressure and temperature where the pipe begins
  * @returns `undefined` where the pipe chokes: no pressure at its end would pull so much through it
  * @source isothermal compressible flow, p₁² − p₂² = (m/A)²·R·T·(f·L/D + ΣK + 2·ln(p₁/p₂)), ideal gas; f by
  *   {@link frictionFactor}; at the end of the pipe it can go no faster than √(R·T)

@@ -37,6 +37,11 @@ const STEPS = 100;
 /**
  * Time in which a volume blows down through a hole to the atmosphere, until no more than a share of an atmosphere is left
  * above it: then the hiss ends.
+ * @param volumeM3 m³
+ * @param fromPa, atmosphericPa Pa absolute
+ * @param temperatureC °C
+ * @param diameterM of the hole, m
+ * @param left share of an atmosphere that may be left above it
  * @returns s
  * @source dt = V·dp / (R·T·ṁ), isothermal, summed over the pressures (midpoint rule)
  * @example blowDownS(0.227, 8e5, 101325, 20, 0.00635) // 121

@@ -165,6 +165,8 @@ export type PipeMaterial = keyof typeof MATERIALS;
 
 /**
  * The true bore and outside diameter of a nominal size; `undefined` where the material is not made in it.
+ * @returns m
+ * @source as beside each material of the table
  * @example boreOf('black', '1/2')?.boreM // 0.01580
  */
 export function boreOf(material: PipeMaterial, size: Nominal): Bore | undefined {
@@ -173,6 +175,7 @@ export function boreOf(material: PipeMaterial, size: Nominal): Bore | undefined 
 
 /**
  * The next nominal size in which a material is made.
+ * @returns nothing above the largest
  * @example nextSize('black', '1/2') // '3/4'
  */
 export function nextSize(material: PipeMaterial, size: Nominal): Nominal | undefined {
@@ -192,7 +195,12 @@ export const FITTINGS = {
 } as const;
 export type Fitting = keyof typeof FITTINGS;
 
-/** Loss coefficient of one fitting, in velocity heads. */
+/**
+ * Loss coefficient of one fitting, in velocity heads.
+ * @param roughnessM, boreM m
+ * @returns K, on the velocity in that bore
+ * @source Crane TP-410, n · f_T (recalled)
+ */
 export function fittingK(fitting: Fitting, roughnessM: number, boreM: number): number {
   return FITTINGS[fitting].perBore * fullyRoughFactor(roughnessM / boreM);
 }

@@ -5,7 +5,12 @@
 const OIL_VAPOUR_AT_21C = 0.3;
 const DOUBLES_EACH_K = 9.7;
 
-/** Oil that air can carry as vapour, mg/m³ at the reference conditions of ISO 8573-1 (estimate). */
+/**
+ * Oil that air can carry as vapour, mg/m³ at the reference conditions of ISO 8573-1 (estimate).
+ * @param temperatureC °C
+ * @returns mg/m³
+ * @source estimate, as beside its numbers
+ */
 export function oilVapourLimit(temperatureC: number): number {
   return OIL_VAPOUR_AT_21C * 2 ** ((temperatureC - 21) / DOUBLES_EACH_K);
 }

@@ -28,6 +28,9 @@ const REFERENCE_KG_PER_M3 = REFERENCE.pressurePa / (R_DRY_AIR * (REFERENCE.tempe
 
 /**
  * Liquid water in a cubic metre of air in the reference state, g/m³.
+ * @param liquidKgPerS, dryAirKgPerS kg/s
+ * @returns g/m³ at 20 °C, 1 bar, dry
+ * @source ISO 8573-1, reference conditions
  * @example liquidGPerM3(1e-6, 0.0119) // 0.0999
  */
 export function liquidGPerM3(liquidKgPerS: number, dryAirKgPerS: number): number {
@@ -52,6 +55,8 @@ export function waterClassOf(pressureDewPointC: number, liquid: number): WaterCl
 
 /**
  * The oil class of air.
+ * @param mgPerM3 at the reference conditions
+ * @source ISO 8573-1:2010, table 3
  * @example oilClassOf(0.05) // '2'
  */
 export function oilClassOf(mgPerM3: number): keyof typeof OIL_CLASS_MG_PER_M3 | 'X' {

@@ -76,7 +76,10 @@ export function bandOf(value: number, moved: Iterable<readonly [label: string, b
   return { value, low: value - COVERAGE * Math.sqrt(down), high: value + COVERAGE * Math.sqrt(up), drivers };
 }
 
-/** The same where less than nothing cannot be: flows, shares, contents. */
+/**
+ * The same where less than nothing cannot be: flows, shares, contents.
+ * @returns the band with its lower end at 0 or above
+ */
 export function notBelowZero(band: Band): Band {
   return { ...band, low: Math.max(0, band.low) };
 }

@@ -57,6 +57,9 @@ export function dryAirKgPerS(flowM3PerS: number, basis: FlowBasis, inletDensityK
 
 /**
  * The volume flow on a basis that carries a dry-air mass flow: the inverse of {@link dryAirKgPerS}.
+ * @param kgPerS of dry air
+ * @param inletDensityKgPerM3 dry air in a cubic metre of intake air
+ * @returns m³/s
  * @example volumeFlowM3PerS(0.0116, 'inlet', 1.16) // 0.01000
  */
 export function volumeFlowM3PerS(kgPerS: number, basis: FlowBasis, inletDensityKgPerM3: number): number {

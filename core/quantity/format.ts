@@ -11,6 +11,9 @@ const MINUS = '−';
 
 /**
  * Three significant figures (or as many as given, or the decimals given), thin spaces from 10 000, a true minus sign.
+ * @param decimals after the point; left out, by the figures
+ * @param figures significant
+ * @returns text
  * @example formatNumber(34.7983) // '34.8'
  */
 export function formatNumber(value: number, decimals?: number, figures = 3): string {
@@ -29,6 +32,8 @@ export function formatNumber(value: number, decimals?: number, figures = 3): str
 /**
  * An SI value as number and unit in the unit that the person likes.
  * @param atmosphericPa the local barometer, for gauge pressures
+ * @param si in the SI unit of the quantity
+ * @returns number and unit apart
  */
 export function formatQuantity(
   si: number,
@@ -42,6 +47,8 @@ export function formatQuantity(
 
 /**
  * The same as one text, for sentences.
+ * @param si in the SI unit of the quantity
+ * @param atmosphericPa the local barometer, for gauge pressures
  * @example say(8e5, 'pressureDifference') // '8.00 bar'
  */
 export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atmosphericPa?: number): string {
@@ -49,7 +56,12 @@ export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atm
   return `${number} ${unit}`;
 }
 
-/** The number alone as a person would type it: up to four significant figures, no grouping, a plain hyphen. */
+/**
+ * The number alone as a person would type it: up to four significant figures, no grouping, a plain hyphen.
+ * @param si in the SI unit of the quantity
+ * @param atmosphericPa the local barometer, for gauge pressures
+ * @returns text that parses back
+ */
 export function editableNumber(si: number, quantity: QuantityName, choice: UnitChoice, atmosphericPa: number): string {
   const value = fromSi(si, unitOf(quantity, choice[quantity]), atmosphericPa);
   return String(Number(value.toPrecision(4)) || 0);
