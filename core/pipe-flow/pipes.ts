@@ -199,7 +199,7 @@ export type Fitting = keyof typeof FITTINGS;
  * Loss coefficient of one fitting, in velocity heads.
  * @param roughnessM, boreM m
  * @returns K, on the velocity in that bore
- * @source Crane TP-410, n · f_T (recalled)
+ * @source n · f_T (texts on flow through fittings, recalled; reference group 9)
  */
 export function fittingK(fitting: Fitting, roughnessM: number, boreM: number): number {
   return FITTINGS[fitting].perBore * fullyRoughFactor(roughnessM / boreM);
