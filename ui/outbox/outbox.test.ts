@@ -45,3 +45,25 @@ test('what an earlier version of the program left to be sent is taken up once, d
   expect(stored.size).toBe(0);
   expect(await waiting('earlier')).toEqual(both);
 });
+
+test('an earlier queue that cannot be read, or a browser without a store, blocks nothing', async () => {
+  const keep = (text: string) =>
+    Object.assign(globalThis, { localStorage: { getItem: () => text, removeItem: () => undefined } });
+  keep('{broken');
+  expect(await waiting('broken')).toEqual([]);
+  keep(JSON.stringify([entry(1)]));
+  await whileFull(async () => {
+    expect(await waiting('closed')).toEqual([]);
+    await putOut('closed', entry(2));
+    expect(await waiting('closed')).toEqual([entry(2)]);
+  });
+});
+
+test('an earlier queue is taken up once, also where two parts of a page ask at the same time', async () => {
+  const stored = new Map([['cool-dram.outgoing.both', JSON.stringify([entry(1)])]]);
+  Object.assign(globalThis, {
+    localStorage: { getItem: (k: string) => stored.get(k) ?? null, removeItem: (k: string) => stored.delete(k) },
+  });
+  await Promise.all([waiting('both'), waiting('both')]);
+  expect(await waiting('both')).toEqual([entry(1)]);
+});

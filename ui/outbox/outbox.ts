@@ -64,11 +64,18 @@ async function takeUpEarlier(planId: string): Promise<void> {
   const drainKey = `cool-dram.pending-drain.${planId}`;
   const [queue, drain] = [readStored(queueKey), readStored(drainKey)];
   if (!queue && !drain) return;
-  const earlier: Queue = [
-    ...(queue ? (JSON.parse(queue) as Queue) : []),
-    ...(drain ? [{ to: 'drains', body: JSON.parse(drain) } as const] : []),
-  ];
-  await update<Queue>(key(planId), (stored = []) => [...earlier, ...stored]);
+  try {
+    const earlier: Queue = [
+      ...(queue ? (JSON.parse(queue) as Queue) : []),
+      ...(drain ? [{ to: 'drains', body: JSON.parse(drain) } as const] : []),
+    ];
+    await update<Queue>(key(planId), (stored = []) => {
+      const has = new Set(stored.map((o) => JSON.stringify(o)));
+      return [...earlier.filter((o) => !has.has(JSON.stringify(o))), ...stored];
+    });
+  } catch {
+    return; // not readable, or no room yet: it stays where it is, and blocks nothing
+  }
   store(queueKey, undefined);
   store(drainKey, undefined);
 }

@@ -49,10 +49,10 @@ export function ChargesAside({ lives, now }: { lives: readonly PlaceLife[]; now:
       : 'more than a year left';
   };
   return (
-    <section aria-label="Charges">
+    <section aria-label="Desiccant">
       <h2 className="mb-1">
         <Link href={`/lines/${planId}/charges`} className="text-water underline underline-offset-4">
-          Charges
+          Desiccant
         </Link>
       </h2>
       <ul>
