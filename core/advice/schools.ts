@@ -105,7 +105,7 @@ export const DISPUTES: readonly Dispute[] = [
             }),
           ),
       },
-      { says: 'A cooler with a separator at the pump', edit: cooledBy('aftercooler') },
+      { says: 'A cooler with a separator at the compressor', edit: cooledBy('aftercooler') },
     ],
     right:
       'Length only helps as far as it cools: copper in moving air does in a few metres what hose hardly does in fifty feet. Without a drain the water lies in its loops.',

@@ -165,7 +165,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     at: 'collecting',
     causes: [
       { title: 'An emulsion: oil, heat, a long timer opening', check: 'A jar, left for a day: still milky.' },
-      { title: 'Short runs of the pump', check: 'It clears in the jar.' },
+      { title: 'Short runs of the compressor', check: 'It clears in the jar.' },
     ],
   },
   {
@@ -189,7 +189,7 @@ export const AT_THE_MACHINES: readonly Symptom[] = [
     causes: [
       { title: 'The joint is loose or its sealant is old', check: 'Soapy water; vent the line before you touch it.' },
       { title: 'The pipe shakes', check: 'A hand on it while the compressor runs: a flexible joint is missing.' },
-      { title: 'Soft solder or plastic too near the pump', check: 'How hot it is there.' },
+      { title: 'Soft solder or plastic too near the compressor', check: 'How hot it is there.' },
       {
         title: 'The vessel itself is rusted through',
         check: 'Wet at a seam or the bottom: take it out of use, and have it inspected.',
