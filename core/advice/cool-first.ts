@@ -7,7 +7,9 @@ const COOL_FIRST = [['aftercooler'], ['separator', { drain: 'float' }]] as const
 /** A cooler and a separator directly downstream of the compressor. */
 export const coolAtCompressor = (line: LineFacts, stage: Stage) => {
   const compressor = line.compressorOf(stage);
-  return compressor && put('Add a cooler and a separator downstream of the compressor', 'behind', compressor, ...COOL_FIRST);
+  return (
+    compressor && put('Add a cooler and a separator downstream of the compressor', 'behind', compressor, ...COOL_FIRST)
+  );
 };
 
 /** The same, where the air reaches a stage warmer than its room. */
