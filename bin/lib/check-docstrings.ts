@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { parse } from '@babel/parser';
 
-// Every public function of the core has a docstring: public is what is exported and used by another folder.
+// Every public function of the core has a docstring with an example, which core/test/examples.test.ts runs: public is what is
+// exported and used by another folder.
 
 const files = execFileSync('git', ['ls-files', '*.ts', '*.tsx'], { encoding: 'utf8' })
   .split('\n')
@@ -45,11 +46,14 @@ for (const [file, body] of bodies) {
     for (const name of names.filter((n) => used.has(`${file}#${n}`))) {
       count++;
       const comment = node.leadingComments?.at(-1);
-      if (comment?.type !== 'CommentBlock' || !comment.value.startsWith('*'))
+      if (comment?.type !== 'CommentBlock' || !/^\*[\s\S]*@example .+ \/\/ /.test(comment.value))
         missing.push(`${file}:${node.loc?.start.line} ${name}`);
     }
   }
 }
-if (missing.length > 0) console.error(`Public functions of the core without a docstring:\n${missing.join('\n')}`);
-else console.log(`${count} public functions of the core, each with a docstring`);
+if (missing.length > 0)
+  console.error(
+    `Public functions of the core without a docstring, or without an example in it:\n${missing.join('\n')}`,
+  );
+else console.log(`${count} public functions of the core, each with a docstring and an example`);
 process.exit(missing.length > 0 ? 1 : 0);

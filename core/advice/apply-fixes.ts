@@ -33,6 +33,7 @@ function compare(a: readonly number[], b: readonly number[]): number {
  * wrong place is moved rather than a second one put in, where that leaves no more against the line; none is taken out that
  * another rule asks for.
  * @param which of the fixes of the finding, from 0
+ * @example applyFix(plan, 'O09 none', 0, newId).refused // 'The stage is no longer in the line. Nothing was changed.'
  */
 export function applyFix(
   plan: Plan,
@@ -71,6 +72,7 @@ function hasTwin(plan: Plan, stage: Stage): boolean {
  * Applies fixes one after another, each to the line as the ones before have left it, until none leaves less against the
  * line than before; then takes out what has nothing to do any more. What only somebody who looked can say is left.
  * @returns the fixed plan, and what remains that no fix here solves
+ * @example applyFixes(plan, newId).left.length // 0
  */
 export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
   let now = plan;

@@ -59,6 +59,7 @@ const BELOW_ROOM_K = 3;
  * What is asked of a dryer by all that is downstream of it: the lowest dew point that a job needs, the coldest place that the dried
  * air comes to, and the room where the dryer stands.
  * @returns °C; a job that asks for no water asks for a dew point below its room
+ * @example askedBehind(facts.line, stage('refrigerated-dryer')).wantedC // -20
  */
 export function askedBehind(
   line: LineFacts,

@@ -5,7 +5,10 @@ import { LineFacts } from './line-facts';
 import type { Measure } from './measures';
 import type { Dispute, School } from './schools';
 
-/** What a line gives, in the measures of the disputes; what the walk does not reach is left out. */
+/**
+ * What a line gives, in the measures of the disputes; what the walk does not reach is left out.
+ * @example measured(plan).dewPointC // -0.961
+ */
 export function measured(plan: Plan): Partial<Record<Measure, number>> {
   const line = new LineFacts(plan, walk(plan));
   const reached = line.of('outlet').flatMap((o) => {
@@ -34,7 +37,10 @@ export function measured(plan: Plan): Partial<Record<Measure, number>> {
   };
 }
 
-/** What each school of a dispute would give on a line. */
+/**
+ * What each school of a dispute would give on a line.
+ * @example holdAgainst(plan, disputesOf(plan)[0], newId).length // 2
+ */
 export function holdAgainst(
   plan: Plan,
   { schools }: Dispute,

@@ -93,6 +93,7 @@ const sameStages = (a: readonly string[], b: readonly string[]): boolean =>
  *   compressor’s cycle at its average demand in either case, so that what is set aside stays so on every screen
  * @param verdicts on the outlets, with their uncertainty; left out, what is open there is not spoken of
  * @source each rule’s own
+ * @example judgeLine(plan).advice.map((a) => a.rule.id) // ["O09","O13"]
  */
 export function judgeLine(
   plan: Plan,
@@ -127,6 +128,7 @@ export function judgeLine(
 /**
  * A judgement with what the verdicts on the outlets change in it: only the rules that ask for them judge anew.
  * @param judgement of the same line without verdicts
+ * @example withVerdicts(judgeLine(plan), plan, section, judgeOutlets(plan, section)).advice.length // 2
  */
 export function withVerdicts(
   { advice, broken }: LineJudgement,
@@ -145,6 +147,7 @@ export function withVerdicts(
 /**
  * Whether a line may be called ready: no danger stands on it, nothing that it must have is missing, the walk goes through, and
  * every job gets what it asks for even at the worse edge of the uncertainty.
+ * @example isReady(judgeLine(plan), section, judgeOutlets(plan, section)) // true
  */
 export function isReady({ advice, broken }: LineJudgement, section: Section, verdicts: Verdicts): boolean {
   return (
@@ -155,14 +158,20 @@ export function isReady({ advice, broken }: LineJudgement, section: Section, ver
   );
 }
 
-/** The plan with a piece of advice set aside, until what it rests on changes. A danger cannot be. */
+/**
+ * The plan with a piece of advice set aside, until what it rests on changes. A danger cannot be.
+ * @example dismiss(plan, judgeLine(plan).advice[0], 'asked for').dismissed.length // 1
+ */
 export function dismiss(plan: Plan, { rule, finding }: Advice, reason: string): Plan {
   if (rule.stop) return plan;
   const entry: Dismissal = { rule: rule.id, stageIds: [...finding.stageIds], reason, restsOn: restsOn(finding) };
   return { ...plan, dismissed: [...restore(plan, { rule, finding }).dismissed, entry] };
 }
 
-/** The plan with it standing again. */
+/**
+ * The plan with it standing again.
+ * @example restore(plan, judgeLine(plan).advice[0]).dismissed.length // 0
+ */
 export function restore(plan: Plan, { rule, finding }: Pick<Advice, 'rule' | 'finding'>): Plan {
   return {
     ...plan,

@@ -12,5 +12,8 @@ const MEASURES = {
   left: { label: 'Water that the oven leaves in dyed gel, of its weight', quantity: 'share' },
 } as const satisfies Record<string, { label: string; quantity: QuantityName | 'number' }>;
 export type Measure = keyof typeof MEASURES;
-/** What a measure of a line is called, and the quantity that it is in. */
+/**
+ * What a measure of a line is called, and the quantity that it is in.
+ * @example measureOf('dewPointC').label // 'Worst dew point at a job'
+ */
 export const measureOf = (m: Measure): { label: string; quantity: QuantityName | 'number' } => MEASURES[m];

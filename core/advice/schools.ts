@@ -274,7 +274,10 @@ function beadsBefore(plan: Plan, outlet: Stage, newId: () => string): Plan {
     : plan;
 }
 
-/** The disputes that a line gives reason for. */
+/**
+ * The disputes that a line gives reason for.
+ * @example disputesOf(plan).map((d) => d.id) // ["far","cooler","tank","oven","drains","each","fine","enough"]
+ */
 export const disputesOf = (plan: Plan): readonly Dispute[] => {
   const line = new LineFacts(plan, walk(plan));
   return DISPUTES.filter((d) => d.concerns(line));

@@ -72,6 +72,7 @@ export function moistEnthalpy(dryAir: number, vapour: number, liquid: number, te
  * @param ratio kg/kg, at saturation at that temperature
  * @returns 1/K
  * @source Clausius–Clapeyron with the latent heat above; within 1 % from −40 to +100 °C
+ * @example saturationSlope(0.01476, 20) // 0.000935
  */
 export function saturationSlope(ratio: number, temperatureC: number): number {
   const k = temperatureC + ZERO_CELSIUS_K;

@@ -58,6 +58,7 @@ export function vapourFractionFromDewPoint(
  * Mole fraction of vapour in moist air from any reading of its moisture.
  * @returns 0…1
  * @throws OutOfRange outside −100…+200 °C and 0.5…41 bar, or where the reading means more vapour than air can hold there
+ * @example vapourFractionOf({ kind: 'relativeHumidity', relativeHumidity: 0.5, at: { temperatureC: 20, pressurePa: 101325 } }) // 0.01159
  */
 export function vapourFractionOf(reading: MoistureReading, basis: Basis = 'real'): number {
   switch (reading.kind) {
@@ -108,6 +109,7 @@ function within<T>(compute: () => T): T | undefined {
  * vapour before it falls out.
  * @param vapourFraction 0…1
  * @param at temperature, °C, and pressure, Pa absolute
+ * @example moistureAt(0.0116, { temperatureC: 20, pressurePa: 101325 }).relativeHumidity // 0.501
  */
 export function moistureAt(vapourFraction: number, at: AirAt, basis: Basis = 'real'): MoistureAnswer {
   const rh = within(() => relativeHumidity(vapourFraction, at.temperatureC, at.pressurePa, basis));

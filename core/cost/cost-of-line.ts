@@ -58,6 +58,7 @@ export interface LineCost {
  * @param money the person’s own figures
  * @source specific power, 0.5 % a psi and dryers’ power: trade handbook, orders of magnitude; prices: the person’s or
  *   invented placeholders
+ * @example costOfLine(plan, moneySchema.parse({})).kWh.pressure // 163.5
  */
 export function costOfLine(plan: Plan, money: Money): LineCost {
   const line = new LineFacts(plan, walk(plan));

@@ -13,7 +13,10 @@ export interface TaskLoad {
 
 const MONTHS = 12;
 
-/** What has to be done by hand on a line, and how long it takes in a year: the tasks of its routine, as Today has them. */
+/**
+ * What has to be done by hand on a line, and how long it takes in a year: the tasks of its routine, as Today has them.
+ * @example taskLoad(plan, section).length // 29
+ */
 export function taskLoad(plan: Plan, section: Section): TaskLoad[] {
   const facts = maintenanceFacts(plan, section);
   const alike = new Map<string, TaskLoad>();

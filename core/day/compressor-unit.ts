@@ -38,7 +38,10 @@ export interface CompressorTotals {
 
 export const isReceiver = (s: Stage): s is Extract<Stage, { kind: 'receiver' }> => s.kind === 'receiver';
 
-/** The stages between a compressor and its check valve; up to the receiver where no check valve stands in its run. */
+/**
+ * The stages between a compressor and its check valve; up to the receiver where no check valve stands in its run.
+ * @example aheadOfCheck(runsOf(plan)[0]).map((s) => s.id) // ["compressor","aftercooler","separator"]
+ */
 export function aheadOfCheck(run: Run): readonly Stage[] {
   const check = run.stages.findIndex((s) => s.kind === 'check-valve');
   const tank = run.stages.findIndex(isReceiver);

@@ -36,6 +36,7 @@ export interface CompressorCycle {
  * @param deliveryM3PerS free air
  * @param demandM3PerS free air
  * @source s = V·Δp/p_a; t_load = s/(C − D); t_rest = s/D
+ * @example compressorCycle(0.5, 8e5, 10e5, 0.01, 0.006, 101325).startsPerHour // 8.754
  */
 export function compressorCycle(
   volumeM3: number,
@@ -91,6 +92,7 @@ export const PUMP_UP_REL = 0.08;
  * @returns m³/s of free air
  * @throws RangeError where the pressure does not rise or no time passes
  * @source FAD = V·(p2 − p1)/(p_a·t)·(T_a/T_tank)
+ * @example deliveryFromPumpUp({ volumeM3: 0.5, fromPa: 101325, toPa: 9e5, seconds: 400, intakeC: 20, receiverC: 30 }, 101325) // 0.00953
  */
 export function deliveryFromPumpUp(test: PumpUpTest, atmosphericPa: number): number {
   const { volumeM3, fromPa, toPa, seconds, intakeC, receiverC } = test;

@@ -117,7 +117,10 @@ function pointRemarks(plan: Plan, day: DayCycle): DayRemark[] {
   return [...sumps, ...pans];
 }
 
-/** What an experienced eye sees in a day, the compressor first, then the drains, then the jobs. */
+/**
+ * What an experienced eye sees in a day, the compressor first, then the drains, then the jobs.
+ * @example judgeDay(plan, simulateDay(plan)).length // 0
+ */
 export function judgeDay(plan: Plan, day: DayCycle): DayRemark[] {
   const receiver = stageById(plan, day.receiverId) as Extract<Stage, { kind: 'receiver' }>;
   const jobs = Object.entries(day.shortS).flatMap(([stageId, seconds]): DayRemark[] => {
@@ -144,6 +147,7 @@ export interface Blast {
 /**
  * @param flowM3PerS free air
  * @source isothermal receiver, {@link receiverTimeS}
+ * @example longBlast({ cutInPa: 9e5, cutOutPa: 11e5, freeAirDeliveryM3PerS: 0.01 }, 0.5, 0.03, 7e5, 101325).holdsS // 82.2
  */
 export function longBlast(
   band: { readonly cutInPa: number; readonly cutOutPa: number; readonly freeAirDeliveryM3PerS: number },

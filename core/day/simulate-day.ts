@@ -123,6 +123,7 @@ function runSecond(day: DaySetup, record: DayRecord, s: number): void {
  *
  * @returns `undefined` where the line has no receiver, or its walk does not reach it
  * @source mass and heat balance of the receiver, ideal gas; the rest as in the walk
+ * @example simulateDay(plan).compressors[0].starts // 1
  */
 export function simulateDay(plan: Plan, basis: Basis = 'real'): DayCycle | undefined {
   const day = setUp(plan, basis);

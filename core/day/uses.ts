@@ -32,6 +32,7 @@ export function busyness(working: Working): number[] {
 /**
  * The uses of a day: each outlet blows for its share of every working hour, in stretches as long as one use lasts, with
  * the beginnings spread so that they do not all fall together. Outlets that take turns follow one another.
+ * @example usesOf(plan).length // 2
  */
 export function usesOf(plan: Plan): Use[] {
   const busy = busyness(plan.survey.working);
@@ -51,7 +52,10 @@ export function usesOf(plan: Plan): Use[] {
   });
 }
 
-/** Whether an outlet blows at a second of the day. */
+/**
+ * Whether an outlet blows at a second of the day.
+ * @example isInUse(usesOf(plan)[0], 3 * 3600) // false
+ */
 export function isInUse({ periodS, phase, shareByHour }: Use, second: number): boolean {
   const share = shareByHour[Math.floor(second / 3600) % 24] ?? 0;
   return (second + phase * periodS) % periodS < share * periodS - ROUNDING_S;

@@ -10,6 +10,7 @@ const REPEATS = 1e-3;
  * @param hours of air, above 0
  * @param onProgress is told the share that is done; where it says false nothing is returned
  * @throws NoBed where there is no air, no beads or no bore; OutOfRange of the air’s equations
+ * @example runCartridge({ layers: [{ medium: 'gel', massKg: 5 }], boreM: 0.12, dryAirKgPerS: 0.005, inletC: 25, inletPa: 8e5, relativeHumidity: 1, startC: 25 }, 4, { cells: 40 }).water.came // 0.182
  */
 export function runCartridge(
   duty: BedDuty,
@@ -71,6 +72,7 @@ const MOST_CYCLES = 3000;
  * dried in its first half purges it, at the pressure of the room and from the dry end, as the other’s does.
  * @param duty as for {@link runCartridge}; cycle 20 s and more, purge 0…1 of what enters
  * @throws NoBed as {@link runCartridge}
+ * @example runTwinTower({ layers: [{ medium: 'alumina', massKg: 10 }], boreM: 0.15, dryAirKgPerS: 0.01, inletC: 25, inletPa: 8e5, relativeHumidity: 1, startC: 25, cycleS: 300, purgeShare: 0.16, atmosphericPa: 101325 }, { cells: 20 }).cycles // 3001
  */
 export function runTwinTower(
   duty: TwinDuty,

@@ -30,6 +30,7 @@ export const Z80 = 1.2816;
 /**
  * Both sides of the band of 80 %, and the middle.
  * @returns in the unit of what is believed
+ * @example lifeBand({ ln: Math.log(2), variance: 0.01 }).high // 2.27
  */
 export const lifeBand = (b: Belief): { low: number; mid: number; high: number } => {
   const half = Z80 * Math.sqrt(b.variance);
@@ -66,6 +67,7 @@ const readOf = ({ loadKg, spent }: Look): Belief | undefined =>
  * that was there is an account of it; the spread from charge to charge and the error of reading are allowed for.
  * @param charges that are done with, and the last look at each: mostly how far it was spent when it came out
  * @source conjugate update of a normal distribution, in logarithms
+ * @example learnFactor([]) // {"ln":0,"variance":0.12249999999999998}
  */
 export function learnFactor(charges: readonly ChargeAtPlace[], before: Belief = FACTOR_BEFORE): Belief {
   return charges.reduce((belief, { handbookKg, looks }) => {
@@ -79,6 +81,7 @@ export function learnFactor(charges: readonly ChargeAtPlace[], before: Belief = 
  * What the charge that is in takes up in all, kg: by its place, and by every look at it.
  * @param factor of the place
  * @returns a belief about kg
+ * @example capacityOf({ ln: 0, variance: 0.04 }, { handbookKg: 0.8, looks: [] }).ln // -0.223
  */
 export function capacityOf(factor: Belief, { handbookKg, looks }: ChargeAtPlace): Belief {
   const before = { ln: factor.ln + Math.log(handbookKg), variance: factor.variance + UNSURE.charge ** 2 };
@@ -102,6 +105,7 @@ export interface ChangeDay {
  * @param loadKg water, as estimated, that came to it so far
  * @param dailyKg water of each day from now on, as estimated
  * @param onProgress is told the share that is done; where it says false nothing is returned
+ * @example predictChange({ ln: 0, variance: 0.04 }, 0.5, new Array(60).fill(0.02)).days[1] // 25.34
  */
 export function predictChange(
   capacity: Belief,

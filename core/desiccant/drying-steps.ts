@@ -14,6 +14,7 @@ const COOLS_S = 2700; // in a closed tin, to the hand’s warmth (estimate)
 /**
  * The steps of drying a charge in an oven of its own.
  * @param hours in the oven, above 0; stirred each half hour
+ * @example dryingSteps({ dyed: true }, 3).length // 13
  */
 export function dryingSteps(batch: Pick<Batch, 'dyed'>, hours: number): DryingStep[] {
   const spells = Math.max(1, Math.ceil((hours * 3600) / STIR_S));

@@ -41,6 +41,7 @@ export const leadUptake = (medium: Medium, relativeHumidity: number): number =>
  * @param duty as for {@link sizeCartridge}
  * @returns what is wrong with it in words; hours that the first of the row lasts; kg that an idle night takes
  * @throws OutOfRange of the air’s equations
+ * @example fitCartridge({ medium: 'silica', massKg: 2, dryAirKgPerS: 0.005, inletC: 25, inletPa: 8e5, relativeHumidity: 1, airHPerDay: 3 }, { cutOutPa: 9e5, inSeries: 1, leakKgPerS: 0, idleH: 15 }).leadHours // 5.28
  */
 export function fitCartridge(duty: CartridgeDuty, housing: Housing) {
   const beadsM3 = duty.massKg / BULK_KG_PER_M3[duty.medium];

@@ -57,6 +57,7 @@ export type IndicatorName = keyof typeof INDICATORS;
  * @param beadsC temperature of the beads, 0…60 °C
  * @returns °C, frost point below freezing
  * @source RH = e(dew point) / e_s(beads)
+ * @example provesDownToC(INDICATORS.cobalt, 20) // -3.21
  */
 export const provesDownToC = (indicator: Indicator, beadsC: number): number =>
   dewPointFromVapourPressureC(indicator.turns[0] * saturationPressurePa(beadsC));

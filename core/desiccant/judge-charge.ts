@@ -44,6 +44,7 @@ export interface ChargeJudged {
  * What the two weighings of a charge say of it: water driven off, against what a new one takes up before it is changed.
  * @param charge masses above 0, times 0 or more
  * @returns the judgement, or in words why the weights cannot be
+ * @example judgeCharge({ medium: 'silica', dyed: false, wetKg: 2.4, dryKg: 2, times: 3 }).drivenOffKg // 0.4
  */
 export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
   const { medium, dyed, wetKg, dryKg, times } = charge;
@@ -74,7 +75,10 @@ export function judgeCharge(charge: WeighedCharge): ChargeJudged | string {
   };
 }
 
-/** How a charge leaves the shop (trade handbook; local rules win). */
+/**
+ * How a charge leaves the shop (trade handbook; local rules win).
+ * @example disposalOf({ dyed: false, oily: false }) // 'Clean and white: general waste where that is allowed.'
+ */
 export const disposalOf = (c: { dyed: boolean; oily: boolean }): string =>
   c.oily
     ? 'Oily waste, in a closed and labelled drum.'

@@ -93,6 +93,7 @@ function refrigerated(d: CartridgeDuty): CartridgeDuty {
  * @param duty inlet 0…100 °C, 1…41 bar absolute; masses, flow and hours above 0
  * @throws OutOfRange of the air’s equations
  * @source hours = mass · usable uptake / (dry air · (W in − W out)), reference group 13
+ * @example sizeCartridge({ medium: 'silica', massKg: 5, dryAirKgPerS: 0.005, inletC: 25, inletPa: 8e5, relativeHumidity: 1, airHPerDay: 3 }).hours // 13.2
  */
 export function sizeCartridge(duty: CartridgeDuty): CartridgeSize {
   const hours = hoursOf(duty);

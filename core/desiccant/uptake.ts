@@ -10,6 +10,7 @@ export const HEAT_OF_UPTAKE = 2.6e6;
  * Actual volume flow of a stream where it is, m³/s: what decides how long it stays in a bed.
  * @returns m³/s
  * @source ideal gas
+ * @example actualFlowM3PerS(air) // 0.001088
  */
 export function actualFlowM3PerS(air: AirStream): number {
   return (air.dryAirKgPerS * R_DRY_AIR * (air.temperatureC + ZERO_CELSIUS_K)) / air.pressurePa;
@@ -23,7 +24,7 @@ export function actualFlowM3PerS(air: AirStream): number {
  * @param load duty over rated duty, above 0
  * @returns 0…1
  * @source first-order mass transfer, exp(−NTU), NTU ∝ 1/duty
- * @example passingShare(0.01, 0.5) // 0.000100
+ * @example passingShare(0.01, 0.5) // 0.0001
  */
 export function passingShare(atRated: number, load: number): number {
   return atRated ** (1 / Math.max(load, 1e-6));
@@ -44,6 +45,7 @@ export function passingAtRating(ratedDewPointC: number, inletC: number): number 
  * Humidity ratio of the air that leaves a medium.
  * @param relativeHumidity with which the medium is in balance, 0…1, at the temperature of the medium
  * @returns kg/kg
+ * @example leavingRatio(air, 0.05, 30, 0) // 0.000170
  */
 export function leavingRatio(air: AirStream, relativeHumidity: number, mediumC: number, passing: number): number {
   const enters = air.vapourKgPerS / air.dryAirKgPerS;
@@ -56,6 +58,7 @@ export function leavingRatio(air: AirStream, relativeHumidity: number, mediumC: 
  * @param humidityRatio with which it leaves, kg/kg
  * @returns K
  * @source heat of adsorption over the heat capacity of the air
+ * @example warmedByUptakeK(air, 0.001) // 23.3
  */
 export function warmedByUptakeK(air: AirStream, humidityRatio: number): number {
   const taken = (air.vapourKgPerS + air.liquidKgPerS) / air.dryAirKgPerS - humidityRatio;

@@ -38,7 +38,10 @@ function symptomOf(plan: Plan, stageId: string, of: ReadingName, more: boolean):
   return undefined;
 }
 
-/** What an entry makes one look into: readings outside their band, a bad result, a complaint. */
+/**
+ * What an entry makes one look into: readings outside their band, a bad result, a complaint.
+ * @example findingsOf(plan, { ...entry, kind: 'reading', readings: [{ of: 'pressure-drop', value: 6e4 }], expected: [{ value: 8e3, low: 7e3, high: 1e4 }] }).length // 1
+ */
 export function findingsOf(plan: Plan, entry: LoggedEntry): OutOfBand[] {
   const name = stageById(plan, entry.stageId)?.name ?? entry.stageName;
   const out = entry.readings.flatMap((r, i): OutOfBand[] => {

@@ -12,6 +12,7 @@ export interface HandDraining {
 
 /**
  * @param loadedShare of the working time, 0…1
+ * @param workedHoursPerDay h, above 0
  * @example handDraining(2.4 / 3600, 5e-3, 0.5, 8).perDay // 1.92
  */
 export function handDraining(

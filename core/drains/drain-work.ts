@@ -33,6 +33,7 @@ const WEEK = 7;
  * @param fillDays in which its sump fills; left out where nothing comes
  * @param kgPerDay that comes on a working day
  * @returns days, and whether the water decides: `sooner`, or `rarely` where hardly anything comes
+ * @example handDays(1, 0.5, 2, false).days // 0.4
  */
 export function handDays(
   usualDays: number,

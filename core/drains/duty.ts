@@ -70,13 +70,17 @@ export interface DutyOfYear {
   readonly coldestC: number;
 }
 
-/** The stages of a line with a drain, in the order of flow. */
+/**
+ * The stages of a line with a drain, in the order of flow.
+ * @example collectingStages(plan).map((s) => s.id) // ["separator","receiver","coalescing-filter","refrigerated-dryer","fine"]
+ */
 export const collectingStages = (plan: Plan): Collecting[] => drainPoints(plan) as Collecting[];
 
 /**
  * What there is to know of draining one place.
  * @param year what the year of weather brings there; left out, today’s is taken as the worst, and said so
  * @returns `undefined` where the walk does not come there
+ * @example dutyOf(plan, section, stage('receiver')).nowKgPerS // 0.0000131
  */
 export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: DutyOfYear): DrainDuty | undefined {
   const station = section.at(stage.id);
@@ -138,6 +142,7 @@ export function dutyOf(plan: Plan, section: Section, stage: Collecting, year?: D
 /**
  * Water that comes to a drain on a working day, kg.
  * @param kgPerS while the compressor runs loaded; left out, what comes now
+ * @example kgPerDay(duty) // 0.170
  */
 export const kgPerDay = (d: DrainDuty, kgPerS = d.nowKgPerS): number => kgPerS * d.loadedHoursPerDay * 3600;
 
@@ -146,14 +151,25 @@ export const isFreezing = (d: DrainDuty): boolean => d.coldestC < TRIPLE_POINT_C
 /** Hours of a day in which the line stands under pressure, so that a timer goes on blowing. */
 export const pressureHours = (d: DrainDuty): number => (d.charged ? 24 : d.workedHoursPerDay);
 
-/** Air lost in a day as a flow over the hours in which the line stands under pressure, m³/s of free air. */
+/**
+ * Air lost in a day as a flow over the hours in which the line stands under pressure, m³/s of free air.
+ * @param kgPerDayLost kg of air
+ * @example meanLossM3PerS(duty, 10) // 0.0000990
+ */
 export const meanLossM3PerS = (d: DrainDuty, kgPerDayLost: number): number =>
   (kgPerDayLost * d.m3PerKg) / (pressureHours(d) * 3600);
 
-/** Water that gathers between two stops of the compressor, m³; unlimited where it does not stop. */
+/**
+ * Water that gathers between two stops of the compressor, m³; unlimited where it does not stop.
+ * @example gathersPerStopM3(duty) // 0.00000225
+ */
 export function gathersPerStopM3(d: DrainDuty, kgPerS = d.peakKgPerS): number {
   return d.cycle ? (kgPerS * d.cycle.loadedS) / WATER_KG_PER_M3 : Number.POSITIVE_INFINITY;
 }
 
-/** Stops of the compressor on a working day. */
+/**
+ * Stops of the compressor on a working day.
+ * @returns a number, 0 where the compressor never rests
+ * @example stopsPerDay(duty) // 80.2
+ */
 export const stopsPerDay = (d: DrainDuty): number => (d.cycle ? d.cycle.startsPerHour * d.workedHoursPerDay : 0);

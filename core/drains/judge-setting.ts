@@ -124,7 +124,10 @@ function judgeFloat(d: DrainDuty): Omit<JudgedSetting, 'seasons'> {
   };
 }
 
-/** Judges one drain as it is set, today, and says what would be better in this season. */
+/**
+ * Judges one drain as it is set, today, and says what would be better in this season.
+ * @example judgeSetting(duty).mark // 'holds'
+ */
 export function judgeSetting(d: DrainDuty, year?: PointYear, day = 0): JudgedSetting {
   const { drain } = d.stage.parameters;
   const seasons = seasonsOf(d, year);
@@ -181,7 +184,10 @@ function seasonsOf(d: DrainDuty, year: PointYear | undefined): JudgedSetting['se
   ];
 }
 
-/** When a catch pan or bottle is full, s of working time; nothing where there is none. */
+/**
+ * When a catch pan or bottle is full, s of working time; nothing where there is none.
+ * @example panFullS({ ...duty, stage: { ...stage('receiver'), parameters: { ...stage('receiver').parameters, panM3: 0.001 } } }) // 190643
+ */
 export function panFullS(d: DrainDuty): number | undefined {
   const { panM3 } = d.stage.parameters;
   return panM3 > 0 && d.nowKgPerS > 0 && d.loadedShare > 0

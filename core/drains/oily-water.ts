@@ -40,6 +40,7 @@ export interface OilyWater {
  *
  * @returns `undefined` for compressors without oil: their condensate may still hold dust, metals and acid, so ask
  * @source carry-over by type of compressor (common practice); residence and carbon: trade handbook and estimates
+ * @example oilyWater(plan, section, run).yearKg // 442
  */
 export function oilyWater(plan: Plan, section: Section, run: WeatherRun): OilyWater | undefined {
   const stages = allStages(standing(plan));

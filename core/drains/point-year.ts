@@ -30,7 +30,10 @@ export interface PointYear {
 /** Hours of a year by which something may be exceeded that is designed for the worst of it: 0.4 % (ASHRAE’s design days). */
 export const DESIGN_EXCEEDED_HOURS = 35;
 
-/** @returns `undefined` where nobody works, or the stage is not in the run */
+/**
+ * @returns `undefined` where nobody works, or the stage is not in the run
+ * @example pointYear(run, 'receiver').yearKg // 56.0
+ */
 export function pointYear(
   run: WeatherRun,
   stageId: string,
@@ -93,5 +96,8 @@ export function seasonAt(year: PointYear, day: number): { peakKgPerS: number; da
     : { peakKgPerS: seasons.dryPeak, dayKg: seasons.dryDayKg, until: seasons.humidFrom };
 }
 
-/** Water of a day of the year, kg. */
+/**
+ * Water of a day of the year, kg.
+ * @example dailyWaterKg(pointYear(run, 'receiver'), 0) // 0.215
+ */
 export const dailyWaterKg = (year: PointYear, day: number): number => year.days[day] ?? 0;

@@ -10,6 +10,7 @@ import { surroundingsAt } from '../plan/surroundings';
  * goes out in one push, with what the sumps held.
  * @returns kg
  * @source vapour held at saturation before and after, real gas
+ * @example standingWaterKg(plan, section) // 0.00110
  */
 export function standingWaterKg(plan: Plan, section: Section): number {
   return allStages(standing(plan)).reduce((sum, s) => {

@@ -56,7 +56,10 @@ export function timerDuty(d: DrainDuty, peakKgPerS = d.peakKgPerS, boreM = d.sta
   };
 }
 
-/** Air that a timer blows away on a working day, kg: it opens by the clock, and all the time without water is air. */
+/**
+ * Air that a timer blows away on a working day, kg: it opens by the clock, and all the time without water is air.
+ * @example timerLossPerDay(duty, { everyS: 1800, openS: 5 }) // 3.02
+ */
 export function timerLossPerDay(d: DrainDuty, set: TimerSetting, kgPerS = d.nowKgPerS): number {
   const { blowsKgPerS, liquidS } = timerAt(timerDuty(d, kgPerS), set);
   const openS = (pressureHours(d) * 3600 * set.openS) / set.everyS;
@@ -176,7 +179,10 @@ function timer(d: DrainDuty): Way {
   };
 }
 
-/** The setting for the peak of a duty. */
+/**
+ * The setting for the peak of a duty.
+ * @example bestTimer(duty).everyS // 3600
+ */
 export const bestTimer = (d: DrainDuty, peakKgPerS = d.peakKgPerS): TimerResult | undefined =>
   setTimer(timerDuty(d, peakKgPerS));
 
@@ -270,7 +276,10 @@ function level(d: DrainDuty): Way {
   };
 }
 
-/** All ways of draining a place, those that suit first; of equals the one that loses less air and takes less time. */
+/**
+ * All ways of draining a place, those that suit first; of equals the one that loses less air and takes less time.
+ * @example waysToDrain(duty)[0].drain // 'float'
+ */
 export function waysToDrain(d: DrainDuty): Way[] {
   return [
     byHand(d),

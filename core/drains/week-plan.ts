@@ -33,6 +33,7 @@ export interface PointWeek {
 /**
  * What comes to a drain in each day of a forecast.
  * @param firstHour of the run that counts
+ * @example pointWeek(run, 'receiver', 0).daysKg[0] // 0.215
  */
 export function pointWeek(run: WeatherRun, stageId: string, firstHour: number): PointWeek {
   const values = caughtAt(run, stageId);
@@ -51,6 +52,7 @@ const firstOver = (values: readonly number[], limit: number): number => values.f
  * Which settings to change in the week that is forecast, in the order of the days: a drain that keeps up today may not on
  * the humid day.
  * @param duties as they are today
+ * @example weekPlan([duty], run, 0).length // 0
  */
 export function weekPlan(duties: readonly DrainDuty[], run: WeatherRun, firstHour: number): WeekChange[] {
   const changes = duties.flatMap((d): WeekChange[] => {

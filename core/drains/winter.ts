@@ -63,6 +63,7 @@ function warmest(run: WeatherRun): number {
 /**
  * What of a line may freeze in a year of weather: drains and bowls with water, pipes through the cold, coolers, dryers, brine.
  * @source trade handbook, winterising; margins as cited
+ * @example winterList(plan, run).length // 0
  */
 export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
   const n = run.stages.length;

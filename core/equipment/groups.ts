@@ -58,7 +58,10 @@ export const INERT = group(
   'oil-water-separator',
   'outlet',
 );
-/** Whether a kind is one of a group. */
+/**
+ * Whether a kind is one of a group.
+ * @example is(['pipe', 'hose'], 'hose') // true
+ */
 export const is = (kinds: readonly KindName[], kind: KindName): boolean => kinds.includes(kind);
 
 /** Uses that dust or oil spoils. */

@@ -109,13 +109,19 @@ export function kindOf(name: KindName): Kind {
   return KINDS[name] as unknown as Kind;
 }
 
-/** The declared fields of a kind, in order, with their descriptions. */
+/**
+ * The declared fields of a kind, in order, with their descriptions.
+ * @example fieldsOf('intake').map(([name]) => name) // ["filterLossPa","near","conditioned"]
+ */
 export function fieldsOf(name: KindName): [string, FieldMeta][] {
   const shape = kindOf(name).parameters.shape as Record<string, z.ZodType>;
   return Object.entries(shape).map(([field, schema]) => [field, schema.meta() as unknown as FieldMeta]);
 }
 
-/** Whether a field is used, given the other parameters. */
+/**
+ * Whether a field is used, given the other parameters.
+ * @example isRelevant({ when: { field: 'drain', is: ['timer'] } }, { drain: 'float' }) // false
+ */
 export function isRelevant(meta: FieldMeta, parameters: Record<string, unknown>): boolean {
   return meta.when === undefined || meta.when.is.includes(String(parameters[meta.when.field]));
 }
@@ -153,7 +159,10 @@ export function findKinds(word: string): KindName[] {
   return find(Object.keys(KINDS) as KindName[], kindOf, word);
 }
 
-/** The wall units that a person may mean by a word, best first. */
+/**
+ * The wall units that a person may mean by a word, best first.
+ * @example findWallUnits('service unit') // []
+ */
 export function findWallUnits(word: string): WallUnitName[] {
   return find(Object.keys(WALL_UNITS) as WallUnitName[], (name) => WALL_UNITS[name], word);
 }

@@ -12,7 +12,10 @@ export interface ParameterRow {
   readonly source: string;
 }
 
-/** What is entered for a kind: each parameter with its usual value, its range and where the usual value comes from. */
+/**
+ * What is entered for a kind: each parameter with its usual value, its range and where the usual value comes from.
+ * @example parameterRows('intake').length // 3
+ */
 export function parameterRows(kind: KindName, choice?: UnitChoice, atmosphericPa?: number): ParameterRow[] {
   const usualOf = kindOf(kind).parameters.parse({}) as Record<string, unknown>;
   return fieldsOf(kind).map(([field, { label, quantity, options, least, most, source = '' }]) => {

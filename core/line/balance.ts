@@ -27,6 +27,7 @@ export interface AirBalance {
  * regulator, leaks and nozzles take air in proportion to the absolute pressure.
  *
  * @source balance of mass; flow through tools and leaks ∝ absolute pressure (choked flow; common practice)
+ * @example airBalance(plan, section).leftM3PerS // 0.00575
  */
 export function airBalance(plan: Plan, section: Section): AirBalance {
   const line = standing(plan);
@@ -56,7 +57,10 @@ export function airBalance(plan: Plan, section: Section): AirBalance {
   };
 }
 
-/** “Why?” for the pressure that the line falls to. */
+/**
+ * “Why?” for the pressure that the line falls to.
+ * @example explainFall(plan, airBalance(plan, section)).value // 0
+ */
 export function explainFall(plan: Plan, balance: AirBalance): Derivation {
   const compressor = allStages(plan).find((s) => s.kind === 'compressor');
   return {

@@ -6,6 +6,7 @@ import type { Station } from './section';
  * Air that a timed drain blows away on average, kg/s: open for its seconds, whether water comes or not. Drains by float,
  * level or hand are taken to lose none.
  * @source choked flow through its bore (trade handbook: loss = flow · t_open / interval)
+ * @example drainAirKgPerS(stage('receiver'), section.at('receiver'), 101325) // 0
  */
 export function drainAirKgPerS(
   stage: Stage,

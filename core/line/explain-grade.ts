@@ -1,7 +1,10 @@
 import { type Derivation, input } from '../quantity/derivation';
 import { type Grade, written } from './grade-line';
 
-/** “Why?” for the three digits of a place. */
+/**
+ * “Why?” for the three digits of a place.
+ * @example explainGrade(gradeLine(plan, section).get('outlet'), 'Outlet').value // 0.2144
+ */
 export function explainGrade(grade: Grade, name: string): Derivation {
   const { dirt, liquidGPerM3, dewPointC } = grade;
   return {

@@ -150,6 +150,7 @@ const FIGURES: Record<
 /**
  * “Why?” for a figure of air whose moisture was read in one way and is told in another, perhaps elsewhere.
  * @returns `undefined` where the figure lies outside its equations
+ * @example explainMoisture('relativeHumidity', { kind: 'relativeHumidity', relativeHumidity: 0.5, at: { temperatureC: 30, pressurePa: 8e5 } }, { temperatureC: 20, pressurePa: 8e5 }).value // 0.907
  */
 export function explainMoisture(figure: MoistureFigure, reading: MoistureReading, at: AirAt): Derivation | undefined {
   const { title, quantity, formula, of, scale = 1 } = FIGURES[figure];

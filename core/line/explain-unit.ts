@@ -3,7 +3,10 @@ import type { MachineUnit, Plan } from '../plan/plan';
 import { type Derivation, input } from '../quantity/derivation';
 import type { Section } from './section';
 
-/** “Why?” for what a closed unit catches: its stages, one by one. */
+/**
+ * “Why?” for what a closed unit catches: its stages, one by one.
+ * @example explainUnit(plan, section, { id: 'u', name: 'Unit', stageIds: ['fine'] }).value // 0
+ */
 export function explainUnit(plan: Plan, section: Section, unit: MachineUnit): Derivation {
   const inputs = stagesOfUnit(plan, unit.id).flatMap((s) => {
     const station = section.at(s.id);

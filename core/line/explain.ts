@@ -67,7 +67,10 @@ const READ: Record<
   },
 };
 
-/** Reads a figure of a station; `undefined` where the walk does not reach it. */
+/**
+ * Reads a figure of a station; `undefined` where the walk does not reach it.
+ * @example readFigure(plan, section, 'outlet', 'dewPoint') // -0.961
+ */
 export function readFigure(
   plan: Plan,
   section: Section,
@@ -90,7 +93,10 @@ function inletOf(plan: Plan, stageId: string, basis: Basis): AirStream {
   return inlet as AirStream;
 }
 
-/** What a stage shows besides its station: a reading, a margin, a warning. Nothing where the walk does not come. */
+/**
+ * What a stage shows besides its station: a reading, a margin, a warning. Nothing where the walk does not come.
+ * @example shownBy(plan, section, stage('receiver')).map((s) => s.label) // []
+ */
 export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis = 'real'): readonly Shown[] {
   const station = section.at(stage.id);
   if (!station) return [];
@@ -218,6 +224,7 @@ function stationReason(plan: Plan, stage: Stage, station: Station, name: Station
 /**
  * Builds the answer to “why?” for a figure: formula, inputs with where they come from, source, and the band.
  * @returns `undefined` where the walk does not reach the figure
+ * @example explain(plan, section, { stageId: 'outlet', name: 'temperature' }).value // 15.6
  */
 export function explain(plan: Plan, section: Section, figure: Figure, basis: Basis = 'real'): Derivation | undefined {
   if (!('stageId' in figure)) {

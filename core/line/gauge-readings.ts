@@ -31,6 +31,7 @@ type GaugeStage = Extract<Stage, { kind: 'gauge' }>;
  *
  * @returns from gauge to gauge in the order of the air; empty with fewer than two gauges that were read
  * @source static against flowing reading, common practice
+ * @example stretchesTo(plan, 'outlet').length // 0
  */
 export function stretchesTo(plan: Plan, outletId: string): GaugeStretch[] {
   const moment = worstMoments(plan).get(outletId);

@@ -25,7 +25,10 @@ const roomAir = (): Dirt => new Dirt(0.2, 'oil in the air of the room, estimate'
 
 const letter = (particle: number): string => (particle >= PARTICLE_X ? 'X' : String(particle));
 
-/** The three digits as they are written. */
+/**
+ * The three digits as they are written.
+ * @example written({ particle: '2', water: '4', oil: '2' }) // '2:4:2'
+ */
 export const written = (g: Pick<Grade, 'particle' | 'water' | 'oil'>): string => `${g.particle}:${g.water}:${g.oil}`;
 
 /**
@@ -35,6 +38,7 @@ export const written = (g: Pick<Grade, 'particle' | 'water' | 'oil'>): string =>
  *
  * @returns by stage id, as far as the walk came
  * @source classes: ISO 8573-1:2010 (recalled); what each stage does: common practice and estimates, by its kind
+ * @example written(gradeLine(plan, section).get('outlet')) // '1:4:3'
  */
 export function gradeLine(plan: Plan, section: Section): Map<string, Grade> {
   const runs = runsOf(standing(plan));
@@ -87,7 +91,10 @@ export function gradeLine(plan: Plan, section: Section): Map<string, Grade> {
   return grades;
 }
 
-/** Whether a class is as clean as one that is asked for: 1 is cleanest, X the dirtiest. */
+/**
+ * Whether a class is as clean as one that is asked for: 1 is cleanest, X the dirtiest.
+ * @example isAsClean('2', '3') // true
+ */
 export function isAsClean(gets: string, needs: string): boolean {
   const rank = (c: string): number => (c === 'X' ? 99 : Number(c));
   return needs === 'any' || rank(gets) <= rank(needs);

@@ -52,7 +52,10 @@ export interface OutletJudgement {
 /** Judgements of the outlets of a line, by stage id. */
 export type Verdicts = ReadonlyMap<string, OutletJudgement>;
 
-/** The verdict on all that a job asks for: of the water, and whether pressure, oil and particles are as asked. */
+/**
+ * The verdict on all that a job asks for: of the water, and whether pressure, oil and particles are as asked.
+ * @example inAll(judgeOutlets(plan, section).get('outlet')) // 'meets'
+ */
 export function inAll({ verdict, pressure, clean }: OutletJudgement): Verdict {
   return pressure.enough && clean?.enough !== false ? verdict : 'fails';
 }
@@ -69,6 +72,7 @@ function verdictOf(need: OutletStage['parameters']['need'], wet: boolean, band: 
  * band, fails only if it would at the better one, and is open in between.
  * @returns by stage id; an outlet before which the walk stops is left out
  * @source verdicts with uncertainty: common practice; classes: ISO 8573-1:2010 (recalled)
+ * @example judgeOutlets(plan, section).get('gun').verdict // 'meets'
  */
 export function judgeOutlets(plan: Plan, section: Section, basis: Basis = 'real'): Map<string, OutletJudgement> {
   const outlets = allStages(standing(plan)).filter((s): s is OutletStage => s.kind === 'outlet');

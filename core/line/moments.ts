@@ -27,6 +27,7 @@ const isCompressor = (s: Stage): s is CompressorStage => s.kind === 'compressor'
  * What the jobs take on average while any of them is in use, m³/s of free air.
  * @param line as it stands, with flows in free air
  * @source mean of independent uses, given that one is on: q·s / (1 − Π(1 − s))
+ * @example usualAsks(standing(plan))(stage('outlet')) // 0.00529
  */
 export function usualAsks(line: Plan): Asks {
   const outlets = allStages(line).flatMap((s) => (s.kind === 'outlet' && s.parameters.flowM3PerS > 0 ? [s] : []));
@@ -38,6 +39,7 @@ export function usualAsks(line: Plan): Asks {
  * Walks a line at the flow that is asked for: from the first receiver of the main run on flows what the jobs take and what
  * stages vent, whatever the compressor delivers.
  * @param at made ready for what is asked
+ * @example walkAsked(plan, prepare(standing(plan)), usualAsks(standing(plan))).at('outlet').pressurePa // 751325
  */
 export function walkAsked(plan: Plan, at: PreparedLine, asks: Asks, basis: Basis = 'real'): Section {
   const line = standing(plan);
@@ -81,6 +83,7 @@ function atRest(line: Plan, stageId: string): PressureThen | undefined {
 /**
  * The pressure at a stage at a moment.
  * @returns `undefined` where no compressor comes upstream of it, or the walk does not come there
+ * @example pressureAt(plan, 'outlet', 'peak').pressurePa // 751325
  */
 export function pressureAt(
   plan: Plan,

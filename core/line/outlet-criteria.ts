@@ -33,12 +33,18 @@ export function dryMarginK(station: Station, { roomTemperatureC }: { readonly ro
   return Math.min(station.temperatureC, roomTemperatureC) - station.pressureDewPointC;
 }
 
-/** Whether drops arrive, or form in the hose or the tool because the dew point is above the room. */
+/**
+ * Whether drops arrive, or form in the hose or the tool because the dew point is above the room.
+ * @example isWet(section.at('outlet'), around) // false
+ */
 export function isWet(station: Station, around: { readonly roomTemperatureC: number }): boolean {
   return station.liquidKgPerS > 0 || dryMarginK(station, around) < -CLOSED_K;
 }
 
-/** What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis. */
+/**
+ * What an outlet is judged by; two criteria where it asks for a humidity and nobody knows on which basis.
+ * @example outletCriteria(stage('outlet')).length // 1
+ */
 export function outletCriteria(stage: OutletStage): [OutletCriterion, OutletCriterion?] {
   const p = stage.parameters;
   const inLine: OutletCriterion = {

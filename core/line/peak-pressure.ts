@@ -27,6 +27,7 @@ export interface WorstMoment {
  *
  * @returns by stage id; an outlet that is never used is left out
  * @source the walk, with losses as each kind has them at that flow
+ * @example worstMoments(plan).get('outlet').section.at('outlet').pressurePa // 751325
  */
 export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, WorstMoment> {
   const line = standing(plan);
@@ -68,7 +69,10 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
   return found;
 }
 
-/** “Why?” for the pressure at an outlet at its worst moment. */
+/**
+ * “Why?” for the pressure at an outlet at its worst moment.
+ * @example explainPeak(plan, 'outlet', 7e5).value // 700000
+ */
 export function explainPeak(plan: Plan, stageId: string, getsPa: number): Derivation {
   const line = standing(plan);
   const stages = allStages(line);

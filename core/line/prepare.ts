@@ -95,6 +95,7 @@ const NOTHING = 'nothing is upstream of it: the stage at which it started is rem
  * Works out the order of flow of a line, with the share of air that goes each way.
  * Never throws: what cannot be reached is named, and the rest is ready to be walked.
  * @param asks what an outlet asks for, m³/s of free air; left out, what it takes on average
+ * @example prepare(standing(plan)).stages.length // 15
  */
 export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLine {
   const { topology, ends } = solveRings(topologyOf(standing(plan)), asks ?? averageDemandM3PerS);
@@ -168,6 +169,7 @@ export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLi
 /**
  * The same line for very many walks: its parameters are read anew, one after another, so that the engine keeps those of a
  * stage in one piece of memory and those of a line side by side. It pays from some hundred walks on.
+ * @example packed(prepare(standing(plan))).stages.length // 15
  */
 export function packed(line: PreparedLine): PreparedLine {
   const stretches = line.stretches.map((stretch) => ({

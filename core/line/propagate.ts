@@ -85,6 +85,7 @@ const walkAsDelivered: WalkAt = (plan, line, basis) => walkPrepared(line, surrou
  * @param asks, walkAt what the jobs take, and how the line is walked then; left out, at what the compressor delivers
  * @param more further relative standard uncertainties that the walk does not know of, for instance of the hours run
  * @returns a band a figure; `undefined` for one that the walk does not reach
+ * @example propagateAll(plan, [(s) => s.at('outlet')?.pressureDewPointC])[0].high // 4.24
  */
 export function propagateAll(
   plan: Plan,
@@ -116,7 +117,10 @@ export function propagateAll(
   });
 }
 
-/** The same for one figure. */
+/**
+ * The same for one figure.
+ * @example propagate(plan, (s) => s.at('outlet')?.pressureDewPointC).low // -5.26
+ */
 export function propagate(
   plan: Plan,
   pick: ReadFigure,

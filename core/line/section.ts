@@ -124,14 +124,22 @@ export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS' | 'dryAir
   return vapourFractionFromRatio(station.vapourKgPerS / station.dryAirKgPerS);
 }
 
-/** How far the ledger is from balancing, as a share of the water in. */
+/**
+ * How far the ledger is from balancing, as a share of the water in.
+ * @returns 0 where it balances
+ * @example imbalance(section.ledger) < 1e-12 // true
+ */
 export function imbalance(ledger: Ledger): number {
   const { waterInKgPerS, ...went } = ledger;
   const out = Object.values(went).reduce((sum, kgPerS) => sum + kgPerS, 0);
   return waterInKgPerS === 0 ? 0 : Math.abs(waterInKgPerS - out) / waterInKgPerS;
 }
 
-/** Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature. */
+/**
+ * Relative humidity of the air at a station, over liquid water, in the line or expanded to a pressure, at a temperature.
+ * @returns 0…1
+ * @example humidityAt(section.at('outlet'), 20, 101325) // 0.0333
+ */
 export function humidityAt(station: Station, temperatureC: number, pressurePa: number, basis: Basis = 'real'): number {
   return relativeHumidity(vapourFractionAt(station), temperatureC, pressurePa, basis);
 }

@@ -52,6 +52,7 @@ function dewPointOf(air: AirStream): number {
  * Never throws on a valid plan: where the equations end or a stage refuses, the section says so; what lies downstream of it is
  * left out, and the rest of the line is walked.
  * @source each kind's own model; moist air by Hyland & Wexler 1983 with the enhancement factor of Greenspan 1976
+ * @example walk(plan).at('outlet').temperatureC // 15.6
  */
 export function walk(plan: Plan, basis: Basis = 'real'): Section {
   return walkPrepared(prepare(plan), surroundingsOf(plan, basis));
@@ -67,6 +68,7 @@ function blank(figures: Float64Array, from: number, to: number): void {
  * @param kept where the section keeps its numbers; a run that is done with one section may give them to the next. `null`
  *   keeps none: for who looks only at what the stages themselves do
  * @param onEnter is shown the stream that enters each stage; what it does to the stream, the stage meets
+ * @example walkPrepared(prepare(standing(plan)), around).at('outlet').temperatureC // 15.6
  */
 export function walkPrepared(
   line: PreparedLine,

@@ -45,7 +45,10 @@ function bandOf(path: readonly Stage[], line: Plan): { cutInPa: number; cutOutPa
   return compressor?.kind === 'compressor' ? compressor.parameters : undefined;
 }
 
-/** What is lost at each stage on the way to an outlet at its worst moment, largest first; nothing where no air arrives. */
+/**
+ * What is lost at each stage on the way to an outlet at its worst moment, largest first; nothing where no air arrives.
+ * @example lossesTo(plan, 'outlet', worstMoments(plan).get('outlet'))[0].stageId // 'refrigerated-dryer'
+ */
 export function lossesTo(plan: Plan, outletId: string, { section, drawn }: WorstMoment): Loss[] {
   const path = pathTo(drawn, outletId);
   const band = bandOf(path, plan);
@@ -69,6 +72,7 @@ export function lossesTo(plan: Plan, outletId: string, { section, drawn }: Worst
  * Where the pressure goes on the way to an outlet at its worst moment, largest first, with what the next size would give back.
  * @returns `undefined` where the outlet is never used, or the line cannot pass so much
  * @source the walk at coincident peak and cut-in; “one size up” is the same walk with that stage changed
+ * @example waterfallTo(plan, 'outlet').arrivesPa // 751325
  */
 export function waterfallTo(plan: Plan, outletId: string, basis: Basis = 'real'): Waterfall | undefined {
   const moment = worstMoments(plan, basis).get(outletId);
@@ -98,7 +102,10 @@ const SPECIFIC_W = {
 /** Of its power for each pascal that it need not make: 0.5 % a psi near 100 psig (US DOE, recalled). */
 export const SHARE_PER_PA = 0.005 / PSI;
 
-/** What the compressors deliver while loaded, m³/s of free air, and draw for it, W. */
+/**
+ * What the compressors deliver while loaded, m³/s of free air, and draw for it, W.
+ * @example compressorsOf(plan).deliveryM3PerS // 0.01
+ */
 export function compressorsOf(plan: Plan): { deliveryM3PerS: number; watts: number } {
   let [deliveryM3PerS, watts] = [0, 0];
   for (const s of allStages(standing(plan))) {
@@ -109,13 +116,19 @@ export function compressorsOf(plan: Plan): { deliveryM3PerS: number; watts: numb
   return { deliveryM3PerS, watts };
 }
 
-/** Energy that the compressors put into a cubic metre of free air, J/m³; 0 where there is none. */
+/**
+ * Energy that the compressors put into a cubic metre of free air, J/m³; 0 where there is none.
+ * @example energyPerM3(plan) // 455559
+ */
 export function energyPerM3(plan: Plan): number {
   const { deliveryM3PerS, watts } = compressorsOf(plan);
   return deliveryM3PerS > 0 ? watts / deliveryM3PerS : 0;
 }
 
-/** What the compressors use in a year, kWh, and what each pascal less at their outlet would save of it. */
+/**
+ * What the compressors use in a year, kWh, and what each pascal less at their outlet would save of it.
+ * @example costOfPressure(plan).yearKWh // 4100
+ */
 export function costOfPressure(plan: Plan): { readonly yearKWh: number; readonly kWhPerPa: number } {
   const { working } = plan.survey;
   const yearKWh = (compressorsOf(plan).watts / 1000) * hoursPerWeek(working) * working.loadedShare * WORKING_WEEKS;

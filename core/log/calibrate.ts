@@ -49,6 +49,7 @@ function proposal(
  *
  * @param drains, entries of the log; the last eight of each count, four are the least
  * @source ratio of measured to expected; the walk is linear in each of these
+ * @example calibrations(plan, [], []) // []
  */
 export function calibrations(
   plan: Plan,

@@ -68,6 +68,7 @@ const inOrder = (entries: readonly LifeEntry[]): LifeEntry[] =>
  * Who was where, and when, by the log: a change ends one stay and begins the next; how far the old one was exhausted is its last look.
  * @param places stages that hold beads
  * @returns by the time at which they went in, the oldest first
+ * @example stintsOf(['beads'], [], []).length // 0
  */
 export function stintsOf(
   places: readonly string[],
@@ -131,7 +132,10 @@ export interface ChargeNow {
   readonly dryKg?: number;
 }
 
-/** Each charge as the log leaves it: in its place, dry on the shelf, spent and to be dried, or gone. */
+/**
+ * Each charge as the log leaves it: in its place, dry on the shelf, spent and to be dried, or gone.
+ * @example chargesNow([], [], []) // []
+ */
 export function chargesNow(
   charges: readonly Charge[],
   entries: readonly LifeEntry[],

@@ -6,6 +6,7 @@ import { type SiteTime, siteTimeMs, siteTimeOf } from './site-clock';
  * The time from which water has been collecting at a drain: when it was last opened before `at`; else the start of that
  * working day, or of the day before where the day is less than an hour old.
  * @param drained when drains were opened, in any order
+ * @example collectingSince(plan, [], 'receiver', now) // '2026-11-24T08:00'
  */
 export function collectingSince(
   plan: Plan,

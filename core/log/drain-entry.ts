@@ -60,7 +60,10 @@ export type DrainEntry = z.infer<typeof drainEntrySchema>;
 /** Allowed lead of a shop's wall clock over the server's UTC: the easternmost zone is UTC+14. */
 const CLOCK_LEAD_MS = 14 * HOUR_MS;
 
-/** A message if the time lies ahead of now, whatever the shop's time zone. */
+/**
+ * A message if the time lies ahead of now, whatever the shop's time zone.
+ * @example futureMessage('2026-11-27T07:00', Date.UTC(2026, 10, 25)) === undefined // false
+ */
 export function futureMessage(drainedAt: string, nowMs: number): string | undefined {
   return siteTimeMs(drainedAt) > nowMs + CLOCK_LEAD_MS
     ? 'That lies in the future. Log a drain when it has been done.'

@@ -37,6 +37,7 @@ const percent = (x: number): string => `${Math.round(Math.abs(x) * 100)} %`;
  *
  * @param ratios measured over expected, oldest first; those that are not over 0 are left out
  * @param scatter relative standard deviation of one reading
+ * @example driftOf([1, 1, 1, 1, 1, 1, 1.5, 1.5, 1.5, 1.5]).direction // 'more'
  */
 export function driftOf(ratios: readonly number[], scatter = SCATTER): Drift | undefined {
   const logs = ratios.map((r) => Math.log(Math.max(r, 1e-3)));

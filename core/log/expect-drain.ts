@@ -44,6 +44,7 @@ function inConditions(plan: Plan, entry: DrainConditions): Plan {
  *
  * @returns `undefined` where the line has no such stage or the walk stops before it
  * @source rate from the walk at the intake air given; hours × loaded share; band by {@link propagate}
+ * @example expectDrain(plan, drain).expectedKg // 0.170
  */
 export function expectDrain(plan: Plan, entry: DrainConditions, basis: Basis = 'real'): DrainExpectation | undefined {
   const metered = entry.loadedHours !== null;
@@ -73,7 +74,10 @@ export function expectDrain(plan: Plan, entry: DrainConditions, basis: Basis = '
   };
 }
 
-/** “Why?” for an expected amount. */
+/**
+ * “Why?” for an expected amount.
+ * @example explainDrain(plan, drain).value // 0.000170
+ */
 export function explainDrain(plan: Plan, entry: DrainConditions, basis: Basis = 'real'): Derivation | undefined {
   const x = expectDrain(plan, entry, basis);
   const stage = stageById(plan, entry.stageId);

@@ -88,6 +88,7 @@ const IN_KELVIN: readonly ReadingName[] = ['temperature', 'dew-point'];
  * What the walk, in the air of that time, expects of each reading of an entry, with the band of the inputs and of the
  * instrument: two standard uncertainties either way.
  * @returns in the order of the readings; null for what the walk does not know
+ * @example expectReadings(plan, { stageId: 'fine', readings: [{ of: 'pressure-drop', value: 8e3 }], instrument: 'hand', intakeTemperatureC: null, intakeRelativeHumidity: null })[0].value // 8000
  */
 export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedReading | null)[] {
   const { survey } = plan;
@@ -135,7 +136,11 @@ export function expectReadings(plan: Plan, entry: ReadConditions): (ExpectedRead
 
 export type ReadingVerdict = 'as expected' | 'less' | 'more';
 
-/** A reading against its band: on its ends it is as expected. */
+/**
+ * A reading against its band: on its ends it is as expected.
+ * @param value in the SI unit of the reading
+ * @example verdictOfReading(9e3, { value: 8e3, low: 7e3, high: 1e4 }) // 'as expected'
+ */
 export function verdictOfReading(value: number, expected: ExpectedReading): ReadingVerdict {
   return value < expected.low ? 'less' : value > expected.high ? 'more' : 'as expected';
 }

@@ -17,6 +17,7 @@ export interface Implied {
  * What a pump-up or a leak-down of the receivers means.
  * @returns `undefined` where the entry is none, or its readings do not go together
  * @source FAD = V·(p2 − p1)/(p_a·t)·(T_a/T_tank); leak = V·Δp/(p_a·t) (trade handbook)
+ * @example implied(plan, { task: 'M01', readings: [], intakeTemperatureC: null }) === undefined // true
  */
 export function implied(
   plan: Plan,

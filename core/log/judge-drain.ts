@@ -57,7 +57,10 @@ export const TRACE_KG = 0.01;
 const RULED_OUT = -0.75;
 const AUTOMATIC = ['float', 'timer', 'unloader', 'level'];
 
-/** What came out of a drain against its band: on its ends it is as expected; where traces are expected, traces are nothing. */
+/**
+ * What came out of a drain against its band: on its ends it is as expected; where traces are expected, traces are nothing.
+ * @example verdictOf({ stageId: 'receiver', drainedAt: now, amountKg: 0.2, expectedKg: 0.3, lowKg: 0.25, highKg: 0.4 }) // 'less'
+ */
 export function verdictOf(e: ExpectedDrain): DrainVerdict {
   if (e.highKg < TRACE_KG && e.amountKg < TRACE_KG) return 'nothing to expect';
   return e.amountKg < e.lowKg ? 'less' : e.amountKg > e.highKg ? 'more' : 'as expected';

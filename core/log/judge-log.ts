@@ -48,7 +48,10 @@ function nearest(log: readonly LoggedDrain[], stageId: string, at: number): Expe
   return best ? [expectedOf(best)] : [];
 }
 
-/** Judges one entry in the light of the whole log of its line. */
+/**
+ * Judges one entry in the light of the whole log of its line.
+ * @example judgeLogged(plan, [], drain).verdict // 'as expected'
+ */
 export function judgeLogged(plan: Plan, log: readonly LoggedDrain[], entry: LoggedDrain): DrainJudgement {
   const points = drainPoints(plan).map((s) => s.id);
   const path = pathTo(plan, entry.stageId);

@@ -167,7 +167,10 @@ export interface ExpectedReading {
   readonly high: number;
 }
 
-/** The entries that stand: those that a later one corrects are superseded. */
+/**
+ * The entries that stand: those that a later one corrects are superseded.
+ * @example standingEntries([{ id: 'a', amends: null }, { id: 'b', amends: 'a' }]).map((e) => e.id) // ["b"]
+ */
 export function standingEntries<E extends Pick<LogEntry, 'id' | 'amends'>>(entries: readonly E[]): E[] {
   const corrected = new Set(entries.flatMap((e) => (e.amends ? [e.amends] : [])));
   return entries.filter((e) => !corrected.has(e.id));

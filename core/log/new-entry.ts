@@ -16,7 +16,10 @@ function intakeAir(plan: Plan): { intakeTemperatureC: number; intakeRelativeHumi
   return { intakeTemperatureC: temperatureC, intakeRelativeHumidity: relativeHumidity };
 }
 
-/** A new entry of the log, in the air of the survey, without anything that is not said of it. */
+/**
+ * A new entry of the log, in the air of the survey, without anything that is not said of it.
+ * @example newEntry(plan, { id: 'e', at: now }, { kind: 'observation', stageId: 'fine', who: 'A' }).intakeTemperatureC // 24
+ */
 export function newEntry(
   plan: Plan,
   { id, at }: Fresh,
@@ -40,7 +43,10 @@ export function newEntry(
   };
 }
 
-/** A new entry of a drain, in the air of the survey; the hours run since the drain before follow the working pattern. */
+/**
+ * A new entry of a drain, in the air of the survey; the hours run since the drain before follow the working pattern.
+ * @example newDrain(plan, { id: 'd', at: now }, { stageId: 'receiver', sinceAt: '2026-11-24T09:00', amountM3: 0.0002, appearance: 'clear', who: 'A' }).loadedHours // null
+ */
 export function newDrain(
   plan: Plan,
   { id, at }: Fresh,

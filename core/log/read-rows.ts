@@ -26,6 +26,7 @@ const cell = (text: string | undefined): string => (text ?? '').replace(/^'(?=[=
  * Reads a table of readings. Nothing is written: this is the dry run. The id of each comes from its content, so that the
  * same file read twice gives the same entries.
  * @param idOf makes an id of a text
+ * @example readRows(plan, ['time', 'point', 'reading', 'value', 'who', 'note'], [], async (text) => text, 101325) // []
  */
 export async function readRows(
   plan: Plan,

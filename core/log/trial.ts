@@ -23,6 +23,7 @@ const ERRORS_APART = 2;
  * @param at shop time of the change
  * @param days on each side
  * @source means; two standard errors of their difference (Welch)
+ * @example trial([], now, 7) // []
  */
 export function trial(entries: readonly LoggedEntry[], at: string, days: number): TrialRow[] {
   const change = siteTimeMs(at);

@@ -7,6 +7,7 @@ import { type SiteTime, workingHoursBetween } from './site-clock';
  * Share of the working time in which air flows through a unit where it stands: in which any of the outlets downstream of it
  * blows. Outlets are taken as independent, those that take turns as following one another.
  * @returns 0…1; 0 while the unit is away
+ * @example shareInUse(plan, 'none') // 0
  */
 export function shareInUse(plan: Plan, unitId: string): number {
   const line = standing(plan);
@@ -23,13 +24,19 @@ export function shareInUse(plan: Plan, unitId: string): number {
   return own.size > 0 ? 1 - idle : 0;
 }
 
-/** Hours of air through a unit so far, s: those counted, and those estimated since by working hours and use. */
+/**
+ * Hours of air through a unit so far, s: those counted, and those estimated since by working hours and use.
+ * @example unitUsedS(plan, { id: 'u', name: 'Unit', usedS: 3600, away: true }, now) // 3600
+ */
 export function unitUsedS(plan: Plan, unit: MachineUnit, now: SiteTime): number {
   if (unit.countedAt === null) return unit.usedS;
   return unit.usedS + 3600 * workingHoursBetween(unit.countedAt, now, plan.survey.working) * shareInUse(plan, unit.id);
 }
 
-/** The plan with the hours of a unit settled, as they must be before it is carried elsewhere: they follow the unit. */
+/**
+ * The plan with the hours of a unit settled, as they must be before it is carried elsewhere: they follow the unit.
+ * @example settleHours(plan, 'none', now) === plan // true
+ */
 export function settleHours(plan: Plan, unitId: string, now: SiteTime): Plan {
   const unit = plan.units.find((u) => u.id === unitId);
   return unit ? setUnit(plan, unitId, { usedS: unitUsedS(plan, unit, now), countedAt: now }) : plan;

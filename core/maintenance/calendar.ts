@@ -20,6 +20,7 @@ export interface CalendarEvent {
 /**
  * The routine as a calendar: tasks of one rhythm are one event that comes again, at the beginning of work. Times are the
  * shop’s wall clock without a zone, so that they stay the same when the clocks change.
+ * @example calendarEvents('p', plan, dueTasks(facts, [], [], now)).length // 13
  */
 export function calendarEvents(planId: string, plan: Plan, tasks: readonly DueTask[]): CalendarEvent[] {
   const { working } = plan.survey;

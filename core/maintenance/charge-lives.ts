@@ -37,7 +37,10 @@ export const KNOWN_FROM = 3;
 
 /** Where beads can be put, also in a unit that is away just now. */
 export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
-/** The stages of a line that hold beads. */
+/**
+ * The stages of a line that hold beads.
+ * @example beadPlaces(plan).map((s) => s.id) // ["beads"]
+ */
 export const beadPlaces = (plan: Plan): BeadPlace[] =>
   allStages(plan).filter(
     (s): s is BeadPlace =>
@@ -78,7 +81,10 @@ export interface PlaceLife {
   readonly spentOn?: SiteTime;
 }
 
-/** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out. */
+/**
+ * When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out.
+ * @example spentTimes([], now).size // 0
+ */
 export function spentTimes(lives: readonly PlaceLife[], now: SiteTime): Map<string, number> {
   return new Map(
     lives.flatMap((l) => {
@@ -190,6 +196,7 @@ function lifeAt(course: Course, place: BeadPlace, onProgress: (share: number) =>
  * @param weather of a year; left out, the air of the survey counts
  * @param onProgress is told the share that is done; where it says false nothing is returned
  * @throws OutOfRange as the walk does
+ * @example livesOf(plan, undefined, [], [], now).map((l) => l.state) // ["empty"]
  */
 export function livesOf(
   plan: Plan,

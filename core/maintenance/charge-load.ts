@@ -30,6 +30,7 @@ export function inletHumidity(plan: Plan, section: Section, stageId: string): nu
  * of that very date.
  * @param run of a year of weather; left out, the air of the survey counts all year
  * @param until no air comes after it
+ * @example chargeLoad(plan, undefined, 'beads', loadedClock(plan, [], 0, 7)).daily(now, 2).length // 2
  */
 export function chargeLoad(
   plan: Plan,

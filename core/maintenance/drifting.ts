@@ -11,7 +11,10 @@ export interface Drifting {
   readonly drift: Drift;
 }
 
-/** What drifts in the log: the water of each drain, and readings that come back. */
+/**
+ * What drifts in the log: the water of each drain, and readings that come back.
+ * @example driftsOf(plan, [{ stageId: 'receiver', of: 'drain', ratios: [1, 1, 1, 1, 1, 1, 1.9, 1.9, 1.9, 1.9] }]).length // 1
+ */
 export function driftsOf(plan: Plan, series: readonly RatioSeries[]): Drifting[] {
   return series.flatMap(({ stageId, of, ratios }) => {
     // A ratio says nothing of a temperature: those are judged by their bands.

@@ -52,6 +52,7 @@ function doneByTask(done: readonly LastDone[]): { last: Map<string, SiteTime>; t
  * @param events of the log, the newest first
  * @param signals of the log, the newest first
  * @param done the last time of each task, from the log; what was never logged counts from the day on which the maintenance began
+ * @example dueTasks(facts, [], [], now)[0].task.id // 'M21'
  */
 export function dueTasks(
   facts: MaintenanceFacts,
@@ -92,5 +93,8 @@ export function dueTasks(
     .sort((a, b) => a.dueMs - b.dueMs || a.key.localeCompare(b.key));
 }
 
-/** The day and time of a due date as the shop’s clock shows it. */
+/**
+ * The day and time of a due date as the shop’s clock shows it.
+ * @example dueTime(dueTasks(facts, [], [], now)[0]) // '2026-11-25T09:00'
+ */
 export const dueTime = (t: DueTask): SiteTime => siteTimeOf(t.dueMs);

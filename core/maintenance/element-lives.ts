@@ -47,6 +47,7 @@ export interface ElementLife {
 /**
  * Elements and carbon as the log and the line have them. The drop is compared with that of a clean element at the flow of its day, which is kept with
  * each reading; carbon tells nothing by its drop: it goes by oil, temperature, hours and the calendar.
+ * @example elementLives(plan, section, [], now).map((l) => l.stage.id) // ["coalescing-filter","fine"]
  */
 export function elementLives(
   plan: Plan,

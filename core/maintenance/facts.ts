@@ -25,7 +25,10 @@ export interface MaintenanceFacts {
   readonly spentAt: ReadonlyMap<string, number>;
 }
 
-/** @param years what a year of weather brings to each drain; empty where there is none */
+/**
+ * @param years what a year of weather brings to each drain; empty where there is none
+ * @example maintenanceFacts(plan, section).startsPerDay // 57.3
+ */
 export function maintenanceFacts(
   plan: Plan,
   section: Section,

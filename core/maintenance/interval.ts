@@ -130,6 +130,7 @@ function byMedium(facts: MaintenanceFacts, stage: Stage, { every }: Task, { trig
 /**
  * How often a task comes at a stage: the first of its triggers, by this line’s hours, starts and water; scaled by the load,
  * the climate and what is neglected upstream, each with its reason. A pinned interval holds, and says so.
+ * @example intervalOf(facts, stage('receiver'), taskById('M01')).days // 1
  */
 export function intervalOf(facts: MaintenanceFacts, stage: Stage, task: Task): Interval {
   const usual = daysAt(task, facts.plan.routine.level) ?? undefined;
@@ -152,7 +153,10 @@ export function intervalOf(facts: MaintenanceFacts, stage: Stage, task: Task): I
   };
 }
 
-/** An interval as people say it. */
+/**
+ * An interval as people say it.
+ * @example sayInterval(14) // 'every 2 weeks'
+ */
 export const sayInterval = (days: number): string =>
   days < 0.95
     ? `every ${spell(Math.max(1, Math.round(days * 24)) * 3600)}`

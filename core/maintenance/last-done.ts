@@ -23,7 +23,10 @@ export function lastDone(
   ];
 }
 
-/** What was postponed, the newest of each task last. */
+/**
+ * What was postponed, the newest of each task last.
+ * @example postponed([]) // []
+ */
 export function postponed(entries: readonly LoggedEntry[]): Postponed[] {
   return standingEntries(entries)
     .filter((e) => e.kind === 'put-off' && e.task !== null && e.until !== null)

@@ -7,6 +7,7 @@ import { taskById } from './tasks';
  * The value of a reading at which a task of its stage is asked for: a clean element’s drop and what it may gain, beads used
  * up, a dew point above its band. Nothing for what asks for nothing.
  * @param expected of that day, SI
+ * @example limitOf(stage('fine'), 'pressure-drop', { value: 8e3, high: 1e4 }) // 56000
  */
 export function limitOf(
   stage: Stage,

@@ -11,7 +11,10 @@ import { taskById } from './tasks';
 
 export const taskKey = (stageId: string, task: string): string => `${stageId} ${task}`;
 
-/** The stages and tasks of a line, without those that are left out. */
+/**
+ * The stages and tasks of a line, without those that are left out.
+ * @example tasksOfStages(plan).length // 35
+ */
 export function tasksOfStages(plan: Plan): { stage: Stage; task: Task }[] {
   return allStages(standing(plan)).flatMap((stage) =>
     serviceOf(stage).flatMap((id) => {
@@ -45,19 +48,33 @@ const needsAutomatic = ({ stage, task, interval }: Timed): boolean =>
 const timed = (facts: MaintenanceFacts): Timed[] =>
   tasksOfStages(facts.plan).map(({ stage, task }) => ({ stage, task, interval: intervalOf(facts, stage, task) }));
 
-/** The one list of tasks of a line, each with how often: for Today, rounds, calendar and Compare. */
+/**
+ * The one list of tasks of a line, each with how often: for Today, rounds, calendar and Compare.
+ * @example tasksOfLine(facts).length // 35
+ */
 export const tasksOfLine = (facts: MaintenanceFacts): Timed[] => timed(facts).filter((t) => !needsAutomatic(t));
 
-/** Drains that would have to be opened so often by hand that they are no task: each needs an automatic one. */
+/**
+ * Drains that would have to be opened so often by hand that they are no task: each needs an automatic one.
+ * @example drainsToAutomate(facts).length // 0
+ */
 export const drainsToAutomate = (facts: MaintenanceFacts): Timed[] => timed(facts).filter(needsAutomatic);
 
-/** Minutes a week that the routine takes at a level. */
+/**
+ * Minutes a week that the routine takes at a level.
+ * @returns min
+ * @example minutesPerWeek(facts, 'full') // 49.9
+ */
 export function minutesPerWeek(facts: MaintenanceFacts, level: Level): number {
   const plan = { ...facts.plan, routine: { ...facts.plan.routine, level } };
   return (hoursPerMonth(tasksOfLine({ ...facts, plan })) * 60 * 7) / 30.4;
 }
 
-/** Hours a month that the routine costs. */
+/**
+ * Hours a month that the routine costs.
+ * @returns h
+ * @example hoursPerMonth(tasksOfLine(facts)) // 9.96
+ */
 export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Interval, 'days'> }[]): number {
   return tasks.reduce((sum, { task, interval }) => sum + (task.minutes / 60) * (30.4 / interval.days), 0);
 }
@@ -65,7 +82,8 @@ export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Inter
 /**
  * Minutes a month of the service that a kind of stage brings at the normal level, by the usual days of its tasks: those of
  * the routine, before a line’s hours, water and weather change them.
- * @example 'twin-tower': 19.1
+ * @returns min
+ * @example usualServiceMinutes('twin-tower') // 19.1
  */
 export function usualServiceMinutes(kind: Stage['kind']): number {
   const stage = newStage(kind, kind);

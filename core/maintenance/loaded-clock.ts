@@ -52,7 +52,10 @@ export interface LoadedClock {
   readonly factor: number;
 }
 
-/** The clock of a line from a midnight on: by its shifts and days off, corrected by an hour meter of its first compressor that was read twice. */
+/**
+ * The clock of a line from a midnight on: by its shifts and days off, corrected by an hour meter of its first compressor that was read twice.
+ * @example loadedClock(plan, [], 0, 7).factor // 1
+ */
 export function loadedClock(plan: Plan, entries: readonly LifeEntry[], fromMs: number, days: number): LoadedClock {
   const startMs = midnightOf(fromMs);
   const load = loadThrough(plan, days * 24, (day) => startMs + day * DAY_MS);

@@ -40,7 +40,10 @@ export interface LogSummary {
   readonly drained: readonly { readonly stageId: string; readonly at: SiteTime }[];
 }
 
-/** Of a list the first with each key. */
+/**
+ * Of a list the first with each key.
+ * @example firstOfEach(['ab', 'ac', 'b'], (s) => s[0]) // ["ab","b"]
+ */
 export function firstOfEach<T>(of: readonly T[], keyOf: (one: T) => string): T[] {
   const seen = new Set<string>();
   return of.filter((one) => {
@@ -56,7 +59,10 @@ const ratiosOf = (newestFirst: readonly Pick<Signal, 'value' | 'expected'>[]): n
     .flatMap(({ value, expected }) => (expected && expected.value > 0 ? [value / expected.value] : []))
     .toReversed();
 
-/** The series of readings, from all signals, the newest first. */
+/**
+ * The series of readings, from all signals, the newest first.
+ * @example ratioSeriesOf([]) // []
+ */
 export const ratioSeriesOf = (signals: readonly Signal[]): RatioSeries[] =>
   firstOfEach(signals, (s) => `${s.stageId} ${s.of}`).map(({ stageId, of }) => ({
     stageId,
@@ -64,7 +70,10 @@ export const ratioSeriesOf = (signals: readonly Signal[]): RatioSeries[] =>
     ratios: ratiosOf(signals.filter((s) => s.stageId === stageId && s.of === of)),
   }));
 
-/** Of all signals, the newest first, those that are asked for. */
+/**
+ * Of all signals, the newest first, those that are asked for.
+ * @example signalsAsked([]) // []
+ */
 export function signalsAsked(signals: readonly Signal[]): Signal[] {
   const newest = firstOfEach(signals, (s) => `${s.stageId} ${s.of}`);
   const counts = new Map<string, number>();

@@ -24,7 +24,10 @@ export const LOG_COLUMNS = [
 
 type Cell = string | number;
 
-/** An entry as rows of that table, one for each of its readings. */
+/**
+ * An entry as rows of that table, one for each of its readings.
+ * @example rowsOfEntry(entry).length // 1
+ */
 export function rowsOfEntry(e: LoggedEntry): Cell[][] {
   const rest = [e.result ?? '', e.who, e.what, e.enteredAt, e.id, e.amends ?? ''];
   const first = [e.measuredAt, e.stageName, ENTRY_KINDS[e.kind], taskById(e.task ?? '')?.does ?? ''];
@@ -40,7 +43,10 @@ export function rowsOfEntry(e: LoggedEntry): Cell[][] {
   ]);
 }
 
-/** A drain as a row of that table. */
+/**
+ * A drain as a row of that table.
+ * @example rowOfDrain(drain).length // 15
+ */
 export const rowOfDrain = (d: Omit<LoggedDrain, 'why'>): Cell[] => [
   d.drainedAt,
   d.stageName,

@@ -20,7 +20,10 @@ export interface MediaUse {
   readonly pelletsKg?: number;
 }
 
-/** Beads and pellets that a year of weather uses, at the loads of the working hours. */
+/**
+ * Beads and pellets that a year of weather uses, at the loads of the working hours.
+ * @example mediaUse(plan, run)[0].waterKg // 2.58
+ */
 export function mediaUse(plan: Plan, run: WeatherRun): MediaUse[] {
   const section = walk(plan);
   const beads = new Map<string, BeadPlace>(beadPlaces(standing(plan)).map((s) => [s.id, s]));

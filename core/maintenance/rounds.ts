@@ -20,7 +20,10 @@ const SHUTDOWN_DAYS = 30;
 /** A shutdown costs its isolation once, not at every task, min (estimate). */
 const ISOLATION_MINUTES = 15;
 
-/** The stages in the order in which somebody walks. */
+/**
+ * The stages in the order in which somebody walks.
+ * @example routeOf(plan).length // 15
+ */
 export function routeOf(plan: Plan): string[] {
   const flow = allStages(standing(plan)).map((s) => s.id);
   const own = plan.routine.way.filter((id) => flow.includes(id));
@@ -31,6 +34,7 @@ export function routeOf(plan: Plan): string[] {
  * Groups what is due into rounds: one for what is done as the line runs, one for what needs it shut down, so that a single
  * shutdown serves several tasks.
  * @param nowMs the shop’s clock
+ * @example roundsOf(plan, dueTasks(facts, [], [], now), siteTimeMs(now)).map((r) => r.id) // ["round","shutdown"]
  */
 export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): Round[] {
   const endOfDay = (Math.floor(nowMs / DAY_MS) + 1) * DAY_MS;

@@ -28,7 +28,10 @@ export interface TaskLog {
   readonly entry?: LogEntry;
 }
 
-/** What of a task is read, in order. */
+/**
+ * What of a task is read, in order.
+ * @example readingsOf(taskById('M01')) // ["amount"]
+ */
 export const readingsOf = (task: DueTask['task']): readonly ReadingName[] => (task.drains ? ['amount'] : task.records);
 
 const NOBODY = 'Enter your name once: this phone remembers it.';
@@ -51,6 +54,7 @@ function missingOf({ task }: DueTask, a: TaskAnswers): string | undefined {
 /**
  * What goes into the log of a task on a round, or what is still missing, in words.
  * @param fresh an id and the time for each entry
+ * @example taskLog(plan, dueTasks(facts, [], [], now)[0], { who: '', number: undefined, readings: [], looks: undefined, wrong: false, couldNot: false, because: '', photoId: null, since: '' }, () => ({ id: 'e', at: now })).problem // 'Enter your name once: this phone remembers it.'
  */
 export function taskLog(
   plan: Plan,

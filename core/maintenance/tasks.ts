@@ -27,7 +27,10 @@ export const RENEWING: readonly string[] = TASKS.flatMap((t) => (t.renews ? [t.i
 /** Tasks of which it matters how often they were done. */
 export const COUNTED: readonly string[] = TASKS.flatMap((t) => (t.counted ? [t.id] : []));
 
-/** A task by its id in the trade handbook; nothing where there is none. */
+/**
+ * A task by its id in the trade handbook; nothing where there is none.
+ * @example taskById('M01').id // 'M01'
+ */
 export const taskById = (id: string): Task | undefined => TASKS.find((t) => t.id === id);
 
 /** The task that puts something new into a kind of stage. */

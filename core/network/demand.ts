@@ -1,12 +1,18 @@
 import type { Plan, Stage } from '../plan/plan';
 import { runsOf } from '../plan/runs';
 
-/** What an outlet takes on average, m³/s of free air: its flow while in use × the share of the working time. */
+/**
+ * What an outlet takes on average, m³/s of free air: its flow while in use × the share of the working time.
+ * @example averageDemandM3PerS(stage('outlet')) // 0.0036
+ */
 export function averageDemandM3PerS(stage: Stage): number {
   return stage.kind === 'outlet' && !stage.planned ? stage.parameters.flowM3PerS * stage.parameters.usedShare : 0;
 }
 
-/** What all outlets take on average, m³/s of free air. */
+/**
+ * What all outlets take on average, m³/s of free air.
+ * @example demandM3PerS(plan) // 0.0042
+ */
 export function demandM3PerS(plan: Plan): number {
   return runsOf(plan)
     .flatMap((r) => r.stages)
@@ -25,6 +31,7 @@ function flowInUseM3PerS(stage: Stage): number {
  * @param all the stages of the line
  * @param forStageId the outlet whose worst moment it is
  * @returns flow by stage, m³/s of free air; outlets that are silent then are left out
+ * @example coincidentPeak(allStages(plan), 'outlet').get('gun') // 0.003
  */
 export function coincidentPeak(all: readonly Stage[], forStageId: string): Map<string, number> {
   const outlets = all.filter((s) => flowInUseM3PerS(s) > 0);

@@ -99,6 +99,7 @@ const parts = (b: Branch): boolean =>
  * place.
  * Never throws. What cannot be reached, or is not a ring, is left for {@link prepare} to name.
  * @source loops balanced one after another until none moves (after Hardy Cross, 1936), each by a bracketed root
+ * @example solveRings(topologyOf(standing(plan)), averageDemandM3PerS).ends === undefined // true
  */
 export function solveRings(topology: Topology, asks: Asks): Solved {
   const { line } = topology;
@@ -158,5 +159,8 @@ function turned(topology: Topology, arms: readonly Branch[], ends: Map<string, n
 /** A place where air meets from both sides: it does nothing to it. */
 const NODE = { kind: 'sight-glass', name: 'where it meets', parameters: kindOf('sight-glass').parameters.parse({}) };
 
-/** Whether a stage is such a place, and nothing that anybody fitted. */
+/**
+ * Whether a stage is such a place, and nothing that anybody fitted.
+ * @example isMeeting(stage('outlet')) // false
+ */
 export const isMeeting = (stage: Stage): boolean => stage.parameters === NODE.parameters;

@@ -115,6 +115,7 @@ export function enteredEnds(topology: Topology, asks: Asks): Map<string, number>
  *
  * @param ends what flows out of the end of each arm; left out, by the share that was entered for it
  * @returns for each stage downstream of which air leaves its run, the take-offs in order
+ * @example shareDemand(topologyOf(standing(plan))).get('regulator').length // 1
  */
 export function shareDemand(
   topology: Topology,

@@ -29,6 +29,7 @@ const KNOWN = new WeakMap<Plan, Topology>();
 /**
  * The topology of a line; the same object for the same line.
  * @param line as it stands: without what is planned or away, flows in free air ({@link standing})
+ * @example topologyOf(standing(plan)).runs.length // 2
  */
 export function topologyOf(line: Plan): Topology {
   let topology = KNOWN.get(line);
@@ -70,9 +71,15 @@ export function upstreamOf({ places }: Topology, stageId: string): string | null
   return run.stages[index - 1]?.id ?? (run.id === MAIN ? null : run.from);
 }
 
-/** What all stages vent at the working pressure, m³/s of free air. */
+/**
+ * What all stages vent at the working pressure, m³/s of free air.
+ * @example ventedM3PerS(topologyOf(standing(plan))) // 0
+ */
 export const ventedM3PerS = ({ vents }: Topology): number => [...vents.values()].reduce((sum, q) => sum + q, 0);
 
-/** What all outlets together ask for, m³/s of free air. */
+/**
+ * What all outlets together ask for, m³/s of free air.
+ * @example askedM3PerS(topologyOf(standing(plan)), averageDemandM3PerS) // 0.0042
+ */
 export const askedM3PerS = ({ runs }: Topology, asks: (stage: Stage) => number): number =>
   runs.reduce((sum, run) => run.stages.reduce((own, s) => own + asks(s), sum), 0);

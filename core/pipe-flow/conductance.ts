@@ -28,6 +28,7 @@ export function chokedKgPerS({ c }: Conductance, upstreamPa: number, temperature
  * @param temperatureC °C
  * @returns `undefined` where it chokes: it cannot pass so much, whatever the pressure downstream of it
  * @source ISO 6358-1 (recalled): m = C·p₁·ρ₀·√(T₀/T₁)·√(1 − ((p₂/p₁ − b)/(1 − b))²)
+ * @example pressureBehindValvePa({ c: 3e-8, b: 0.3 }, 0.01, 8e5, 20) // 764241
  */
 export function pressureBehindValvePa(
   valve: Conductance,
@@ -45,6 +46,7 @@ export function pressureBehindValvePa(
  * @param lossPa at the flow and pressure of `at`
  * @param b critical pressure ratio
  * @returns m³/(s·Pa)
+ * @example conductanceFromLoss(2e4, { kgPerS: 0.01, upstreamPa: 8e5, temperatureC: 20 }, 0.3) // 3.98e-8
  */
 export function conductanceFromLoss(
   lossPa: number,

@@ -73,6 +73,7 @@ const areaM2 = (boreM: number): number => (Math.PI / 4) * boreM ** 2;
  * Velocity of the air as it is in the pipe, compressed, m/s: not that of its free air.
  * @param boreM m
  * @returns m/s
+ * @example velocityMPerS({ kgPerS: 0.01, temperatureC: 20, pressurePa: 8e5 }, 0.0127) // 8.30
  */
 export function velocityMPerS({ kgPerS, temperatureC, pressurePa }: Flowing, boreM: number): number {
   return (kgPerS * R_DRY_AIR * (temperatureC + ZERO_CELSIUS_K)) / (pressurePa * areaM2(boreM));
@@ -95,6 +96,7 @@ const ROUNDS = 12;
  * @returns `undefined` where the pipe chokes: no pressure at its end would pull so much through it
  * @source isothermal compressible flow, p₁² − p₂² = (m/A)²·R·T·(f·L/D + ΣK + 2·ln(p₁/p₂)), ideal gas; f by
  *   {@link frictionFactor}; at the end of the pipe it can go no faster than √(R·T)
+ * @example pressureBehindPa({ kgPerS: 0.01, temperatureC: 20, pressurePa: 8e5 }, { boreM: 0.0127, lengthM: 30, roughnessM: 4.6e-5, k: 0 }) // 776717
  */
 export function pressureBehindPa(air: Flowing, pipe: Conduit): number | undefined {
   const { kgPerS, temperatureC, pressurePa } = air;

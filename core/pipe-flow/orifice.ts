@@ -15,6 +15,7 @@ export const DISCHARGE = { rounded: 0.97, sharp: 0.61, drain: 0.65 } as const;
  * @param upstreamPa, downstreamPa absolute; nothing flows backwards
  * @param temperatureC of the air before the hole
  * @returns kg/s
+ * @param coefficient of discharge, 0…1
  * @source isentropic nozzle × discharge coefficient (any text on gas dynamics)
  * @example orificeKgPerS(0.003175, 790801, 101325, 20) // 0.00902
  */

@@ -200,6 +200,7 @@ export type Fitting = keyof typeof FITTINGS;
  * @param roughnessM, boreM m
  * @returns K, on the velocity in that bore
  * @source n · f_T (texts on flow through fittings, recalled; reference group 9)
+ * @example fittingK('elbows', 4.6e-5, 0.0127) // 0.828
  */
 export function fittingK(fitting: Fitting, roughnessM: number, boreM: number): number {
   return FITTINGS[fitting].perBore * fullyRoughFactor(roughnessM / boreM);

@@ -19,6 +19,7 @@ function keysByKind(plan: Plan): Map<string, Stage> {
 /**
  * Lays plans side by side: by the ids of their stages where they come from one another, else by kind.
  * @returns rows in the order of flow of the first plan, with what only others have downstream of the same neighbour
+ * @example align([plan, removeStage(plan, 'gauge')]).length // 15
  */
 export function align(plans: readonly Plan[]): Aligned[] {
   const ids = (plan: Plan): Set<string> => new Set(allStages(plan).map((s) => s.id));

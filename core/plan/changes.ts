@@ -170,6 +170,7 @@ function ofNamed<T extends { id: string; name: string }>(
 /**
  * What is different in a plan from another, in words: first what it is called, then the survey, the stages, branches and units.
  * @returns nothing only where the two are the same
+ * @example changes(plan, renameStage(plan, 'gauge', 'Dial')).length // 1
  */
 export function changes(before: Plan, after: Plan): Change[] {
   const [a, b] = [before.survey, after.survey];

@@ -2,7 +2,10 @@ import { firstFree, newStage, withoutEmptyUnits } from './edit';
 import type { Plan } from './plan';
 import { hangingOn, runOfStage, runsOf } from './runs';
 
-/** Opens a branch downstream of a stage, empty but for an outlet. */
+/**
+ * Opens a branch downstream of a stage, empty but for an outlet.
+ * @example addBranch(plan, 'receiver', 'b', 'o').branches.length // 2
+ */
 export function addBranch(plan: Plan, from: string, branchId: string, outletId: string): Plan {
   const drops = plan.branches.filter((b) => b.from !== null && b.into === null).length;
   const name = `Branch ${drops + 1}`;
@@ -18,7 +21,10 @@ export function addBranch(plan: Plan, from: string, branchId: string, outletId: 
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
-/** Lays a bare pipe round a stage, shut; `undefined` where nothing stands downstream of the stage for it to come back to. */
+/**
+ * Lays a bare pipe round a stage, shut; `undefined` where nothing stands downstream of the stage for it to come back to.
+ * @example addBypass(plan, 'fine', 'b').branches.length // 2
+ */
 export function addBypass(plan: Plan, stageId: string, branchId: string): Plan | undefined {
   const run = runOfStage(plan, stageId);
   const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
@@ -37,7 +43,10 @@ export function addBypass(plan: Plan, stageId: string, branchId: string): Plan |
   return { ...plan, branches: [...plan.branches, bypass] };
 }
 
-/** Lets a second compressor with its own intake join upstream of a stage. */
+/**
+ * Lets a second compressor with its own intake join upstream of a stage.
+ * @example addCompressor(plan, 'receiver', newId).branches.length // 2
+ */
 export function addCompressor(plan: Plan, into: string, newId: () => string): Plan {
   const count = runsOf(plan).filter((r) => r.from === null).length + 1;
   const stages = [
@@ -56,7 +65,10 @@ export function addCompressor(plan: Plan, into: string, newId: () => string): Pl
   return { ...plan, branches: [...plan.branches, branch] };
 }
 
-/** Takes a branch out, with every branch of it. */
+/**
+ * Takes a branch out, with every branch of it.
+ * @example removeBranch(plan, 'spray').branches.length // 0
+ */
 export function removeBranch(plan: Plan, branchId: string): Plan {
   const gone = new Set([branchId, ...hangingOn(plan, branchId)]);
   const lost = new Set(plan.branches.filter((b) => gone.has(b.id)).flatMap((b) => b.stages.map((s) => s.id)));

@@ -3,7 +3,10 @@ import type { Plan, Stage } from './plan';
 import { allStages, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
 import { type Survey, surveyAtmosphericPa } from './survey';
 
-/** A stage of a kind with every parameter at its default. */
+/**
+ * A stage of a kind with every parameter at its default.
+ * @example newStage('gauge', 'g').name // 'Pressure gauge'
+ */
 export function newStage<K extends KindName>(kind: K, id: string, name?: string): Extract<Stage, { kind: K }> {
   const { label, parameters } = kindOf(kind);
   return { id, kind, name: name ?? label, parameters: parameters.parse({}) } as Extract<Stage, { kind: K }>;
@@ -12,7 +15,11 @@ export function newStage<K extends KindName>(kind: K, id: string, name?: string)
 /** Where a new stage may stand: downstream of the intake and the compressor. */
 export const FIRST_FREE_POSITION = 2;
 
-/** The first place of a run at which a stage may stand: a run that draws its own air begins with intake and compressor. */
+/**
+ * The first place of a run at which a stage may stand: a run that draws its own air begins with intake and compressor.
+ * @returns an index of the run, from 0
+ * @example firstFree(runsOf(plan)[0]) // 2
+ */
 export function firstFree(run: Run): number {
   return run.from === null ? FIRST_FREE_POSITION : 0;
 }
@@ -32,7 +39,10 @@ export function withoutEmptyUnits(plan: Plan): Plan {
   return plan.units.every((u) => used.has(u.id)) ? plan : { ...plan, units: plan.units.filter((u) => used.has(u.id)) };
 }
 
-/** Puts a stage into a run. */
+/**
+ * Puts a stage into a run.
+ * @example insertStage(plan, newStage('gauge', 'g'), 3).stages[3].id // 'g'
+ */
 export function insertStage(plan: Plan, stage: Stage, position: number, runId: string = MAIN): Plan {
   const run = runsOf(plan).find((r) => r.id === runId);
   if (!run) return plan;
@@ -43,6 +53,7 @@ export function insertStage(plan: Plan, stage: Stage, position: number, runId: s
 /**
  * Takes a stage out of its run. Its branches start at the stage upstream; what joined upstream of it joins upstream of the
  * next. Intake and compressor stay.
+ * @example removeStage(plan, 'gauge').stages.length // 11
  */
 export function removeStage(plan: Plan, stageId: string): Plan {
   const run = runOfStage(plan, stageId);
@@ -61,7 +72,10 @@ export function removeStage(plan: Plan, stageId: string): Plan {
   });
 }
 
-/** Moves a stage to a place in its own run or in another; intakes and compressors stay where they are. */
+/**
+ * Moves a stage to a place in its own run or in another; intakes and compressors stay where they are.
+ * @example moveStage(plan, 'gauge', 4).stages[4].id // 'gauge'
+ */
 export function moveStage(plan: Plan, stageId: string, position: number, toRun?: string): Plan {
   const run = runOfStage(plan, stageId);
   const from = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
@@ -79,12 +93,18 @@ export function moveStage(plan: Plan, stageId: string, position: number, toRun?:
   return insertStage(without, stage, position, target.id);
 }
 
-/** The plan with a stage under another name; the same plan where it has no such stage. */
+/**
+ * The plan with a stage under another name; the same plan where it has no such stage.
+ * @example renameStage(plan, 'gauge', 'Dial').stages[9].name // 'Dial'
+ */
 export function renameStage(plan: Plan, stageId: string, name: string): Plan {
   return withStage(plan, stageId, (s) => ({ ...s, name }));
 }
 
-/** Marks a stage as planned (left out of the walk), with the reading that should trigger it, or as fitted. */
+/**
+ * Marks a stage as planned (left out of the walk), with the reading that should trigger it, or as fitted.
+ * @example setProvided(plan, 'gauge', 'a drop of 50 kPa').stages[9].planned // {"trigger":"a drop of 50 kPa"}
+ */
 export function setProvided(plan: Plan, stageId: string, trigger: string | undefined): Plan {
   return withStage(plan, stageId, (s) => {
     const { planned: _, ...fitted } = s;
@@ -92,7 +112,10 @@ export function setProvided(plan: Plan, stageId: string, trigger: string | undef
   });
 }
 
-/** Lets a stage stand in another place of the survey; `undefined` for where the line stands. */
+/**
+ * Lets a stage stand in another place of the survey; `undefined` for where the line stands.
+ * @example setPlace(plan, 'gauge', 'room').stages[9].place // 'room'
+ */
 export function setPlace(plan: Plan, stageId: string, placeId: string | undefined): Plan {
   return withStage(plan, stageId, (s) => {
     const { place: _, ...rest } = s;
@@ -100,7 +123,10 @@ export function setPlace(plan: Plan, stageId: string, placeId: string | undefine
   });
 }
 
-/** Marks a stage as a check filter: it should catch nothing. */
+/**
+ * Marks a stage as a check filter: it should catch nothing.
+ * @example setCheckFilter(plan, 'fine', true).stages[8].checkFilter // true
+ */
 export function setCheckFilter(plan: Plan, stageId: string, checkFilter: boolean): Plan {
   return withStage(plan, stageId, (s) => {
     const { checkFilter: _, ...plain } = s;
@@ -116,19 +142,28 @@ const MEASURED_FIELD: Readonly<Record<string, string>> = {
   dischargeTemperatureFrom: 'dischargeTemperatureC',
 };
 
-/** Switches a stage to a measured temperature, beginning with the computed one rounded to a tenth. */
+/**
+ * Switches a stage to a measured temperature, beginning with the computed one rounded to a tenth.
+ * @example chooseMeasured(plan, 'aftercooler', 'outletTemperatureC', 33.26).stages[2].parameters.outletTemperatureC // 'measured'
+ */
 export function chooseMeasured(plan: Plan, stageId: string, field: string, computedC: number): Plan {
   const reads = MEASURED_FIELD[field];
   const chosen = setParameter(plan, stageId, field, 'measured');
   return reads ? setParameter(chosen, stageId, reads, Math.round(computedC * 10) / 10) : chosen;
 }
 
-/** The plan with one parameter of a stage changed, SI; nothing is checked here: the schema does that. */
+/**
+ * The plan with one parameter of a stage changed, SI; nothing is checked here: the schema does that.
+ * @example setParameter(plan, 'receiver', 'volumeM3', 1).stages[4].parameters.volumeM3 // 1
+ */
 export function setParameter(plan: Plan, stageId: string, field: string, value: number | string): Plan {
   return withStage(plan, stageId, (s) => ({ ...s, parameters: { ...s.parameters, [field]: value } }) as Stage);
 }
 
-/** Several of a stage’s parameters at once. */
+/**
+ * Several of a stage’s parameters at once.
+ * @example setParameters(plan, 'receiver', { volumeM3: 1, drain: 'float' }).stages[4].parameters.drain // 'float'
+ */
 export function setParameters(plan: Plan, stageId: string, values: Readonly<Record<string, string | number>>): Plan {
   return Object.entries(values).reduce((p, [field, value]) => setParameter(p, stageId, field, value), plan);
 }
@@ -137,6 +172,7 @@ export function setParameters(plan: Plan, stageId: string, values: Readonly<Reco
  * The plan with another survey. Pressures were read from gauges, so when the barometer changes every gauge reading is
  * kept and the absolute pressures move with it, within their allowed range. Stages of a place that is gone stand where the
  * line stands.
+ * @example withSurvey(plan, { ...plan.survey, shop: 'Mill' }).survey.shop // 'Mill'
  */
 export function withSurvey(plan: Plan, survey: Survey): Plan {
   const shift = surveyAtmosphericPa(survey) - surveyAtmosphericPa(plan.survey);
@@ -160,7 +196,10 @@ export function withSurvey(plan: Plan, survey: Survey): Plan {
   return { ...plan, survey, stages: plan.stages.map(moved), branches };
 }
 
-/** Drain points of a line: the stages with a drain, in the order of flow. */
+/**
+ * Drain points of a line: the stages with a drain, in the order of flow.
+ * @example drainPoints(plan).map((s) => s.id) // ["separator","receiver","coalescing-filter","refrigerated-dryer","fine"]
+ */
 export function drainPoints(plan: Plan): Stage[] {
   return allStages(standing(plan)).filter((s) => 'drain' in s.parameters && s.parameters.drain !== 'none');
 }

@@ -6,7 +6,10 @@ export interface FieldIssue {
   readonly message: string;
 }
 
-/** Field names and messages of a failed Zod check, with what was given where it is short. */
+/**
+ * Field names and messages of a failed Zod check, with what was given where it is short.
+ * @example issuesOf(surveySchema.safeParse({}).error, {})[0].field // 'shop'
+ */
 export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
   return error.issues.flatMap((issue) => {
     if (issue.code === 'unrecognized_keys')

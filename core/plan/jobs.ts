@@ -105,7 +105,10 @@ export const JOBS = {
 } as const satisfies Record<string, Job>;
 export type JobId = keyof typeof JOBS;
 
-/** The plan with an outlet set to a usual job; its pressure counts from the local barometer. */
+/**
+ * The plan with an outlet set to a usual job; its pressure counts from the local barometer.
+ * @example setJob(plan, 'outlet', Object.keys(JOBS)[0]).stages.length // 12
+ */
 export function setJob(plan: Plan, stageId: string, id: JobId): Plan {
   const { needs, leastGaugePa, flowM3PerS, usedShare } = JOBS[id];
   const leastPressurePa = surveyAtmosphericPa(plan.survey) + leastGaugePa;

@@ -3,12 +3,18 @@ import { firstFree, insertStage, newStage, removeStage, withoutEmptyUnits } from
 import type { MachineUnit, Plan, Stage } from './plan';
 import { allStages, runOfStage, runsOf, withRun, withStage } from './runs';
 
-/** A unit by its id; nothing where there is none. */
+/**
+ * A unit by its id; nothing where there is none.
+ * @example unitById(plan, 'none') === undefined // true
+ */
 export function unitById(plan: Plan, unitId: string | null | undefined): MachineUnit | undefined {
   return plan.units.find((u) => u.id === unitId);
 }
 
-/** The stages of a unit, in the order of flow. */
+/**
+ * The stages of a unit, in the order of flow.
+ * @example stagesOfUnit(groupWithNext(plan, 'fine', 'u'), 'u').map((s) => s.id) // ["fine","gauge"]
+ */
 export function stagesOfUnit(plan: Plan, unitId: string): readonly Stage[] {
   return allStages(plan).filter((s) => s.unit === unitId);
 }
@@ -20,7 +26,10 @@ function besideUnits(stages: readonly Stage[], place: number): number {
   return at;
 }
 
-/** Hangs a wall unit into a run, closed: its stages at their usual values. */
+/**
+ * Hangs a wall unit into a run, closed: its stages at their usual values.
+ * @example addWallUnit(plan, Object.keys(WALL_UNITS)[0], 9, 'main', 'u', newId).stages.length > plan.stages.length // true
+ */
 export function addWallUnit(
   plan: Plan,
   name: WallUnitName,
@@ -53,7 +62,10 @@ export function addWallUnit(
   return { ...withRun(plan, runId, (own) => own.toSpliced(at, 0, ...fresh)), units: [...plan.units, unit] };
 }
 
-/** Makes a unit of a stage and the one downstream of it, or takes the stage into the unit that stands downstream of it. */
+/**
+ * Makes a unit of a stage and the one downstream of it, or takes the stage into the unit that stands downstream of it.
+ * @example groupWithNext(plan, 'fine', 'u').units.length // 1
+ */
 export function groupWithNext(plan: Plan, stageId: string, unitId: string): Plan {
   const run = runOfStage(plan, stageId);
   const at = run?.stages.findIndex((s) => s.id === stageId) ?? -1;
@@ -80,7 +92,10 @@ export function groupWithNext(plan: Plan, stageId: string, unitId: string): Plan
   return withoutEmptyUnits(joined);
 }
 
-/** Takes a unit apart: its stages stay where they are. */
+/**
+ * Takes a unit apart: its stages stay where they are.
+ * @example ungroup(groupWithNext(plan, 'fine', 'u'), 'u').units.length // 0
+ */
 export function ungroup(plan: Plan, unitId: string): Plan {
   const free = stagesOfUnit(plan, unitId).reduce(
     (p, { id }) => withStage(p, id, ({ unit: _, ...s }) => s as Stage),
@@ -89,12 +104,18 @@ export function ungroup(plan: Plan, unitId: string): Plan {
   return withoutEmptyUnits(free);
 }
 
-/** Takes a unit out of the line with all its stages. */
+/**
+ * Takes a unit out of the line with all its stages.
+ * @example removeUnit(groupWithNext(plan, 'fine', 'u'), 'u').stages.length // 10
+ */
 export function removeUnit(plan: Plan, unitId: string): Plan {
   return stagesOfUnit(plan, unitId).reduce((p, s) => removeStage(p, s.id), plan);
 }
 
-/** The plan with a unit changed; its stages stay where they are. */
+/**
+ * The plan with a unit changed; its stages stay where they are.
+ * @example setUnit(groupWithNext(plan, 'fine', 'u'), 'u', { name: 'Panel' }).units[0].name // 'Panel'
+ */
 export function setUnit(plan: Plan, unitId: string, change: Partial<Omit<MachineUnit, 'id'>>): Plan {
   return { ...plan, units: plan.units.map((u) => (u.id === unitId ? { ...u, ...change } : u)) };
 }
@@ -102,6 +123,7 @@ export function setUnit(plan: Plan, unitId: string, change: Partial<Omit<Machine
 /**
  * Carries a unit to another place, with its stages, its hours and the state of its charge.
  * @param position among the stages of the run without the unit
+ * @example moveUnit(groupWithNext(plan, 'fine', 'u'), 'u', 5, 'main').stages[5].id // 'fine'
  */
 export function moveUnit(plan: Plan, unitId: string, position: number, runId: string): Plan {
   const unit = unitById(plan, unitId);

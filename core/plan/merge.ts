@@ -19,6 +19,7 @@ export interface Merged {
  * @param base what both began with
  * @returns `undefined` where the two do not make one plan
  * @source three-way merge, by the ids of stages, branches, units and places
+ * @example merge(plan, renameStage(plan, 'gauge', 'Dial'), renameStage(plan, 'fine', 'Last filter')).clashes // []
  */
 export function merge(base: Plan, mine: Plan, theirs: Plan): Merged | undefined {
   const clashes: string[] = [];

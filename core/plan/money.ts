@@ -71,7 +71,10 @@ export const moneySchema = z.strictObject({
 });
 export type Money = z.infer<typeof moneySchema>;
 
-/** The price of a kind, and whether it is the person’s own or a placeholder. */
+/**
+ * The price of a kind, and whether it is the person’s own or a placeholder.
+ * @example priceOf(moneySchema.parse({}), 'receiver').own // false
+ */
 export function priceOf(money: Money, kind: KindName): { readonly price: Price; readonly own: boolean } {
   const own = money.prices[kind];
   return own ? { price: own, own: true } : { price: PLACEHOLDERS[kind] ?? SMALL, own: false };

@@ -5,7 +5,10 @@ import { withStage } from './runs';
 /** Where a number of a stage comes from: `typical` is its kind’s default, `assumed` one that somebody changed without saying more. */
 export type Provenance = Known | 'typical' | 'assumed';
 
-/** Where a parameter of a stage comes from. A field that only a measuring can fill is measured without being told. */
+/**
+ * Where a parameter of a stage comes from. A field that only a measuring can fill is measured without being told.
+ * @example provenanceOf(stage('receiver'), 'volumeM3') // 'assumed'
+ */
 export function provenanceOf(stage: Stage, field: string): Provenance {
   const known = stage.known?.[field];
   if (known) return known;
@@ -16,7 +19,10 @@ export function provenanceOf(stage: Stage, field: string): Provenance {
   return meta?.when?.is.includes('measured') ? 'measured' : 'assumed';
 }
 
-/** Says how a number of a stage is known; `undefined` takes it back. */
+/**
+ * Says how a number of a stage is known; `undefined` takes it back.
+ * @example setKnown(plan, 'receiver', 'volumeM3', 'measured').stages[4].known.volumeM3 // 'measured'
+ */
 export function setKnown(plan: Plan, stageId: string, field: string, known: Known | undefined): Plan {
   return withStage(plan, stageId, (stage) => {
     const { [field]: _, ...others } = stage.known ?? {};

@@ -6,7 +6,7 @@ import { allStages, runOfStage } from './runs';
  * takes its air from the stage before, else from the end of the line; joins upstream of the next stage, else not at all.
  * @param was the plan in which what is gone still stood
  * @returns the plan as its schema has it; else what is wrong with it
- * @example a branch downstream of a dryer that was taken out leaves downstream of the filter that stood upstream of the dryer
+ * @example relinked({ ...plan, stages: plan.stages.filter((s) => s.id !== 'regulator') }, plan).data.branches[0].from // 'gauge'
  */
 export function relinked(document: unknown, was?: Plan): ReturnType<typeof planSchema.safeParse> {
   const sound = planSchema.safeParse(document);

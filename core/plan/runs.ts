@@ -20,7 +20,10 @@ export interface Run {
   readonly stages: readonly Stage[];
 }
 
-/** All runs of a plan, the main one first. */
+/**
+ * All runs of a plan, the main one first.
+ * @example runsOf(plan).map((r) => r.id) // ["main","spray"]
+ */
 export function runsOf(plan: Pick<Plan, 'name' | 'stages' | 'branches'>): Run[] {
   return [
     { id: MAIN, name: plan.name, from: null, into: null, split: 'entered', share: 1, stages: plan.stages },
@@ -28,12 +31,18 @@ export function runsOf(plan: Pick<Plan, 'name' | 'stages' | 'branches'>): Run[] 
   ];
 }
 
-/** Every stage of a plan: the main run, then the branches. */
+/**
+ * Every stage of a plan: the main run, then the branches.
+ * @example allStages(plan).length // 15
+ */
 export function allStages(plan: Pick<Plan, 'stages' | 'branches'>): readonly Stage[] {
   return plan.branches.length === 0 ? plan.stages : [...plan.stages, ...plan.branches.flatMap((b) => b.stages)];
 }
 
-/** Whether two plans have the same stages and units, standing in the same way in the same runs, whatever their numbers. */
+/**
+ * Whether two plans have the same stages and units, standing in the same way in the same runs, whatever their numbers.
+ * @example sameStages(plan, removeStage(plan, 'gauge')) // false
+ */
 export function sameStages(a: Plan, b: Plan): boolean {
   const shape = (plan: Plan): string =>
     runsOf(plan)
@@ -46,12 +55,18 @@ export function sameStages(a: Plan, b: Plan): boolean {
   return a === b || shape(a) === shape(b);
 }
 
-/** A stage by its id, on whichever run; nothing where there is none. */
+/**
+ * A stage by its id, on whichever run; nothing where there is none.
+ * @example stageById(plan, 'fine').kind // 'coalescing-filter'
+ */
 export function stageById(plan: Plan, stageId: string | null | undefined): Stage | undefined {
   return allStages(plan).find((s) => s.id === stageId);
 }
 
-/** The run on which a stage stands. */
+/**
+ * The run on which a stage stands.
+ * @example runOfStage(plan, 'gun').id // 'spray'
+ */
 export function runOfStage(plan: Plan, stageId: string): Run | undefined {
   return runsOf(plan).find((r) => r.stages.some((s) => s.id === stageId));
 }
@@ -62,13 +77,19 @@ export function withRun(plan: Plan, runId: string, change: (stages: Stage[]) => 
   return { ...plan, branches: plan.branches.map((b) => (b.id === runId ? { ...b, stages: change(b.stages) } : b)) };
 }
 
-/** The plan with one stage changed, wherever it stands. */
+/**
+ * The plan with one stage changed, wherever it stands.
+ * @example withStage(plan, 'fine', (s) => ({ ...s, name: 'Last filter' })).stages[8].name // 'Last filter'
+ */
 export function withStage(plan: Plan, stageId: string, change: (stage: Stage) => Stage): Plan {
   const run = runOfStage(plan, stageId);
   return run ? withRun(plan, run.id, (stages) => stages.map((s) => (s.id === stageId ? change(s) : s))) : plan;
 }
 
-/** The plan with one branch's own settings changed. */
+/**
+ * The plan with one branch's own settings changed.
+ * @example withBranch(plan, 'spray', { share: 0.3 }).branches[0].share // 0.3
+ */
 export function withBranch(plan: Plan, branchId: string, change: Partial<Omit<Branch, 'id' | 'stages'>>): Plan {
   return { ...plan, branches: plan.branches.map((b) => (b.id === branchId ? { ...b, ...change } : b)) };
 }
@@ -76,6 +97,7 @@ export function withBranch(plan: Plan, branchId: string, change: Partial<Omit<Br
 /**
  * The stages that the air meets on its way to a stage, the stage itself last: those before it in its run, and those on the
  * way to the stage downstream of which the run takes its air.
+ * @example pathTo(plan, 'gun').length // 14
  */
 export function pathTo(plan: Plan, stageId: string): readonly Stage[] {
   const path: Stage[] = [];
@@ -90,7 +112,10 @@ export function pathTo(plan: Plan, stageId: string): readonly Stage[] {
   return path;
 }
 
-/** Every run that starts at a stage of a run, and theirs. */
+/**
+ * Every run that starts at a stage of a run, and theirs.
+ * @example hangingOn(plan, 'main') // ["spray"]
+ */
 export function hangingOn(plan: Plan, runId: string): string[] {
   const ids = new Set((runsOf(plan).find((r) => r.id === runId)?.stages ?? []).map((s) => s.id));
   const direct = plan.branches.filter((b) => b.id !== runId && b.from !== null && ids.has(b.from)).map((b) => b.id);
@@ -126,6 +151,7 @@ function withFreeFlows(plan: Plan): Plan {
  * The line as it stands now: without the stages that are only planned, and those of a portable unit that is away, and
  * with the flows of its jobs in free air. Their branches start at the stage upstream, and what joins
  * upstream of one joins upstream of the next.
+ * @example standing(setProvided(plan, 'gauge', '')).stages.length // 11
  */
 export function standing(plan: Plan): Plan {
   let line = STANDING.get(plan);

@@ -9,7 +9,7 @@ const ROOM_FOR_WARM_DAYS = 1.5;
 
 /**
  * A new dryer by its rating, large enough for what the compressors of a line deliver; any other stage as it is.
- * @example downstream of a compressor of 0.01 m³/s: rated for 0.015 m³/s
+ * @example sized(plan, newStage('refrigerated-dryer', 'd')).parameters.ratedFlowM3PerS // 0.015
  */
 export function sized<S extends Stage>(plan: Plan, stage: S): S {
   if (!is([...CHILLED, 'high-inlet-dryer', ...TOWERS], stage.kind)) return stage;

@@ -51,7 +51,10 @@ function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): P
   };
 }
 
-/** A line of usual shape from a few answers; every other number is its kind's default. */
+/**
+ * A line of usual shape from a few answers; every other number is its kind's default.
+ * @example startPlan({ shop: 'Mill', lineName: 'Line', intakeTemperatureC: 25, intakeRelativeHumidity: 0.6, compressor: { type: 'piston1', freeAirDeliveryM3PerS: 0.0076, cutInPa: 7e5, cutOutPa: 9e5 }, receiverVolumeM3: 0.227, has: { aftercooler: false, refrigeratedDryer: false } }, newId).stages.map((s) => s.kind) // ["intake","compressor","receiver","bowl-filter","regulator","outlet"]
+ */
 export function startPlan(start: PlanStart, newId: () => string): Plan {
   const place = newId();
   const stages: Stage[] = [newStage('intake', newId()), newStage('compressor', newId())];

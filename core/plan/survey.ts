@@ -7,7 +7,11 @@ export const idField = z
   .string()
   .regex(/^[A-Za-z0-9_-]{1,64}$/, 'An id is 1 to 64 letters, digits, hyphens or underscores.')
   .refine((id) => !(id in Object.prototype), 'This word cannot be an id.'); // it would be found in every table
-/** A name of at most so many characters, as a field of a document. */
+/**
+ * A name of at most so many characters, as a field of a document.
+ * @param most characters
+ * @example nameField(3).safeParse('long').success // false
+ */
 export const nameField = (most: number) =>
   z.string().trim().min(1, 'A name is needed.').max(most, `At most ${most} characters.`);
 
@@ -249,12 +253,18 @@ export const surveySchema = z
   });
 export type Survey = z.infer<typeof surveySchema>;
 
-/** The barometer that the survey means, Pa absolute. */
+/**
+ * The barometer that the survey means, Pa absolute.
+ * @example surveyAtmosphericPa(plan.survey) // 101325
+ */
 export function surveyAtmosphericPa(survey: Survey): number {
   return survey.atmosphereFrom === 'barometer' ? survey.barometerPa : atmosphericPressurePa(survey.altitudeM);
 }
 
-/** A place of the survey by its id; the first one where there is none of that id. */
+/**
+ * A place of the survey by its id; the first one where there is none of that id.
+ * @example placeOf(plan.survey, 'none').id // 'in'
+ */
 export function placeOf(survey: Survey, placeId: string): Place {
   return survey.places.find((p) => p.id === placeId) ?? (survey.places[0] as Place);
 }

@@ -29,7 +29,10 @@ function isHoliday({ holidays = [] }: Pattern, { monthDay }: CalendarDay): boole
   );
 }
 
-/** What of a day is worked, in order and without overlap; a shift over midnight goes on in the next day. */
+/**
+ * What of a day is worked, in order and without overlap; a shift over midnight goes on in the next day.
+ * @example spansOf({ days: [1], startsAtH: 8, endsAtH: 17 }, { isoDay: 1, monthDay: '06-01' }, { isoDay: 7, monthDay: '05-31' }) // [{"fromH":8,"toH":17}]
+ */
 export function spansOf(working: Pattern, day: CalendarDay, dayBefore: CalendarDay): Span[] {
   const spans: Span[] = [];
   const shifts = [working, ...(working.shifts ?? [])];
@@ -80,6 +83,7 @@ export function hoursPerWeek(working: Pattern): number {
 /**
  * Share of each hour of the clock in which the compressor runs loaded while that hour is worked: the survey's share, more in
  * the hours that are busier than the mean of all worked ones, at most 1.
+ * @example loadByHour(plan.survey.working)[9] // 0.4
  */
 export function loadByHour(working: Working): number[] {
   const at = (isoDay: number): CalendarDay => ({ isoDay, monthDay: '' });

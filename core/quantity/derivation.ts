@@ -44,7 +44,11 @@ export interface Band {
 /** Coverage: bands are two standard uncertainties wide either way, about 19 readings in 20. */
 export const COVERAGE = 2;
 
-/** An input of a derivation. */
+/**
+ * An input of a derivation.
+ * @param value in the SI unit of the quantity
+ * @example input('Length', 'length', 3, 'measured').value // 3
+ */
 export const input = (label: string, quantity: ReasonInput['quantity'], value: number, from: string): ReasonInput => ({
   label,
   quantity,
@@ -58,7 +62,9 @@ export const input = (label: string, quantity: ReasonInput['quantity'], value: n
  * band.
  *
  * @param moved of each input, what the figure becomes; an end that cannot be computed is left out
+ * @param value in any unit, the same as what it becomes
  * @source u = √Σ(∂f/∂x · u_x)², numerically; band at {@link COVERAGE} standard uncertainties
+ * @example bandOf(10, [['length', [11, 9]]]).high // 12
  */
 export function bandOf(value: number, moved: Iterable<readonly [label: string, becomes: readonly number[]]>): Band {
   let up = 0;
@@ -79,6 +85,7 @@ export function bandOf(value: number, moved: Iterable<readonly [label: string, b
 /**
  * The same where less than nothing cannot be: flows, shares, contents.
  * @returns the band with its lower end at 0 or above
+ * @example notBelowZero({ value: 1, low: -1, high: 3, drivers: [] }).low // 0
  */
 export function notBelowZero(band: Band): Band {
   return { ...band, low: Math.max(0, band.low) };

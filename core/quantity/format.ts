@@ -34,6 +34,7 @@ export function formatNumber(value: number, decimals?: number, figures = 3): str
  * @param atmosphericPa the local barometer, for gauge pressures
  * @param si in the SI unit of the quantity
  * @returns number and unit apart
+ * @example formatQuantity(8e5, 'pressureDifference') // {"number":"8.00","unit":"bar"}
  */
 export function formatQuantity(
   si: number,
@@ -61,6 +62,7 @@ export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atm
  * @param si in the SI unit of the quantity
  * @param atmosphericPa the local barometer, for gauge pressures
  * @returns text that parses back
+ * @example editableNumber(0.01, 'volumeFlow', {}, 101325) // '21.19'
  */
 export function editableNumber(si: number, quantity: QuantityName, choice: UnitChoice, atmosphericPa: number): string {
   const value = fromSi(si, unitOf(quantity, choice[quantity]), atmosphericPa);

@@ -5,6 +5,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
  * Random numbers of the normal distribution, mean 0 and standard deviation 1: the same for the same seed.
  * @returns a function that draws the next
  * @source Box & Muller 1958
+ * @example normalDraws(1)() // 2.291
  */
 export function normalDraws(seed: number): () => number {
   const random = xoroshiro128plus(seed);

@@ -60,6 +60,7 @@ function readNumber(text: string): number | string | undefined {
  * `7 bar`, `-40`). Without a unit the person's own is taken; a pressure is gauge unless it says `bar abs` or `psia`.
  *
  * @returns the SI value and what was understood, or a message that says what was understood and what is allowed
+ * @example parseQuantity('38 cfm', 'volumeFlow').value // 0.01793
  */
 export function parseQuantity(text: string, quantity: QuantityName, options: ParseOptions = {}): Parsed {
   const { choice = {}, atmosphericPa = SEA_LEVEL_PA, min, max } = options;
@@ -103,7 +104,10 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
   return { ok: true, value, understood };
 }
 
-/** The allowed range in a unit, in words. */
+/**
+ * The allowed range in a unit, in words.
+ * @example rangeText('temperature', unitOf('temperature', 'C'), 0, 60) // '0 to 60 °C'
+ */
 export function rangeText(
   quantity: QuantityName,
   u: Unit,

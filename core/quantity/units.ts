@@ -273,7 +273,11 @@ export function toSi(value: number, u: Unit, atmosphericPa: number): number {
   return value * u.factor + (u.gauge ? atmosphericPa : (u.offset ?? 0));
 }
 
-/** The number in a unit of an SI value: the inverse of {@link toSi}. */
+/**
+ * The number in a unit of an SI value: the inverse of {@link toSi}.
+ * @param si in the SI unit of the quantity
+ * @example fromSi(8e5, unitOf('pressureDifference', 'psi'), 101325) // 116.0
+ */
 export function fromSi(si: number, u: Unit, atmosphericPa: number): number {
   return (si - (u.gauge ? atmosphericPa : (u.offset ?? 0))) / u.factor;
 }

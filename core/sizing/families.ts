@@ -224,6 +224,7 @@ function withCost({ duty, flowM3PerS }: Asked, { more, ...found }: Found): Famil
  * @param duty inlet 5…60 °C, 1.5…41 bar absolute, hours above 0
  * @throws OutOfRange of the air’s equations
  * @source energy of common practice (handbook, recalled); money invented, of the handbook’s order of magnitude
+ * @example familiesFor(dryerDuty)[0].family // 'refrigerated-dryer'
  */
 export function familiesFor(duty: DryerDuty): FamilyAnswer[] {
   const asked = { duty, flowM3PerS: dutyM3PerS(duty), inletHotC: hottestInletC(duty) };

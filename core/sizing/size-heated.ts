@@ -99,6 +99,7 @@ export const LEAST_KWH_PER_KG = HEAT_OF_UPTAKE / 3.6e6;
  * @returns masses kg, powers W, times h
  * @throws OutOfRange of the air’s equations
  * @source powers and purge of common practice (handbook, recalled); the heat of a half cycle from beads, steel and water
+ * @example sizeHeated('heated-purge-tower', dryerDuty).massKg // 6.97
  */
 export function sizeHeated(kind: Heated, duty: DryerDuty) {
   const p = PRACTICE[kind];

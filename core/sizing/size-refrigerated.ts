@@ -33,6 +33,7 @@ export const enthalpyJPerKg = (temperatureC: number, humidityRatio: number): num
  * @returns rated flows in m³/s of free air at “three 100s” and at ISO 7183 A1; heat in W; why it may not be used here
  * @throws OutOfRange of the air’s equations
  * @source capacity = rated · K pressure · K inlet · K room · K dew point, generic tables (reference group 11)
+ * @example sizeRefrigerated(dryerDuty).refrigerantW // 172
  */
 export function sizeRefrigerated(duty: DryerDuty) {
   const dewPointC = Math.min(10, Math.max(LEAST_DEW_POINT_C, duty.wantedC));

@@ -40,6 +40,7 @@ export const purgeShare = (inletPa: number, atmosphericPa: number, factor = PURG
  * Two heatless towers for a duty: beads by water and by contact, size by velocity, and what they cost in air.
  * @param duty inlet 0…100 °C, 1.5…41 bar absolute; cycle over a minute, load 0.05…1
  * @throws OutOfRange of the air’s equations
+ * @example sizeTowers({ medium: 'alumina', dryAirKgPerS: 0.01, inletC: 30, inletPa: 8e5, relativeHumidity: 1, atmosphericPa: 101325, cycleS: 300, load: 0.5 }).massKg // 4.08
  */
 export function sizeTowers(duty: TowersDuty) {
   const actualM3PerS = duty.dryAirKgPerS / dryAirDensityKgPerM3(duty.inletPa, duty.inletC, 0);

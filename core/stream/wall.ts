@@ -72,7 +72,7 @@ const dewPointOfAllC = (air: AirStream, water: number): number =>
  * @throws OutOfRange
  * @source dT/dA = −U·(T − room) / C, C the heat for a kelvin by ASHRAE Fundamentals ch. 1; one exponential while nothing
  *   condenses
- * @example dry air, 0.01 kg/s at 100 °C, 10 W/K, room 20 °C: 49.60 °C = 20 + 80·exp(−10/10.06)
+ * @example temperatureBehindWallC(new AirStream('real', 0.01, 0, 100, 8e5), 10, 20) // 49.6, as 20 + 80·exp(−10/10.06)
  */
 export function temperatureBehindWallC(air: AirStream, wallWPerK: number, roomC: number): number {
   const { dryAirKgPerS, vapourKgPerS, liquidKgPerS, pressurePa, basis } = air;

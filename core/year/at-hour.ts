@@ -61,7 +61,10 @@ export function placesThrough(plan: Plan, weather: WeatherHours): Map<string, Pl
   return new Map(plan.survey.places.map((p) => [p.id, placeAir(p, plan.survey, weather)]));
 }
 
-/** The plan with the air of one hour at its places, for looking at the line as it is then. */
+/**
+ * The plan with the air of one hour at its places, for looking at the line as it is then.
+ * @example placeOf(planAtHour(plan, weather, 0).survey, 'in').temperatureC // 30.6
+ */
 export function planAtHour(plan: Plan, weather: WeatherHours, hour: number): Plan {
   const line = throughYear(plan);
   const air = placesThrough(plan, weather);

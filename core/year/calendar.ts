@@ -63,6 +63,7 @@ export function hourOf(ms: number): number {
 
 /**
  * The midnight before a time, on a clock without zones.
+ * @returns ms since 1970
  * @example midnightOf(Date.UTC(1970, 0, 2, 13)) // 86400000
  */
 export function midnightOf(ms: number): number {

@@ -17,7 +17,10 @@ export interface IntakeYear {
   readonly meanC: number;
 }
 
-/** Water that the first compressor draws in at each place of the survey through a year; the rest of the line stays out of it. */
+/**
+ * Water that the first compressor draws in at each place of the survey through a year; the rest of the line stays out of it.
+ * @example intakeYears(plan, weather, 2026)[0].waterKg // 460.7
+ */
 export function intakeYears(plan: Plan, weather: WeatherHours, year: number): IntakeYear[] {
   const { survey } = plan;
   const atmosphericPa = surveyAtmosphericPa(survey);

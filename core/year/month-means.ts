@@ -24,6 +24,7 @@ const MEAN_SWING = Array.from({ length: 24 }, (_, h) => swing(h)).reduce((a, b) 
  * @param months January first
  * @returns hours whose daily means run through the means given
  * @source interpolation; that vapour hardly changes in a day is common practice
+ * @example yearOfMonths(new Array(12).fill({ temperatureC: 20, relativeHumidity: 0.5, swingK: 8 }), 101325).temperatureC.length // 8760
  */
 export function yearOfMonths(months: readonly MonthMeans[], atmosphericPa: number): WeatherHours {
   const vapour = months.map((m) =>

@@ -19,7 +19,8 @@ export interface WarmHours {
 
 /**
  * What 2 % of the hours of a year exceed: in temperature, and in dew point, each by itself.
- * @example of 1000 hours, 21 of them at 27 °C and the others at 10 °C: 27 °C
+ * @returns °C
+ * @example warmHoursOf({ temperatureC: Array.from({ length: 1000 }, (_, h) => (h < 21 ? 27 : 10)), relativeHumidity: new Array(1000).fill(0.5) }).temperatureC // 27
  */
 export const warmHoursOf = ({ temperatureC, relativeHumidity }: WeatherYear['hours']): WarmHours => ({
   temperatureC: exceeded(temperatureC),
@@ -30,7 +31,7 @@ export const warmHoursOf = ({ temperatureC, relativeHumidity }: WeatherYear['hou
  * The year whose warm and humid hours are nearest to those of a warm day.
  * @param warm temperature and relative humidity of the air at the intake on a warm day, °C and 0…1
  * @returns `undefined` where there are no years
- * @example of years whose warmest hours are 20 and 30 °C, for a day of 27 °C: the second
+ * @example nearestYear([20, 30].map((temperatureC) => ({ warm: { temperatureC, dewPointC: 10 } })), { temperatureC: 27, relativeHumidity: 0.5 }).warm.temperatureC // 30
  */
 export function nearestYear<Y extends { readonly warm: WarmHours }>(
   years: readonly Y[],

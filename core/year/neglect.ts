@@ -13,7 +13,10 @@ export interface Neglect {
 
 const WORTH_SAYING = 1.05; // less is within what the charge is known to (estimate)
 
-/** For each drain before a place with beads: how much more water reaches them once nobody sees to it. */
+/**
+ * For each drain before a place with beads: how much more water reaches them once nobody sees to it.
+ * @example neglectOfDrains(plan, 'beads').length // 1
+ */
 export function neglectOfDrains(plan: Plan, placeId: string): Neglect[] {
   const line = standing(plan);
   const reaches = (p: Plan): number => {

@@ -36,6 +36,7 @@ export function numberOf(text: string | undefined): number {
  * Finds the columns of a table of weather by their names.
  * @param head the first row, @param sample some rows below it
  * @throws WeatherRefused where there is no column of times, or none of temperature, or neither humidity nor dew point
+ * @example layoutOf(['time', 'temperature', 'humidity'], [['2026-01-01 00:00', '12', '60']]).temperature // 1
  */
 export function layoutOf(head: readonly string[], sample: readonly (readonly string[])[]): CsvLayout {
   const taken = new Set<number>();
@@ -136,7 +137,11 @@ export function timeOf(text: string, order: CsvLayout['order'], clock?: string):
   };
 }
 
-/** What a row of a table gives: a sample, or what is wrong with it; nothing for an empty row. */
+/**
+ * What a row of a table gives: a sample, or what is wrong with it; nothing for an empty row.
+ * @param row its number in the table, for what is said of it
+ * @example sampleOfRow(['2026-01-01 00:00', '12', '60'], 2, layoutOf(['time', 'temperature', 'humidity'], [['2026-01-01 00:00', '12', '60']])).relativeHumidity // 0.6
+ */
 export function sampleOfRow(cells: readonly string[], row: number, layout: CsvLayout): Sample | string | undefined {
   if (cells.every((c) => c.trim() === '')) return undefined;
   const { date, time, unit } = layout;

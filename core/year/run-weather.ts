@@ -36,7 +36,10 @@ export interface WeatherRun {
   readonly stopped: { readonly hours: number; readonly stageId?: string; readonly message?: string };
 }
 
-/** Share of each hour in which the compressor runs loaded, by shifts, days off, holidays and how busy the hours are. */
+/**
+ * Share of each hour in which the compressor runs loaded, by shifts, days off, holidays and how busy the hours are.
+ * @example loadThrough(plan, 24, () => 0)[9] // 0.4
+ */
 export function loadThrough(plan: Plan, hours: number, midnightOf: (day: number) => number): Float32Array {
   const { working } = plan.survey;
   const byHour = loadByHour(working);
@@ -57,6 +60,7 @@ export function loadThrough(plan: Plan, hours: number, midnightOf: (day: number)
  * @param weather outdoors, hour by hour from a midnight on
  * @param when the calendar year that a year of weather is laid on; or for a shorter stretch the time of its first hour
  * @param onHour is told of the progress now and then; where it says false, the run stops and nothing is returned
+ * @example runWeather(plan, weather, { startMs: Date.UTC(2026, 6, 1) }).hours // 8760
  */
 export function runWeather(
   plan: Plan,

@@ -40,13 +40,19 @@ function column(run: WeatherRun, of: Float32Array, stage: number): Float32Array 
   return Float32Array.from({ length: run.hours }, (_, h) => of[h * n + stage] as number);
 }
 
-/** Water caught at one stage, kg/s while loaded. */
+/**
+ * Water caught at one stage, kg/s while loaded.
+ * @example caughtAt(run, 'receiver')[9] // 0.0000166
+ */
 export function caughtAt(run: WeatherRun, stageId: string): Float32Array {
   const i = stageIndex(run, stageId);
   return i < 0 ? new Float32Array(run.hours) : figure(run, i, CAUGHT);
 }
 
-/** Water caught at all stages together, kg/s while loaded. */
+/**
+ * Water caught at all stages together, kg/s while loaded.
+ * @example caughtInAll(run)[9] // 0.000131
+ */
 export function caughtInAll(run: WeatherRun): Float32Array {
   const n = run.stages.length;
   const all = new Float32Array(run.hours);
@@ -58,7 +64,10 @@ export function caughtInAll(run: WeatherRun): Float32Array {
   return all;
 }
 
-/** How far an outlet is from what it needs, hour by hour: above 0 it is out; infinite where drops arrive. */
+/**
+ * How far an outlet is from what it needs, hour by hour: above 0 it is out; infinite where drops arrive.
+ * @example outletExcess(plan, run, stage('outlet'))[9] // -7.96
+ */
 export function outletExcess(plan: Plan, run: WeatherRun, outlet: OutletStage): Float32Array {
   const i = stageIndex(run, outlet.id);
   const { quantity: _q, limit, read } = outletCriteria(outlet)[0];
@@ -83,7 +92,10 @@ export function outletExcess(plan: Plan, run: WeatherRun, outlet: OutletStage): 
   });
 }
 
-/** A quantity of a run by its id; `undefined` where the line has no such stage any more. */
+/**
+ * A quantity of a run by its id; `undefined` where the line has no such stage any more.
+ * @example seriesOf(plan, run, { of: 'all-drains' }).name // 'All drains'
+ */
 export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | undefined {
   if (id.of === 'all-drains')
     return { name: 'All drains', quantity: 'waterFlow', values: caughtInAll(run), isWater: true };
@@ -148,7 +160,10 @@ export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | un
   }
 }
 
-/** What a run of a line can be asked for, in the order in which people ask. */
+/**
+ * What a run of a line can be asked for, in the order in which people ask.
+ * @example seriesIds(plan, run).length // 17
+ */
 export function seriesIds(plan: Plan, run: WeatherRun): SeriesId[] {
   const stages = allStages(standing(plan));
   const there = (s: { id: string }): boolean => stageIndex(run, s.id) >= 0;

@@ -17,7 +17,10 @@ export const servedForecastSchema = z.object({
 });
 export type ServedForecast = z.infer<typeof servedForecastSchema>;
 
-/** The samples of an answer, and which of its hours make no sense. */
+/**
+ * The samples of an answer, and which of its hours make no sense.
+ * @example samplesOf({ hours: [] }).samples.length // 0
+ */
 export function samplesOf({ hours }: ServedForecast): { samples: Sample[]; notes: RowNote[] } {
   const samples: Sample[] = [];
   const notes: RowNote[] = [];

@@ -14,7 +14,10 @@ export function totalKg(values: ArrayLike<number>, load: ArrayLike<number>): num
   return sum;
 }
 
-/** Water of each day, kg. */
+/**
+ * Water of each day, kg.
+ * @example dailyKg(new Array(24).fill(0.001), new Array(24).fill(0.5))[0] // 43.2
+ */
 export function dailyKg(values: ArrayLike<number>, load: ArrayLike<number>): Float64Array {
   const days = new Float64Array(Math.ceil(load.length / 24));
   for (let h = 0; h < load.length; h++)
@@ -22,7 +25,10 @@ export function dailyKg(values: ArrayLike<number>, load: ArrayLike<number>): Flo
   return days;
 }
 
-/** Water of each month of a year, kg. */
+/**
+ * Water of each month of a year, kg.
+ * @example monthlyKg(new Array(8760).fill(0.001), new Array(8760).fill(0.5))[0] // 1339
+ */
 export function monthlyKg(values: ArrayLike<number>, load: ArrayLike<number>): number[] {
   const months = new Array<number>(12).fill(0);
   for (let h = 0; h < load.length; h++) {
@@ -32,7 +38,10 @@ export function monthlyKg(values: ArrayLike<number>, load: ArrayLike<number>): n
   return months;
 }
 
-/** Mean of each month of a year, over the hours that are worked; not a number where none is. */
+/**
+ * Mean of each month of a year, over the hours that are worked; not a number where none is.
+ * @example monthlyMean(new Array(8760).fill(3), new Array(8760).fill(0.5))[0] // 3
+ */
 export function monthlyMean(values: ArrayLike<number>, load: ArrayLike<number>): number[] {
   const sums = Array.from({ length: 12 }, () => ({ sum: 0, hours: 0 }));
   for (let h = 0; h < load.length; h++) {
@@ -45,7 +54,10 @@ export function monthlyMean(values: ArrayLike<number>, load: ArrayLike<number>):
   return sums.map(({ sum, hours }) => sum / hours);
 }
 
-/** The values of the hours that are worked, from the largest down: entry k is exceeded, or equalled, in k + 1 hours. */
+/**
+ * The values of the hours that are worked, from the largest down: entry k is exceeded, or equalled, in k + 1 hours.
+ * @example Array.from(durationCurve([1, 3, 2], [1, 1, 1])) // [3,2,1]
+ */
 export function durationCurve(values: ArrayLike<number>, load: ArrayLike<number>): Float32Array {
   const worked: number[] = [];
   for (let h = 0; h < load.length; h++)
@@ -63,6 +75,7 @@ export interface DesignHour {
 /**
  * The hour that is exceeded in a given number of worked hours of the year.
  * @returns `undefined` where no hour is worked
+ * @example designHour([1, 3, 2], [1, 1, 1], 1) // {"hour":2,"value":2,"exceededHours":1}
  */
 export function designHour(
   values: ArrayLike<number>,
@@ -78,7 +91,10 @@ export function designHour(
   return { hour, value, exceededHours: worked.filter((h) => (values[h] as number) > value).length };
 }
 
-/** The seven days in a row with the most of a quantity; the year goes round. */
+/**
+ * The seven days in a row with the most of a quantity; the year goes round.
+ * @example worstWeek([0, 0, 1, 1, 1, 1, 1, 1, 1, 0, 0]) // {"firstDay":2,"sum":7}
+ */
 export function worstWeek(daily: ArrayLike<number>): { firstDay: number; sum: number } {
   const n = daily.length;
   let sum = 0;
@@ -110,6 +126,7 @@ export interface HoursWhen {
  * Hours in which something holds, with the first and the last of them.
  * @param load left out, idle hours count too
  * @param of hours in all
+ * @example hoursWhen([1, 1, 0], 3, (h) => h > 0) // {"hours":1,"first":1,"last":1}
  */
 export function hoursWhen(load: ArrayLike<number> | undefined, of: number, holds: (h: number) => boolean): HoursWhen {
   let hours = 0;

@@ -21,6 +21,7 @@ export interface Forecast {
  * Hours to come from samples in any order, straight lines between them.
  * @param nowMs the shop's clock: what lies more than a day back is left aside
  * @throws WeatherRefused where there is less than a day of it, or a gap of more than twelve hours
+ * @example forecastOf(Array.from({ length: 24 }, (_, hour) => ({ row: hour, year: 2026, month: 7, day: 1, hour, minute: 0, temperatureC: 20, relativeHumidity: 0.5 })), Date.UTC(2026, 6, 1)).hours.temperatureC[1] // 20
  */
 export function forecastOf(samples: readonly Sample[], nowMs: number, notes: readonly RowNote[] = []): Forecast {
   const timed = samples

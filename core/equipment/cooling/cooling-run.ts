@@ -55,7 +55,10 @@ export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): Al
   });
 }
 
-/** Lets the air cool along a pipe or hose, and then lose pressure in it. */
+/**
+ * Lets the air cool along a pipe or hose, and then lose pressure in it.
+ * @example coolAlong(air, { material: 'copper', size: '1/2', lengthM: 10 }, 20, 8e5).temperatureC // 30
+ */
 export function coolAlong(inlet: AirStream, pipe: Pipe, roomC: number, pressurePa: number): AirStream {
   const endC = temperatureBehindWallC(inlet, wallOf(pipe), roomC);
   return inlet.bringTo(endC, inlet.pressurePa).expandTo(pressurePa);

@@ -46,6 +46,7 @@ function byInlet(inletC: number, pressurePa: number): number {
 
 /**
  * Capacity where another pressure dew point than the usual 38 °F (3.3 °C) will do.
+ * @returns a share of the rated flow
  * @example capacityForDewPoint(4.444) // 1.05
  */
 export const capacityForDewPoint = (dewPointC: number): number => interpolate(...BY_DEW_POINT_F, dewPointC * 1.8 + 32);

@@ -25,6 +25,7 @@ const humidityOf = (air: AirStream): number =>
  * Loaded seconds that a charge of carbon lasts: by its mass, the oil vapour that reaches it, and warmth.
  * @param freeAirM3PerS of the air that passes
  * @source capacity 10–20 % of its mass at 70 °F, halved with every 20 °F (estimate)
+ * @example carbonLastsS({ carbonKg: 1, oilMgPerM3: 0.5 }, 20, 0.01) // 3.19e7
  */
 export const carbonLastsS = (
   p: { readonly carbonKg: number; readonly oilMgPerM3: number },

@@ -3,7 +3,10 @@ import { choiceField, defineKind, numberField } from '../shared/kind';
 
 const SMALL_M = 0.05;
 
-/** How far a gauge may be off, Pa: its class is a share of its full scale. */
+/**
+ * How far a gauge may be off, Pa: its class is a share of its full scale.
+ * @example gaugeOffPa({ rangePa: 16e5, classShare: 0.016 }) // 25600
+ */
 export const gaugeOffPa = (p: { rangePa: number; classShare: number }): number => p.rangePa * p.classShare;
 
 /** Tells the pressure: as well as its range, its size and its damping let it. */

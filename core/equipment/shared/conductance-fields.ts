@@ -11,7 +11,10 @@ export interface Passes {
   readonly conductance: number;
 }
 
-/** What a valve or a regulator passes, where its sheet says so. */
+/**
+ * What a valve or a regulator passes, where its sheet says so.
+ * @example Object.keys(conductanceFields(5e-8, 'sheet')) // ["passes","conductance"]
+ */
 export const conductanceFields = (usual: number, source: string, fallback: Passes['passes'] = 'not-said') => ({
   passes: choiceField({
     label: 'What it passes',
@@ -38,6 +41,7 @@ export const valveOf = (conductance: number): Conductance => ({ c: conductance *
  * The pressure downstream of it with nothing else in the way; what arrives, where its sheet does not say.
  * @throws Refusal where it chokes
  * @source ISO 6358-1 (recalled)
+ * @example behindValvePa(air, { passes: 'sheet', conductance: 3 }, 'Valve', around) // 762978
  */
 export function behindValvePa(inlet: AirStream, p: Passes, what: string, around: Surroundings): number {
   if (p.passes === 'not-said') return inlet.pressurePa;
@@ -46,7 +50,10 @@ export function behindValvePa(inlet: AirStream, p: Passes, what: string, around:
   return aboveAtmosphere(out, what, around);
 }
 
-/** One that passes twice as much: about the next size. */
+/**
+ * One that passes twice as much: about the next size.
+ * @example passesMore({ passes: 'sheet', conductance: 3e-8 }, 'Valve').parameters.conductance // 6e-8
+ */
 export const passesMore = <P extends Passes>(p: P, what: string) =>
   p.passes !== 'not-said'
     ? { parameters: { ...p, conductance: p.conductance * 2 }, says: `${what} that passes twice as much` }

@@ -29,7 +29,10 @@ export const DRAIN_IDS: Readonly<Record<string, Drain>> = {
   drn_spit: 'spitter',
 };
 
-/** The drain of a stage that collects water, what makes it open, and how much the stage holds before it carries on what comes. */
+/**
+ * The drain of a stage that collects water, what makes it open, and how much the stage holds before it carries on what comes.
+ * @example Object.keys(drainFields('manual', 0.001)).length // 8
+ */
 export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up to its mark') {
   const { [usual]: mine, ...others } = DRAINS;
   return {
@@ -97,6 +100,9 @@ export function drainFields(usual: Drain, sumpM3: number, sumpLabel = 'Holds, up
 /**
  * The share of the drops that a stage catches: none where nothing empties its sump, for then it is full and all is
  * carried on. A drain that opens only on loss of pressure never does so in a line that stays charged.
+ * @param efficiency 0…1, with a drain that lets them out
+ * @returns 0…1
+ * @example drained('float', 0.9, around) // 0.9; drained('none', 0.9, around) // 0
  */
 export function drained(drain: Drain, efficiency: number, around: Surroundings): number {
   return drain === 'none' || (drain === 'pressure-loss' && !around.depressurised) ? 0 : efficiency;
@@ -105,13 +111,19 @@ export function drained(drain: Drain, efficiency: number, around: Surroundings):
 /** A rated dew point includes what the dryer’s own separator misses: of the drops at its coldest place all count as caught. */
 export const RATED_SEPARATOR = { efficiency: 1, source: 'included in the rated dew point' } as const;
 
-/** How long a catch pan takes to fill while the compressor is loaded, s; `undefined` where there is none, or nothing to catch. */
+/**
+ * How long a catch pan takes to fill while the compressor is loaded, s; `undefined` where there is none, or nothing to catch.
+ * @example panFullAfterS({ drainTo: 'bottle', panM3: 0.001 }, 1e-5) // 100000
+ */
 export function panFullAfterS(p: object, caughtKgPerS: number): number | undefined {
   const { panM3 = 0, drain } = p as { panM3?: number; drain?: Drain };
   return panM3 > 0 && drain !== 'none' && caughtKgPerS > 0 ? (panM3 * WATER_KG_PER_M3) / caughtKgPerS : undefined;
 }
 
-/** The share of the drops that a stage catches where it has a drain. */
+/**
+ * The share of the drops that a stage catches where it has a drain.
+ * @example catchField({ label: 'Catches', default: 0.9, source: 'common practice', uncertainty: 0.1 }).parse(undefined) // 0.9
+ */
 export function catchField(field: {
   readonly label: string;
   readonly default: number;

@@ -84,7 +84,10 @@ interface NumberField extends FieldMeta {
 /** Smaller than anything that is entered, in SI, is none: what is divided by it would leave the range of numbers. */
 const LEAST_SIZE = 1e-12;
 
-/** A number with its quantity, range, default and the default's source. */
+/**
+ * A number with its quantity, range, default and the default's source.
+ * @example numberField({ label: 'Length', quantity: 'length', default: 3, min: 0, max: 10, source: 'common practice', uncertainty: 0.1 }).parse(undefined) // 3
+ */
 export function numberField({ default: fallback, ...meta }: NumberField) {
   return z
     .number()
@@ -95,7 +98,10 @@ export function numberField({ default: fallback, ...meta }: NumberField) {
     .meta({ ...meta });
 }
 
-/** A choice among named options; the first is the default, or the one that is named: ids that are numbers come first in any order. */
+/**
+ * A choice among named options; the first is the default, or the one that is named: ids that are numbers come first in any order.
+ * @example choiceField({ label: 'Size', options: { small: 'Small', large: 'Large' } }).parse(undefined) // 'small'
+ */
 export function choiceField<const O extends Record<string, string>>({
   default: fallback,
   ...meta
@@ -181,12 +187,18 @@ const EVERY_KIND = {
   airSpaceM3: undefined,
 };
 
-/** Gives a kind its parameter types, and all kinds one shape, so that a walk finds `pass` in the same place in each. */
+/**
+ * Gives a kind its parameter types, and all kinds one shape, so that a walk finds `pass` in the same place in each.
+ * @example defineKind(kindOf('hose')).kind // 'hose'
+ */
 export function defineKind<S extends z.ZodObject>(defined: Kind<S>): Kind<S> {
   return { ...EVERY_KIND, ...defined } as Kind<S>;
 }
 
-/** Room for air inside: what an unloader has to blow off where the stage stands upstream of the check valve. */
+/**
+ * Room for air inside: what an unloader has to blow off where the stage stands upstream of the check valve.
+ * @example airSpaceField(0.001).parse(undefined) // 0.001
+ */
 export function airSpaceField(fallbackM3: number) {
   return numberField({
     label: 'Air space inside',
@@ -201,7 +213,9 @@ export function airSpaceField(fallbackM3: number) {
 
 /**
  * The pressure that leaves a stage, where it leaves any.
+ * @returns Pa, absolute
  * @throws Refusal by the name of the stage where less than the atmosphere would be left
+ * @example aboveAtmosphere(7e5, 'Filter', around) // 700000
  */
 export function aboveAtmosphere(pressurePa: number, what: string, around: Surroundings): number {
   if (pressurePa < around.atmosphericPa)
@@ -209,7 +223,10 @@ export function aboveAtmosphere(pressurePa: number, what: string, around: Surrou
   return pressurePa;
 }
 
-/** What a stage says that cannot pass what is asked of it. It is no fault of a field: a person enters what is there. */
+/**
+ * What a stage says that cannot pass what is asked of it. It is no fault of a field: a person enters what is there.
+ * @example chokes('Valve').field // ''
+ */
 export function chokes(what: string): Refusal {
   return new Refusal(
     '',

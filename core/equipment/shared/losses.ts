@@ -2,7 +2,10 @@ import type { AirStream } from '../../stream/air-stream';
 import { freeAirM3PerS } from './free-air';
 import { numberField, Refusal, type Surroundings } from './kind';
 
-/** Pressure lost in the stage: as it was read, and at which flow. */
+/**
+ * Pressure lost in the stage: as it was read, and at which flow.
+ * @example Object.keys(lossFields(1e4)) // ["pressureLossPa","lossAtM3PerS"]
+ */
 export function lossFields(fallbackPa: number) {
   return {
     pressureLossPa: numberField({
@@ -27,7 +30,10 @@ export function lossFields(fallbackPa: number) {
   };
 }
 
-/** The same of what holds an element that clogs: as it is now, and as it was when new. */
+/**
+ * The same of what holds an element that clogs: as it is now, and as it was when new.
+ * @example Object.keys(elementFields(1e4, 5e3)) // ["pressureLossPa","lossAtM3PerS","cleanLossPa"]
+ */
 export function elementFields(nowPa: number, newPa: number) {
   return {
     ...lossFields(nowPa),
@@ -45,7 +51,10 @@ export function elementFields(nowPa: number, newPa: number) {
 
 const WORTH_CHANGING = 1.2; // now over new
 
-/** The same with a new element. */
+/**
+ * The same with a new element.
+ * @example newElement({ pressureLossPa: 3e4, cleanLossPa: 1e4 }).parameters.pressureLossPa // 10000
+ */
 export const newElement = <P extends { readonly pressureLossPa: number; readonly cleanLossPa: number }>(p: P) =>
   p.pressureLossPa > p.cleanLossPa * WORTH_CHANGING
     ? { parameters: { ...p, pressureLossPa: p.cleanLossPa }, says: 'a new element' }
@@ -66,8 +75,11 @@ export const LOSS_GROWS = { media: 1.2, mixed: 1.85, ports: 2 } as const;
  * The pressure that leaves a stage with a loss; refused where the loss would leave less than the atmosphere. The numbers are
  * taken one by one: whoever hands on whole parameters makes the engine look at a new shape for every kind.
  * @param lossPa as it was read, at the flow `atM3PerS`; 0 there: the same at any flow
+ * @param atM3PerS free air at which the loss was read, m³/s; 0: at the flow of now
+ * @returns Pa, absolute
  * @source Δp₂ = Δp₁ · (Q₂/Q₁)ⁿ · p₁/p₂ with n = 1.0–1.4 for coalescing media, 1.85 for pipe-like passages, 2 for ports
  *   (trade handbook, estimate)
+ * @example pressureAfterLoss(air, 1e4, 0, around) // 790000
  */
 export function pressureAfterLoss(
   inlet: AirStream,

@@ -5,6 +5,7 @@ import type { Shown } from './kind';
  * How long a filling lasts that takes up or dissolves in water, as hours of air, with the band in which four in five lie.
  * @param takesKg water that it can take until it is changed
  * @param kgPerS water that comes while air flows; nothing comes of 0
+ * @example mediaLife('Life', 0.5, 1e-5)[0].label // 'Life'
  */
 export function mediaLife(label: string, takesKg: number, kgPerS: number): Shown[] {
   if (!(kgPerS > 0) || !(takesKg > 0)) return [];

@@ -58,7 +58,10 @@ export function estimatedDischargeC(
   return dischargeC;
 }
 
-/** The middle of the band that the pressure switch keeps, Pa absolute: what the line runs at on average. */
+/**
+ * The middle of the band that the pressure switch keeps, Pa absolute: what the line runs at on average.
+ * @example workingPressurePa({ cutInPa: 8e5, cutOutPa: 10e5 }) // 900000
+ */
 export function workingPressurePa(p: { readonly cutInPa: number; readonly cutOutPa: number }): number {
   return (p.cutInPa + p.cutOutPa) / 2;
 }

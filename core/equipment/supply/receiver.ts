@@ -45,7 +45,10 @@ export function receiverHeelM(volumeM3: number, waterM3: number, stands: Stands 
   return high * diameter;
 }
 
-/** What the wall of a receiver passes to the room, W/K. */
+/**
+ * What the wall of a receiver passes to the room, W/K.
+ * @example receiverWallWPerK({ volumeM3: 0.5, heatLossWPerM2K: 10 }) // 37.9
+ */
 export const receiverWallWPerK = (p: { volumeM3: number; heatLossWPerM2K: number }): number =>
   p.heatLossWPerM2K * receiverSurfaceM2(p.volumeM3);
 
@@ -63,7 +66,10 @@ export function standInVessel(air: AirStream, wallWPerK: number, pressurePa: num
 
 const LEAST_ABOVE_K = 0.5; // less above the room tells nothing of the wall
 
-/** What the wall passes by a measured outlet temperature: the same balance, solved for the wall; `undefined` where it tells nothing. */
+/**
+ * What the wall passes by a measured outlet temperature: the same balance, solved for the wall; `undefined` where it tells nothing.
+ * @example impliedWallWPerK(air, 27, around) // 27.3
+ */
 export function impliedWallWPerK(air: AirStream, outletC: number, around: Surroundings): number | undefined {
   const aboveK = outletC - around.roomTemperatureC;
   const lostW = air.enthalpyW - air.copy().bringTo(outletC, air.pressurePa).enthalpyW;
