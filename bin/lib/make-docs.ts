@@ -8,6 +8,7 @@ import { DRAIN_IDS } from '../../core/equipment/shared/drain-fields';
 import { FAMILIES } from '../../core/equipment/shared/kind';
 import { newStage } from '../../core/plan/edit';
 import { currentPlanSchema, planSchema } from '../../core/plan/plan';
+import { adviceExamples } from '../../core/test/advice-examples';
 
 // Writes the parts of docs/ that follow from the declarations: the plan file's JSON Schema, an example of each kind, and
 // the catalogue. With --check it only says whether they are up to date.
@@ -128,6 +129,7 @@ function advice(): string {
 const plain = (text: string): string => text.replaceAll(/\{([−-]?[\d.]+ [^\s{}"]+)\}/g, '$1');
 const files: Record<string, string> = {
   'docs/advice.md': plain(advice()),
+  'docs/advice-examples.md': adviceExamples(),
   'docs/plan.schema.json': plain(`${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`),
   'docs/catalogue.md': plain(catalogue()),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),

@@ -39,7 +39,7 @@ export const CHARGE_CARE: readonly Rule[] = [
                 : `The beads in ${s.name} last ${say(lasts, 'time')} of air.`,
             (say) => `A working day is ${say(day, 'time')} with the compressor loaded.`,
             chilled
-              ? set('Add in a larger, new charge', s, {
+              ? set('Use a larger, new charge', s, {
                   massKg: Math.min(MOST_CHARGE_KG, s.parameters.massKg * Math.max(2, (WEEK_DAYS * day) / wholeS)),
                   spentShare: 0,
                   charge: 'new',
@@ -71,7 +71,7 @@ export const CHARGE_CARE: readonly Rule[] = [
             s,
             (say) => `The ${MEDIA[medium]} in ${s.name} was dried at ${say(ovenC, 'temperature')}: too cool.`,
             (say) => `Below ${say(leastC, 'temperature')} it keeps much of its water, and takes up less.`,
-            set('Add in a new charge', s, { charge: 'new', spentShare: 0 }),
+            set('Use a new charge', s, { charge: 'new', spentShare: 0 }),
           ),
         ];
       }),
@@ -94,7 +94,7 @@ export const CHARGE_CARE: readonly Rule[] = [
             (say) => `The gel in ${s.name} was dried at ${say(s.parameters.ovenC, 'temperature')}: it is damaged.`,
             (say) =>
               `The limit of the dye is ${say(DYE_MOST_C, 'temperature')}. Beyond that its colour is no longer valid, and the gel takes up less.`,
-            set('Add in a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
+            set('Use a new charge', s, { charge: 'new', spentShare: 0, ovenC: 120 }),
           ),
         ),
   },

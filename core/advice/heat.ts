@@ -187,7 +187,7 @@ export const HEAT: readonly Rule[] = [
             s,
             `The beads in ${s.name} are oily, and dried in an oven.`,
             'Oily beads can burn when they are heated.',
-            set('Add in a new charge', s, { oily: 'no', charge: 'new', spentShare: 0 }),
+            set('Use a new charge', s, { oily: 'no', charge: 'new', spentShare: 0 }),
           ),
         ),
   },

@@ -169,7 +169,7 @@ export const SAFETY: readonly Rule[] = [
               s,
               `The maker of ${s.name} says nothing of air.`,
               'It needs a stated burst pressure of four to five times the working pressure.',
-              put('Add in an aftercooler made for air', 'before', s, ['aftercooler']),
+              put('Add an aftercooler made for air', 'before', s, ['aftercooler']),
               takeOut('Remove it', s),
             ),
           ),

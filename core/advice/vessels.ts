@@ -179,7 +179,7 @@ export const VESSELS: readonly Rule[] = [
             s.parameters.nameplate === 'none'
               ? 'It has no legible nameplate.'
               : 'It was made for another gas, or repaired by an unknown person.',
-            set('Add in a tank with a nameplate', s, { nameplate: 'legible' }),
+            set('Use a tank with a nameplate', s, { nameplate: 'legible' }),
           ),
         ),
   },

@@ -87,6 +87,10 @@ function moved(before: readonly string[], after: readonly string[]): Set<string>
   return new Set(b.filter((id) => !stayed.has(id)));
 }
 
+/** The names of things by their ids; of one that was renamed the new one. */
+const namesOf = (...of: readonly (readonly { id: string; name: string }[])[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(of.flat().map(({ id, name }) => [id, name]));
+
 function ofStages(before: Plan, after: Plan): Change[] {
   const [old, now] = [
     new Map(allStages(before).map((s) => [s.id, s])),
@@ -134,9 +138,9 @@ function ofStages(before: Plan, after: Plan): Change[] {
       ...inFields(
         s.name,
         [
-          ['checkFilter', { label: 'check filter' }],
-          ['place', { label: 'stands in' }],
-          ['unit', { label: 'part of the unit' }],
+          ['checkFilter', { label: 'check filter', options: { true: 'yes' } }],
+          ['place', { label: 'stands in', options: namesOf(before.survey.places, after.survey.places) }],
+          ['unit', { label: 'part of the unit', options: namesOf(before.units, after.units) }],
         ],
         was as unknown as Values,
         s as unknown as Values,
@@ -177,6 +181,7 @@ export function changes(before: Plan, after: Plan): Change[] {
   const nameOf = (s: Plan['survey'], id: string): string => s.places.find((p) => p.id === id)?.name ?? id;
   const where = (label: string, field: 'intakePlaceId' | 'roomPlaceId'): Change[] =>
     a[field] === b[field] ? [] : [{ says: () => `${label} ${nameOf(b, b[field])} now, not ${nameOf(a, a[field])}.` }];
+  const stageNames = namesOf(allStages(before), allStages(after));
   const aside = after.dismissed.length - before.dismissed.length;
   return [
     ...inFields('The line', [['name', { label: 'name' }]], before as unknown as Values, after as unknown as Values),
@@ -217,8 +222,8 @@ export function changes(before: Plan, after: Plan): Change[] {
       'the branch',
       [
         ['name', { label: 'name' }],
-        ['from', { label: 'starts at' }],
-        ['into', { label: 'joins ahead of' }],
+        ['from', { label: 'starts at', options: stageNames }],
+        ['into', { label: 'joins ahead of', options: stageNames }],
         ...pick(branchSchema, 'share', 'split'),
       ],
       before.branches,

@@ -12,6 +12,7 @@ import {
   named,
   place,
   site,
+  standingIn,
   without,
 } from '../test/good-lines';
 import { stageOf } from '../test/reference';
@@ -51,6 +52,27 @@ describe('what changed, in words', () => {
       'Added Pressure gauge, downstream of Receiver.',
       expect.stringMatching(/^Regulator, .*: 6\.50 bar → 6\.00 bar\.$/),
     ]);
+  });
+
+  test('places, units and the ends of branches are told by their names, not by their ids', () => {
+    const arm = branch('arm', 'receiver', [stageOf('hose')], { into: 'regulator' });
+    const trolley = { id: 'u-1', name: 'Trolley', form: 'portable', is: 'here', usedS: 0, countedAt: null } as const;
+    const plan = all(goodShop(), place('cold', 5), named('receiver', 'Tank'), arm, (p) => ({ ...p, units: [trolley] }));
+    const after = all(plan, standingIn('fine', 'room'), (p) => ({
+      ...p,
+      survey: { ...p.survey, places: p.survey.places.map((x) => (x.id === 'room' ? { ...x, name: 'Press room' } : x)) },
+      stages: p.stages.map((s) => (s.id === 'fine' ? { ...s, unit: 'u-1', checkFilter: true as const } : s)),
+      branches: p.branches.map((b) => ({ ...b, from: 'separator', into: null })),
+    }));
+    expect(words(plan, after)).toEqual(
+      expect.arrayContaining([
+        'Coalescing filter, check filter: not said → yes.',
+        'Coalescing filter, stands in: not said → Press room.',
+        'Coalescing filter, part of the unit: not said → Trolley.',
+        'arm, starts at: Tank → Separator.',
+        'arm, joins ahead of: Regulator → not said.',
+      ]),
+    );
   });
 
   test('a stage that is carried past others is told once, not every stage that it passed', () => {

@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import path from 'node:path';
 import { newStage } from '../plan/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../plan/plan';
 
@@ -16,7 +15,7 @@ export interface Check {
   readonly provenance: string;
 }
 
-const all = JSON.parse(readFileSync(path.join(__dirname, '../../reference/checks.json'), 'utf8')) as Check[];
+const all = JSON.parse(readFileSync('reference/checks.json', 'utf8')) as Check[];
 
 export function checksOf(group: number): Check[] {
   return all.filter((c) => c.group === group);

@@ -129,7 +129,7 @@ export const outlet = defineKind({
     mostGaugePa: platePressure('The tool is rated for', 'On the tool, above the atmosphere.'),
     nozzle: builtField(
       'The blow-gun',
-      { plain: 'has a plain nozzle', relieving: 'relieves below {2 bar} when blocked' },
+      { plain: 'has a plain nozzle', relieving: 'relieves below {2.07 bar} when blocked' },
       {
         when: { field: 'use', is: ['blow-gun'] },
       },
