@@ -9,6 +9,7 @@ import { FAMILIES } from '../../core/equipment/shared/kind';
 import { newStage } from '../../core/plan/edit';
 import { currentPlanSchema, planSchema } from '../../core/plan/plan';
 import { adviceExamples } from '../../core/test/advice-examples';
+import { maintenanceExamples } from '../../core/test/maintenance-examples';
 
 // Writes the parts of docs/ that follow from the declarations: the plan file's JSON Schema, an example of each kind, and
 // the catalogue. With --check it only says whether they are up to date.
@@ -130,6 +131,7 @@ const plain = (text: string): string => text.replaceAll(/\{([−-]?[\d.]+ [^\s{}
 const files: Record<string, string> = {
   'docs/advice.md': plain(advice()),
   'docs/advice-examples.md': adviceExamples(),
+  'docs/maintenance-examples.md': maintenanceExamples(),
   'docs/plan.schema.json': plain(`${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`),
   'docs/catalogue.md': plain(catalogue()),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),

@@ -51,7 +51,7 @@ export interface Rule {
 
 /**
  * A sentence with its figures in the units of its reader.
- * @example sayIn((units) => `below ${units.say(3, 'temperature')}`, { say }) // 'below 3.0 °C'
+ * @example sayIn((units) => `below ${units(3, 'temperature')}`, say) // 'below 3.0 °C'
  */
 export const sayIn = (sentence: Sentence, units: Say): string =>
   typeof sentence === 'string' ? sayText(sentence, units) : sentence(units);

@@ -1,4 +1,4 @@
-import type { Sentence } from '../advice/rule';
+import { type Sentence, sayIn } from '../advice/rule';
 import { receiverHeelM } from '../equipment/supply/receiver';
 import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
@@ -57,8 +57,12 @@ function judgeHand(d: DrainDuty): Omit<JudgedSetting, 'seasons' | 'better'> & { 
   const salty = d.stage.kind === 'pellet-tower';
   const kg = kgPerDay(d);
   const { perDay } = handDraining(d.nowKgPerS, d.stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay);
-  const over = perDay > 1 || salty;
-  return { mark: over ? 'over' : 'holds', atSetting: heel(d, kg), better: howOften(perDay, kg, salty) };
+  const stands = heel(d, kg);
+  return {
+    mark: perDay > 1 || salty ? 'over' : 'holds',
+    atSetting: salty && perDay <= 1 ? (say) => `${sayIn(stands, say)}, and brine must not stand` : stands,
+    better: howOften(perDay, kg, salty),
+  };
 }
 
 function judgeTimer(d: DrainDuty, year: PointYear | undefined, day: number): Omit<JudgedSetting, 'seasons'> {

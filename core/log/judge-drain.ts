@@ -134,13 +134,11 @@ function causesOfLess(c: DrainContext): Scored[] {
     {
       id: 'cooler-fouled',
       title: 'A fouled cooler passes the water as vapour',
-      because: c.coolerBefore
-        ? downstreamMore
-          ? 'More than expected comes out further down.'
-          : 'Warmer air after the cooler condenses less here and more downstream.'
-        : 'There is no cooler upstream of this point.',
+      because: downstreamMore
+        ? 'More than expected comes out further down.'
+        : 'Warmer air after the cooler condenses less here and more downstream.',
       check: 'Measure the air after the cooler on tape or in a well: {5 K} over its usual approach calls for cleaning.',
-      score: (c.coolerBefore ? 1 : -2) + (downstreamMore ? 1.5 : 0) + (ratio > LITTLE ? 0.5 : 0),
+      score: c.coolerBefore ? 1 + (downstreamMore ? 1.5 : 0) + (ratio > LITTLE ? 0.5 : 0) : RULED_OUT,
     },
   ];
 }

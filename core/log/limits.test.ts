@@ -122,9 +122,9 @@ describe('a drain', () => {
         downstream,
         coolerBefore: false,
       }).causes.map((c) => c.id);
-    // No cooler: −2; that the next point gives more: +1.5; that half came out: +0.5.
-    expect(causes(0.3, [])).not.toContain('cooler-fouled');
-    expect(causes(0.3, [drained(2, 1)])).toContain('cooler-fouled');
+    // Drier air: 1.5; that the next point gives more: −2. A fouled cooler: never where there is none.
+    expect(causes(0.3, [drained(2, 1)])).toContain('drier-air');
+    expect(causes(0.3, [drained(2, 1)])).not.toContain('cooler-fouled');
     expect(causes(2, [])).not.toContain('not-only-water'); // clear: −1
   });
   test('of which under 35 % came speaks of the drain itself', () => {
