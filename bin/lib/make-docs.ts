@@ -8,6 +8,7 @@ import { DRAIN_IDS } from '../../core/equipment/shared/drain-fields';
 import { FAMILIES } from '../../core/equipment/shared/kind';
 import { newStage } from '../../core/plan/edit';
 import { currentPlanSchema, planSchema } from '../../core/plan/plan';
+import { adviceByAnswer } from '../../core/test/advice-by-answer';
 import { adviceExamples } from '../../core/test/advice-examples';
 import { maintenanceExamples } from '../../core/test/maintenance-examples';
 
@@ -131,6 +132,7 @@ const plain = (text: string): string => text.replaceAll(/\{([−-]?[\d.]+ [^\s{}
 const files: Record<string, string> = {
   'docs/advice.md': plain(advice()),
   'docs/advice-examples.md': adviceExamples(),
+  'docs/advice-by-answer.md': adviceByAnswer(),
   'docs/maintenance-examples.md': maintenanceExamples(),
   'docs/plan.schema.json': plain(`${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input' }), null, 2)}\n`),
   'docs/catalogue.md': plain(catalogue()),

@@ -190,4 +190,47 @@ export function goodBench(): Plan {
   );
 }
 
+const outdoors = (plan: Plan): Plan => ({
+  ...plan,
+  survey: {
+    ...plan.survey,
+    places: plan.survey.places.map((p) => ({
+      ...p,
+      year: { follows: 'outdoors', lagS: 0, warmerK: 0, heatedToC: 0 } as const,
+    })),
+  },
+});
+/** All of it in a yard: what stands in water, drips, cools and hangs. */
+export const yard = (): Plan =>
+  all(
+    goodShop(),
+    outdoors,
+    but('separator', { drain: 'manual' }),
+    but('receiver', { drain: 'timer' }),
+    behind('isolating-valve', stageOf('pellet-tower'), stageOf('bowl-filter'), stageOf('cooling-run', { legs: 2 })),
+    branch('arm', 'fine', [
+      stageOf('pipe', { legs: 1 }),
+      stageOf('hose-reel', { drain: 'none' }),
+      stageOf('hose', { hangs: 'loops' }),
+      stageOf('lubricator'),
+      stageOf('outlet', {}, 'tool'),
+    ]),
+  );
+/** A humid shop whose drains are opened by hand, and whose beads get it all. */
+export const damp = (): Plan =>
+  all(
+    goodSpray(),
+    but('separator', { drain: 'manual', sumpM3: 1e-4, efficiency: 0.7 }),
+    but('receiver', { drain: 'manual', settlingEfficiency: 0.2 }),
+    but('coalescing-filter', { drain: 'manual' }),
+    (plan) => ({
+      ...plan,
+      survey: {
+        ...plan.survey,
+        places: plan.survey.places.map((p) => ({ ...p, temperatureC: 32, relativeHumidity: 0.85 })),
+      },
+    }),
+    without('refrigerated-dryer'),
+    behind('bead-cartridge', stageOf('carbon-filter'), stageOf('home-made-housing')),
+  );
 export const GOOD = { goodShop, goodDry, goodPlant, goodSpray, goodBench } as const;

@@ -15,8 +15,7 @@ import { say as inUnits } from '../quantity/format';
 import { METRIC, type QuantityName } from '../quantity/units';
 import { runWeather } from '../year/run-weather';
 import type { WeatherHours } from '../year/weather';
-import { all, behind, branch, but, GOOD, without } from './good-lines';
-import { stageOf } from './reference';
+import { damp, GOOD, yard } from './good-lines';
 
 const say = (si: number, quantity: QuantityName): string => inUnits(si, quantity, METRIC);
 const row = (...cells: readonly string[]): string => `| ${cells.join(' | ')} |`;
@@ -96,49 +95,6 @@ function winter(plan: Plan): string[] {
   ];
 }
 
-const outdoors = (plan: Plan): Plan => ({
-  ...plan,
-  survey: {
-    ...plan.survey,
-    places: plan.survey.places.map((p) => ({
-      ...p,
-      year: { follows: 'outdoors', lagS: 0, warmerK: 0, heatedToC: 0 } as const,
-    })),
-  },
-});
-/** All of it in a yard: what stands in water, drips, cools and hangs. */
-const yard = (): Plan =>
-  all(
-    GOOD.goodShop(),
-    outdoors,
-    but('separator', { drain: 'manual' }),
-    but('receiver', { drain: 'timer' }),
-    behind('isolating-valve', stageOf('pellet-tower'), stageOf('bowl-filter'), stageOf('cooling-run', { legs: 2 })),
-    branch('arm', 'fine', [
-      stageOf('pipe', { legs: 1 }),
-      stageOf('hose-reel', { drain: 'none' }),
-      stageOf('hose', { hangs: 'loops' }),
-      stageOf('lubricator'),
-      stageOf('outlet', {}, 'tool'),
-    ]),
-  );
-/** A humid shop whose drains are opened by hand, and whose beads get it all. */
-const damp = (): Plan =>
-  all(
-    GOOD.goodSpray(),
-    but('separator', { drain: 'manual', sumpM3: 1e-4, efficiency: 0.7 }),
-    but('receiver', { drain: 'manual', settlingEfficiency: 0.2 }),
-    but('coalescing-filter', { drain: 'manual' }),
-    (plan) => ({
-      ...plan,
-      survey: {
-        ...plan.survey,
-        places: plan.survey.places.map((p) => ({ ...p, temperatureC: 32, relativeHumidity: 0.85 })),
-      },
-    }),
-    without('refrigerated-dryer'),
-    behind('bead-cartridge', stageOf('carbon-filter'), stageOf('home-made-housing')),
-  );
 const { goodShop: shop, goodDry: dry, goodPlant: plant } = GOOD;
 const LINES: Readonly<Record<string, () => Plan>> = { shop, dry, plant, yard, damp };
 
