@@ -98,3 +98,15 @@ test('named: unknown beads, nothing in the tin, heavier after drying, a drying o
   expect(refused({ ...dry, stageId: 'beads', readings: heavier })).toBe('readings');
   expect(refused({ ...dry, stageId: '' })).toBe('stageId');
 });
+
+test('a change is one that was done: what could not be done, or only names the task, leaves the charge where it is', () => {
+  const [a, b] = [tin('A'), tin('B')];
+  const put = entry('03-01T08:00', { kind: 'change', chargeId: a.id });
+  const after = (change: Partial<LogEntry> & Pick<LogEntry, 'kind'>) =>
+    stintsOf(['beads'], [a, b], [put, entry('03-09T08:00', { chargeId: b.id, ...change })]).map((s) => s.charge?.name);
+  expect(after({ kind: 'done', task: 'M22' })).toEqual(['A', 'B']);
+  expect(after({ kind: 'done', task: 'M21' })).toEqual(['A']);
+  expect(after({ kind: 'observation', task: 'M22', what: 'no time' })).toEqual(['A']);
+  expect(after({ kind: 'done', task: 'M22', result: 'could-not', what: 'stuck' })).toEqual(['A']);
+  expect(after({ kind: 'change', result: 'could-not', what: 'stuck' })).toEqual(['A']);
+});

@@ -29,3 +29,24 @@ test('a meter that stands still, or was read once, tells nothing', () => {
   const still = [at('2026-11-21', 1000), at('2026-11-01', 1000)];
   expect(dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-01'), still)).toBeUndefined();
 });
+
+test('two readings count from a day apart on: within it they tell nothing of the rate', () => {
+  const apart = (hours: number) => {
+    const first = at('2026-11-20', 1000);
+    const later = new Date(ms('2026-11-20') + hours * 3_600_000).toISOString().slice(0, 16);
+    return dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-20'), [
+      { ...first, at: later, value: 1010 * 3600 },
+      first,
+    ]);
+  };
+  expect(apart(23)).toBeUndefined();
+  expect(apart(24)?.hPerDay).toBeCloseTo(10, 9);
+});
+
+test('a stage with a meter of its own goes by it, not by that of the compressor', () => {
+  const own = [at('2026-11-21', 300), at('2026-11-11', 200)].map((s) => ({ ...s, stageId: 'receiver' }));
+  expect(dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-11'), [...own, ...readings])?.hPerDay).toBeCloseTo(10, 9);
+  expect(
+    dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-11'), [own[0] as never, ...readings])?.hPerDay,
+  ).toBeCloseTo(5, 9);
+});

@@ -1,11 +1,15 @@
 import { DEMO_STAGES, demoPlan } from '../../db/demo';
 import { carbonLastsS } from '../equipment/filtering/carbon-filter';
 import { walk } from '../line/walk';
+import { compressorsOf } from '../line/waterfall';
 import { chargeSchema } from '../log/charge';
 import { type LogEntry, type LoggedEntry, logEntrySchema } from '../log/log-entry';
 import { siteTimeOf } from '../log/site-clock';
+import { priceOf } from '../plan/money';
 import type { Plan } from '../plan/plan';
+import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
 import { PSI } from '../quantity/constants';
+import { all, behind, goodSpray } from '../test/good-lines';
 import { planOf, stageOf } from '../test/reference';
 import { neglectOfDrains } from '../year/neglect';
 import { livesOf } from './charge-lives';
@@ -39,6 +43,11 @@ test('growth: a straight line is found again; noise is told with its spread; fal
   const line = [100, 300, 700].map((loadedH) => ({ loadedH, ratio: 1 + 0.0004 * loadedH }));
   expect(growthOf(line)?.perH).toBeCloseTo(0.0004, 12);
   expect(growthOf([{ loadedH: 500, ratio: 0.8 }])?.perH).toBe(0);
+  // By hand: 0.1 and 0.3 after 100 h are 0.002 an hour, each 0.1 off; √(2 · 0.1² / (2 − 1) / 20 000) = 0.001.
+  const apart = growthOf([1.1, 1.3].map((ratio) => ({ loadedH: 100, ratio })));
+  expect([apart?.perH, apart?.sd]).toEqual([expect.closeTo(0.002, 9), expect.closeTo(0.001, 9)]);
+  // One reading is no surer than its gauge: 5 % of a clean drop.
+  expect(growthOf([{ loadedH: 100, ratio: 1.2 }])?.sd).toBeCloseTo(0.05 / 100, 9);
   expect(growthOf([])).toBeUndefined();
 });
 
@@ -242,4 +251,74 @@ test('what comes day by day is what comes between the days, added up', () => {
   expect(days[6]).toBe(0); // a Sunday
   expect(days.reduce((a, b) => a + b, 0)).toBeCloseTo(load.kgBetween('2026-01-05T00:00', '2026-01-19T00:00'), 9);
   expect(days[1]).toBeCloseTo(load.kgBetween('2026-01-06T00:00', '2026-01-07T00:00'), 9);
+});
+
+test('its cheapest day comes half as late at four times the tariff; carbon is full when the oil has filled it', () => {
+  const since = '2026-01-05T07:00';
+  const line = (perKWh: number): Plan => ({
+    ...planOf(
+      { temperatureC: 25, relativeHumidity: 0.6 },
+      stageOf('aftercooler', { method: 'measured', outletTemperatureC: 30 }),
+      stageOf('coalescing-filter'),
+      stageOf('carbon-filter', { carbonKg: 0.2, oilMgPerM3: 1 }),
+    ),
+    money: { ...plan.money, perKWh },
+  });
+  const lives = (perKWh: number) =>
+    elementLives(
+      line(perKWh),
+      walk(line(perKWh)),
+      [
+        entry(since, { kind: 'change', stageId: 'coalescing-filter' }),
+        entry(since, { kind: 'change', stageId: 'carbon-filter' }),
+        entry(
+          '2026-03-05T07:00',
+          { kind: 'reading', stageId: 'coalescing-filter', readings: [{ of: 'pressure-drop', value: 4e4 }] },
+          [{ value: 1e4, low: 9e3, high: 1.1e4 }],
+        ),
+      ],
+      '2026-04-01T08:00',
+    );
+  const loadedH = (perKWh: number, of: number, reason: string): number => {
+    const life = lives(perKWh)[of];
+    const on = life?.days.find((d) => d.reason === reason)?.on ?? '';
+    const clock = loadedClock(line(perKWh), [], Date.parse(`${since}Z`), 1500);
+    return clock.hours.between(Date.parse(`${since}Z`), Date.parse(`${on}Z`));
+  };
+  expect(loadedH(0.4, 0, 'cheapest') / loadedH(0.1, 0, 'cheapest')).toBeCloseTo(0.5, 2);
+  const rises = ((lives(0.1)[0]?.growth?.perH ?? 0) * (lives(0.1)[0]?.cleanPa ?? 0)) as number;
+  const kW = compressorsOf(line(0.1)).watts / 1000;
+  const price = priceOf(line(0.1).money, 'coalescing-filter').price.yearly;
+  expect(loadedH(0.1, 0, 'cheapest') / cheapestChangeH(price, rises, (0.005 / PSI) * kW * 0.1)).toBeCloseTo(1, 2);
+  const section = walk(line(0.1));
+  const comes = section.at('coalescing-filter');
+  const flow = (comes?.dryAirKgPerS ?? 0) / freeAirKgPerM3(surroundingsOf(line(0.1)));
+  const carbon = { carbonKg: 0.2, oilMgPerM3: 1 };
+  expect(loadedH(0.1, 1, 'oil') / (carbonLastsS(carbon, comes?.temperatureC ?? 0, flow) / 3600)).toBeCloseTo(1, 2);
+});
+
+test('a meter that was read over days off, where nothing was to run, changes nothing', () => {
+  const idle: Plan = {
+    ...plan,
+    survey: { ...plan.survey, working: { ...plan.survey.working, days: [1], shifts: [] } },
+  };
+  const meter = (at: string, hours: number) =>
+    entry(at, { kind: 'reading', stageId: 'compressor', readings: [{ of: 'hours', value: hours * 3600 }] });
+  const closed = {
+    ...idle,
+    survey: { ...idle.survey, working: { ...idle.survey.working, holidays: [{ from: '01-12', to: '01-12' }] } },
+  };
+  const log = [meter('2026-01-06T00:00', 5000), meter('2026-01-18T00:00', 5002)];
+  expect(loadedClock(closed, log, Date.UTC(2026, 0, 5), 60).factor).toBe(1);
+});
+
+test('progress only goes on, from nothing to all', () => {
+  const places = all(goodSpray(), behind('bead-cartridge', stageOf('bead-cartridge', {}, 'second')));
+  const put = ['bead-cartridge', 'second'].map((stageId) => entry('2026-01-12T07:00', { kind: 'change', stageId }));
+  const shares: number[] = [];
+  livesOf(places, undefined, [], put, '2026-02-12T08:00', (share) => shares.push(share) > 0);
+  expect(shares.length).toBeGreaterThan(2);
+  expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+  expect(shares[0]).toBeGreaterThanOrEqual(0);
+  expect(shares.at(-1)).toBeLessThanOrEqual(1);
 });

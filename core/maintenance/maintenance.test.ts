@@ -11,7 +11,7 @@ import type { Plan } from '../plan/plan';
 import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/reference';
 import { dayOfYear } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';
 import { beadPlaces } from './charge-lives';
@@ -480,4 +480,47 @@ test('postponed until a time it is asked for from that time on', () => {
       .map((t) => t.state === 'postponed');
   expect(until('2026-11-27T07:01')).toEqual([true]);
   expect(until(NOW)).toEqual([false]);
+});
+
+test('a reel without a drain is blown out as a hose in loops is; one with a drain is drained', () => {
+  const tasks = (kind: 'hose-reel' | 'cooling-run', p: object): string[] =>
+    tasksOfStages(all(goodShop(), behind('fine', stageOf(kind, p))))
+      .filter((t) => t.stage.kind === kind)
+      .map((t) => t.task.does);
+  expect(tasks('hose-reel', { drain: 'none' })).toContain('Blow out its low loops');
+  expect(tasks('hose-reel', { drain: 'manual' })).not.toContain('Blow out its low loops');
+  expect(tasks('cooling-run', { drain: 'none', legs: 1 })).toContain('Blow out its low loops');
+  expect(tasks('cooling-run', { drain: 'none', legs: 0 })).not.toContain('Blow out its low loops');
+  expect(tasks('cooling-run', { drain: 'manual', legs: 1 })).not.toContain('Blow out its low loops');
+});
+
+test('a spent charge moves the task that renews it, and no other', () => {
+  const plan = begun(all(goodDry(), behind('fine', stageOf('bead-cartridge', { spentShare: 0 }))));
+  const at = (spentAt: ReadonlyMap<string, number>) =>
+    new Map(dueTasks(maintenanceFacts(plan, walk(plan), new Map(), spentAt), [], [], NOW).map((t) => [t.key, t.dueMs]));
+  const [without, spent] = [at(new Map()), at(new Map([['bead-cartridge', siteTimeMs(NOW) + 3 * DAY_MS]]))];
+  expect([...without.keys()].filter((key) => spent.get(key) !== without.get(key))).toEqual(['bead-cartridge M22']);
+});
+
+test('what a level leaves out comes back where it is pinned, there and for that task alone', () => {
+  const at = (pins: Plan['routine']['pins']): string[] =>
+    tasksOfStages({ ...goodShop(), routine: { ...goodShop().routine, level: 'essential', pins } }).map((t) =>
+      taskKey(t.stage.id, t.task.id),
+    );
+  const usual = at([]);
+  expect(usual).not.toContain('fine M11');
+  expect(at([{ stageId: 'fine', task: 'M11', days: 7 }])).toEqual(expect.arrayContaining([...usual, 'fine M11']));
+  expect(at([{ stageId: 'fine', task: 'M11', days: 7 }])).toHaveLength(usual.length + 1);
+});
+
+test('without anything to drain, and without a tank, nothing starts in a day that is counted', () => {
+  const bare = planOf({}, stageOf('outlet'));
+  expect(maintenanceFacts(bare, walk(bare)).startsPerDay).toBe(0);
+});
+
+test('only what needs no shutdown is no shutdown; nothing is no round', () => {
+  const plan = begun(goodShop());
+  const running = due(plan).filter((t) => !t.task.isolates);
+  expect(roundsOf(plan, running, siteTimeMs(NOW)).map((r) => r.id)).toEqual(['round']);
+  expect(roundsOf(plan, [], siteTimeMs(NOW))).toEqual([]);
 });
