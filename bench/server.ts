@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
-import { Place } from '../bin/lib/attack/place';
+import { Place } from '../e2e/attack/place';
 import { fill, LONG } from './fill-server';
 
 const share = Number(process.argv[2] ?? 1);

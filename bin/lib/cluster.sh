@@ -20,7 +20,7 @@ two_servers() {
   db_place "$TEMP/db"
   DB_EXTRA='--innodb-flush-log-at-trx-commit=0' db_start
   prepare || return 1
-  NODE_OPTIONS=$SHIFTED node_modules/.bin/tsx bin/lib/attack/cluster.ts servers "$TEMP" "$(some_ports 3)" "$DATABASE_URL" "$DATABASE_URL" || return 1
+  NODE_OPTIONS=$SHIFTED node_modules/.bin/tsx e2e/attack/cluster.ts servers "$TEMP" "$(some_ports 3)" "$DATABASE_URL" "$DATABASE_URL" || return 1
   db_stop
 }
 
@@ -55,5 +55,5 @@ three_nodes() {
     urls+=("$DATABASE_URL")
   done
   NODE_AGAIN="TEMP='$TEMP'; . bin/lib/machine.sh; . bin/lib/cluster.sh; $(declare -p GROUP STATE STEPS); node_start 2" \
-    node_modules/.bin/tsx bin/lib/attack/cluster.ts nodes "$TEMP" "$(some_ports 4)" "${urls[@]}"
+    node_modules/.bin/tsx e2e/attack/cluster.ts nodes "$TEMP" "$(some_ports 4)" "${urls[@]}"
 }

@@ -1,4 +1,5 @@
 import type { Sentence } from '../advice/rule';
+import type { Drain } from '../equipment/shared/drain-fields';
 import { DAY_MS, WATER_KG_PER_M3 } from '../quantity/constants';
 import { spell } from '../quantity/spell';
 import type { WeatherRun } from '../year/run-weather';
@@ -48,6 +49,64 @@ export function pointWeek(run: WeatherRun, stageId: string, firstHour: number): 
 /** The first day on which something is more than a limit. */
 const firstOver = (values: readonly number[], limit: number): number => values.findIndex((v) => v > limit);
 
+/** What a drain wants changed in a week: the day before which, and what. */
+interface Wanted extends Pick<WeekChange, 'does' | 'why' | 'parameters'> {
+  readonly day: number;
+}
+
+const flowsOf =
+  (d: DrainDuty, week: PointWeek, text: string): Sentence =>
+  (say) =>
+    `${say(Math.max(...week.peaksKgPerS), 'waterFlow')} then, ${say(d.nowKgPerS, 'waterFlow')} today: ${text}`;
+
+function wantedOfTimer(d: DrainDuty, week: PointWeek): Wanted {
+  const { drainEveryS: everyS, drainOpenS: openS } = d.stage.parameters;
+  const day = week.peaksKgPerS.findIndex((kg) => !timerAt(timerDuty(d, kg), { everyS, openS }).keepsUp);
+  const best = bestTimer(d, Math.max(...week.peaksKgPerS));
+  return best
+    ? {
+        day,
+        does: `open ${spell(best.openS)} every ${spell(best.everyS)}`,
+        why: flowsOf(d, week, `as it is set, ${spell(openS)} every ${spell(everyS)} would not let it all out.`),
+        parameters: { drainEveryS: best.everyS, drainOpenS: best.openS },
+      }
+    : { day, does: 'drain it by hand besides', why: flowsOf(d, week, 'no timer is quick enough for its sump.') };
+}
+
+function wantedByHand(d: DrainDuty, { daysKg }: PointWeek): Wanted {
+  const { sumpM3 } = d.stage.parameters;
+  const perDay = daysKg.map((kg) => kg / WATER_KG_PER_M3 / sumpM3);
+  const today = handDraining(d.nowKgPerS, sumpM3, d.loadedShare, d.workedHoursPerDay).perDay;
+  return {
+    day: firstOver(perDay, Math.max(1, today * WETTER)),
+    does: `open it ${howOften(Math.max(...perDay), Math.max(...daysKg), d.stage.kind === 'pellet-tower')}`,
+    why: (say) =>
+      `${say(Math.max(...daysKg) / WATER_KG_PER_M3, 'drained')} come on that day, and it holds ${say(sumpM3, 'drained')} up to its mark.`,
+  };
+}
+
+function wantedOfUnloader(d: DrainDuty, { peaksKgPerS }: PointWeek): Wanted {
+  const passes = passesPerStopM3(d);
+  return {
+    day: peaksKgPerS.findIndex((kg) => gathersPerStopM3(d, kg) > passes),
+    does: 'drain it by hand besides',
+    why: (say) =>
+      `${say(gathersPerStopM3(d, Math.max(...peaksKgPerS)), 'drained')} gathers between two stops, it passes ${say(passes, 'drained')}.`,
+  };
+}
+
+const WANTED: Partial<Record<Drain, (d: DrainDuty, week: PointWeek) => Wanted>> = {
+  timer: wantedOfTimer,
+  manual: wantedByHand,
+  unloader: wantedOfUnloader,
+  'unloader-start': wantedOfUnloader,
+  float: (d, week) => ({
+    day: firstOver(week.peaksKgPerS, floatCapacity(d) / CAPACITY_MARGIN),
+    does: 'test its float',
+    why: flowsOf(d, week, 'close to all that it passes.'),
+  }),
+};
+
 /**
  * Which settings to change in the week that is forecast, in the order of the days: a drain that keeps up today may not on
  * the humid day.
@@ -55,74 +114,13 @@ const firstOver = (values: readonly number[], limit: number): number => values.f
  * @example weekPlan([duty], run, 0).length // 0
  */
 export function weekPlan(duties: readonly DrainDuty[], run: WeatherRun, firstHour: number): WeekChange[] {
-  const changes = duties.flatMap((d): WeekChange[] => {
-    const { stage } = d;
-    const { daysKg, peaksKgPerS } = pointWeek(run, stage.id, firstHour);
-    const most = Math.max(...peaksKgPerS);
-    const change = (
-      day: number,
-      does: Sentence,
-      why: Sentence,
-      parameters?: WeekChange['parameters'],
-    ): WeekChange[] => [
-      {
-        stageId: stage.id,
-        name: stage.name,
-        beforeMs: run.startMs + day * DAY_MS,
-        does,
-        why,
-        ...(parameters && { parameters }),
-      },
-    ];
-    const flows: Sentence = (say) => `${say(most, 'waterFlow')} then, ${say(d.nowKgPerS, 'waterFlow')} today`;
-    const withFlows =
-      (text: string): Sentence =>
-      (say) =>
-        `${(flows as Exclude<Sentence, string>)(say)}: ${text}`;
-    if (stage.parameters.drain === 'timer') {
-      const set = { everyS: stage.parameters.drainEveryS, openS: stage.parameters.drainOpenS };
-      const day = peaksKgPerS.findIndex((kg) => !timerAt(timerDuty(d, kg), set).keepsUp);
-      if (day < 0) return [];
-      const best = bestTimer(d, most);
-      return best
-        ? change(
-            day,
-            `open ${spell(best.openS)} every ${spell(best.everyS)}`,
-            withFlows(`as it is set, ${spell(set.openS)} every ${spell(set.everyS)} would not let it all out.`),
-            { drainEveryS: best.everyS, drainOpenS: best.openS },
-          )
-        : change(day, 'drain it by hand besides', withFlows('no timer is quick enough for its sump.'));
-    }
-    if (stage.parameters.drain === 'manual') {
-      const perDay = daysKg.map((kg) => kg / WATER_KG_PER_M3 / stage.parameters.sumpM3);
-      const today = handDraining(d.nowKgPerS, stage.parameters.sumpM3, d.loadedShare, d.workedHoursPerDay).perDay;
-      const day = firstOver(perDay, Math.max(1, today * WETTER));
-      if (day < 0) return [];
-      const worst = Math.max(...perDay);
-      return change(
-        day,
-        `open it ${howOften(worst, Math.max(...daysKg), stage.kind === 'pellet-tower')}`,
-        (say) =>
-          `${say(Math.max(...daysKg) / WATER_KG_PER_M3, 'drained')} come on that day, and it holds ${say(stage.parameters.sumpM3, 'drained')} up to its mark.`,
-      );
-    }
-    if (stage.parameters.drain === 'unloader' || stage.parameters.drain === 'unloader-start') {
-      const passes = passesPerStopM3(d);
-      const day = peaksKgPerS.findIndex((kg) => gathersPerStopM3(d, kg) > passes);
-      return day < 0
-        ? []
-        : change(
-            day,
-            'drain it by hand besides',
-            (say) =>
-              `${say(gathersPerStopM3(d, most), 'drained')} gathers between two stops, it passes ${say(passes, 'drained')}.`,
-          );
-    }
-    if (stage.parameters.drain === 'float') {
-      const day = firstOver(peaksKgPerS, floatCapacity(d) / CAPACITY_MARGIN);
-      return day < 0 ? [] : change(day, 'test its float', withFlows('close to all that it passes.'));
-    }
-    return [];
-  });
-  return changes.sort((a, b) => a.beforeMs - b.beforeMs);
+  return duties
+    .flatMap((d): WeekChange[] => {
+      const { id: stageId, name, parameters } = d.stage;
+      const wanted = WANTED[parameters.drain]?.(d, pointWeek(run, stageId, firstHour));
+      if (!wanted || wanted.day < 0) return [];
+      const { day, ...change } = wanted;
+      return [{ stageId, name, beforeMs: run.startMs + day * DAY_MS, ...change }];
+    })
+    .sort((a, b) => a.beforeMs - b.beforeMs);
 }

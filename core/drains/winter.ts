@@ -1,5 +1,5 @@
 import type { Sentence } from '../advice/rule';
-import { CHILLED, is } from '../equipment/groups';
+import { CHILLED } from '../equipment/groups';
 import { DEW_POINT, KEPT } from '../line/section';
 import type { Plan, Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
@@ -60,6 +60,96 @@ function warmest(run: WeatherRun): number {
   return (best + 45 * 24) % run.hours;
 }
 
+/** A stage through the hours of a year: the air in it, the water at it, and its room. */
+interface Hours {
+  readonly stage: Stage;
+  readonly roomC: (h: number) => number;
+  readonly leavesC: (h: number) => number;
+  readonly dewPointC: (h: number) => number;
+  /** Whether water is caught or carried on in any hour. */
+  readonly wet: () => boolean;
+}
+
+interface Freezes extends Pick<WinterItem, 'does' | 'what' | 'how'> {
+  readonly when: (h: number) => boolean;
+}
+
+const DRAIN_FREEZES: Readonly<Record<string, string>> = {
+  timer: 'A timer dumps most of it; trace and insulate the drain and its line all the same.',
+  manual: 'Drain it to the last drop each evening, or move it into the warm.',
+};
+
+/** What freezes at a stage that collects water. */
+function atDrain({ stage, roomC, wet }: Hours): Freezes[] {
+  if (stage.kind === 'pellet-tower' || !('drain' in stage.parameters) || !wet()) return [];
+  const { drain } = stage.parameters;
+  return [
+    {
+      when: (h) => roomC(h) < 0,
+      does: drain === 'manual' ? 'drain down' : 'trace',
+      what: 'Water that stands in it, and its drain, freezes.',
+      how:
+        DRAIN_FREEZES[drain] ??
+        'Heat trace and insulate the drain, or move it into the warm: a float or sensor stands in water.',
+    },
+  ];
+}
+
+const inBowl = ({ roomC }: Hours): Freezes => ({
+  when: (h) => roomC(h) < BRITTLE_C,
+  does: 'drain down',
+  what: 'A plastic bowl is brittle in frost.',
+  how: 'Empty it each evening; a metal bowl where it is cold.',
+});
+const inChilled = ({ roomC }: Hours): Freezes => ({
+  when: (h) => roomC(h) < DRYER_LEAST_C,
+  does: 'move',
+  what: (say) => `A refrigerated dryer must not run in a room under ${say(DRYER_LEAST_C, 'temperature')}.`,
+  how: 'Move it into a warmer room, or ask its maker for a kit for low ambient; by-pass it in frost only where the pipe behind stays warmer than the air’s dew point.',
+});
+const inCooler = ({ roomC, leavesC }: Hours): Freezes => ({
+  when: (h) => roomC(h) < COOLER_ROOM_C && leavesC(h) < COOLER_OUT_C,
+  does: 'watch',
+  what: 'The air comes out of it so cold that ice can close its tubes.',
+  how: 'Let a thermostat stop the fan, or close a louvre in front of it.',
+});
+const inPipe =
+  (how: string) =>
+  ({ roomC, dewPointC }: Hours): Freezes => ({
+    when: (h) => roomC(h) < 0 && dewPointC(h) > roomC(h) - PIPE_MARGIN_K,
+    does: 'drain down',
+    what: (say) =>
+      `The dew point in it is not ${say(PIPE_MARGIN_K, 'temperatureDifference')} below the frost that it lies in.`,
+    how,
+  });
+const inRigid = inPipe('A drier dew point, or blow out its low points each evening and let it slope.');
+const inHose = inPipe('Empty and hang up the hose each evening.');
+
+/** What else freezes, by kind. */
+const BY_KIND: Partial<Record<Stage['kind'], (hours: Hours) => Freezes>> = {
+  'bowl-filter': inBowl,
+  'tool-filter': inBowl,
+  ...Object.fromEntries(CHILLED.map((kind) => [kind, inChilled])),
+  aftercooler: inCooler,
+  'fluid-cooler': inCooler,
+  'water-cooler': ({ roomC }) => ({
+    when: (h) => roomC(h) < WATER_LEAST_C,
+    does: 'drain down',
+    what: 'Its water freezes and bursts the tubes.',
+    how: 'Glycol in its water, or drain it when it stands.',
+  }),
+  'pellet-tower': ({ roomC }) => ({
+    when: (h) => roomC(h) < BRINE_C,
+    does: 'trace',
+    what: 'Even brine freezes.',
+    how: 'Trace the drain; calcium salts bear slightly more than rock salt.',
+  }),
+  pipe: inRigid,
+  'cooling-run': inRigid,
+  hose: inHose,
+  'hose-reel': inHose,
+};
+
 /**
  * What of a line may freeze in a year of weather: drains and bowls with water, pipes through the cold, coolers, dryers, brine.
  * @source trade handbook, winterising; margins as cited
@@ -67,81 +157,28 @@ function warmest(run: WeatherRun): number {
  */
 export function winterList(plan: Plan, run: WeatherRun): WinterItem[] {
   const n = run.stages.length;
-  const at = (i: number, h: number, which: number): number => run.figures[(h * n + i) * KEPT + which] as number;
   const collecting = new Set(collectingStages(plan).map((s) => s.id));
-  const items: WinterItem[] = [];
-  run.stages.forEach(({ id }, i) => {
-    const stage = stageById(plan, id);
-    if (!stage) return;
-    const room = (h: number): number => run.roomC[h * n + i] as number;
-    const add = (holds: (h: number) => boolean, does: WinterItem['does'], what: Sentence, how: Sentence): void => {
-      const hours = winterHours(run, holds);
-      if (hours) items.push({ stage, does, what, how, ...hours });
-    };
-    const wet = (h: number): boolean => at(i, h, 5) > 0 || at(i, h, 4) > 0;
-    if (collecting.has(id) && stage.kind !== 'pellet-tower') {
-      const anyWater = Array.from({ length: run.hours }, (_, h) => h).some(wet);
-      if (anyWater) {
-        const { drain } = stage.parameters as unknown as { drain: string };
-        add(
-          (h) => room(h) < 0,
-          drain === 'manual' ? 'drain down' : 'trace',
-          'Water that stands in it, and its drain, freezes.',
-          drain === 'timer'
-            ? 'A timer dumps most of it; trace and insulate the drain and its line all the same.'
-            : drain === 'manual'
-              ? 'Drain it to the last drop each evening, or move it into the warm.'
-              : 'Heat trace and insulate the drain, or move it into the warm: a float or sensor stands in water.',
-        );
-      }
-    }
-    if (stage.kind === 'bowl-filter' || stage.kind === 'tool-filter')
-      add(
-        (h) => room(h) < BRITTLE_C,
-        'drain down',
-        'A plastic bowl is brittle in frost.',
-        'Empty it each evening; a metal bowl where it is cold.',
+  return run.stages
+    .flatMap(({ id }, i): WinterItem[] => {
+      const stage = stageById(plan, id);
+      if (!stage) return [];
+      const at = (h: number, which: number): number => run.figures[(h * n + i) * KEPT + which] as number;
+      const hours: Hours = {
+        stage,
+        roomC: (h) => run.roomC[h * n + i] as number,
+        leavesC: (h) => at(h, 0),
+        dewPointC: (h) => at(h, DEW_POINT),
+        wet: () => Array.from({ length: run.hours }, (_, h) => h).some((h) => at(h, 5) > 0 || at(h, 4) > 0),
+      };
+      const byKind = BY_KIND[stage.kind]?.(hours);
+      return [...(collecting.has(id) ? atDrain(hours) : []), ...(byKind ? [byKind] : [])].flatMap(
+        ({ when, ...item }) => {
+          const found = winterHours(run, when);
+          return found ? [{ stage, ...item, ...found }] : [];
+        },
       );
-    if (is(CHILLED, stage.kind))
-      add(
-        (h) => room(h) < DRYER_LEAST_C,
-        'move',
-        (say) => `A refrigerated dryer must not run in a room under ${say(DRYER_LEAST_C, 'temperature')}.`,
-        'Move it into a warmer room, or ask its maker for a kit for low ambient; by-pass it in frost only where the pipe behind stays warmer than the air’s dew point.',
-      );
-    if (stage.kind === 'aftercooler' || stage.kind === 'fluid-cooler')
-      add(
-        (h) => room(h) < COOLER_ROOM_C && at(i, h, 0) < COOLER_OUT_C,
-        'watch',
-        'The air comes out of it so cold that ice can close its tubes.',
-        'Let a thermostat stop the fan, or close a louvre in front of it.',
-      );
-    if (stage.kind === 'water-cooler')
-      add(
-        (h) => room(h) < WATER_LEAST_C,
-        'drain down',
-        'Its water freezes and bursts the tubes.',
-        'Glycol in its water, or drain it when it stands.',
-      );
-    if (stage.kind === 'pellet-tower')
-      add(
-        (h) => room(h) < BRINE_C,
-        'trace',
-        'Even brine freezes.',
-        'Trace the drain; calcium salts bear slightly more than rock salt.',
-      );
-    if (stage.kind === 'pipe' || stage.kind === 'hose' || stage.kind === 'hose-reel' || stage.kind === 'cooling-run')
-      add(
-        (h) => room(h) < 0 && at(i, h, DEW_POINT) > room(h) - PIPE_MARGIN_K,
-        'drain down',
-        (say) =>
-          `The dew point in it is not ${say(PIPE_MARGIN_K, 'temperatureDifference')} below the frost that it lies in.`,
-        stage.kind === 'pipe' || stage.kind === 'cooling-run'
-          ? 'A drier dew point, or blow out its low points each evening and let it slope.'
-          : 'Empty and hang up the hose each evening.',
-      );
-  });
-  return items.sort((a, b) => b.hours - a.hours);
+    })
+    .sort((a, b) => b.hours - a.hours);
 }
 
 /**

@@ -117,109 +117,121 @@ export function shownBy(plan: Plan, section: Section, stage: Stage, basis: Basis
     : [...readings, ...shown, { label: 'Catch pan full after, loaded', quantity: 'time', value: fullS }];
 }
 
-function stationReason(plan: Plan, stage: Stage, station: Station, name: StationFigure, basis: Basis): Reason {
-  const kind = kindOf(stage.kind);
-  const inlet = inletOf(plan, stage.id, basis);
-  const around = surroundingsAt(plan, stage, basis);
-  const dry = input('dry air', 'massFlow', station.dryAirKgPerS, 'its share of what the compressor delivers');
-  const t = input('air temperature', 'temperature', station.temperatureC, 'this stage');
-  const p = input('pressure', 'pressure', station.pressurePa, 'this stage');
-  const f = (): ReasonInput => {
-    const held = Math.min(100, Math.max(LEAST_C, station.temperatureC));
-    const value = basis === 'ideal' ? 1 : enhancementFactor(held, station.pressurePa, stablePhase(held));
-    return input(
-      'enhancement factor f',
-      'number',
-      value,
-      station.temperatureC > 100 ? 'held at its value at {100 °C}, outside the fit' : 'computed',
-    );
-  };
-  switch (name) {
-    case 'temperature':
-      return (
-        kind.whyTemperature?.(inlet, stage.parameters, around) ?? {
-          formula: 'as it came: this stage neither heats nor cools',
-          inputs: [input('air in', 'temperature', inlet.temperatureC, 'stage before')],
-          source: 'model of this kind',
-        }
-      );
-    case 'pressure': {
-      return (
-        kind.whyPressure?.(inlet, stage.parameters, around) ?? {
-          formula: 'pressure in − loss',
-          inputs: [
-            input('pressure in', 'pressure', inlet.pressurePa, 'stage before'),
-            input('loss', 'pressureDifference', inlet.pressurePa - station.pressurePa, 'this stage, at this flow'),
-          ],
-          source: 'entered or typical',
-        }
-      );
-    }
-    case 'dewPoint':
-      return {
-        formula: 'the temperature T at which f(T, p) · e(T) = x · p',
-        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'), p, f()],
-        source: MOIST_AIR,
-        note: station.pressureDewPointC < 0 ? 'Below {0 °C} this is the frost point, over ice.' : undefined,
-      } as Reason;
-    case 'margin':
-      return {
-        formula:
-          stage.kind === 'outlet'
-            ? 'the colder of air and room − pressure dew point'
-            : 'air temperature − pressure dew point',
-        inputs: [
-          t,
-          ...(stage.kind === 'outlet' ? [input('room', 'temperature', around.roomTemperatureC, 'Survey')] : []),
-          input('pressure dew point', 'temperature', station.pressureDewPointC, 'this stage'),
-        ],
-        source: 'definition; where it is zero, water condenses',
-      };
-    case 'humidity':
-      return {
-        formula: 'x · p / (f · e(T)), over liquid water',
-        inputs: [input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'), t, p, f()],
-        source: MOIST_AIR,
-      };
-    case 'humidityExpanded':
-      return {
-        formula: 'x · atmosphere / (f · e(room)), over liquid water',
-        inputs: [
-          input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger'),
-          input('room', 'temperature', around.roomTemperatureC, 'Survey'),
-          input('atmosphere', 'barometer', around.atmosphericPa, 'Survey'),
-        ],
-        source: MOIST_AIR,
-      };
-    case 'vapour': {
-      const arrives = inlet.vapourKgPerS + inlet.liquidKgPerS;
-      const most =
-        station.temperatureC > MOST_C
-          ? Number.POSITIVE_INFINITY
-          : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * station.dryAirKgPerS;
-      const inputs = [input('water that arrives', 'waterFlow', arrives, 'stage before'), t, p, f(), dry];
-      if (Number.isFinite(most) && most < 1e3) inputs.push(input('the air can hold', 'waterFlow', most, 'saturation'));
-      return {
-        formula: 'the lesser of what arrives and what the air can hold: 0.622 · x/(1−x) · dry air, x = f·e/p',
-        inputs,
-        source: MOIST_AIR,
-      };
-    }
-    default: {
-      const falls = station.caughtKgPerS + station.liquidKgPerS;
-      const catches = kind.catches?.(stage.parameters, surroundingsAt(plan, stage, basis));
-      return {
-        formula: name === 'caught' ? 'drops at this stage · share caught' : 'drops at this stage · (1 − share caught)',
-        inputs: [
-          input('drops that arrive', 'waterFlow', inlet.liquidKgPerS, 'stage before'),
-          input('drops at this stage', 'waterFlow', falls, 'condensed or evaporated here'),
-          ...(catches ? [input('share caught', 'share', catches.efficiency, catches.source)] : []),
-        ],
-        source: catches ? `water balance; ${catches.source}` : 'water balance',
-      };
-    }
-  }
+/** What the reason of a figure of a station is made of. */
+interface AtStation {
+  readonly stage: Stage;
+  readonly station: Station;
+  readonly inlet: AirStream;
+  readonly around: Surroundings;
+  readonly basis: Basis;
 }
+
+const vapourShare = ({ station }: AtStation): ReasonInput =>
+  input('vapour fraction x', 'fraction', vapourFractionAt(station), 'ledger');
+const airHere = ({ station }: AtStation): ReasonInput =>
+  input('air temperature', 'temperature', station.temperatureC, 'this stage');
+const pressureHere = ({ station }: AtStation): ReasonInput =>
+  input('pressure', 'pressure', station.pressurePa, 'this stage');
+const roomHere = ({ around }: AtStation): ReasonInput =>
+  input('room', 'temperature', around.roomTemperatureC, 'Survey');
+
+function enhancement({ station, basis }: AtStation): ReasonInput {
+  const held = Math.min(100, Math.max(LEAST_C, station.temperatureC));
+  return input(
+    'enhancement factor f',
+    'number',
+    basis === 'ideal' ? 1 : enhancementFactor(held, station.pressurePa, stablePhase(held)),
+    station.temperatureC > 100 ? 'held at its value at {100 °C}, outside the fit' : 'computed',
+  );
+}
+
+function whyDrops({ stage, station, inlet, around }: AtStation, formula: string): Reason {
+  const catches = kindOf(stage.kind).catches?.(stage.parameters, around);
+  return {
+    formula,
+    inputs: [
+      input('drops that arrive', 'waterFlow', inlet.liquidKgPerS, 'stage before'),
+      input(
+        'drops at this stage',
+        'waterFlow',
+        station.caughtKgPerS + station.liquidKgPerS,
+        'condensed or evaporated here',
+      ),
+      ...(catches ? [input('share caught', 'share', catches.efficiency, catches.source)] : []),
+    ],
+    source: catches ? `water balance; ${catches.source}` : 'water balance',
+  };
+}
+
+function whyVapour(at: AtStation): Reason {
+  const { station, inlet, basis } = at;
+  const arrives = inlet.vapourKgPerS + inlet.liquidKgPerS;
+  const most =
+    station.temperatureC > MOST_C
+      ? Number.POSITIVE_INFINITY
+      : saturatedHumidityRatio(station.temperatureC, station.pressurePa, basis) * station.dryAirKgPerS;
+  return {
+    formula: 'the lesser of what arrives and what the air can hold: 0.622 · x/(1−x) · dry air, x = f·e/p',
+    inputs: [
+      input('water that arrives', 'waterFlow', arrives, 'stage before'),
+      airHere(at),
+      pressureHere(at),
+      enhancement(at),
+      input('dry air', 'massFlow', station.dryAirKgPerS, 'its share of what the compressor delivers'),
+      ...(most < 1e3 ? [input('the air can hold', 'waterFlow', most, 'saturation')] : []),
+    ],
+    source: MOIST_AIR,
+  };
+}
+
+const WHY: Readonly<Record<StationFigure, (at: AtStation) => Reason>> = {
+  temperature: ({ stage, inlet, around }) =>
+    kindOf(stage.kind).whyTemperature?.(inlet, stage.parameters, around) ?? {
+      formula: 'as it came: this stage neither heats nor cools',
+      inputs: [input('air in', 'temperature', inlet.temperatureC, 'stage before')],
+      source: 'model of this kind',
+    },
+  pressure: ({ stage, station, inlet, around }) =>
+    kindOf(stage.kind).whyPressure?.(inlet, stage.parameters, around) ?? {
+      formula: 'pressure in − loss',
+      inputs: [
+        input('pressure in', 'pressure', inlet.pressurePa, 'stage before'),
+        input('loss', 'pressureDifference', inlet.pressurePa - station.pressurePa, 'this stage, at this flow'),
+      ],
+      source: 'entered or typical',
+    },
+  dewPoint: (at) => ({
+    formula: 'the temperature T at which f(T, p) · e(T) = x · p',
+    inputs: [vapourShare(at), pressureHere(at), enhancement(at)],
+    source: MOIST_AIR,
+    ...(at.station.pressureDewPointC < 0 && { note: 'Below {0 °C} this is the frost point, over ice.' }),
+  }),
+  margin: (at) => {
+    const atJob = at.stage.kind === 'outlet';
+    return {
+      formula: atJob ? 'the colder of air and room − pressure dew point' : 'air temperature − pressure dew point',
+      inputs: [
+        airHere(at),
+        ...(atJob ? [roomHere(at)] : []),
+        input('pressure dew point', 'temperature', at.station.pressureDewPointC, 'this stage'),
+      ],
+      source: 'definition; where it is zero, water condenses',
+    };
+  },
+  humidity: (at) => ({
+    formula: 'x · p / (f · e(T)), over liquid water',
+    inputs: [vapourShare(at), airHere(at), pressureHere(at), enhancement(at)],
+    source: MOIST_AIR,
+  }),
+  humidityExpanded: (at) => ({
+    formula: 'x · atmosphere / (f · e(room)), over liquid water',
+    inputs: [vapourShare(at), roomHere(at), input('atmosphere', 'barometer', at.around.atmosphericPa, 'Survey')],
+    source: MOIST_AIR,
+  }),
+  vapour: whyVapour,
+  caught: (at) => whyDrops(at, 'drops at this stage · share caught'),
+  liquid: (at) => whyDrops(at, 'drops at this stage · (1 − share caught)'),
+};
 
 /**
  * Builds the answer to “why?” for a figure: formula, inputs with where they come from, source, and the band.
@@ -239,7 +251,13 @@ export function explain(plan: Plan, section: Section, figure: Figure, basis: Bas
   const band = propagate(plan, (s, p) => readFigure(p, s, figure.stageId, figure.name, basis), basis);
   if (!band) return undefined;
   return {
-    ...stationReason(plan, stage, station, figure.name, basis),
+    ...WHY[figure.name]({
+      stage,
+      station,
+      inlet: inletOf(plan, stage.id, basis),
+      around: surroundingsAt(plan, stage, basis),
+      basis,
+    }),
     title: `${title} · ${stage.name}`,
     quantity,
     value: band.value,

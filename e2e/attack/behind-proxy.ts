@@ -3,7 +3,7 @@ import { mkdirSync, openSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 
-const ROOT = path.join(import.meta.dirname, '../../..');
+const ROOT = path.join(import.meta.dirname, '../..');
 
 /** What the proxy does with a server that is gone: it asks the next one, also to write, for a repeated write is one write. */
 const conf = (port: number, webs: readonly number[], dir: string): string => `

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
-import { demoPlan } from '../../../db/demo';
+import { demoPlan } from '../../db/demo';
 import { BehindProxy } from './behind-proxy';
 import { compared } from './compare';
 import { Writers } from './writers';

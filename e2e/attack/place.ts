@@ -3,7 +3,7 @@ import { existsSync, openSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 
-const ROOT = path.join(import.meta.dirname, '../../..');
+const ROOT = path.join(import.meta.dirname, '../..');
 
 /** An installation in a place of its own, run by bin/start as a person would, and killed as nobody would. */
 export class Place {

@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node
 import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createConnection } from 'mysql2/promise';
-import { demoPlan } from '../../../db/demo';
+import { demoPlan } from '../../db/demo';
 import { compared } from './compare';
 import { fuzz } from './fuzz';
 import { Place } from './place';
