@@ -20,96 +20,101 @@ interface Part {
   readonly changed: (value: number) => MoistureReading;
 }
 
-function partsOf(reading: MoistureReading): { formula: string; parts: Part[] } {
-  const where = (at: AirAt, withAt: (at: AirAt) => MoistureReading, temperature: boolean): Part[] => [
-    {
-      label: 'pressure where it was read',
-      quantity: 'pressure',
-      value: at.pressurePa,
-      off: 0.02 * at.pressurePa, // ±2 % of span
-      changed: (pressurePa) => withAt({ ...at, pressurePa }),
-    },
-    ...(temperature
-      ? [
-          {
-            label: 'air temperature where it was read',
-            quantity: 'temperature',
-            value: at.temperatureC,
-            off: 0.5, // ±1 °F
-            changed: (temperatureC: number) => withAt({ ...at, temperatureC }),
-          } as const,
-        ]
-      : []),
-  ];
-  switch (reading.kind) {
-    case 'relativeHumidity':
-      return {
-        formula: 'x = φ · f · e(T) / p',
-        parts: [
-          {
-            label: 'relative humidity φ',
-            quantity: 'share',
-            value: reading.relativeHumidity,
-            off: Math.min(0.02, 0.4 * reading.relativeHumidity), // ±2 %; a probe cannot show less than nothing
-            changed: (relativeHumidity) => ({ ...reading, relativeHumidity }),
-          },
-          ...where(reading.at, (at) => ({ ...reading, at }), true),
-        ],
-      };
-    case 'pressureDewPoint':
-    case 'atmosphericDewPoint':
-      return {
-        formula: SATURATION,
-        parts: [
-          {
-            label: reading.convention === 'water' ? 'dew point, over supercooled water' : 'dew or frost point',
-            quantity: 'temperature',
-            value: reading.dewPointC,
-            off: 2, // polymer sensors ±2 K
-            changed: (dewPointC) => ({ ...reading, dewPointC }),
-          },
-          ...(reading.kind === 'pressureDewPoint'
-            ? where(reading.at, (at) => ({ ...reading, at }), false)
-            : [
-                {
-                  label: 'atmosphere',
-                  quantity: 'barometer',
-                  value: reading.atmosphericPa,
-                  off: 500, // a day's weather
-                  changed: (atmosphericPa: number) => ({ ...reading, atmosphericPa }),
-                } as const,
-              ]),
-        ],
-      };
-    case 'density':
-      return {
-        formula: 'x = ρ · Z · R_w · T / p',
-        parts: [
-          {
-            label: 'water per volume ρ',
-            quantity: 'waterContent',
-            value: reading.kgPerM3,
-            off: 0.2 * reading.kgPerM3, // colour tubes ±20 %
-            changed: (kgPerM3) => ({ ...reading, kgPerM3 }),
-          },
-          ...where(reading.at, (at) => ({ ...reading, at }), true),
-        ],
-      };
-    case 'ppm':
-      return {
-        formula: 'x = r / (1 + r)',
-        parts: [
-          {
-            label: 'parts by volume r',
-            quantity: 'fraction',
-            value: reading.ppmByVolume / 1e6,
-            off: (0.2 * reading.ppmByVolume) / 1e6, // colour tubes ±20 %
-            changed: (r) => ({ ...reading, ppmByVolume: r * 1e6 }),
-          },
-        ],
-      };
-  }
+/** Pressure, and where it counts the temperature, of the air in which moisture was read. */
+const readAt = (at: AirAt, withAt: (at: AirAt) => MoistureReading, temperature: boolean): Part[] => [
+  {
+    label: 'pressure where it was read',
+    quantity: 'pressure',
+    value: at.pressurePa,
+    off: 0.02 * at.pressurePa, // ±2 % of span
+    changed: (pressurePa) => withAt({ ...at, pressurePa }),
+  },
+  ...(temperature
+    ? [
+        {
+          label: 'air temperature where it was read',
+          quantity: 'temperature',
+          value: at.temperatureC,
+          off: 0.5, // ±1 °F
+          changed: (temperatureC: number) => withAt({ ...at, temperatureC }),
+        } as const,
+      ]
+    : []),
+];
+
+type ReadingOf<K extends MoistureReading['kind']> = Extract<MoistureReading, { readonly kind: K }>;
+interface Parts {
+  readonly formula: string;
+  readonly parts: readonly Part[];
 }
+
+const dewPointPart = (reading: ReadingOf<'pressureDewPoint' | 'atmosphericDewPoint'>): Part => ({
+  label: reading.convention === 'water' ? 'dew point, over supercooled water' : 'dew or frost point',
+  quantity: 'temperature',
+  value: reading.dewPointC,
+  off: 2, // polymer sensors ±2 K
+  changed: (dewPointC) => ({ ...reading, dewPointC }),
+});
+
+const PARTS: { readonly [K in MoistureReading['kind']]: (reading: ReadingOf<K>) => Parts } = {
+  relativeHumidity: (reading) => ({
+    formula: 'x = φ · f · e(T) / p',
+    parts: [
+      {
+        label: 'relative humidity φ',
+        quantity: 'share',
+        value: reading.relativeHumidity,
+        off: Math.min(0.02, 0.4 * reading.relativeHumidity), // ±2 %; a probe cannot show less than nothing
+        changed: (relativeHumidity) => ({ ...reading, relativeHumidity }),
+      },
+      ...readAt(reading.at, (at) => ({ ...reading, at }), true),
+    ],
+  }),
+  pressureDewPoint: (reading) => ({
+    formula: SATURATION,
+    parts: [dewPointPart(reading), ...readAt(reading.at, (at) => ({ ...reading, at }), false)],
+  }),
+  atmosphericDewPoint: (reading) => ({
+    formula: SATURATION,
+    parts: [
+      dewPointPart(reading),
+      {
+        label: 'atmosphere',
+        quantity: 'barometer',
+        value: reading.atmosphericPa,
+        off: 500, // a day's weather
+        changed: (atmosphericPa) => ({ ...reading, atmosphericPa }),
+      },
+    ],
+  }),
+  density: (reading) => ({
+    formula: 'x = ρ · Z · R_w · T / p',
+    parts: [
+      {
+        label: 'water per volume ρ',
+        quantity: 'waterContent',
+        value: reading.kgPerM3,
+        off: 0.2 * reading.kgPerM3, // colour tubes ±20 %
+        changed: (kgPerM3) => ({ ...reading, kgPerM3 }),
+      },
+      ...readAt(reading.at, (at) => ({ ...reading, at }), true),
+    ],
+  }),
+  ppm: (reading) => ({
+    formula: 'x = r / (1 + r)',
+    parts: [
+      {
+        label: 'parts by volume r',
+        quantity: 'fraction',
+        value: reading.ppmByVolume / 1e6,
+        off: (0.2 * reading.ppmByVolume) / 1e6, // colour tubes ±20 %
+        changed: (r) => ({ ...reading, ppmByVolume: r * 1e6 }),
+      },
+    ],
+  }),
+};
+const partsOf = (reading: MoistureReading): Parts =>
+  (PARTS[reading.kind] as (reading: MoistureReading) => Parts)(reading);
 
 /** The figures of a {@link MoistureAnswer} that a person may question. */
 export type MoistureFigure = Exclude<keyof MoistureAnswer, 'condenses'>;

@@ -1,7 +1,7 @@
 import { CHILLED, COOLERS, is } from '../equipment/groups';
 import { isWet, type OutletStage, outletCriteria } from '../line/outlet-criteria';
 import { DEW_POINT, KEPT, type Station } from '../line/section';
-import type { Plan } from '../plan/plan';
+import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById, standing } from '../plan/runs';
 import { surroundingsOf } from '../plan/surroundings';
 import type { QuantityName } from '../quantity/units';
@@ -92,72 +92,65 @@ export function outletExcess(plan: Plan, run: WeatherRun, outlet: OutletStage): 
   });
 }
 
+type OfLine = Exclude<SeriesId, { readonly stageId: string }>['of'];
+type OfStage = Exclude<SeriesId['of'], OfLine>;
+
+const OF_LINE: Readonly<Record<OfLine, (run: WeatherRun) => Series>> = {
+  'all-drains': (run) => ({ name: 'All drains', quantity: 'waterFlow', values: caughtInAll(run), isWater: true }),
+  'water-in': (run) => ({ name: 'Water drawn in', quantity: 'waterFlow', values: run.waterIn, isWater: true }),
+  'intake-temperature': (run) => ({
+    name: 'Air at the intake',
+    quantity: 'temperature',
+    values: run.intakeC,
+    isWater: false,
+  }),
+  'intake-humidity': (run) => ({
+    name: 'Humidity at the intake',
+    quantity: 'share',
+    values: run.intakeRh,
+    isWater: false,
+  }),
+};
+
+const water = (name: string, values: Float32Array): Series => ({ name, quantity: 'waterFlow', values, isWater: true });
+const degrees = (name: string, values: Float32Array): Series => ({
+  name,
+  quantity: 'temperature',
+  values,
+  isWater: false,
+});
+
+/** By the place of the stage in the run. */
+const OF_STAGE: Readonly<
+  Record<OfStage, (run: WeatherRun, i: number, stage: Stage, plan: Plan) => Series | undefined>
+> = {
+  caught: (run, i, { name }) => water(name, figure(run, i, CAUGHT)),
+  liquid: (run, i, { name }) => water(`Drops downstream of ${name}`, figure(run, i, LIQUID)),
+  adsorbed: (run, i, { name }) => water(`Taken up by ${name}`, column(run, run.adsorbed, i)),
+  'dew-point': (run, i, { name }) => degrees(`Pressure dew point downstream of ${name}`, figure(run, i, DEW_POINT)),
+  temperature: (run, i, { name }) => degrees(`Air downstream of ${name}`, figure(run, i, 0)),
+  room: (run, i, { name }) => degrees(`Room of ${name}`, column(run, run.roomC, i)),
+  margin: (run, _i, stage, plan) => {
+    if (stage.kind !== 'outlet') return undefined;
+    const [{ quantity }] = outletCriteria(stage);
+    return {
+      name: `${stage.name}: over what it needs`,
+      quantity: quantity === 'temperature' ? 'temperatureDifference' : quantity,
+      values: outletExcess(plan, run, stage),
+      isWater: false,
+    };
+  },
+};
+
 /**
  * A quantity of a run by its id; `undefined` where the line has no such stage any more.
  * @example seriesOf(plan, run, { of: 'all-drains' }).name // 'All drains'
  */
 export function seriesOf(plan: Plan, run: WeatherRun, id: SeriesId): Series | undefined {
-  if (id.of === 'all-drains')
-    return { name: 'All drains', quantity: 'waterFlow', values: caughtInAll(run), isWater: true };
-  if (id.of === 'water-in')
-    return { name: 'Water drawn in', quantity: 'waterFlow', values: run.waterIn, isWater: true };
-  if (id.of === 'intake-temperature')
-    return { name: 'Air at the intake', quantity: 'temperature', values: run.intakeC, isWater: false };
-  if (id.of === 'intake-humidity')
-    return { name: 'Humidity at the intake', quantity: 'share', values: run.intakeRh, isWater: false };
-  if (!('stageId' in id)) return undefined;
+  if (!('stageId' in id)) return OF_LINE[id.of](run);
   const i = stageIndex(run, id.stageId);
   const stage = stageById(plan, id.stageId);
-  if (i < 0 || !stage) return undefined;
-  switch (id.of) {
-    case 'caught':
-      return { name: stage.name, quantity: 'waterFlow', values: figure(run, i, CAUGHT), isWater: true };
-    case 'liquid':
-      return {
-        name: `Drops downstream of ${stage.name}`,
-        quantity: 'waterFlow',
-        values: figure(run, i, LIQUID),
-        isWater: true,
-      };
-    case 'adsorbed':
-      return {
-        name: `Taken up by ${stage.name}`,
-        quantity: 'waterFlow',
-        values: column(run, run.adsorbed, i),
-        isWater: true,
-      };
-    case 'dew-point':
-      return {
-        name: `Pressure dew point downstream of ${stage.name}`,
-        quantity: 'temperature',
-        values: figure(run, i, DEW_POINT),
-        isWater: false,
-      };
-    case 'temperature':
-      return {
-        name: `Air behind ${stage.name}`,
-        quantity: 'temperature',
-        values: figure(run, i, 0),
-        isWater: false,
-      };
-    case 'room':
-      return {
-        name: `Room of ${stage.name}`,
-        quantity: 'temperature',
-        values: column(run, run.roomC, i),
-        isWater: false,
-      };
-    case 'margin': {
-      if (stage.kind !== 'outlet') return undefined;
-      const [{ quantity }] = outletCriteria(stage);
-      return {
-        name: `${stage.name}: over what it needs`,
-        quantity: quantity === 'temperature' ? 'temperatureDifference' : quantity,
-        values: outletExcess(plan, run, stage),
-        isWater: false,
-      };
-    }
-  }
+  return i < 0 || !stage ? undefined : OF_STAGE[id.of](run, i, stage, plan);
 }
 
 /**
