@@ -9,6 +9,7 @@ import {
   climateSchema,
   placeSchema,
   placeYearSchema,
+  type Survey,
   siteSchema,
   surveySchema,
   USUAL_YEAR,
@@ -22,7 +23,6 @@ export interface Change {
   readonly says: (say: (si: number, quantity: QuantityName) => string) => string;
 }
 
-type Values = Readonly<Record<string, unknown>>;
 type Fields = readonly (readonly [string, FieldMeta | undefined])[];
 type SayValue = Parameters<Change['says']>[0];
 
@@ -35,9 +35,9 @@ const tell = (value: unknown, meta: FieldMeta | undefined, say: SayValue): strin
 const isSimple = (v: unknown): boolean => typeof v !== 'object';
 
 /** What is different in the fields of a thing. */
-function inFields(of: string, fields: Fields, before: Values, after: Values, stageId?: string): Change[] {
+function inFields(of: string, fields: Fields, before: object, after: object, stageId?: string): Change[] {
   return fields.flatMap(([field, meta]) => {
-    const [a, b] = [before[field], after[field]];
+    const [a, b] = [before, after].map((of) => (of as Record<string, unknown>)[field]);
     if (JSON.stringify(a) === JSON.stringify(b)) return [];
     const label = meta?.label ?? field;
     const isList = [a, b].some((v) => typeof v === 'object' && v !== null && !(Array.isArray(v) && v.every(isSimple)));
@@ -128,13 +128,7 @@ function ofStages(before: Plan, after: Plan): Change[] {
         ? [{ stageId: s.id, says: () => `${s.name} is only planned for now.` }]
         : []),
       ...(was.planned && s.planned === undefined ? [{ stageId: s.id, says: () => `${s.name} is fitted now.` }] : []),
-      ...inFields(
-        s.name,
-        was.kind === s.kind ? fieldsOf(s.kind) : [],
-        was.parameters as Values,
-        s.parameters as Values,
-        s.id,
-      ),
+      ...inFields(s.name, was.kind === s.kind ? fieldsOf(s.kind) : [], was.parameters, s.parameters, s.id),
       ...inFields(
         s.name,
         [
@@ -142,8 +136,8 @@ function ofStages(before: Plan, after: Plan): Change[] {
           ['place', { label: 'stands in', options: namesOf(before.survey.places, after.survey.places) }],
           ['unit', { label: 'part of the unit', options: namesOf(before.units, after.units) }],
         ],
-        was as unknown as Values,
-        s as unknown as Values,
+        was,
+        s,
         s.id,
       ),
     ];
@@ -164,33 +158,17 @@ function ofNamed<T extends { id: string; name: string }>(
       .map((b): Change => ({ says: () => `Removed ${what} ${b.name}.` })),
     ...after.flatMap((a): Change[] => {
       const b = before.find((x) => x.id === a.id);
-      return b
-        ? inFields(a.name, fields, b as unknown as Values, a as unknown as Values)
-        : [{ says: () => `Added ${what} ${a.name}.` }];
+      return b ? inFields(a.name, fields, b, a) : [{ says: () => `Added ${what} ${a.name}.` }];
     }),
   ];
 }
 
-/**
- * What is different in a plan from another, in words: first what it is called, then the survey, the stages, branches and units.
- * @returns nothing only where the two are the same
- * @example changes(plan, renameStage(plan, 'gauge', 'Dial')).length // 1
- */
-export function changes(before: Plan, after: Plan): Change[] {
-  const [a, b] = [before.survey, after.survey];
-  const nameOf = (s: Plan['survey'], id: string): string => s.places.find((p) => p.id === id)?.name ?? id;
+function ofSurvey(a: Survey, b: Survey): Change[] {
+  const nameOf = (s: Survey, id: string): string => s.places.find((p) => p.id === id)?.name ?? id;
   const where = (label: string, field: 'intakePlaceId' | 'roomPlaceId'): Change[] =>
     a[field] === b[field] ? [] : [{ says: () => `${label} ${nameOf(b, b[field])} now, not ${nameOf(a, a[field])}.` }];
-  const stageNames = namesOf(allStages(before), allStages(after));
-  const aside = after.dismissed.length - before.dismissed.length;
   return [
-    ...inFields('The line', [['name', { label: 'name' }]], before as unknown as Values, after as unknown as Values),
-    ...inFields(
-      'Survey',
-      pick(surveySchema, 'shop', 'atmosphereFrom', 'altitudeM', 'barometerPa', 'pipe'),
-      a as unknown as Values,
-      b as unknown as Values,
-    ),
+    ...inFields('Survey', pick(surveySchema, 'shop', 'atmosphereFrom', 'altitudeM', 'barometerPa', 'pipe'), a, b),
     ...where('The compressor draws in', 'intakePlaceId'),
     ...where('The line stands in', 'roomPlaceId'),
     ...ofNamed(
@@ -206,29 +184,42 @@ export function changes(before: Plan, after: Plan): Change[] {
     ...inFields(
       'Weather',
       [...pick(climateSchema, 'from'), ['months', { label: 'means of the months' }]],
-      a.climate as unknown as Values,
-      b.climate as unknown as Values,
+      a.climate,
+      b.climate,
     ),
     ...(a.climate.yearId === b.climate.yearId ? [] : [{ says: () => 'Another year of weather.' }]),
-    ...inFields(
-      'Working hours',
-      shapeOf(workingSchema),
-      a.working as unknown as Values,
-      b.working as unknown as Values,
-    ),
-    ...inFields('Site details', shapeOf(siteSchema), a.site as unknown as Values, b.site as unknown as Values),
+    ...inFields('Working hours', shapeOf(workingSchema), a.working, b.working),
+    ...inFields('Site details', shapeOf(siteSchema), a.site, b.site),
+  ];
+}
+
+function ofBranches(before: Plan, after: Plan): Change[] {
+  const stages = namesOf(allStages(before), allStages(after));
+  return ofNamed(
+    'the branch',
+    [
+      ['name', { label: 'name' }],
+      ['from', { label: 'starts at', options: stages }],
+      ['into', { label: 'joins ahead of', options: stages }],
+      ...pick(branchSchema, 'share', 'split'),
+    ],
+    before.branches,
+    after.branches,
+  );
+}
+
+/**
+ * What is different in a plan from another, in words: first what it is called, then the survey, the stages, branches and units.
+ * @returns nothing only where the two are the same
+ * @example changes(plan, renameStage(plan, 'gauge', 'Dial')).length // 1
+ */
+export function changes(before: Plan, after: Plan): Change[] {
+  const aside = after.dismissed.length - before.dismissed.length;
+  return [
+    ...inFields('The line', [['name', { label: 'name' }]], before, after),
+    ...ofSurvey(before.survey, after.survey),
     ...ofStages(before, after),
-    ...ofNamed(
-      'the branch',
-      [
-        ['name', { label: 'name' }],
-        ['from', { label: 'starts at', options: stageNames }],
-        ['into', { label: 'joins ahead of', options: stageNames }],
-        ...pick(branchSchema, 'share', 'split'),
-      ],
-      before.branches,
-      after.branches,
-    ),
+    ...ofBranches(before, after),
     ...ofNamed(
       'the unit',
       [['name', { label: 'name' }], ...pick(unitSchema, 'form', 'is', 'usedS')],
