@@ -9,7 +9,12 @@ import { type Advice, judgeLine, RULES } from './judge-line';
 /** What came of a fix: the plan fixed, or why not. */
 export type Fixed = { readonly plan: Plan } | { readonly refused: string };
 
-/** How much speaks against a plan, the gravest first: where the walk stops, dangers, musts, shoulds. */
+const isGrave = (a: Advice): boolean => a.dismissed === undefined && a.rule.grade !== 'note';
+
+/**
+ * How much speaks against a plan, the gravest first: where the walk stops, dangers, musts, shoulds; last, how early the first of
+ * their rules stands in the order of the rules.
+ */
 function against(plan: Plan): readonly number[] {
   const section = walk(plan);
   const standing = judgeLine(plan, section).advice.filter((a) => a.dismissed === undefined);
@@ -19,6 +24,7 @@ function against(plan: Plan): readonly number[] {
     of((a) => a.rule.stop === true),
     of((a) => a.rule.grade === 'must' && !a.rule.stop),
     of((a) => a.rule.grade === 'should'),
+    -Math.min(RULES.length, ...standing.filter(isGrave).map((a) => RULES.indexOf(a.rule))),
   ];
 }
 
@@ -50,13 +56,16 @@ export function applyFix(
   const fix = speaks(plan)?.finding.fixes?.[which];
   if (!fix) return { refused: 'The line has changed: this fix is no longer needed. Nothing was changed.' };
   const added = fix.edit(plan, newId);
-  if (allStages(added).length < allStages(plan).length && compare(against(added), against(plan)) > 0)
+  if (allStages(added).length < allStages(plan).length && !isNoWorse(against(added), against(plan)))
     return { refused: 'Another stage or rule needs that stage. Nothing was changed.' };
   const moved = fix.moves?.(plan, newId) ?? [];
   if (moved.length === 0) return { plan: added };
   const most = against(added);
-  return { plan: moved.find((m) => compare(against(m), most) <= 0 && !speaks(m)) ?? added };
+  return { plan: moved.find((m) => isNoWorse(against(m), most) && !speaks(m)) ?? added };
 }
+
+/** Whether no more speaks against the first; of as much, whatever rule it is. */
+const isNoWorse = (a: readonly number[], b: readonly number[]): boolean => compare(a.slice(0, -1), b.slice(0, -1)) <= 0;
 
 /** Whether another coalescer of its grade guards the same dryer or carbon in its run. */
 function hasTwin(plan: Plan, stage: Stage): boolean {
@@ -77,10 +86,9 @@ function hasTwin(plan: Plan, stage: Stage): boolean {
 export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left: readonly Advice[] } {
   let now = plan;
   let most = against(now);
-  const grave = (a: Advice): boolean => a.dismissed === undefined && a.rule.grade !== 'note';
   /** The first plan against which less stands, by one fix, or by a second one for what the first brings up. */
   const improve = (from: Plan, known: ReadonlySet<string>, more: number): Plan | undefined => {
-    const advice = judgeLine(from).advice.filter(grave);
+    const advice = judgeLine(from).advice.filter(isGrave);
     const keys = new Set([...known, ...advice.map((a) => a.key)]);
     const results = advice
       .filter((a) => !known.has(a.key))
@@ -104,12 +112,12 @@ export function applyFixes(plan: Plan, newId: () => string): { plan: Plan; left:
   const was = new Set(judgeLine(plan).advice.map((a) => a.key));
   for (const { key } of judgeLine(now).advice.filter((a) => idle(a) && !was.has(a.key))) {
     const result = applyFix(now, key, 0, newId);
-    if ('plan' in result && compare(against(result.plan), most) <= 0) now = result.plan;
+    if ('plan' in result && isNoWorse(against(result.plan), most)) now = result.plan;
   }
   for (const s of allStages(now)) {
     if (!hasTwin(now, s)) continue;
     const without = removeStage(now, s.id);
-    if (compare(against(without), most) <= 0) now = without;
+    if (isNoWorse(against(without), most)) now = without;
   }
-  return { plan: now, left: judgeLine(now).advice.filter(grave) };
+  return { plan: now, left: judgeLine(now).advice.filter(isGrave) };
 }
