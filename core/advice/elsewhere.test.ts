@@ -165,3 +165,56 @@ test('fixes that were applied one after another leave no stage that two of them 
   const grades = plan.stages.flatMap((s) => (s.kind === 'coalescing-filter' ? [s.parameters.grade] : []));
   expect(grades.filter((g) => g === 'general')).toHaveLength(1);
 });
+
+test('a bypass that is shut leaves every other branch as it is', () => {
+  const round = branch('round', 'coalescing-filter', [stageOf('isolating-valve', {}, 'valve')], {
+    into: 'fine',
+    share: 0.2,
+  });
+  const arm = branch('arm', 'fine', [stageOf('outlet', {}, 'other')], { share: 0.4 });
+  const plan = all(goodShop(), round, arm);
+  expect(said(plan, 'O42')).toBe(
+    'round is open. 20 % of the air goes round Refrigerated dryer: all downstream of it gets wet.',
+  );
+  const shut = speaks(plan, 'O42')[0]?.finding.fixes?.[0]?.edit(plan, () => 'new');
+  expect(shut?.branches.map((b) => [b.id, b.share])).toEqual([
+    ['round', 0],
+    ['arm', 0.4],
+  ]);
+  expect(speaks(shut as Plan, 'O42')).toEqual([]);
+});
+
+test('the cold is named once, where the air comes into it, and again where it is colder', () => {
+  const run = (...places: ('in' | 'cold')[]) =>
+    all(
+      goodShop(),
+      place('cold', -8),
+      place('in', -4),
+      branch('yard', 'fine', [
+        stageOf('pipe', {}, 'first'),
+        stageOf('pipe', {}, 'second'),
+        stageOf('outlet', {}, 'tool'),
+      ]),
+      standingIn('first', places[0] as 'in'),
+      standingIn('second', places[1] as 'in'),
+    );
+  const named = (plan: Plan) =>
+    speaks(plan, 'O17').flatMap((a) => a.finding.stageIds.filter((id) => /first|second/.test(id)));
+  expect(named(run('cold', 'cold'))).toEqual(['first']);
+  expect(named(run('in', 'cold'))).toEqual(['first', 'second']);
+  expect(named(run('cold', 'in'))).toEqual(['first']);
+});
+
+test('cold air is not cooled once more for beads that are exhausted too fast; warm air is', () => {
+  const beads = (outletTemperatureC: number) =>
+    all(
+      goodShop(),
+      without('refrigerated-dryer'),
+      but('aftercooler', { method: 'measured', outletTemperatureC }),
+      but('receiver', { method: 'measured', outletTemperatureC }),
+      behind('fine', stageOf('bead-cartridge', { massKg: 0.5 })),
+    );
+  const cooler = 'Add a cooler and a separator downstream of the compressor';
+  expect(fixes(beads(31), 'O54')).not.toContain(cooler);
+  expect(fixes(beads(33), 'O54')).toContain(cooler);
+});

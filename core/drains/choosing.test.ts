@@ -157,6 +157,11 @@ describe('a drain as it is set', () => {
     expect(wasteful.judged.mark).toBe('wastes');
     const fixed = but('separator', wasteful.judged.parameters ?? {})(wasteful.plan);
     expect(judgeSetting(duty(fixed, 'separator')).mark).toBe('holds');
+    // Right in one of its two settings it is still told the other; right in both there is nothing better.
+    const { drainEveryS, drainOpenS } = wasteful.judged.parameters as Record<string, number>;
+    expect(at(30, drainOpenS as number).judged.parameters).toEqual({ drainEveryS, drainOpenS });
+    expect(at(drainEveryS as number, 60).judged.parameters).toEqual({ drainEveryS, drainOpenS });
+    expect(at(drainEveryS as number, drainOpenS as number).judged.parameters).toBeUndefined();
   });
 
   test('by hand: over once a day brings more than the mark, with the millimetres of this receiver', () => {

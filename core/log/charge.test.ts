@@ -110,3 +110,22 @@ test('a change is one that was done: what could not be done, or only names the t
   expect(after({ kind: 'done', task: 'M22', result: 'could-not', what: 'stuck' })).toEqual(['A']);
   expect(after({ kind: 'change', result: 'could-not', what: 'stuck' })).toEqual(['A']);
 });
+
+test('what is postponed says nothing of the charge; what happens elsewhere says nothing of these places', () => {
+  const a = tin('A');
+  const put = entry('03-01T08:00', { kind: 'change', chargeId: a.id });
+  const later = entry('03-05T08:00', {
+    kind: 'put-off',
+    task: 'M22',
+    what: 'busy',
+    until: '2026-04-01T08:00',
+    readings: [
+      { of: 'spent', value: 0.9 },
+      { of: 'weight', value: 1.3 },
+    ],
+  });
+  const elsewhere = entry('03-06T08:00', { kind: 'change', stageId: 'tank', readings: [{ of: 'spent', value: 0.4 }] });
+  expect(stintsOf(['beads'], [a], [put, later, elsewhere])).toMatchObject([
+    { stageId: 'beads', outAt: undefined, looks: [], weights: [] },
+  ]);
+});

@@ -20,7 +20,7 @@ import { maintenanceFacts } from './facts';
 import { intervalOf, sayInterval } from './interval';
 import { lastDone, openingsOf, signalsOf } from './last-done';
 import { limitOf } from './limit';
-import { hoursPerMonth, taskKey, tasksOfStages, usualServiceMinutes } from './line-tasks';
+import { hoursPerMonth, minutesPerWeek, taskKey, tasksOfLine, tasksOfStages, usualServiceMinutes } from './line-tasks';
 import { roundsOf, routeOf } from './rounds';
 import { TASKS, taskById } from './tasks';
 
@@ -523,4 +523,12 @@ test('only what needs no shutdown is no shutdown; nothing is no round', () => {
   const running = due(plan).filter((t) => !t.task.isolates);
   expect(roundsOf(plan, running, siteTimeMs(NOW)).map((r) => r.id)).toEqual(['round']);
   expect(roundsOf(plan, [], siteTimeMs(NOW))).toEqual([]);
+});
+
+test('minutes a week are those of a month by its days, at the level that is asked for (by hand)', () => {
+  const facts = maintenanceFacts(goodShop(), walk(goodShop()));
+  const all = tasksOfLine(facts).reduce((sum, { task, interval: i }) => sum + (task.minutes * 7) / i.days, 0);
+  expect(minutesPerWeek(facts, 'thorough')).toBeCloseTo(all, 6);
+  expect(minutesPerWeek(facts, 'essential')).toBeLessThan(minutesPerWeek(facts, 'normal'));
+  expect(minutesPerWeek(facts, 'normal')).toBeLessThan(all);
 });
