@@ -8,10 +8,14 @@ export interface Axis {
 
 /**
  * A linear axis onto pixels that begins and ends at a tick.
- * @param most about how many steps
+ * @param most steps
  */
 export function axisOf(low: number, high: number, from: number, to: number, most = 4): Axis {
   const flat = high - low < 1e-6; // a flat line wants a scale too
-  const scale = scaleLinear(flat ? [low - 0.5, high + 0.5] : [low, high], [from, to]).nice(most);
-  return { at: scale, ticks: scale.ticks(most) };
+  const domain = flat ? [low - 0.5, high + 0.5] : [low, high];
+  for (let steps = most; ; steps--) {
+    const scale = scaleLinear(domain, [from, to]).nice(steps);
+    const ticks = scale.ticks(steps);
+    if (ticks.length <= most + 1 || steps === 1) return { at: scale, ticks };
+  }
 }

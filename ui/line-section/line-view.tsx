@@ -44,57 +44,28 @@ export function LineView() {
 const View = memo(function View() {
   const { plan, section, edit } = usePlan();
   const isToday = useIsToday();
-  const [selectedId, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
+  const chosen = useChosen();
+  const { select, stage, unit, branch, run } = chosen;
   const [opened, setOpened] = useQueryState('lanes', parseAsArrayOf(parseAsString).withDefault([]));
-  const select = useCallback((id: string | undefined): void => void choose(id ?? null), [choose]);
-  const [openUnits, setOpenUnits] = useQueryState('units', parseAsArrayOf(parseAsString).withDefault([]));
-  const branch = plan.branches.find((b) => b.id === selectedId);
-  const unit = unitById(plan, selectedId);
-  const selected = branch || unit ? undefined : (stageById(plan, selectedId) ?? plan.stages[0]);
-  const last = selected ?? (unit && stagesOfUnit(plan, unit.id).at(-1));
-  const run = (last && runOfStage(plan, last.id)) ?? runsOf(plan).find((r) => r.id === (branch?.id ?? MAIN));
-  const stages = run?.stages ?? [];
-  const index = stages.findIndex((s) => s.id === last?.id);
-  const firstOfUnit = stages.findIndex((s) => unit !== undefined && s.unit === unit.id);
+  const units = useOpenUnits();
   const box = useRef<HTMLDivElement>(null);
   const { room, seen } = useRoom(box);
-  const opens = useMemo(() => new Set(openUnits), [openUnits]);
-  const rows = useMemo(() => rowsFor(plan, section, room, opens), [plan, section, room, opens]);
-  useIntoView(box, selectedId);
+  const rows = useMemo(() => rowsFor(plan, section, room, units.open), [plan, section, room, units.open]);
+  useIntoView(box, chosen.id);
   const judgements = useJudgements();
   const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
-
-  useLineKeys({ selectedId, run, index, cells, stage: selected, unit, select });
-
-  const position = branch ? stages.length : index + 1;
-  const runId = run?.id ?? MAIN;
-  const { insert, insertUnit } = useInsert(position, runId, select);
+  useLineKeys({ selectedId: chosen.id, run, index: chosen.index, cells, stage, unit, select });
+  const { insert, insertUnit } = useInsert(branch ? branch.stages.length : chosen.index + 1, run?.id ?? MAIN, select);
   const toggleLanes = useCallback(
     (id: string): void => void setOpened((is) => (is.includes(id) ? is.filter((o) => o !== id) : [...is, id])),
     [setOpened],
   );
-  const toggleUnit = (id: string): void =>
-    void setOpenUnits(openUnits.includes(id) ? openUnits.filter((o) => o !== id) : [...openUnits, id]);
   // Below all rows, so that they stay in view; with many rows right below its own, so that it does.
   const editsInPlace = rows.length > 5;
   const editor = (
     <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
-      {selected && <StageEditor key={selected.id} stageId={selected.id} verdicts={judgements} onSelect={select} />}
-      {unit && (
-        <UnitEditor
-          key={unit.id}
-          unit={unit}
-          open={openUnits.includes(unit.id)}
-          onToggle={() => toggleUnit(unit.id)}
-          onSelect={(id) => {
-            if (!openUnits.includes(unit.id)) toggleUnit(unit.id);
-            select(id);
-          }}
-          onRemoved={() => select(stages[firstOfUnit - 1]?.id ?? run?.from ?? undefined)}
-        />
-      )}
-      {branch && <BranchEditor key={branch.id} branch={branch} onRemoved={() => select(branch.from ?? undefined)} />}
+      <ChosenEditor chosen={chosen} units={units} verdicts={judgements} />
     </div>
   );
   return (
@@ -106,14 +77,14 @@ const View = memo(function View() {
         <Shortfall />
         <div className="ml-auto">
           <InsertMenu
-            after={selected?.kind === 'intake' ? 'the compressor' : ((selected ?? unit ?? branch)?.name ?? '')}
+            after={stage?.kind === 'intake' ? 'the compressor' : ((stage ?? unit ?? branch)?.name ?? '')}
             onInsert={insert}
             onInsertUnit={insertUnit}
           />
         </div>
       </div>
       <Problems onSelect={select} />
-      <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(selected ?? unit)?.id} />
+      <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(stage ?? unit)?.id} />
       <div className="flex border-t border-hairline max-lg:flex-col">
         <div
           ref={box}
@@ -136,7 +107,7 @@ const View = memo(function View() {
               )
             }
           >
-            <Live rows={rows} room={room} openUnits={opens} view={seen}>
+            <Live rows={rows} room={room} openUnits={units.open} view={seen}>
               <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
                 {rows.map((row) => {
                   const { id } = row.run;
@@ -148,7 +119,7 @@ const View = memo(function View() {
                         section={section}
                         verdicts={judgements}
                         row={row}
-                        selected={(selected ?? unit ?? branch)?.id}
+                        selected={(stage ?? unit ?? branch)?.id}
                         onSelect={select}
                         open={open}
                         onOpen={toggleLanes}
@@ -166,12 +137,63 @@ const View = memo(function View() {
         <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
           <AdviceBeside verdicts={judgements} onSelect={select} />
           <h2 className="eyebrow mb-2">Air delivered</h2>
-          <OutletList judgements={judgements} selected={selected?.id} onSelect={select} />
+          <OutletList judgements={judgements} selected={stage?.id} onSelect={select} />
         </div>
       </div>
     </div>
   );
 });
+
+/** What is chosen, as the address has it: a stage, a unit or a branch, its run, and its place there (of a unit its last). */
+function useChosen() {
+  const { plan } = usePlan();
+  const [id, choose] = useQueryState('stage', parseAsString.withDefault(plan.stages[1]?.id ?? ''));
+  const select = useCallback((id: string | undefined): void => void choose(id ?? null), [choose]);
+  const branch = plan.branches.find((b) => b.id === id);
+  const unit = unitById(plan, id);
+  const stage = branch || unit ? undefined : (stageById(plan, id) ?? plan.stages[0]);
+  const last = stage ?? (unit && stagesOfUnit(plan, unit.id).at(-1));
+  const run = (last && runOfStage(plan, last.id)) ?? runsOf(plan).find((r) => r.id === (branch?.id ?? MAIN));
+  const index = run?.stages.findIndex((s) => s.id === last?.id) ?? -1;
+  return { id, select, stage, unit, branch, run, index };
+}
+
+/** The units whose stages are shown, as the address has them. */
+function useOpenUnits() {
+  const [ids, set] = useQueryState('units', parseAsArrayOf(parseAsString).withDefault([]));
+  const open = useMemo(() => new Set(ids), [ids]);
+  const toggle = (id: string): void => void set(open.has(id) ? ids.filter((o) => o !== id) : [...ids, id]);
+  return { open, toggle };
+}
+
+function ChosenEditor({
+  chosen: { select, stage, unit, branch, run },
+  units,
+  verdicts,
+}: {
+  chosen: ReturnType<typeof useChosen>;
+  units: ReturnType<typeof useOpenUnits>;
+  verdicts: ReturnType<typeof useJudgements>;
+}) {
+  if (stage) return <StageEditor key={stage.id} stageId={stage.id} verdicts={verdicts} onSelect={select} />;
+  if (branch)
+    return <BranchEditor key={branch.id} branch={branch} onRemoved={() => select(branch.from ?? undefined)} />;
+  if (!unit) return null;
+  const first = run?.stages.findIndex((s) => s.unit === unit.id) ?? -1;
+  return (
+    <UnitEditor
+      key={unit.id}
+      unit={unit}
+      open={units.open.has(unit.id)}
+      onToggle={() => units.toggle(unit.id)}
+      onSelect={(id) => {
+        if (!units.open.has(unit.id)) units.toggle(unit.id);
+        select(id);
+      }}
+      onRemoved={() => select(run?.stages[first - 1]?.id ?? run?.from ?? undefined)}
+    />
+  );
+}
 
 /** Puts a new stage or unit into a run at a place, and selects it. */
 function useInsert(position: number, runId: string, select: (id: string) => void) {
