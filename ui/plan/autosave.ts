@@ -51,127 +51,165 @@ export interface Autosave {
   readonly stop: () => void;
 }
 
+/** What the server says of a write. */
+type Body =
+  | { rowVersion?: number; error?: { code?: string; message?: string; newer?: { rowVersion: number; plan: Plan } } }
+  | undefined;
+
+const same = (a: Plan, b: Plan): boolean => JSON.stringify(a) === JSON.stringify(b);
+
 /** Saves every edit of the store by itself, one write at a time, and goes on trying while nobody answers. */
-export function startAutosave(store: PlanStore, planId: string, stored: { plan: Plan; rowVersion: number }): Autosave {
-  let rowVersion = stored.rowVersion;
-  let savedPlan = stored.plan;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let write: { id: string; plan: Plan; rowVersion: number } | undefined;
-  let unanswered: Plan[] = [];
-  let sending = false;
-  let stopped = false;
+export const startAutosave = (store: PlanStore, planId: string, stored: { plan: Plan; rowVersion: number }): Autosave =>
+  new Saver(store, planId, stored);
 
-  let drafting: ReturnType<typeof setTimeout> | undefined;
-  const keep = (draft: Draft | undefined): void => {
-    clearTimeout(drafting);
-    drafting = undefined;
-    keepDraft(planId, draft);
-  };
-  const draftNow = (): void => keep({ plan: store.getState().plan, rowVersion, unanswered, base: savedPlan });
-  const same = (a: Plan, b: Plan): boolean => JSON.stringify(a) === JSON.stringify(b);
-  const schedule = (ms: number): void => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), ms);
+class Saver implements Autosave {
+  private rowVersion: number;
+  private savedPlan: Plan;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private drafting: ReturnType<typeof setTimeout> | undefined;
+  private write: { id: string; plan: Plan; rowVersion: number } | undefined;
+  private unanswered: Plan[] = [];
+  private sending = false;
+  private stopped = false;
+  private readonly unsubscribe: () => void;
+
+  constructor(
+    private readonly store: PlanStore,
+    private readonly planId: string,
+    stored: { plan: Plan; rowVersion: number },
+  ) {
+    this.rowVersion = stored.rowVersion;
+    this.savedPlan = stored.plan;
+    this.unsubscribe = store.subscribe((state, before) => {
+      if (state.plan === before.plan) return;
+      this.drafting ??= setTimeout(this.draftNow, DRAFT_MS);
+      if (state.saving.phase === 'conflict' || state.saving.phase === 'waiting') return;
+      state.setSaving({ phase: 'unsaved' });
+      this.schedule(PAUSE_MS);
+    });
+    window.addEventListener('pagehide', this.flush);
+    this.takeUpDraft(stored);
+  }
+
+  readonly keepMine = (): void => this.settle();
+  readonly takeTheirs = (): void => this.settle((newer) => newer);
+  readonly merge = (merged: Plan): void => this.settle(() => merged);
+  readonly stop = (): void => {
+    this.flush();
+    this.stopped = true;
+    clearTimeout(this.timer);
+    this.unsubscribe();
+    window.removeEventListener('pagehide', this.flush);
   };
 
-  async function send(): Promise<void> {
-    if (sending || stopped) return;
-    const { plan, saving, setSaving } = store.getState();
+  /** An edit that this browser kept and the database may not have. */
+  private takeUpDraft(stored: { plan: Plan; rowVersion: number }): void {
+    const draft = draftOf(this.planId);
+    if (!draft || same(draft.plan, stored.plan)) {
+      this.keep(undefined);
+      return;
+    }
+    this.store.getState().edit(() => draft.plan);
+    if (draft.rowVersion !== this.rowVersion && !draft.unanswered?.some((p) => same(p, stored.plan)))
+      this.store.getState().setSaving({ phase: 'conflict', newer: stored, base: draft.base });
+  }
+
+  private keep(draft: Draft | undefined): void {
+    clearTimeout(this.drafting);
+    this.drafting = undefined;
+    keepDraft(this.planId, draft);
+  }
+
+  private readonly draftNow = (): void => {
+    const { rowVersion, unanswered, savedPlan: base } = this;
+    this.keep({ plan: this.store.getState().plan, rowVersion, unanswered, base });
+  };
+
+  private readonly flush = (): void => {
+    if (this.drafting !== undefined) this.draftNow();
+    void this.send();
+  };
+
+  private schedule(ms: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.send(), ms);
+  }
+
+  private async send(): Promise<void> {
+    if (this.sending || this.stopped) return;
+    const { plan, saving, setSaving } = this.store.getState();
     if (saving.phase === 'conflict') return;
-    if (plan === savedPlan && unanswered.length === 0) {
-      keep(undefined);
+    if (plan === this.savedPlan && this.unanswered.length === 0) {
+      this.keep(undefined);
       return setSaving({ phase: 'saved' });
     }
     // The same edit sent again carries the same id, so that it counts once even if the first answer got lost.
-    if (write?.plan !== plan) {
-      write = { id: crypto.randomUUID(), plan, rowVersion };
-      unanswered.push(plan);
+    if (this.write?.plan !== plan) {
+      this.write = { id: crypto.randomUUID(), plan, rowVersion: this.rowVersion };
+      this.unanswered.push(plan);
     }
-    sending = true;
-    keep({ plan, rowVersion, unanswered, base: savedPlan });
+    this.sending = true;
+    this.draftNow();
     if (saving.phase !== 'waiting') setSaving({ phase: 'saving' });
-    let answer: Response | undefined;
-    try {
-      answer = await fetch(`/api/plans/${planId}`, {
-        method: 'PUT',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ writeId: write.id, rowVersion: write.rowVersion, plan }),
-        keepalive: true,
-        signal: AbortSignal.timeout(10_000),
-      });
-    } catch {
-      // no answer: handled below
-    }
+    const { id: writeId, rowVersion } = this.write;
+    const answer = await fetch(`/api/plans/${this.planId}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ writeId, rowVersion, plan }),
+      keepalive: true,
+      signal: AbortSignal.timeout(10_000),
+    }).catch(() => undefined);
     const body = await answer?.json().catch(() => undefined);
-    sending = false;
-    if (answer?.ok) {
-      rowVersion = body.rowVersion;
-      savedPlan = plan;
-      unanswered = [];
-      const newest = store.getState().plan === plan;
-      keep(newest ? undefined : { plan: store.getState().plan, rowVersion, base: savedPlan });
-      setSaving({ phase: newest ? 'saved' : 'unsaved' });
-      if (!newest) schedule(PAUSE_MS);
-    } else if (answer?.status === 409 && body?.error?.newer) {
-      const { newer } = body.error as { newer: { rowVersion: number; plan: Plan } };
-      const ours = unanswered.some((p) => same(p, newer.plan));
-      unanswered = [];
-      if (ours) {
-        // Our own write had arrived and only its answer was lost.
-        rowVersion = newer.rowVersion;
-        savedPlan = newer.plan;
-        write = undefined;
-        schedule(0);
-      } else setSaving({ phase: 'conflict', newer, base: savedPlan });
-    } else if (answer && answer.status < 500) {
-      unanswered = [];
+    this.sending = false;
+    this.answered(plan, answer, body);
+  }
+
+  private answered(plan: Plan, answer: Response | undefined, body: Body): void {
+    const { setSaving } = this.store.getState();
+    if (answer?.ok) this.isSaved(plan, body?.rowVersion as number);
+    else if (answer?.status === 409 && body?.error?.newer) this.isNewer(body.error.newer);
+    else if (answer && answer.status < 500) {
+      this.unanswered = [];
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
     } else {
       setSaving({ phase: 'waiting', message: `Not saved: ${whyUnsaved(body)}. Kept in this browser; trying again.` });
-      schedule(RETRY_MS);
+      this.schedule(RETRY_MS);
     }
   }
 
-  const unsubscribe = store.subscribe((state, before) => {
-    if (state.plan === before.plan) return;
-    drafting ??= setTimeout(draftNow, DRAFT_MS);
-    if (state.saving.phase === 'conflict' || state.saving.phase === 'waiting') return;
-    state.setSaving({ phase: 'unsaved' });
-    schedule(PAUSE_MS);
-  });
-  const flush = (): void => {
-    if (drafting !== undefined) draftNow();
-    void send();
-  };
-  window.addEventListener('pagehide', flush);
+  private isSaved(plan: Plan, rowVersion: number): void {
+    this.rowVersion = rowVersion;
+    this.savedPlan = plan;
+    this.unanswered = [];
+    const { plan: now, setSaving } = this.store.getState();
+    const newest = now === plan;
+    this.keep(newest ? undefined : { plan: now, rowVersion, base: plan });
+    setSaving({ phase: newest ? 'saved' : 'unsaved' });
+    if (!newest) this.schedule(PAUSE_MS);
+  }
 
-  const draft = draftOf(planId);
-  if (draft && !same(draft.plan, stored.plan)) {
-    store.getState().edit(() => draft.plan);
-    if (draft.rowVersion !== rowVersion && !draft.unanswered?.some((p) => same(p, stored.plan)))
-      store.getState().setSaving({ phase: 'conflict', newer: stored, base: draft.base });
-  } else keep(undefined);
+  private isNewer(newer: { rowVersion: number; plan: Plan }): void {
+    const ours = this.unanswered.some((p) => same(p, newer.plan));
+    this.unanswered = [];
+    if (!ours) {
+      this.store.getState().setSaving({ phase: 'conflict', newer, base: this.savedPlan });
+      return;
+    }
+    // Our own write had arrived and only its answer was lost.
+    this.rowVersion = newer.rowVersion;
+    this.savedPlan = newer.plan;
+    this.write = undefined;
+    this.schedule(0);
+  }
 
-  const settle = (take?: (newer: Plan) => Plan): void => {
-    const { saving, edit, setSaving } = store.getState();
+  private settle(take?: (newer: Plan) => Plan): void {
+    const { saving, edit, setSaving } = this.store.getState();
     if (saving.phase !== 'conflict') return;
-    rowVersion = saving.newer.rowVersion;
-    savedPlan = saving.newer.plan;
-    write = undefined;
+    this.rowVersion = saving.newer.rowVersion;
+    this.savedPlan = saving.newer.plan;
+    this.write = undefined;
     setSaving({ phase: 'unsaved' });
     if (take) edit(() => take(saving.newer.plan));
-    schedule(0);
-  };
-  return {
-    keepMine: () => settle(),
-    takeTheirs: () => settle((newer) => newer),
-    merge: (merged) => settle(() => merged),
-    stop: () => {
-      flush();
-      stopped = true;
-      clearTimeout(timer);
-      unsubscribe();
-      window.removeEventListener('pagehide', flush);
-    },
-  };
+    this.schedule(0);
+  }
 }
