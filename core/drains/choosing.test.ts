@@ -268,6 +268,34 @@ describe('by season', () => {
     const fixed = but('separator', change?.parameters ?? {})(set);
     expect(weekPlan([duty(fixed, 'separator')], runWeather(fixed, week, { startMs }) as WeatherRun, 0)).toEqual([]);
   });
+
+  test('in that week a hand, an unloader and a float each ask for their own; a level sensor for nothing', () => {
+    const startMs = Date.UTC(2026, 10, 30);
+    const week: WeatherHours = {
+      temperatureC: Float64Array.from({ length: 168 }, (_, h) => (h >= 72 ? 34 : 6)),
+      relativeHumidity: new Float64Array(168).fill(0.8),
+    };
+    const asks = (parameters: object, change: (d: DrainDuty) => DrainDuty = (d) => d) => {
+      const set = all(plan, but('separator', parameters));
+      return weekPlan([change(duty(set, 'separator'))], runWeather(set, week, { startMs }) as WeatherRun, 0).map(
+        (c) => [words(c.does), (c.beforeMs - startMs) / 86_400_000, words(c.why)] as const,
+      );
+    };
+    const [hand] = asks({ drain: 'manual', sumpM3: 1e-3 });
+    expect(hand?.[0]).toMatch(/^open it (twice|three times) a day|every/);
+    expect(hand?.[1]).toBe(3);
+    expect(hand?.[2]).toMatch(/come on that day, and it holds 1000 mL up to its mark/);
+    expect(asks({ drain: 'manual', sumpM3: 0.05 })).toEqual([]);
+    const [unloader] = asks({ drain: 'unloader', sumpM3: 1e-5 });
+    expect([unloader?.[0], unloader?.[1]]).toEqual(['drain it by hand besides', 3]);
+    expect(unloader?.[2]).toMatch(/gathers between two stops, it passes 10\.0 mL/);
+    expect(asks({ drain: 'unloader', sumpM3: 1e-3 })).toEqual([]);
+    expect(asks({ drain: 'float' })).toEqual([]);
+    // At so little pressure a float passes hardly anything.
+    const weak = (d: DrainDuty): DrainDuty => ({ ...d, station: { ...d.station, pressurePa: d.atmosphericPa + 0.02 } });
+    expect(asks({ drain: 'float' }, weak).map(([does]) => does)).toEqual(['test its float']);
+    expect(asks({ drain: 'level' }, weak)).toEqual([]);
+  });
 });
 
 describe('oily water', () => {

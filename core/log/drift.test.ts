@@ -58,6 +58,18 @@ describe('drift, on simulated series with the scatter of a hand', () => {
     expect(found?.says).toMatch(/last \d readings together are 2\d % less than before/);
   });
 
+  test('up is the mirror of down, from where it began', () => {
+    const steady = [1.02, 0.98, 1.01, 0.99, 1, 1.01, 0.99, 1, 1.02, 0.98, 1, 1];
+    const step = [1.2, 1.2, 1.2, 1.2];
+    const [up, down] = [driftOf([...steady, ...step]), driftOf([...steady, ...step.map((x) => 1 / x)])];
+    expect(up).toMatchObject({ direction: 'more', since: 12 });
+    expect(down).toMatchObject({ direction: 'less', since: 12 });
+    expect((up?.ratio ?? 0) * (down?.ratio ?? 0)).toBeCloseTo(1, 3);
+    expect(up?.says).toMatch(/20 % more than before/);
+    expect(driftOf([...steady, 1.33])).toMatchObject({ rule: 'far', direction: 'more', since: 12 });
+    expect(driftOf([...steady, 1 / 1.33])).toMatchObject({ rule: 'far', direction: 'less', since: 12 });
+  });
+
   test('one reading far outside speaks at once; too few say nothing', () => {
     expect(driftOf([1, 1.02, 0.98, 1.01, 0.1])).toMatchObject({ direction: 'less' });
     expect(driftOf([1, 0.2, 1])).toBeUndefined();
