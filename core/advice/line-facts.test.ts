@@ -2,11 +2,31 @@ import { walk } from '../line/walk';
 import { averageDemandM3PerS } from '../network/demand';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
-import { all, bar, behind, branch, but, goodPlant, goodShop, place, standingIn, without } from '../test/good-lines';
+import {
+  all,
+  bar,
+  behind,
+  branch,
+  but,
+  damp,
+  GOOD,
+  goodPlant,
+  goodShop,
+  place,
+  standingIn,
+  without,
+  yard,
+} from '../test/good-lines';
 import { stageOf } from '../test/reference';
 import { askedBehind } from './dryers';
 import { LineFacts } from './line-facts';
 
+const bypassed = (): Plan =>
+  all(
+    goodShop(),
+    branch('drop', 'receiver', [stageOf('bowl-filter', {}, 'bowl'), stageOf('outlet', {}, 'drop-outlet')]),
+    branch('bypass', 'coalescing-filter', [stageOf('isolating-valve', {}, 'round')], { into: 'fine', share: 0.1 }),
+  );
 const factsOf = (plan: Plan): LineFacts => new LineFacts(plan, walk(plan));
 const stage = (line: LineFacts, id: string): Stage => line.stage(id) as Stage;
 const ids = (stages: readonly Stage[]): string[] => stages.map((s) => s.id);
@@ -34,12 +54,25 @@ test('what the air has met, and what it may meet: through a tee, down its branch
   expect(behindTank).not.toContain('separator');
 });
 
-test('up and down are each other’s mirror: what is upstream of a stage has it downstream (every pair of a plant)', () => {
-  const line = factsOf(goodPlant());
-  for (const a of line.stages)
-    for (const b of line.stages)
-      if (a !== b && line.upstream(b).includes(a)) expect(ids(line.downstream(a))).toContain(b.id);
-});
+test.each(Object.entries({ ...GOOD, yard, damp, bypassed }))(
+  'up and down are each other’s mirror, both ways, for every pair of stages: %s',
+  (_, plan) => {
+    const line = factsOf(plan());
+    // What the air may have met: the way that it came, and what joins it there from the last stage of an arm.
+    const met = (s: Stage, known = new Set<Stage>()): Set<Stage> => {
+      const arms = line.plan.branches.filter((arm) => arm.into === s.id).map((arm) => arm.stages.at(-1));
+      for (const before of [line.before(s), ...arms]) if (before && !known.has(before)) met(before, known.add(before));
+      return known;
+    };
+    for (const b of line.stages) {
+      const up = met(b);
+      const down = line.stages.filter((a) => a !== b && line.downstream(a).includes(b));
+      expect([b.id, ids(down).toSorted()]).toEqual([b.id, ids([...up]).toSorted()]);
+      expect(ids([...up])).toEqual(expect.arrayContaining(ids(line.upstream(b))));
+      if (line.plan.branches.every((arm) => arm.into === null)) expect(line.upstream(b)).toHaveLength(up.size);
+    }
+  },
+);
 
 test('a branch gets its share of what reaches its tee, not all of it', () => {
   const line = factsOf(goodPlant());

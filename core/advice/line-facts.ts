@@ -67,7 +67,7 @@ export class LineFacts {
     return run.stages[index + 1];
   }
 
-  /** What the air has met before it comes to a stage, nearest first. */
+  /** What the air has met on its way to a stage, nearest first. What an arm brings that joins it is not among it. */
   upstream(stage: Stage): Stage[] {
     const met: Stage[] = [];
     for (let at = this.before(stage); at && !met.includes(at); at = this.before(at)) met.push(at);
