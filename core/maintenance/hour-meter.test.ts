@@ -19,6 +19,19 @@ test('a task of 200 h is due when the meter has run 200 h since it was done, at 
   expect(((due?.dueMs ?? 0) - ms('2026-12-11')) / DAY_MS).toBeCloseTo(0, 6);
 });
 
+test('done on a day of which there is a reading, it counts from that reading, not from the mean rate', () => {
+  const uneven = [at('2026-11-21', 1100), at('2026-11-11', 1090), at('2026-11-01', 1000)];
+  // 10 h have run since the 11th; 190 h at 5 h a day take 38 days.
+  const due = dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-11'), uneven);
+  expect(((due?.dueMs ?? 0) - ms('2026-12-29')) / DAY_MS).toBeCloseTo(0, 6);
+  // Read half a day later it is still that of the day; a day and more before it is not.
+  const shifted = (h: number) =>
+    dueByMeter(goodShop(), 'receiver', 200, ms('2026-11-11') + h * 3_600_000, uneven)?.dueMs;
+  expect(shifted(-12)).toBe(due?.dueMs);
+  expect(shifted(23)).toBe(due?.dueMs);
+  expect(shifted(25)).not.toBe(due?.dueMs);
+});
+
 test('done on a day without a reading, the meter is taken back at its rate', () => {
   const due = dueByMeter(goodShop(), 'receiver', 200, ms('2026-10-22'), readings); // 950 h then
   expect(((due?.dueMs ?? 0) - ms('2026-12-01')) / DAY_MS).toBeCloseTo(0, 6);
