@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/plan/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Moment } from '@/ui/units/moment';
 import { copyName } from './copy-name';
 
 interface Refusal {
@@ -87,9 +88,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
             <li key={r.id} className="flex items-baseline gap-3 border-t border-hairline py-1">
               <span className="min-w-0 flex-1">
                 <span className="block break-words">{r.name}</span>
-                <time dateTime={r.at} suppressHydrationWarning className="text-[0.85rem] text-quiet">
-                  {new Date(r.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
-                </time>
+                <Moment at={r.at} className="text-[0.85rem] text-quiet" />
               </span>
               <button
                 type="button"

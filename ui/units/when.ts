@@ -11,6 +11,9 @@ export function sayTime(time: SiteTime): string {
   return `${format(new Date(`${day}T12:00`), 'EEE d MMM')}, ${hour}`;
 }
 
+/** A moment in words, on the clock of this device: “16 Nov 2026, 16:05”. */
+export const sayMoment = (at: string): string => format(new Date(at), 'd MMM yyyy, HH:mm');
+
 /** Now, on the clock of this device. */
 export function nowOnTheWall(): SiteTime {
   return format(new Date(), "yyyy-MM-dd'T'HH:mm");
