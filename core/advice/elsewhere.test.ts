@@ -218,3 +218,21 @@ test('cold air is not cooled once more for beads that are exhausted too fast; wa
   expect(fixes(beads(31), 'O54')).not.toContain(cooler);
   expect(fixes(beads(33), 'O54')).toContain(cooler);
 });
+
+test('a cooler that is too small by its approach is enlarged; one of which only the outlet is known gets another behind it', () => {
+  expect(fixes(but('aftercooler', { approachK: 25 })(goodShop()), 'A36')).toEqual(['Use a larger one']);
+  const measured = but('aftercooler', { method: 'measured', outletTemperatureC: 60 })(goodShop());
+  expect(fixes(measured, 'A36')).toEqual(['Add an aftercooler and a separator downstream of it']);
+});
+
+test('a regulator upstream of a filter is named where it takes off half a bar and more', () => {
+  const after = (setGauge: number) =>
+    all(
+      goodShop(),
+      without('regulator'),
+      behind('receiver', stageOf('regulator', { setPressurePa: bar(setGauge), droopPa: 0 })),
+    );
+  const arrives = (walk(after(5)).at('receiver')?.pressurePa ?? 0) - 101_325;
+  expect(speaks(after(arrives / 1e5 - 0.49), 'O27')).toEqual([]);
+  expect(speaks(after(arrives / 1e5 - 0.51), 'O27')).toHaveLength(1);
+});

@@ -3,7 +3,7 @@ import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { planOf, stageOf } from '../test/reference';
 import { type DrainEntry, drainEntrySchema, futureMessage } from './drain-entry';
-import { expectDrain } from './expect-drain';
+import { expectDrain, explainDrain } from './expect-drain';
 import { judgeLogged, type LoggedDrain } from './judge-log';
 import { siteTimeMs, siteTimeOf, workingHoursBetween } from './site-clock';
 
@@ -255,4 +255,17 @@ describe('the judgement', () => {
       /point after/i,
     );
   });
+});
+
+test.each([
+  ['by working hours', {}, ['caught while loaded', 'working hours since', 'share loaded']],
+  ['by the hour meter', { loadedHours: 3 }, ['caught while loaded', 'loaded hours']],
+] as const)('the inputs of an expected amount multiply to it: %s', (_, change, factors) => {
+  const why = explainDrain(plan, entry(change));
+  const of = (label: string): number => {
+    const found = why?.inputs.find((i) => i.label === label);
+    if (!found) throw new Error(`no ${label} in ${why?.inputs.map((i) => i.label)}`);
+    return found.value;
+  };
+  expect((factors.reduce((product, label) => product * of(label), 1) / (why?.value ?? 0)) * 1e-3).toBeCloseTo(1, 9);
 });
