@@ -54,7 +54,7 @@ const BARE: Readonly<Record<string, readonly Edit[]>> = {
   'a membrane and a lubricator': [behind('receiver', stageOf('membrane'), stageOf('lubricator'))],
 };
 
-function mended(edits: readonly Edit[]): string[] {
+function allFixed(edits: readonly Edit[]): string[] {
   let n = 0;
   const bare = all(
     goodShop(),
@@ -72,4 +72,4 @@ function mended(edits: readonly Edit[]): string[] {
 
 /** The page of docs/ with an example of every rule. */
 export const adviceExamples = (): string =>
-  `${['# Examples of advice', '', 'What each rule of [advice.md](advice.md) says on the smallest line with its fault, and what each of its fixes changes there, in metric units. Made from the code.', ...RULES.flatMap((r) => ofRule(r.id)), ...Object.entries(BARE).flatMap(([name, edits]) => ['', `## ${name}`, ...mended(edits)])].join('\n')}\n`;
+  `${['# Examples of advice', '', 'What each rule of [advice.md](advice.md) says on the smallest line with its fault, and what each of its fixes changes there, in metric units. Made from the code.', ...RULES.flatMap((r) => ofRule(r.id)), ...Object.entries(BARE).flatMap(([name, edits]) => ['', `## ${name}`, ...allFixed(edits)])].join('\n')}\n`;
