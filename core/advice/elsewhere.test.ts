@@ -236,3 +236,14 @@ test('a regulator upstream of a filter is named where it takes off half a bar an
   expect(speaks(after(arrives / 1e5 - 0.49), 'O27')).toEqual([]);
   expect(speaks(after(arrives / 1e5 - 0.51), 'O27')).toHaveLength(1);
 });
+
+test('an outlet at the tank’s pressure is named beside a regulated one on the same tee, not beside one elsewhere', () => {
+  const arm = (id: string, from: string, ...stages: Parameters<typeof behind>[1][]) =>
+    branch(id, from, [...stages, stageOf('outlet', {}, `${id}-outlet`)]);
+  const bare = arm('bare', 'receiver');
+  const regulated = (from: string) => arm('held', from, stageOf('regulator', { setPressurePa: bar(6.5) }, 'second'));
+  expect(speaks(all(goodShop(), bare, regulated('fine')), 'A22')).toEqual([]);
+  expect(said(all(goodShop(), bare, regulated('receiver')), 'A22')).toMatch(
+    /^Outlet has the tank’s pressure, Outlet beside/,
+  );
+});
