@@ -43,6 +43,8 @@ for (const picture of PICTURES) {
     () => !/calculating|asking for a forecast/i.test(document.querySelector('#main')?.textContent ?? ''),
   );
   await page.waitForTimeout(600); // charts measure their place before they draw
+  const broken = page.getByRole('heading', { name: /does not answer|went wrong/i });
+  if (await broken.count()) throw new Error(`${picture.name}: ${await broken.first().textContent()}`);
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
     await page.waitForTimeout(600);
