@@ -14,6 +14,7 @@ import {
   goodDry,
   goodPlant,
   goodShop,
+  outdoors,
   place,
   site,
   standingIn,
@@ -205,16 +206,6 @@ const halves = (dry: readonly [number, number], humid: readonly [number, number]
     relativeHumidity: Float64Array.from({ length: YEAR_HOURS }, (_, h) => (isHumid(h) ? humid[1] : dry[1])),
   };
 };
-const outdoors: Edit = (p) => ({
-  ...p,
-  survey: {
-    ...p.survey,
-    places: p.survey.places.map((x) => ({
-      ...x,
-      year: { follows: 'outdoors', lagS: 0, warmerK: 0, heatedToC: 0 } as const,
-    })),
-  },
-});
 const run = (plan: Plan, weather: WeatherHours): WeatherRun => runWeather(plan, weather, { year: 2026 }) as WeatherRun;
 
 describe('by season', () => {

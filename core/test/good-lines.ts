@@ -190,7 +190,8 @@ export function goodBench(): Plan {
   );
 }
 
-const outdoors = (plan: Plan): Plan => ({
+/** … with the air of all its places as it is outdoors. */
+export const outdoors = (plan: Plan): Plan => ({
   ...plan,
   survey: {
     ...plan.survey,

@@ -2,7 +2,7 @@ import psychrolib from 'psychrolib';
 import { imbalance, type Section, type Station } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
-import { all, behind, but, goodDry, goodShop, place, standingIn, working } from '../test/good-lines';
+import { all, behind, but, goodDry, goodShop, outdoors, place, standingIn, working } from '../test/good-lines';
 import { planOf, stageOf } from '../test/reference';
 import { rawYear, steady } from '../test/synthetic-year';
 import { planAtHour, throughYear } from './at-hour';
@@ -15,17 +15,6 @@ import { dailyKg, designHour, durationCurve, hoursWhen, monthlyKg, totalKg, wors
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 
-/** All places outdoors. */
-const outdoors = (plan: Plan): Plan => ({
-  ...plan,
-  survey: {
-    ...plan.survey,
-    places: plan.survey.places.map((p) => ({
-      ...p,
-      year: { follows: 'outdoors', lagS: 0, warmerK: 0, heatedToC: 0 } as const,
-    })),
-  },
-});
 const run = (plan: Plan, weather = steady(25, 0.6), basis: 'ideal' | 'real' = 'real'): WeatherRun =>
   runWeather(plan, weather, { year: 2026 }, basis) as WeatherRun;
 
