@@ -52,7 +52,7 @@ db_place() { # db_place DIR: somewhere that the server's user can reach, and nob
     fi
   fi
   chmod 700 "$1" "$DB_DIR"
-  mkdir -p "$DB_DIR/mariadb"
+  mkdir -p "$DB_DIR/mariadb" "$DB_DIR/tmp"
   DB_SOCKET=$DB_DIR/mariadb/m.sock
   [ ${#DB_SOCKET} -lt 100 ] || DB_SOCKET=/tmp/cool-dram-$(printf '%s' "$DB_DIR" | sha256sum | cut -c1-12).sock
 }
@@ -74,7 +74,7 @@ db_install() { # sets up the data directory where there is none; what holds data
     die "$DB_DIR/mariadb holds something that is not Cool Dram's. Nothing was touched: move it away, then run this again."
   fi
   touch "$DB_DIR/installing"
-  mariadb-install-db --no-defaults "$@" --datadir="$DB_DIR/mariadb" --auth-root-authentication-method=socket \
+  mariadb-install-db --no-defaults "$@" --datadir="$DB_DIR/mariadb" --tmpdir="$DB_DIR/tmp" --auth-root-authentication-method=socket \
     --auth-root-socket-user="$me" --skip-test-db >"$DB_DIR/mariadb.log" 2>&1 ||
     die "MariaDB could not be set up; see $DB_DIR/mariadb.log"
 }
@@ -108,7 +108,7 @@ SQL
 
 db_start() { # initialises the data directory once, starts the server, sees to its accounts, sets DATABASE_URL
   local as_user=() log=$DB_DIR/mariadb.log file new=''
-  [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb"; }
+  [ "$(id -u)" -ne 0 ] || { as_user=(--user=mysql); chown mysql "$DB_DIR/mariadb" "$DB_DIR/tmp"; }
   if ! db_ping; then
     new=yes
     # With less it would stand still in the middle of its start, and hold on to its files.
@@ -116,8 +116,9 @@ db_start() { # initialises the data directory once, starts the server, sees to i
     db_install "${as_user[@]}"
     DB_PORT=$(cat "$DB_DIR/port" 2>/dev/null || true)
     { [ -n "$DB_PORT" ] && port_is_free "$DB_PORT"; } || { DB_PORT=$(free_port); echo "$DB_PORT" >"$DB_DIR/port"; }
-    # In a session of its own, so that Ctrl-C reaches it only through us, after the web server has finished.
-    setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --socket="$DB_SOCKET" --port="$DB_PORT" \
+    # In a session of its own, so that Ctrl-C reaches it only through us, after the web server has finished. Its temporary
+    # files stand apart: a server deletes those of any other in the same directory at its start, and the other may crash.
+    setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$DB_DIR/mariadb" --tmpdir="$DB_DIR/tmp" --socket="$DB_SOCKET" --port="$DB_PORT" \
       --bind-address=127.0.0.1 --skip-name-resolve --local-infile=0 --character-set-server=utf8mb4 \
       --default-time-zone=+00:00 --pid-file="$DB_DIR/mariadb/m.pid" ${DB_EXTRA:-} >>"$log" 2>&1 7>&- &
     for _ in $(seq "${DB_TRIES:-150}"); do db_ping && break; sleep 0.1; done

@@ -91,3 +91,16 @@ test('an install that was killed half way is made anew', () => {
   expect(shell(`db_start; ${by('cool_dram', 'SELECT 1')}`)).toBe('1');
   expect(existsSync(`${dir}/db/installing`)).toBe(false);
 });
+
+test('a start leaves the temporary files of other servers on this machine alone', () => {
+  // A server deletes at its start whatever is called so in its directory of temporary files.
+  const file = path.join('/tmp', `#sql-temptable-${path.basename(dir)}.MAI`);
+  writeFileSync(file, '');
+  if (userInfo().uid === 0) execFileSync('chown', ['mysql', file]);
+  try {
+    shell('db_start');
+    expect(existsSync(file)).toBe(true);
+  } finally {
+    rmSync(file, { force: true });
+  }
+});
