@@ -30,6 +30,15 @@ function outsize(before: Plan, after: Plan): string[] {
   );
 }
 
+/** What the rule of a case says of its faulty line, found once. */
+const said = new Map<string, ReturnType<typeof speaks>>();
+function saidOf(id: string): ReturnType<typeof speaks> {
+  const [line, ...fault] = CASES[id] as Case;
+  const found = said.get(id) ?? speaks(all(line(), ...fault), id);
+  said.set(id, found);
+  return found;
+}
+
 test('every rule has its case', () => {
   expect(Object.keys(CASES).toSorted()).toEqual(RULES.map((r) => r.id).toSorted());
   // One thing is wrong in each, and most can be fixed by a button.
@@ -38,9 +47,7 @@ test('every rule has its case', () => {
       .filter(([, [, ...fault]]) => fault.length !== 1)
       .map(([id]) => id),
   ).toEqual([]);
-  const fixable = Object.entries(CASES).filter(
-    ([id, [line, ...fault]]) => speaks(all(line(), ...fault), id)[0]?.finding.fixes?.length,
-  );
+  const fixable = Object.keys(CASES).filter((id) => saidOf(id)[0]?.finding.fixes?.length);
   expect(fixable.length).toBeGreaterThan(80);
 });
 
@@ -49,11 +56,11 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
   const faulty = all(good, ...fault);
   test('speaks of its fault, and not without it', () => {
     expect(speaks(good, id).map((a) => sayIn(a.finding.what, units))).toEqual([]);
-    expect(speaks(faulty, id)).not.toEqual([]);
+    expect(saidOf(id)).not.toEqual([]);
   });
 
   test('is said in words and figures that are there', () => {
-    for (const { finding } of speaks(faulty, id))
+    for (const { finding } of saidOf(id))
       for (const sentence of [finding.what, finding.why].map((s) => sayIn(s, units))) {
         expect(sentence).toMatch(/[.?]$/);
         expect(sentence).not.toMatch(/undefined|NaN|Infinity|null|not-said|(^| )–( |$)/);
@@ -62,7 +69,7 @@ describe.each(Object.entries(CASES))('%s', (id, [line, ...fault]) => {
   });
 
   test('what it offers fixes it', () => {
-    for (const { key, finding } of speaks(faulty, id).slice(0, 1))
+    for (const { key, finding } of saidOf(id).slice(0, 1))
       for (const [i, fix] of (finding.fixes ?? []).entries()) {
         let n = 0;
         const result = applyFix(faulty, key, i, () => `new-${n++}`, dayOf(faulty, id));

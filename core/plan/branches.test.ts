@@ -125,7 +125,7 @@ test('the ledger balances to 1e-9 on random lines with branches, arms and second
       for (const { id } of allStages(plan)) expect(section.at(id)).toBeDefined();
       expect(imbalance(section.ledger)).toBeLessThan(1e-9);
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
 
