@@ -19,6 +19,7 @@ import type { ReadingName } from '../core/log/readings';
 import type { Plan } from '../core/plan/plan';
 import type { Derivation } from '../core/quantity/derivation';
 import type { WeatherYear } from '../core/year/weather';
+import { FIRST_SITE_ID, sites } from './people';
 
 const now = () => new Date();
 const STORED = { mode: 'stored' } as const;
@@ -29,6 +30,10 @@ export const plans = mysqlTable(
   {
     id: char('id', { length: 36 }).primaryKey(),
     isDemo: boolean('is_demo').notNull().default(false),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .default(FIRST_SITE_ID)
+      .references(() => sites.id),
     rowVersion: int('row_version').notNull().default(1),
     document: json('document').$type<Plan>().notNull(),
     createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
@@ -44,7 +49,10 @@ export const plans = mysqlTable(
       STORED,
     ),
   },
-  (t) => [index('plans_list').on(t.isDemo, t.updatedAt, t.name, t.shop, t.stages)],
+  (t) => [
+    index('plans_list').on(t.isDemo, t.updatedAt, t.name, t.shop, t.stages),
+    index('plans_site').on(t.siteId, t.isDemo, t.updatedAt),
+  ],
 );
 
 /** Every write that was acknowledged, by the id that the client gave it, so that a repeated write is one write. */
@@ -91,6 +99,8 @@ export const drainEntries = mysqlTable(
     amountM3: double('amount_m3').notNull(),
     appearance: mysqlEnum('appearance', ['clear', 'milky', 'oily', 'rusty']).notNull(),
     who: varchar('who', { length: 60 }).notNull(),
+    /** Whose sign-in wrote it; none where nobody signs in, and from before. */
+    personId: char('person_id', { length: 36 }),
     note: varchar('note', { length: 500 }).notNull().default(''),
     loadedHours: double('loaded_hours'),
     intakeTemperatureC: double('intake_temperature_c').notNull(),
@@ -111,9 +121,11 @@ export const drainEntries = mysqlTable(
   ],
 );
 
-/** Years of weather, for any line. What an import corrected is kept with them. */
+/** Years of weather, for any line of a site, or of all. What an import corrected is kept with them. */
 export const weatherYears = mysqlTable('weather_years', {
   id: char('id', { length: 36 }).primaryKey(),
+  /** The site that imported it; none for those that come with the program. */
+  siteId: char('site_id', { length: 36 }).references(() => sites.id, { onDelete: 'cascade' }),
   name: varchar('name', { length: 80 }).notNull(),
   origin: mysqlEnum('origin', ['epw', 'csv', 'synthetic']).notNull(),
   altitudeM: double('altitude_m'),
@@ -138,6 +150,8 @@ export const logEntries = mysqlTable(
     /** The shop's wall clock, YYYY-MM-DDTHH:mm. */
     measuredAt: char('measured_at', { length: 16 }).notNull(),
     who: varchar('who', { length: 60 }).notNull(),
+    /** Whose sign-in wrote it; none where nobody signs in, and from before. */
+    personId: char('person_id', { length: 36 }),
     /** The entry as it was written, and what the plan expected of its readings on the day. */
     entry: json('entry').$type<LogEntry>().notNull(),
     expected: json('expected').$type<(ExpectedReading | null)[]>().notNull(),

@@ -8,6 +8,8 @@ export class RequestRefused extends Error {
     readonly code:
       | 'invalid'
       | 'not-found'
+      | 'signed-out'
+      | 'forbidden'
       | 'conflict'
       | 'too-large'
       | 'database-down'

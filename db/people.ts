@@ -1,0 +1,137 @@
+import {
+  bigint,
+  boolean,
+  char,
+  datetime,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  text,
+  varchar,
+} from 'drizzle-orm/mysql-core';
+
+const now = () => new Date();
+const moment = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+
+/** What somebody is on a site, from who may do most to who may do least. */
+export const ROLES = ['owner', 'planner', 'technician', 'viewer'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** The site of every line until there are others. */
+export const FIRST_SITE_ID = '5c7e1b0a-0000-4000-8000-000000000001';
+
+/** Where lines stand: a workshop, a plant, a customer. */
+export const sites = mysqlTable('sites', {
+  id: char('id', { length: 36 }).primaryKey(),
+  name: varchar('name', { length: 80 }).notNull(),
+  at: moment('at').notNull().$defaultFn(now),
+});
+
+/** Accounts. The columns of this table and of the four below it are those of better-auth. */
+export const people = mysqlTable('people', {
+  id: char('id', { length: 36 }).primaryKey(),
+  name: varchar('name', { length: 60 }).notNull(),
+  email: varchar('email', { length: 254 }).notNull().unique(),
+  emailVerified: boolean('email_verified').notNull().default(false),
+  image: varchar('image', { length: 255 }),
+  createdAt: moment('created_at').notNull().$defaultFn(now),
+  updatedAt: moment('updated_at').notNull().$defaultFn(now),
+});
+
+const ofPerson = () =>
+  char('person_id', { length: 36 })
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' });
+
+/** Where somebody is signed in. */
+export const signIns = mysqlTable(
+  'sign_ins',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    token: varchar('token', { length: 255 }).notNull().unique(),
+    userId: ofPerson(),
+    expiresAt: moment('expires_at').notNull(),
+    ipAddress: varchar('ip_address', { length: 64 }),
+    userAgent: varchar('user_agent', { length: 1000 }),
+    createdAt: moment('created_at').notNull().$defaultFn(now),
+    updatedAt: moment('updated_at').notNull().$defaultFn(now),
+  },
+  (t) => [index('sign_ins_person').on(t.userId)],
+);
+
+/** How somebody signs in: the hash of a password. */
+export const credentials = mysqlTable(
+  'credentials',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    accountId: varchar('account_id', { length: 255 }).notNull(),
+    providerId: varchar('provider_id', { length: 60 }).notNull(),
+    userId: ofPerson(),
+    accessToken: text('access_token'),
+    refreshToken: text('refresh_token'),
+    idToken: text('id_token'),
+    accessTokenExpiresAt: moment('access_token_expires_at'),
+    refreshTokenExpiresAt: moment('refresh_token_expires_at'),
+    scope: varchar('scope', { length: 255 }),
+    password: varchar('password', { length: 255 }),
+    createdAt: moment('created_at').notNull().$defaultFn(now),
+    updatedAt: moment('updated_at').notNull().$defaultFn(now),
+  },
+  (t) => [index('credentials_person').on(t.userId)],
+);
+
+/** What waits to be confirmed. */
+export const verifications = mysqlTable(
+  'verifications',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    identifier: varchar('identifier', { length: 255 }).notNull(),
+    value: text('value').notNull(),
+    expiresAt: moment('expires_at').notNull(),
+    createdAt: moment('created_at').notNull().$defaultFn(now),
+    updatedAt: moment('updated_at').notNull().$defaultFn(now),
+  },
+  (t) => [index('verifications_identifier').on(t.identifier)],
+);
+
+/** How often somebody tried to sign in of late. */
+export const attempts = mysqlTable('attempts', {
+  id: char('id', { length: 36 }).primaryKey(),
+  key: varchar('key', { length: 255 }).notNull().unique(),
+  count: int('count').notNull(),
+  lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
+});
+
+/** Who is what on which site. Whoever is gone from here sees nothing of the site from the next request on. */
+export const members = mysqlTable(
+  'members',
+  {
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    personId: ofPerson(),
+    role: mysqlEnum('role', ROLES).notNull(),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.personId] }), index('members_person').on(t.personId)],
+);
+
+/** Codes that let somebody in once: as a new account with a role on a site, or into the account of `person` with a new password. */
+export const invitations = mysqlTable(
+  'invitations',
+  {
+    /** SHA-256 of the code. */
+    hash: char('hash', { length: 64 }).primaryKey(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    role: mysqlEnum('role', ROLES).notNull(),
+    personId: char('person_id', { length: 36 }).references(() => people.id, { onDelete: 'cascade' }),
+    expiresAt: moment('expires_at').notNull(),
+    usedAt: moment('used_at'),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [index('invitations_site').on(t.siteId)],
+);

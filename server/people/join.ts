@@ -1,0 +1,156 @@
+import { createHash, randomInt } from 'node:crypto';
+import { and, eq, gt, isNull } from 'drizzle-orm';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { z } from 'zod';
+import { database } from '../../db/client';
+import { credentials, invitations, members, people, ROLES, type Role, signIns, sites } from '../../db/people';
+import { checked, RequestRefused } from '../errors';
+import { checkedId, idSchema } from '../plan-id';
+import { inTransaction, type Transaction } from '../transaction';
+import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
+import { siteFor, type Who } from './may';
+
+const CODE_LENGTH = 10;
+/** Without those that are read for each other: 0 and O, 1 and I. 32 letters in 10 places are 2^50 codes. */
+const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const LASTS_MS = 7 * 86_400_000;
+const TRIES_A_MINUTE = 10;
+const tries = new RateLimiterMemory({ keyPrefix: 'join', points: TRIES_A_MINUTE, duration: 60 });
+
+/** A code as it was typed or read: without dashes and spaces, in capitals. */
+const plainCode = (code: string): string => code.replace(/[\s-]/g, '').toUpperCase();
+const hashOf = (code: string): string => createHash('sha256').update(plainCode(code)).digest('hex');
+const newCode = (): string =>
+  Array.from({ length: CODE_LENGTH }, () => LETTERS[randomInt(LETTERS.length)])
+    .join('')
+    .replace(/^.{5}/, '$&-');
+
+/** Makes a code for a site without asking who wants it: for the first owner, whom the terminal lets in. */
+export async function codeFor(siteId: string, role: Role, personId: string | null = null): Promise<string> {
+  const code = newCode();
+  const expiresAt = new Date(Date.now() + LASTS_MS);
+  await database()
+    .insert(invitations)
+    .values({ hash: hashOf(code), siteId, role, personId, expiresAt });
+  return code;
+}
+
+const inviteSchema = z.strictObject({ siteId: idSchema, role: z.enum(ROLES) });
+
+/** A code with which somebody makes an account of their own, with a role on a site. It is told this once, and works once. */
+export async function invite(who: Who, input: unknown): Promise<{ code: string }> {
+  const { siteId, role } = checked(inviteSchema, input);
+  return { code: await codeFor(siteFor(who, 'people', siteId), role) };
+}
+
+/** A code with which somebody of a site sets a new password, having lost the old one. */
+export async function recover(who: Who, siteId: string, personId: string): Promise<{ code: string }> {
+  const site = siteFor(who, 'people', checkedId('siteId', siteId));
+  const [member] = await database()
+    .select()
+    .from(members)
+    .where(and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId))));
+  if (!member) throw noSuchPerson();
+  return { code: await codeFor(site, member.role, personId) };
+}
+
+export function noSuchPerson(): RequestRefused {
+  return new RequestRefused(404, 'not-found', 'There is nobody with this id on the site.', [
+    { field: 'personId', message: 'Unknown.' },
+  ]);
+}
+
+/** What a code is for; nothing where it does not work (any more). */
+export async function invitationOf(code: string) {
+  const [found] = await database()
+    .select({ role: invitations.role, site: sites.name, name: people.name, email: people.email })
+    .from(invitations)
+    .innerJoin(sites, eq(sites.id, invitations.siteId))
+    .leftJoin(people, eq(people.id, invitations.personId))
+    .where(works(code));
+  return found;
+}
+
+const works = (code: string) =>
+  and(eq(invitations.hash, hashOf(code)), isNull(invitations.usedAt), gt(invitations.expiresAt, new Date()));
+
+const password = z
+  .string()
+  .min(PASSWORD_LEAST, `At least ${PASSWORD_LEAST} characters.`)
+  .max(PASSWORD_MOST, `At most ${PASSWORD_MOST} characters.`);
+const joinSchema = z.strictObject({
+  code: z.string().min(1, 'Type the code.').max(40),
+  name: z.string().trim().min(1, 'Type your name.').max(60, 'At most 60 characters.'),
+  email: z.email('Type an e-mail address, for example ada@example.com.').max(254).toLowerCase(),
+  password,
+});
+const renewSchema = z.strictObject({ code: z.string().min(1).max(40), password });
+
+/** Counts tries, so that codes cannot be guessed. */
+export async function countTry(caller: string): Promise<void> {
+  await tries.consume(caller).catch(() => {
+    throw new RequestRefused(429, 'too-often', 'Too many codes were tried. Try again in a minute.');
+  });
+}
+
+function wrongCode(): RequestRefused {
+  const message = 'This code does not work, or not any more. Ask the owner for another.';
+  return new RequestRefused(422, 'invalid', message, [{ field: 'code', message }]);
+}
+
+/** Takes a code, and does with it what it is for: whoever comes second with it gets nothing. */
+const withCode = <T>(
+  code: string,
+  use: (tx: Transaction, taken: typeof invitations.$inferSelect) => Promise<T>,
+): Promise<T> =>
+  inTransaction(async (tx) => {
+    const [taken] = await tx.select().from(invitations).where(works(code)).for('update');
+    if (!taken) throw wrongCode();
+    await tx.update(invitations).set({ usedAt: new Date() }).where(eq(invitations.hash, taken.hash));
+    return use(tx, taken);
+  });
+
+const hashed = async (password: string): Promise<string> => (await auth().$context).password.hash(password);
+
+/**
+ * Makes an account with a code, and gives it the role of the code.
+ * @throws RequestRefused 422 where the code does not work or the address has an account already
+ */
+export async function join(input: unknown): Promise<{ email: string }> {
+  const { code, name, email, password } = checked(joinSchema, input);
+  const hash = await hashed(password);
+  return withCode(code, async (tx, { siteId, role, personId }) => {
+    if (personId) throw wrongCode();
+    const [there] = await tx.select({ id: people.id }).from(people).where(eq(people.email, email));
+    if (there) {
+      const message = 'This address has an account already. Sign in, and ask the owner to add you.';
+      throw new RequestRefused(422, 'invalid', message, [{ field: 'email', message }]);
+    }
+    const id = crypto.randomUUID();
+    await tx.insert(people).values({ id, name, email });
+    await tx
+      .insert(credentials)
+      .values({ id: crypto.randomUUID(), accountId: id, providerId: 'credential', userId: id, password: hash });
+    await tx.insert(members).values({ siteId, personId: id, role });
+    return { email };
+  });
+}
+
+/** Sets a new password with a code of the owner, and signs them out wherever they were signed in. */
+export async function renew(input: unknown): Promise<{ email: string }> {
+  const { code, password } = checked(renewSchema, input);
+  const hash = await hashed(password);
+  return withCode(code, async (tx, { personId }) => {
+    const [person] = await tx
+      .select({ email: people.email })
+      .from(people)
+      .where(eq(people.id, personId ?? ''));
+    if (!personId || !person) throw wrongCode();
+    await tx
+      .update(credentials)
+      .set({ password: hash, updatedAt: new Date() })
+      .where(and(eq(credentials.userId, personId), eq(credentials.providerId, 'credential')));
+    await tx.delete(signIns).where(eq(signIns.userId, personId));
+    return { email: person.email };
+  });
+}

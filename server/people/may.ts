@@ -1,0 +1,91 @@
+import { eq } from 'drizzle-orm';
+import { database } from '../../db/client';
+import { FIRST_SITE_ID, type Role } from '../../db/people';
+import { plans } from '../../db/schema';
+import { RequestRefused } from '../errors';
+import { checkedId, noSuchPlan } from '../plan-id';
+
+/** Who asks: somebody who is signed in, or whoever sits at this machine while nothing is shared. */
+export type Who = typeof ALONE | Person;
+export const ALONE = 'alone';
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  /** What they are, by the id of the site. */
+  readonly roles: ReadonlyMap<string, Role>;
+}
+
+/** What each role may do on its site. */
+export const MAY = {
+  read: ['owner', 'planner', 'technician', 'viewer'],
+  /** Entries, photos, charges, private addresses of a calendar. */
+  log: ['owner', 'planner', 'technician'],
+  /** Plans, revisions, settings, weather. */
+  plan: ['owner', 'planner'],
+  /** The whole line or log as a file. */
+  export: ['owner'],
+  people: ['owner'],
+} as const satisfies Record<string, readonly Role[]>;
+export type Action = keyof typeof MAY;
+
+const isAmong = (role: Role | undefined, action: Action): boolean =>
+  role !== undefined && (MAY[action] as readonly Role[]).includes(role);
+
+const REFUSED: Record<Action, string> = {
+  read: 'read this',
+  log: 'write into the log',
+  plan: 'change plans',
+  export: 'take the line or its log out',
+  people: 'change who may do what',
+};
+
+function mayNot(role: Role, action: Action): RequestRefused {
+  return new RequestRefused(403, 'forbidden', `As ${role} of this site you may not ${REFUSED[action]}.`);
+}
+
+/**
+ * Checks that somebody may do something with a line.
+ * @returns the id of the line
+ * @throws RequestRefused 404 where they are nobody on its site, as for a line that is not there; 403 where their role may not
+ */
+export async function permitted(who: Who, action: Action, planId: string): Promise<string> {
+  const id = checkedId('id', planId);
+  if (who === ALONE) return id;
+  const [line] = await database().select({ siteId: plans.siteId }).from(plans).where(eq(plans.id, id));
+  const role = line && who.roles.get(line.siteId);
+  if (!role) throw noSuchPlan();
+  if (!isAmong(role, action)) throw mayNot(role, action);
+  return id;
+}
+
+/** The sites on which somebody may do something, or `undefined` for all. */
+export function sitesOf(who: Who, action: Action): string[] | undefined {
+  if (who === ALONE) return undefined;
+  return [...who.roles].filter(([, role]) => isAmong(role, action)).map(([site]) => site);
+}
+
+/**
+ * The site that something new belongs to: the one asked for, or the first on which its maker may do so.
+ * @throws RequestRefused 403 where they may so nowhere, 404 where they are nobody on the site asked for
+ */
+export function siteFor(who: Who, action: Action, asked?: string): string {
+  if (who === ALONE) return asked ?? FIRST_SITE_ID;
+  if (asked !== undefined && !who.roles.has(asked)) throw noSuchSite();
+  const found = sitesOf(who, action)?.find((site) => asked === undefined || site === asked);
+  if (found) return found;
+  const [role] = asked === undefined ? who.roles.values() : [who.roles.get(asked)];
+  throw role ? mayNot(role, action) : new RequestRefused(403, 'forbidden', 'You are on no site any more.');
+}
+
+export function noSuchSite(): RequestRefused {
+  return new RequestRefused(404, 'not-found', 'There is no such site.', [{ field: 'siteId', message: 'Unknown.' }]);
+}
+
+/** The name under which they write, where they are signed in: it takes the place of one that was typed. */
+export function signed<T extends { who: string }>(who: Who, entry: T): T {
+  return who === ALONE ? entry : { ...entry, who: who.name };
+}
+
+export const personIdOf = (who: Who): string | null => (who === ALONE ? null : who.id);

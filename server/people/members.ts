@@ -1,0 +1,85 @@
+import { and, asc, count, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { database } from '../../db/client';
+import { members, people, ROLES, type Role, sites } from '../../db/people';
+import { checked, RequestRefused } from '../errors';
+import { checkedId } from '../plan-id';
+import { inTransaction, type Transaction } from '../transaction';
+import { noSuchPerson } from './join';
+import { siteFor, sitesOf, type Who } from './may';
+
+export interface Member {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+}
+
+export interface SiteOf {
+  readonly id: string;
+  readonly name: string;
+  /** Who is on it, for those who may change that. */
+  readonly members?: readonly Member[];
+}
+
+/** The sites on which somebody is, by name. */
+export async function readSites(who: Who): Promise<SiteOf[]> {
+  const all = await database().select({ id: sites.id, name: sites.name }).from(sites).orderBy(asc(sites.name));
+  const [own, led] = [sitesOf(who, 'read'), sitesOf(who, 'people')];
+  return Promise.all(
+    all
+      .filter((site) => own?.includes(site.id) ?? true)
+      .map(async (site) => ((led?.includes(site.id) ?? true) ? { ...site, members: await membersOf(site.id) } : site)),
+  );
+}
+
+const membersOf = (siteId: string): Promise<Member[]> =>
+  database()
+    .select({ id: people.id, name: people.name, email: people.email, role: members.role })
+    .from(members)
+    .innerJoin(people, eq(people.id, members.personId))
+    .where(eq(members.siteId, siteId))
+    .orderBy(asc(people.name));
+
+const roleSchema = z.strictObject({ role: z.enum(ROLES) });
+
+/** Gives somebody of a site another role. The last owner stays one. */
+export async function changeRole(who: Who, siteId: string, personId: string, input: unknown): Promise<{ role: Role }> {
+  const { role } = checked(roleSchema, input);
+  await ofSite(who, siteId, personId, async (tx, own) => {
+    await tx.update(members).set({ role }).where(own);
+  });
+  return { role };
+}
+
+/** Takes somebody off a site: from their next request on they see nothing of it. Their name stays in the log. */
+export async function removeMember(who: Who, siteId: string, personId: string): Promise<{ id: string }> {
+  await ofSite(who, siteId, personId, async (tx, own) => {
+    await tx.delete(members).where(own);
+  });
+  return { id: personId };
+}
+
+async function ofSite(
+  who: Who,
+  siteId: string,
+  personId: string,
+  change: (tx: Transaction, own: ReturnType<typeof and>) => Promise<void>,
+): Promise<void> {
+  const site = siteFor(who, 'people', checkedId('siteId', siteId));
+  const own = and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId)));
+  await inTransaction(async (tx) => {
+    await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
+    const [there] = await tx.select().from(members).where(own);
+    if (!there) throw noSuchPerson();
+    await change(tx, own);
+    const [owners] = await tx
+      .select({ n: count() })
+      .from(members)
+      .where(and(eq(members.siteId, site), eq(members.role, 'owner')));
+    if ((owners?.n ?? 0) === 0)
+      throw new RequestRefused(409, 'conflict', 'A site needs an owner. Make somebody else one first.', [
+        { field: 'role', message: 'The only owner.' },
+      ]);
+  });
+}

@@ -1,0 +1,32 @@
+import { eq } from 'drizzle-orm';
+import { headers } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { cache } from 'react';
+import { database } from '../../db/client';
+import { members } from '../../db/people';
+import { RequestRefused } from '../errors';
+import { auth, isShared } from './auth';
+import { ALONE, type Who } from './may';
+
+/** Whoever makes this request, or `undefined` where they have not signed in. Looked up anew for every request. */
+export const whoIsThere = cache(async (): Promise<Who | undefined> => {
+  if (!isShared()) return ALONE;
+  const session = await auth().api.getSession({ headers: await headers() });
+  if (!session) return undefined;
+  const { id, name, email } = session.user;
+  const rows = await database().select().from(members).where(eq(members.personId, id)).orderBy(members.at);
+  return { id, name, email, roles: new Map(rows.map((r) => [r.siteId, r.role])) };
+});
+
+/** Whoever makes this request of an interface. @throws RequestRefused 401 where they have not signed in */
+export async function whoAsks(): Promise<Who> {
+  const who = await whoIsThere();
+  if (!who) throw new RequestRefused(401, 'signed-out', 'Sign in first.');
+  return who;
+}
+
+/** Whoever opens this page; who has not signed in is sent to do so. */
+export async function whoReads(): Promise<Who> {
+  const who = await whoIsThere();
+  return who ?? redirect(`/sign-in?to=${encodeURIComponent((await headers()).get('x-path') ?? '/')}`);
+}
