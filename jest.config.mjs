@@ -12,6 +12,20 @@ const transform = {
   ],
 };
 
+const ACCOUNTS = [
+  'better-auth',
+  '@better-auth',
+  '@better-fetch',
+  'better-call',
+  '@noble',
+  'jose',
+  'kysely',
+  'nanostores',
+  'rou3',
+  'defu',
+  'set-cookie-parser',
+];
+
 const moduleNameMapper = {
   // The messages of zod in fifty languages take a tenth of a second to load, in each file of tests.
   '^\\.\\./locales/index\\.cjs$': '<rootDir>/node_modules/zod/v4/locales/en.cjs',
@@ -48,7 +62,9 @@ export default {
     {
       displayName: 'server',
       testMatch: ['<rootDir>/{server,bin}/**/*.test.ts'],
-      transform,
+      // What accounts are made with is not CommonJS.
+      transform: { ...transform, '\\.m?js$': transform['^.+\\.(ts|tsx)$'] },
+      transformIgnorePatterns: [`/node_modules/(?!(${ACCOUNTS.join('|')})/)`],
       sandboxInjectedGlobals,
       setupFiles: ['<rootDir>/bin/lib/shift-clock.cjs', '<rootDir>/jest.setup.ts'],
       moduleNameMapper,

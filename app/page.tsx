@@ -9,6 +9,6 @@ export const dynamic = 'force-dynamic';
 export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string | string[] }> }) {
   const { q } = await searchParams;
   const words = typeof q === 'string' ? q.slice(0, 200) : '';
-  const list = await whenUp(() => listPlans(words));
+  const list = await whenUp((who) => listPlans(who, words));
   return <Frame>{list ? <StartView list={list} words={words} /> : <DatabaseDown />}</Frame>;
 }

@@ -4,6 +4,7 @@
  */
 import type { RowDataPacket } from 'mysql2/promise';
 import { database } from '../db/client';
+import { ALONE } from '../server/people/may';
 import { readChargeLog } from '../server/read-lives';
 import { readLogPage, readTrial } from '../server/read-log-page';
 import { readSummaryOf } from '../server/read-log-summary';
@@ -14,17 +15,17 @@ import { LONG } from './fill-server';
 
 const id = LONG[0] as string;
 const PAGES: Readonly<Record<string, () => Promise<unknown>>> = {
-  'Start page, line switcher': () => listPlans(),
-  'Start page, searched': () => listPlans('Hall 77'),
-  'Every page of a line': () => readPlan(id),
-  'Today, Rounds, calendar': () => readSummaryOf(id),
-  Charges: () => readChargeLog(id),
-  Drains: () => readLogbook(id),
-  'Everything in the log': () => readLogPage(id, {}),
-  'the same, searched': () => readLogPage(id, { q: 'nothing such' }),
-  'the same, by kind': () => readLogPage(id, { kind: 'complaint' }),
-  Trend: () => readTrend(id, undefined),
-  Trial: () => readTrial(id, '2026-11-20T08:00', 7),
+  'Start page, line switcher': () => listPlans(ALONE),
+  'Start page, searched': () => listPlans(ALONE, 'Hall 77'),
+  'Every page of a line': () => readPlan(ALONE, id),
+  'Today, Rounds, calendar': () => readSummaryOf(ALONE, id),
+  Charges: () => readChargeLog(ALONE, id),
+  Drains: () => readLogbook(ALONE, id),
+  'Everything in the log': () => readLogPage(ALONE, id, {}),
+  'the same, searched': () => readLogPage(ALONE, id, { q: 'nothing such' }),
+  'the same, by kind': () => readLogPage(ALONE, id, { kind: 'complaint' }),
+  Trend: () => readTrend(ALONE, id, undefined),
+  Trial: () => readTrial(ALONE, id, '2026-11-20T08:00', 7),
 };
 
 type Query = (sql: string | { sql: string }, values?: unknown[]) => Promise<[RowDataPacket[], unknown]>;

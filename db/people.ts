@@ -1,10 +1,8 @@
 import {
-  bigint,
   boolean,
   char,
   datetime,
   index,
-  int,
   mysqlEnum,
   mysqlTable,
   primaryKey,
@@ -29,7 +27,7 @@ export const sites = mysqlTable('sites', {
   at: moment('at').notNull().$defaultFn(now),
 });
 
-/** Accounts. The columns of this table and of the four below it are those of better-auth. */
+/** Accounts. The columns of this table and of the three below it are those of better-auth. */
 export const people = mysqlTable('people', {
   id: char('id', { length: 36 }).primaryKey(),
   name: varchar('name', { length: 60 }).notNull(),
@@ -95,14 +93,6 @@ export const verifications = mysqlTable(
   },
   (t) => [index('verifications_identifier').on(t.identifier)],
 );
-
-/** How often somebody tried to sign in of late. */
-export const attempts = mysqlTable('attempts', {
-  id: char('id', { length: 36 }).primaryKey(),
-  key: varchar('key', { length: 255 }).notNull().unique(),
-  count: int('count').notNull(),
-  lastRequest: bigint('last_request', { mode: 'number' }).notNull(),
-});
 
 /** Who is what on which site. Whoever is gone from here sees nothing of the site from the next request on. */
 export const members = mysqlTable(

@@ -1,6 +1,7 @@
 import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../core/test/good-lines';
 import { logAnEntry } from './log-an-entry';
+import { ALONE } from './people/may';
 import { readCharges, saveCharge } from './save-charge';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
@@ -12,8 +13,8 @@ const [planId, otherId] = [uuid(), uuid()];
 let pool: Pool;
 beforeAll(async () => {
   pool = await freshDatabase('charges');
-  await createPlan({ id: planId, plan: goodShop() });
-  await createPlan({ id: otherId, plan: goodShop() });
+  await createPlan(ALONE, { id: planId, plan: goodShop() });
+  await createPlan(ALONE, { id: otherId, plan: goodShop() });
 });
 afterAll(() => closeDatabase(pool));
 const tin = (change: object = {}) => ({
@@ -36,17 +37,17 @@ const refused = (work: Promise<unknown>) =>
 
 test('a charge is kept once; another under its id or its name is refused and changes nothing', async () => {
   const one = tin();
-  await saveCharge(planId, one, NOW);
-  await saveCharge(planId, one, NOW);
-  expect(await readCharges(planId)).toEqual([one]);
-  expect(await refused(saveCharge(planId, { ...one, massKg: 2 }, NOW))).toMatchObject({ status: 409 });
-  expect(await refused(saveCharge(planId, tin({ name: 'TIN 1' }), NOW))).toMatchObject({
+  await saveCharge(ALONE, planId, one, NOW);
+  await saveCharge(ALONE, planId, one, NOW);
+  expect(await readCharges(ALONE, planId)).toEqual([one]);
+  expect(await refused(saveCharge(ALONE, planId, { ...one, massKg: 2 }, NOW))).toMatchObject({ status: 409 });
+  expect(await refused(saveCharge(ALONE, planId, tin({ name: 'TIN 1' }), NOW))).toMatchObject({
     status: 422,
     issues: [{ field: 'name' }],
   });
-  expect(await refused(saveCharge(otherId, one, NOW))).toMatchObject({ status: 409 });
-  await saveCharge(otherId, tin(), NOW); // the name is free in another line
-  expect(await readCharges(planId)).toEqual([one]);
+  expect(await refused(saveCharge(ALONE, otherId, one, NOW))).toMatchObject({ status: 409 });
+  await saveCharge(ALONE, otherId, tin(), NOW); // the name is free in another line
+  expect(await readCharges(ALONE, planId)).toEqual([one]);
 });
 
 test.each([
@@ -58,14 +59,14 @@ test.each([
   [{ timesBefore: 1.5 }, 'timesBefore'],
   [{ colour: 'blue' }, 'colour'],
 ])('%j is named at its field', async (change, field) => {
-  expect(await refused(saveCharge(planId, tin({ name: 'X', ...change }), NOW))).toMatchObject({
+  expect(await refused(saveCharge(ALONE, planId, tin({ name: 'X', ...change }), NOW))).toMatchObject({
     status: 422,
     issues: [expect.objectContaining({ field })],
   });
 });
 
 test('what happens to a charge is in the log of its own line, and the whole log has both', async () => {
-  const [own, other] = [await readCharges(planId), await readCharges(otherId)].map((c) => c[0]?.id ?? '');
+  const [own, other] = [await readCharges(ALONE, planId), await readCharges(ALONE, otherId)].map((c) => c[0]?.id ?? '');
   const change = (chargeId: string | undefined) => ({
     id: uuid(),
     kind: 'change',
@@ -74,8 +75,8 @@ test('what happens to a charge is in the log of its own line, and the whole log 
     measuredAt: '2026-11-20T07:00',
     who: 'Bram',
   });
-  await logAnEntry(planId, change(own), NOW);
-  expect(await refused(logAnEntry(planId, change(other), NOW))).toMatchObject({
+  await logAnEntry(ALONE, planId, change(own), NOW);
+  expect(await refused(logAnEntry(ALONE, planId, change(other), NOW))).toMatchObject({
     status: 422,
     issues: [{ field: 'chargeId' }],
   });

@@ -5,7 +5,8 @@ import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
 import { calendarOf } from './calendar/calendar-of';
 import { RequestRefused } from './errors';
-import { checkedId, noSuchPlan } from './plan-id';
+import { permitted, type Who } from './people/may';
+import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
 
@@ -26,8 +27,8 @@ async function within(limiter: RateLimiterMemory, key: string): Promise<void> {
 }
 
 /** A new private address of a line’s calendar. It is told this once: what is kept cannot be turned back into it. */
-export async function newFeed(planId: string): Promise<{ token: string }> {
-  const id = checkedId('id', planId);
+export async function newFeed(who: Who, planId: string): Promise<{ token: string }> {
+  const id = await permitted(who, 'log', planId);
   return inTransaction(async (tx) => {
     const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, id)).for('update');
     if (!plan) throw noSuchPlan();
@@ -42,11 +43,11 @@ export async function newFeed(planId: string): Promise<{ token: string }> {
 }
 
 /** Takes all private addresses of a line back: whoever has one gets nothing any more. */
-export async function revokeFeeds(planId: string): Promise<{ revoked: number }> {
+export async function revokeFeeds(who: Who, planId: string): Promise<{ revoked: number }> {
   const [done] = await database()
     .update(feeds)
     .set({ revokedAt: new Date() })
-    .where(and(eq(feeds.planId, checkedId('id', planId)), isNull(feeds.revokedAt)));
+    .where(and(eq(feeds.planId, await permitted(who, 'log', planId)), isNull(feeds.revokedAt)));
   return { revoked: done.affectedRows };
 }
 

@@ -3,6 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { database } from '../db/client';
 import { photos, plans } from '../db/schema';
 import { RequestRefused } from './errors';
+import { permitted, type Who } from './people/may';
 import { pictureMadeAnew } from './picture-made-anew';
 import { checkedId, noSuchPlan } from './plan-id';
 import { readBody } from './respond';
@@ -11,8 +12,8 @@ import { inTransaction } from './transaction';
 const MOST_BYTES = 1_500_000; // the browser makes it small before it sends it
 
 /** Keeps a photo. Sent again under its id it is one photo. */
-export async function keepAPhoto(planId: string, photoId: string, request: Request): Promise<{ id: string }> {
-  const [ofPlan, id] = [checkedId('id', planId), checkedId('photoId', photoId)];
+export async function keepAPhoto(who: Who, planId: string, photoId: string, request: Request): Promise<{ id: string }> {
+  const [ofPlan, id] = [await permitted(who, 'log', planId), checkedId('photoId', photoId)];
   const tooMuch = 'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.';
   const sent = await readBody(request, MOST_BYTES, tooMuch);
   const digest = createHash('sha256').update(sent).digest('hex');
@@ -31,11 +32,11 @@ export async function keepAPhoto(planId: string, photoId: string, request: Reque
   });
 }
 
-export async function readPhoto(planId: string, photoId: string): Promise<Buffer> {
+export async function readPhoto(who: Who, planId: string, photoId: string): Promise<Buffer> {
   const [row] = await database()
     .select()
     .from(photos)
-    .where(and(eq(photos.id, checkedId('photoId', photoId)), eq(photos.planId, checkedId('id', planId))));
+    .where(and(eq(photos.id, checkedId('photoId', photoId)), eq(photos.planId, await permitted(who, 'read', planId))));
   if (!row) throw new RequestRefused(404, 'not-found', 'There is no such photo.');
   return row.jpeg;
 }

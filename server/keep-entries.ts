@@ -14,6 +14,7 @@ export interface EntryRow {
   readonly task: string | null;
   readonly measuredAt: string;
   readonly who: string;
+  readonly personId?: string | null;
   readonly entry: LogEntry;
   readonly expected: LoggedEntry['expected'];
   readonly enteredAt?: Date;

@@ -5,6 +5,7 @@ import { stageById } from '../core/plan/runs';
 import { drainEntries, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { drainMark, markAgain } from './log-marks';
+import { permitted, personIdOf, signed, type Who } from './people/may';
 import { checkedId, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -31,9 +32,9 @@ export function drainRow(planId: string, planDocument: unknown, entry: DrainEntr
 }
 
 /** Writes a drain into the log. The same entry sent again is one entry; another one under its id is refused. */
-export async function logADrain(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
-  const id = checkedId('id', planId);
-  const entry = checked(drainEntrySchema, input);
+export async function logADrain(who: Who, planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
+  const id = await permitted(who, 'log', planId);
+  const entry = signed(who, checked(drainEntrySchema, input));
   const future = futureMessage(entry.drainedAt, nowMs);
   if (future) throw new RequestRefused(422, 'invalid', future, [{ field: 'drainedAt', message: future }]);
   return inTransaction(async (tx) => {
@@ -49,15 +50,20 @@ export async function logADrain(planId: string, input: unknown, nowMs = Date.now
         ]);
       return { id: entry.id };
     }
-    await tx.insert(drainEntries).values(drainRow(id, plan.document, entry));
+    await tx.insert(drainEntries).values({ ...drainRow(id, plan.document, entry), personId: personIdOf(who) });
     await markAgain(tx, id, [drainMark(entry.stageId)]);
     return { id: entry.id };
   });
 }
 
 /** Strikes an entry out as a mistake, or restores it. It stays in the log either way. */
-export async function strikeADrain(planId: string, entryId: string, struck: boolean): Promise<{ id: string }> {
-  const [id, ofPlan] = [checkedId('entryId', entryId), checkedId('id', planId)];
+export async function strikeADrain(
+  who: Who,
+  planId: string,
+  entryId: string,
+  struck: boolean,
+): Promise<{ id: string }> {
+  const [id, ofPlan] = [checkedId('entryId', entryId), await permitted(who, 'log', planId)];
   const own = and(eq(drainEntries.id, id), eq(drainEntries.planId, ofPlan));
   return inTransaction(async (tx) => {
     await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan)).for('update');

@@ -7,7 +7,8 @@ import { stageById } from '../core/plan/runs';
 import { charges, logEntries, photos, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { type EntryRow, keepEntries } from './keep-entries';
-import { checkedId, noSuchPlan } from './plan-id';
+import { permitted, personIdOf, signed, type Who } from './people/may';
+import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
 
@@ -37,9 +38,14 @@ export function entryRow(planId: string, planDocument: unknown, entry: LogEntry,
 }
 
 /** Writes an entry into the log. The same one sent again is one entry; another one under its id is refused. */
-export async function logAnEntry(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
-  const id = checkedId('id', planId);
-  const entry = checked(logEntrySchema, input);
+export async function logAnEntry(
+  who: Who,
+  planId: string,
+  input: unknown,
+  nowMs = Date.now(),
+): Promise<{ id: string }> {
+  const id = await permitted(who, 'log', planId);
+  const entry = signed(who, checked(logEntrySchema, input));
   const future = futureMessage(entry.measuredAt, nowMs);
   if (future) throw refuse('measuredAt', 'That lies in the future. Is the clock right?');
   return inTransaction(async (tx) => {
@@ -64,7 +70,7 @@ export async function logAnEntry(planId: string, input: unknown, nowMs = Date.no
       const [photo] = await tx.select({ planId: photos.planId }).from(photos).where(eq(photos.id, entry.photoId));
       if (photo?.planId !== id) throw refuse('photoId', 'There is no such photo in this line.');
     }
-    await keepEntries(tx, [entryRow(id, plan.document, entry)]);
+    await keepEntries(tx, [{ ...entryRow(id, plan.document, entry), personId: personIdOf(who) }]);
     return { id: entry.id };
   });
 }

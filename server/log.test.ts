@@ -12,6 +12,7 @@ import { dueOn } from './calendar/due-on';
 import { newFeed, readFeed, revokeFeeds } from './feeds';
 import { keepAPhoto, readPhoto } from './keep-a-photo';
 import { logAnEntry } from './log-an-entry';
+import { ALONE } from './people/may';
 import { readLogSummary } from './read-log-summary';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
@@ -25,7 +26,7 @@ let pool: Pool;
 const planId = uuid();
 beforeAll(async () => {
   pool = await freshDatabase('log');
-  await createPlan({ id: planId, plan });
+  await createPlan(ALONE, { id: planId, plan });
 });
 afterAll(() => closeDatabase(pool));
 const entry = (change: Partial<LogEntry> = {}): Record<string, unknown> => ({
@@ -46,10 +47,10 @@ const refused = (work: Promise<unknown>) =>
 
 test('an entry is kept once with what the plan expects; its reading is judged, and points to causes where it is out', async () => {
   const one = entry();
-  await logAnEntry(planId, one, NOW);
-  await logAnEntry(planId, one, NOW);
+  await logAnEntry(ALONE, planId, one, NOW);
+  await logAnEntry(ALONE, planId, one, NOW);
   const wet = entry({ readings: [{ of: 'dew-point', value: 25 }] });
-  await logAnEntry(planId, wet, NOW);
+  await logAnEntry(ALONE, planId, wet, NOW);
   const log = await readEntries(planId);
   expect(log).toHaveLength(2);
   const [second, first] = [log.find((e) => e.id === wet.id), log.find((e) => e.id === one.id)];
@@ -58,18 +59,18 @@ test('an entry is kept once with what the plan expects; its reading is judged, a
   expect(verdictOfReading(4, first?.expected[0] as never)).toBe('as expected');
   expect(findingsOf(plan, first as never)).toEqual([]);
   expect(findingsOf(plan, second as never)[0]).toMatchObject({ symptom: { id: 'D19' } });
-  expect(await refused(logAnEntry(planId, { ...one, who: 'Bram' }, NOW))).toMatchObject({ status: 409 });
+  expect(await refused(logAnEntry(ALONE, planId, { ...one, who: 'Bram' }, NOW))).toMatchObject({ status: 409 });
 });
 
 test('a correction is an entry of its own: both stay, the newer one stands', async () => {
   const wrong = entry({ readings: [{ of: 'dew-point', value: 3 }] });
-  await logAnEntry(planId, wrong, NOW);
+  await logAnEntry(ALONE, planId, wrong, NOW);
   const right = entry({ readings: [{ of: 'dew-point', value: 5 }], amends: wrong.id as string });
-  await logAnEntry(planId, right, NOW);
+  await logAnEntry(ALONE, planId, right, NOW);
   const log = await readEntries(planId);
   expect(log.some((e) => e.id === wrong.id)).toBe(true);
   expect(standingEntries(log).some((e) => e.id === wrong.id)).toBe(false);
-  expect(await refused(logAnEntry(planId, entry({ amends: uuid() }), NOW))).toMatchObject({ status: 422 });
+  expect(await refused(logAnEntry(ALONE, planId, entry({ amends: uuid() }), NOW))).toMatchObject({ status: 422 });
 });
 
 test.each<[string, Partial<LogEntry>, RegExp]>([
@@ -83,7 +84,7 @@ test.each<[string, Partial<LogEntry>, RegExp]>([
   ['31 February', { measuredAt: '2026-02-31T08:00' }, /Not a date/],
 ])('%s is refused in words, and nothing is written', async (_what, change, message) => {
   const before = await readEntries(planId);
-  const error = await refused(logAnEntry(planId, entry(change), NOW));
+  const error = await refused(logAnEntry(ALONE, planId, entry(change), NOW));
   expect(error).toMatchObject({ status: 422, message: expect.stringMatching(message) });
   expect(await readEntries(planId)).toEqual(before);
 });
@@ -94,9 +95,15 @@ test('a task that is done is not due any more; postponed it waits', async () => 
   const state = async (task: string) =>
     (await due()).find((t) => t.stage.id === 'separator' && t.task.id === task)?.state;
   expect(await state('M03')).toBe('overdue');
-  await logAnEntry(planId, entry({ kind: 'done', stageId: 'separator', task: 'M03', readings: [], result: 'ok' }), NOW);
+  await logAnEntry(
+    ALONE,
+    planId,
+    entry({ kind: 'done', stageId: 'separator', task: 'M03', readings: [], result: 'ok' }),
+    NOW,
+  );
   expect(await state('M03')).toBe('later');
   await logAnEntry(
+    ALONE,
     planId,
     entry({
       kind: 'put-off',
@@ -115,28 +122,28 @@ test('a photo is a small JPEG, kept once, and only shown with its line', async (
   const id = uuid();
   const jpeg = await pictureOf('gauge', 2000);
   const send = (body: Buffer) =>
-    keepAPhoto(planId, id, new Request('http://x', { method: 'PUT', body: new Uint8Array(body) }));
+    keepAPhoto(ALONE, planId, id, new Request('http://x', { method: 'PUT', body: new Uint8Array(body) }));
   expect(
-    await refused(keepAPhoto(planId, uuid(), new Request('http://x', { method: 'PUT', body: 'no picture' }))),
+    await refused(keepAPhoto(ALONE, planId, uuid(), new Request('http://x', { method: 'PUT', body: 'no picture' }))),
   ).toMatchObject({ status: 422 });
   expect(await refused(send(Buffer.alloc(2_000_000)))).toMatchObject({ status: 413 });
   await send(jpeg);
   await send(jpeg);
-  const kept = await readPhoto(planId, id);
+  const kept = await readPhoto(ALONE, planId, id);
   const made = await sharp(kept).metadata();
   expect(made).toMatchObject({ format: 'jpeg', width: 1600, height: 800 });
   expect(made).not.toHaveProperty('exif'); // where it was taken
   const huge = await pictureOf('wall', 7200); // 26 million pixels, a little file
   for (const wrong of [jpeg.subarray(0, 400), huge, await sharp(jpeg).png().toBuffer(), Buffer.alloc(0)])
     expect(await refused(send(wrong))).toMatchObject({ status: 422 });
-  expect(await refused(readPhoto(uuid(), id))).toMatchObject({ status: 404 });
+  expect(await refused(readPhoto(ALONE, uuid(), id))).toMatchObject({ status: 404 });
   const other = uuid();
-  await createPlan({ id: other, plan });
-  expect(await refused(logAnEntry(other, entry({ photoId: id }), NOW))).toMatchObject({
+  await createPlan(ALONE, { id: other, plan });
+  expect(await refused(logAnEntry(ALONE, other, entry({ photoId: id }), NOW))).toMatchObject({
     status: 422,
     issues: [{ field: 'photoId' }],
   });
-  await logAnEntry(planId, entry({ photoId: id }), NOW);
+  await logAnEntry(ALONE, planId, entry({ photoId: id }), NOW);
   expect(await refused(send(await pictureOf('another', 2000)))).toMatchObject({ status: 409 });
 });
 
@@ -179,7 +186,7 @@ describe('the calendar, read by a parser of the registry', () => {
   });
 
   test('its address is secret, not kept as it is, and gives nothing once it is taken back', async () => {
-    const { token } = await newFeed(planId);
+    const { token } = await newFeed(ALONE, planId);
     const [kept] = await pool.query('SELECT token FROM feeds');
     expect(JSON.stringify(kept)).not.toContain(token);
     const text = await readFeed(token);
@@ -187,26 +194,26 @@ describe('the calendar, read by a parser of the registry', () => {
     expect(events.length).toBeGreaterThan(3);
     expect(text).toContain('Round');
     const [one, two] = [uuid(), uuid()];
-    for (const id of [one, two]) await createPlan({ id, plan });
+    for (const id of [one, two]) await createPlan(ALONE, { id, plan });
     const uids = async (id: string) =>
-      [...(await readFeed((await newFeed(id)).token)).matchAll(/^UID:.*$/gm)].map(String);
+      [...(await readFeed((await newFeed(ALONE, id)).token)).matchAll(/^UID:.*$/gm)].map(String);
     expect(new Set([...(await uids(one)), ...(await uids(two))]).size).toBe(2 * (await uids(one)).length); // RFC 5545, 3.8.4.7
     expect(await uids(one)).toEqual(await uids(one));
     const swapped = token.replace(/[a-z]/, (c) => c.toUpperCase());
     expect(await refused(readFeed(swapped))).toMatchObject({ status: 404 });
-    expect(await revokeFeeds(planId)).toEqual({ revoked: 1 });
+    expect(await revokeFeeds(ALONE, planId)).toEqual({ revoked: 1 });
     expect(await refused(readFeed(token))).toMatchObject({ status: 404 });
-    const made = await Promise.all(Array.from({ length: 10 }, () => newFeed(planId)));
+    const made = await Promise.all(Array.from({ length: 10 }, () => newFeed(ALONE, planId)));
     expect(new Set(made.map((m) => m.token)).size).toBe(10);
-    expect(await refused(newFeed(planId))).toMatchObject({ status: 409 });
+    expect(await refused(newFeed(ALONE, planId))).toMatchObject({ status: 409 });
   });
 
   test('thirty wrong addresses or readings a minute are answered, one more is not', async () => {
     for (let i = 0; i < 30; i++) expect(await refused(readFeed(`guess ${i}`, 'x'))).toMatchObject({ status: 404 });
     expect(await refused(readFeed('guess', 'x'))).toMatchObject({ status: 429 });
     const id = uuid();
-    await createPlan({ id, plan });
-    const { token } = await newFeed(id);
+    await createPlan(ALONE, { id, plan });
+    const { token } = await newFeed(ALONE, id);
     expect(await readFeed(token, 'x')).toContain('BEGIN:VCALENDAR'); // a right one is not taken for a wrong one
     for (let i = 0; i < 29; i++) await readFeed(token);
     expect(await refused(readFeed(token))).toMatchObject({ status: 429 });
@@ -215,9 +222,9 @@ describe('the calendar, read by a parser of the registry', () => {
 
 test('what was measured in other air is compared with the walk in that air', async () => {
   const id = uuid();
-  await createPlan({ id, plan });
+  await createPlan(ALONE, { id, plan });
   const at = { stageId: 'intake', readings: [{ of: 'temperature' as const, value: 5 }] };
-  await logAnEntry(id, entry({ ...at, intakeTemperatureC: 5, intakeRelativeHumidity: 0.5 }), NOW);
-  await logAnEntry(id, entry({ ...at, measuredAt: '2026-11-27T07:00' }), NOW);
+  await logAnEntry(ALONE, id, entry({ ...at, intakeTemperatureC: 5, intakeRelativeHumidity: 0.5 }), NOW);
+  await logAnEntry(ALONE, id, entry({ ...at, measuredAt: '2026-11-27T07:00' }), NOW);
   expect((await readEntries(id)).map((e) => e.expected[0]?.value)).toEqual([5, 24]);
 });

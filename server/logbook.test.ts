@@ -5,6 +5,7 @@ import { setParameter } from '../core/plan/edit';
 import { planOf, stageOf } from '../core/test/reference';
 import { RequestRefused } from './errors';
 import { logADrain, strikeADrain } from './log-a-drain';
+import { ALONE } from './people/may';
 import { readLogbook } from './read-logbook';
 import { createPlan, savePlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
@@ -39,16 +40,16 @@ beforeAll(async () => {
 });
 beforeEach(async () => {
   id = uuid();
-  await createPlan({ id, plan });
+  await createPlan(ALONE, { id, plan });
 });
 afterAll(() => closeDatabase(pool));
 
 describe('logging a drain', () => {
   test('keeps what was typed, and beside it what the plan expected', async () => {
     const mine = entry({ note: '½ cup of Öl – “rusty”', loadedHours: 3.25 });
-    await logADrain(id, mine, NOW);
+    await logADrain(ALONE, id, mine, NOW);
     const expected = expectDrain(plan, mine);
-    expect((await readLogbook(id)).entries).toEqual([
+    expect((await readLogbook(ALONE, id)).entries).toEqual([
       expect.objectContaining({
         ...mine,
         stageName: 'Receiver',
@@ -63,38 +64,38 @@ describe('logging a drain', () => {
 
   test('the same entry sent again is one entry; another under its id is refused', async () => {
     const mine = entry();
-    await logADrain(id, mine, NOW);
-    await logADrain(id, mine, NOW);
-    expect((await readLogbook(id)).entries).toHaveLength(1);
-    expect(await statusOf(logADrain(id, { ...mine, amountM3: 1e-3 }, NOW))).toBe('409 id');
+    await logADrain(ALONE, id, mine, NOW);
+    await logADrain(ALONE, id, mine, NOW);
+    expect((await readLogbook(ALONE, id)).entries).toHaveLength(1);
+    expect(await statusOf(logADrain(ALONE, id, { ...mine, amountM3: 1e-3 }, NOW))).toBe('409 id');
   });
 
   test('a later edit of the plan does not rewrite what was expected then', async () => {
-    await logADrain(id, entry(), NOW);
-    const [before] = (await readLogbook(id)).entries;
-    await savePlan(id, {
+    await logADrain(ALONE, id, entry(), NOW);
+    const [before] = (await readLogbook(ALONE, id)).entries;
+    await savePlan(ALONE, id, {
       writeId: uuid(),
       rowVersion: 1,
       plan: setParameter(plan, 'receiver', 'settlingEfficiency', 0.1),
     });
-    expect((await readLogbook(id)).entries).toEqual([before]);
+    expect((await readLogbook(ALONE, id)).entries).toEqual([before]);
   });
 
   test('entries stay when their drain point leaves the line', async () => {
-    await logADrain(id, entry(), NOW);
-    await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: planOf({}, stageOf('aftercooler')) });
-    expect((await readLogbook(id)).entries).toHaveLength(1);
+    await logADrain(ALONE, id, entry(), NOW);
+    await savePlan(ALONE, id, { writeId: uuid(), rowVersion: 1, plan: planOf({}, stageOf('aftercooler')) });
+    expect((await readLogbook(ALONE, id)).entries).toHaveLength(1);
   });
 
   test('a mistake is struck out and can be restored; it is never erased', async () => {
     const mine = entry();
-    await logADrain(id, mine, NOW);
-    await strikeADrain(id, mine.id, true);
-    expect((await readLogbook(id)).entries[0]).toMatchObject({ id: mine.id, struck: true });
-    await strikeADrain(id, mine.id, false);
-    expect((await readLogbook(id)).entries[0]).toMatchObject({ struck: false });
-    expect(await statusOf(strikeADrain(id, uuid(), true))).toBe('404 entryId');
-    expect(await statusOf(strikeADrain(uuid(), mine.id, true))).toBe('404 entryId');
+    await logADrain(ALONE, id, mine, NOW);
+    await strikeADrain(ALONE, id, mine.id, true);
+    expect((await readLogbook(ALONE, id)).entries[0]).toMatchObject({ id: mine.id, struck: true });
+    await strikeADrain(ALONE, id, mine.id, false);
+    expect((await readLogbook(ALONE, id)).entries[0]).toMatchObject({ struck: false });
+    expect(await statusOf(strikeADrain(ALONE, id, uuid(), true))).toBe('404 entryId');
+    expect(await statusOf(strikeADrain(ALONE, uuid(), mine.id, true))).toBe('404 entryId');
   });
 
   test.each<[string, Partial<Record<keyof DrainEntry, unknown>>, string]>([
@@ -107,7 +108,7 @@ describe('logging a drain', () => {
     ['a colour that nobody asked', { appearance: 'pink' }, '422 appearance'],
     ['a note of a thousand letters', { note: 'x'.repeat(1000) }, '422 note'],
   ])('%s is refused at its field and changes nothing', async (_what, change, refusal) => {
-    expect(await statusOf(logADrain(id, { ...entry(), ...change }, NOW))).toBe(refusal);
-    expect((await readLogbook(id)).entries).toHaveLength(0);
+    expect(await statusOf(logADrain(ALONE, id, { ...entry(), ...change }, NOW))).toBe(refusal);
+    expect((await readLogbook(ALONE, id)).entries).toHaveLength(0);
   });
 });

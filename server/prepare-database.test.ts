@@ -3,6 +3,7 @@ import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { planOf, stageOf } from '../core/test/reference';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
 import { logADrain } from './log-a-drain';
+import { ALONE } from './people/may';
 import { prepareDatabase } from './prepare-database';
 import { readLogbook } from './read-logbook';
 import { listPlans, readPlan } from './read-plan';
@@ -22,21 +23,21 @@ const prepare = (mode: 'once' | 'empty' | 'reset') => prepareDatabase(pool, MIGR
 
 test('empty loads nothing; once loads the demo once; migrating again changes nothing', async () => {
   await prepare('empty');
-  expect(await listPlans()).toEqual({ lines: [], of: 0 });
-  expect((await listWeather()).map((y) => y.origin)).toEqual(['synthetic', 'synthetic']); // every start has them
+  expect(await listPlans(ALONE)).toEqual({ lines: [], of: 0 });
+  expect((await listWeather(ALONE)).map((y) => y.origin)).toEqual(['synthetic', 'synthetic']); // every start has them
   expect(await prepare('once')).toMatch(/loaded/);
   expect(await prepare('once')).toBe('');
   expect(await prepare('empty')).toBe('');
-  expect((await readLogbook(DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
-  expect((await listRevisions(DEMO_PLAN_ID)).map((r) => r.name)).toEqual([demoRevision().name]);
+  expect((await readLogbook(ALONE, DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
+  expect((await listRevisions(ALONE, DEMO_PLAN_ID)).map((r) => r.name)).toEqual([demoRevision().name]);
   const [tables] = await pool.query<RowDataPacket[]>('SHOW TABLES');
-  expect(tables).toHaveLength(13); // ours, the list of migrations and their lock
+  expect(tables).toHaveLength(20); // ours, the list of migrations and their lock
 });
 
 test('reset restores the demo, its line and its log, and leaves everything else as it was', async () => {
   await prepare('once');
   const mine = { id: crypto.randomUUID(), plan: planOf({}, stageOf('receiver')) };
-  await createPlan(mine);
+  await createPlan(ALONE, mine);
   const drain = {
     id: crypto.randomUUID(),
     drainedAt: '2026-11-23T16:00',
@@ -49,19 +50,19 @@ test('reset restores the demo, its line and its log, and leaves everything else 
     intakeTemperatureC: 20,
     intakeRelativeHumidity: 0.5,
   };
-  await logADrain(mine.id, { ...drain, stageId: 'receiver' }, NOW);
-  await logADrain(DEMO_PLAN_ID, { ...drain, id: crypto.randomUUID(), stageId: DEMO_STAGES.receiver }, NOW);
-  await savePlan(DEMO_PLAN_ID, {
+  await logADrain(ALONE, mine.id, { ...drain, stageId: 'receiver' }, NOW);
+  await logADrain(ALONE, DEMO_PLAN_ID, { ...drain, id: crypto.randomUUID(), stageId: DEMO_STAGES.receiver }, NOW);
+  await savePlan(ALONE, DEMO_PLAN_ID, {
     writeId: crypto.randomUUID(),
     rowVersion: 1,
     plan: { ...demoPlan(), name: 'scribbled on' },
   });
-  const before = [await readPlan(mine.id), await readLogbook(mine.id)];
+  const before = [await readPlan(ALONE, mine.id), await readLogbook(ALONE, mine.id)];
 
   expect(await prepare('reset')).toMatch(/as it was at first/);
-  const { routine, ...restored } = (await readPlan(DEMO_PLAN_ID)).plan;
+  const { routine, ...restored } = (await readPlan(ALONE, DEMO_PLAN_ID)).plan;
   expect({ ...restored, routine: demoPlan().routine }).toEqual(demoPlan());
   expect(routine.startedOn).toBe('2026-11-19');
-  expect((await readLogbook(DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
-  expect([await readPlan(mine.id), await readLogbook(mine.id)]).toEqual(before);
+  expect((await readLogbook(ALONE, DEMO_PLAN_ID)).entries).toHaveLength(demoDrains(NOW).length);
+  expect([await readPlan(ALONE, mine.id), await readLogbook(ALONE, mine.id)]).toEqual(before);
 });

@@ -10,8 +10,9 @@ import { allStages } from '../core/plan/runs';
 import { database } from '../db/client';
 import { logEntries, readings } from '../db/schema';
 import { CHANGES_KEPT, ENTRY, entryOf, newestFirst, READINGS_KEPT, together } from './entry-rows';
+import type { Who } from './people/may';
 import { readPlan } from './read-plan';
-import { readCharges } from './save-charge';
+import { chargesOf } from './save-charge';
 
 /** Entries that the lives of charges and elements rest on: changes and tasks at their stages, and readings of each kind. */
 export async function entriesOfLives(plan: Plan, planId: string, elementsToo: boolean): Promise<LifeEntry[]> {
@@ -63,8 +64,8 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
 }
 
 /** The charges of beads of a line, and what their lives and those of elements rest on. */
-export async function readChargeLog(planId: string): Promise<{ charges: Charge[]; entries: LifeEntry[] }> {
-  const { plan } = await readPlan(planId);
-  const [charges, entries] = await Promise.all([readCharges(planId), entriesOfLives(plan, planId, true)]);
+export async function readChargeLog(who: Who, planId: string): Promise<{ charges: Charge[]; entries: LifeEntry[] }> {
+  const { plan } = await readPlan(who, planId);
+  const [charges, entries] = await Promise.all([chargesOf(planId), entriesOfLives(plan, planId, true)]);
   return { charges, entries };
 }

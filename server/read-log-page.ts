@@ -8,7 +8,7 @@ import { DAY_MS } from '../core/quantity/constants';
 import { database } from '../db/client';
 import { logEntries } from '../db/schema';
 import { ENTRY, entryOf } from './entry-rows';
-import { checkedId } from './plan-id';
+import { permitted, type Who } from './people/may';
 
 const SHOWN = 60;
 /** Entries that one search looks through; further back by another one. */
@@ -44,8 +44,11 @@ function has(word: string): SQL | undefined {
 }
 
 /** A page of the log, the newest first. What is searched for is looked for in some thousand entries at a time. */
-export async function readLogPage(planId: string, { q = '', kind, before }: LogAsk): Promise<LogPage> {
-  const id = checkedId('id', planId);
+export const readLogPage = async (who: Who, planId: string, ask: LogAsk): Promise<LogPage> =>
+  logPageOf(await permitted(who, 'read', planId), ask);
+
+/** The same of a line whose log may be read. */
+export async function logPageOf(id: string, { q = '', kind, before }: LogAsk): Promise<LogPage> {
   const words = q.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
   const ofKind = kind && kind in ENTRY_KINDS ? eq(logEntries.kind, kind as EntryKind) : undefined;
   const part = and(eq(logEntries.planId, id), olderThan(before));
@@ -82,11 +85,12 @@ const MOST_DAYS = 90;
 
 /** The readings of some days on each side of a change, and what was done meanwhile. */
 export async function readTrial(
+  who: Who,
   planId: string,
   at: string,
   days: number,
 ): Promise<{ rows: TrialRow[]; between: LoggedEntry[] }> {
-  const id = checkedId('id', planId);
+  const id = await permitted(who, 'read', planId);
   const ms = siteTimeMs(at);
   if (!Number.isFinite(ms) || !(days >= 1 && days <= MOST_DAYS)) return { rows: [], between: [] };
   const found = await database()

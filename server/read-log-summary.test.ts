@@ -9,6 +9,7 @@ import { type LogSummary, summaryOf } from '../core/maintenance/log-summary';
 import { planOf, stageOf } from '../core/test/reference';
 import { logADrain, strikeADrain } from './log-a-drain';
 import { logAnEntry } from './log-an-entry';
+import { ALONE } from './people/may';
 import { readLogSummary } from './read-log-summary';
 import { createPlan } from './save-plan';
 import { closeDatabase, freshDatabase } from './test/database';
@@ -58,8 +59,8 @@ async function write(planId: string, log: readonly What[]): Promise<void> {
         sinceAt: '2026-05-31T00:00',
         amountM3: w.value / 1e3,
       };
-      await logADrain(planId, { ...drain, ...air, appearance: 'clear', who: 'x', note: '' }, NOW);
-      if (w.struck) await strikeADrain(planId, id, true);
+      await logADrain(ALONE, planId, { ...drain, ...air, appearance: 'clear', who: 'x', note: '' }, NOW);
+      if (w.struck) await strikeADrain(ALONE, planId, id, true);
       continue;
     }
     const readings = ['done', 'reading'].includes(w.kind)
@@ -79,7 +80,7 @@ async function write(planId: string, log: readonly What[]): Promise<void> {
       readings,
       amends: w.corrects === null ? null : (ids[w.corrects % Math.max(ids.length, 1)] ?? null),
     };
-    await logAnEntry(planId, entry, NOW);
+    await logAnEntry(ALONE, planId, entry, NOW);
     ids.push(id);
   }
 }
@@ -101,7 +102,7 @@ test('what the database says of a log is what the whole log says, and the same i
   await fc.assert(
     fc.asyncProperty(fc.array(what, { minLength: 20, maxLength: 120 }), async (log) => {
       const planId = crypto.randomUUID();
-      await createPlan({ id: planId, plan });
+      await createPlan(ALONE, { id: planId, plan });
       await write(planId, log);
       const whole = await readLog(planId);
       const asked = await readLogSummary(planId, plan);
@@ -126,11 +127,16 @@ test('what the database says of a log is what the whole log says, and the same i
 
 test('a correction is marked as it is written', async () => {
   const planId = crypto.randomUUID();
-  await createPlan({ id: planId, plan });
+  await createPlan(ALONE, { id: planId, plan });
   const reading = { kind: 'reading', stageId: 'receiver', measuredAt: '2026-11-20T08:00', who: 'x' };
   const [wrong, right] = [crypto.randomUUID(), crypto.randomUUID()];
-  await logAnEntry(planId, { ...reading, id: wrong, readings: [{ of: 'temperature', value: 90 }] }, NOW);
-  await logAnEntry(planId, { ...reading, id: right, amends: wrong, readings: [{ of: 'temperature', value: 19 }] }, NOW);
+  await logAnEntry(ALONE, planId, { ...reading, id: wrong, readings: [{ of: 'temperature', value: 90 }] }, NOW);
+  await logAnEntry(
+    ALONE,
+    planId,
+    { ...reading, id: right, amends: wrong, readings: [{ of: 'temperature', value: 19 }] },
+    NOW,
+  );
   const { signals, newest } = await readLogSummary(planId, plan);
   expect(signals.map((s) => s.value)).toEqual([19]);
   expect(newest.map((e) => e.id)).toEqual([right]);

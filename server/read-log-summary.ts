@@ -17,10 +17,11 @@ import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
 import { ENTRY, entryOf, newestFirst, together } from './entry-rows';
 import { marksOf } from './log-marks';
+import type { Who } from './people/may';
 import { checkedId } from './plan-id';
 import { entriesOfLives } from './read-lives';
 import { readPlan } from './read-plan';
-import { readCharges } from './save-charge';
+import { chargesOf } from './save-charge';
 
 const PUT_OFFS_KEPT = 500;
 
@@ -153,7 +154,7 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
       .orderBy(...newestFirst)
       .limit(LOOKED_AT),
     entriesOfLives(plan, id, false),
-    readCharges(id),
+    chargesOf(id),
   ]);
   return {
     last,
@@ -169,5 +170,5 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
 }
 
 /** The same of a line as it is stored. */
-export const readSummaryOf = async (planId: string): Promise<LogSummary> =>
-  readLogSummary(planId, (await readPlan(planId)).plan);
+export const readSummaryOf = async (who: Who, planId: string): Promise<LogSummary> =>
+  readLogSummary(planId, (await readPlan(who, planId)).plan);

@@ -5,24 +5,30 @@ import { database } from '../db/client';
 import { drainEntries } from '../db/schema';
 import { RequestRefused } from './errors';
 import { marksOf } from './log-marks';
+import { permitted, type Who } from './people/may';
 import { checkedId } from './plan-id';
 
 const SHOWN = 120;
 
 /** “Why?” of what was expected of a drain, as it was answered on its day; `null` where the log is older than that. */
-export async function readWhy(planId: string, entryId: string): Promise<{ why: Derivation | null }> {
+export async function readWhy(who: Who, planId: string, entryId: string): Promise<{ why: Derivation | null }> {
   const [row] = await database()
     .select({ why: drainEntries.why })
     .from(drainEntries)
-    .where(and(eq(drainEntries.id, checkedId('entryId', entryId)), eq(drainEntries.planId, checkedId('id', planId))));
+    .where(
+      and(
+        eq(drainEntries.id, checkedId('entryId', entryId)),
+        eq(drainEntries.planId, await permitted(who, 'read', planId)),
+      ),
+    );
   if (!row) throw new RequestRefused(404, 'not-found', 'There is no such entry.');
   return row;
 }
 
 /** The drain log of a line, newest first, struck entries included; without “why?”, which is long. */
-export async function readLogbook(planId: string, before = ''): Promise<DrainPage> {
-  const id = checkedId('id', planId);
-  const { planId: _plan, why: _why, loggedAt: _loggedAt, ...shown } = getTableColumns(drainEntries);
+export async function readLogbook(who: Who, planId: string, before = ''): Promise<DrainPage> {
+  const id = await permitted(who, 'read', planId);
+  const { planId: _plan, why: _why, loggedAt: _loggedAt, personId: _person, ...shown } = getTableColumns(drainEntries);
   const [, at, after] = /^(\d{4}-\d\d-\d\dT\d\d:\d\d)_([0-9a-f-]{36})$/.exec(before) ?? [];
   const older =
     at && after ? and(lte(shown.drainedAt, at), or(lt(shown.drainedAt, at), lt(shown.id, after))) : undefined;

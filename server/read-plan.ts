@@ -1,8 +1,9 @@
-import { and, count, desc, eq, like, sql } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, like, sql } from 'drizzle-orm';
 import type { Plan, PlanList } from '../core/plan/plan';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
-import { checkedId, noSuchPlan } from './plan-id';
+import { permitted, sitesOf, type Who } from './people/may';
+import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 
 export interface StoredPlan {
@@ -13,21 +14,21 @@ export interface StoredPlan {
 }
 
 /** A line as it was last saved. The document passes through its schema, so that fields new since then get their defaults. */
-export async function readPlan(id: string): Promise<StoredPlan> {
-  const [row] = await database()
-    .select()
-    .from(plans)
-    .where(eq(plans.id, checkedId('id', id)));
+export const readPlan = async (who: Who, id: string): Promise<StoredPlan> => planOf(await permitted(who, 'read', id));
+
+/** The same of a line that may be read. */
+export async function planOf(id: string): Promise<StoredPlan> {
+  const [row] = await database().select().from(plans).where(eq(plans.id, id));
   if (!row) throw noSuchPlan();
   return { id: row.id, rowVersion: row.rowVersion, isDemo: row.isDemo, plan: storedPlan(row.document) };
 }
 
 /** A line as it lies in the database, whatever state it is in: to be kept, or repaired by hand. */
-export async function readDocument(id: string): Promise<unknown> {
+export async function readDocument(who: Who, id: string): Promise<unknown> {
   const [row] = await database()
     .select({ document: plans.document })
     .from(plans)
-    .where(eq(plans.id, checkedId('id', id)));
+    .where(eq(plans.id, await permitted(who, 'read', id)));
   if (!row) throw noSuchPlan();
   return row.document;
 }
@@ -48,16 +49,23 @@ const row = {
 /**
  * The demos, and of the other lines those last worked on first. Their documents are not read, so that one that is broken
  * takes no other with it.
+ * @param who whose sites they stand on
  * @param words of their names, all of which have to be in it; left out, any
  */
-export async function listPlans(words = ''): Promise<PlanList> {
+export async function listPlans(who: Who, words = ''): Promise<PlanList> {
   const asked = words.split(/\s+/).filter(Boolean).slice(0, 8);
   const named = asked.map((word) =>
     like(sql`CONCAT(${plans.shop}, ' ', ${plans.name})`, `%${word.replace(/[\\%_]/g, '\\$&')}%`),
   );
-  const own = and(eq(plans.isDemo, false), ...named);
+  const sites = sitesOf(who, 'read');
+  const seen = sites && inArray(plans.siteId, sites);
+  const own = and(eq(plans.isDemo, false), seen, ...named);
   const [demos, lines, [all]] = await Promise.all([
-    database().select(row).from(plans).where(eq(plans.isDemo, true)).orderBy(desc(plans.updatedAt)),
+    database()
+      .select(row)
+      .from(plans)
+      .where(and(eq(plans.isDemo, true), seen))
+      .orderBy(desc(plans.updatedAt)),
     database().select(row).from(plans).where(own).orderBy(desc(plans.updatedAt)).limit(LISTED),
     database().select({ n: count() }).from(plans).where(own),
   ]);

@@ -2,6 +2,7 @@ import type { Pool } from 'mysql2/promise';
 import { siteTimeOf } from '../core/log/site-clock';
 import { planOf, stageOf } from '../core/test/reference';
 import { logAnEntry } from './log-an-entry';
+import { ALONE } from './people/may';
 import { readLogPage, readTrial } from './read-log-page';
 import { readCalibrations, readTrend } from './read-trend';
 import { createPlan } from './save-plan';
@@ -15,7 +16,7 @@ const HOURS = 700;
 let pool: Pool;
 beforeAll(async () => {
   pool = await freshDatabase('trend');
-  await createPlan({ id: planId, plan });
+  await createPlan(ALONE, { id: planId, plan });
   for (let i = 0; i < HOURS; i++) {
     const id = crypto.randomUUID();
     ids.push(id);
@@ -31,18 +32,18 @@ beforeAll(async () => {
           ? []
           : [i % 3 === 0 ? { of: 'temperature', value: 20 + (i % 7) } : { of: 'pressure-drop', value: 1e4 }],
     };
-    await logAnEntry(planId, entry, NOW);
+    await logAnEntry(ALONE, planId, entry, NOW);
   }
 }, 120_000);
 afterAll(() => closeDatabase(pool));
 
 test('a trend has at most some hundred points, whose mean is that of the readings; the most read comes first', async () => {
-  const trend = await readTrend(planId, undefined);
+  const trend = await readTrend(ALONE, planId, undefined);
   expect(trend.chosen).toEqual({ stageId: 'coalescing-filter', of: 'pressure-drop' });
   expect(trend.points.length).toBeLessThanOrEqual(301);
   expect(trend.each).toBe(Math.round(420 / trend.points.length));
   for (const p of trend.points) expect(p.value).toBeCloseTo(1e4, 6);
-  const warm = await readTrend(planId, 'receiver:temperature');
+  const warm = await readTrend(ALONE, planId, 'receiver:temperature');
   expect(warm.points).toHaveLength(210); // so few are shown as they were read
   expect(warm.points.map((p) => p.at)).toEqual(warm.points.map((p) => p.at).toSorted());
   expect(warm.names).toHaveLength(2);
@@ -52,12 +53,13 @@ test('pages follow each other without a gap, and a search finds what has all its
   const seen: string[] = [];
   let before: string | undefined;
   do {
-    const page = await readLogPage(planId, { before });
+    const page = await readLogPage(ALONE, planId, { before });
     seen.push(...page.entries.map((e) => e.id));
     before = page.next;
   } while (before);
   expect(seen).toEqual(ids.toReversed());
-  const found = async (q: string, kind?: string) => (await readLogPage(planId, { q, kind })).entries.map((e) => e.what);
+  const found = async (q: string, kind?: string) =>
+    (await readLogPage(ALONE, planId, { q, kind })).entries.map((e) => e.what);
   expect(await found('HUMS 69')).toEqual(['hums 100_% number 690']);
   expect(await found('0_%  number 690')).toHaveLength(1);
   expect(await found('x_%')).toEqual([]);
@@ -66,11 +68,11 @@ test('pages follow each other without a gap, and a search finds what has all its
 });
 
 test('a trial has the days on each side; what was read tells what the plan should say', async () => {
-  const { rows } = await readTrial(planId, '2026-11-01T00:00', 3);
+  const { rows } = await readTrial(ALONE, planId, '2026-11-01T00:00', 3);
   expect(rows.map((r) => [r.of, r.before.count + r.after.count]).toSorted()).toEqual([
     ['pressure-drop', expect.any(Number)],
     ['temperature', expect.any(Number)],
   ]);
-  expect((await readTrial(planId, 'never', 3)).rows).toEqual([]);
+  expect((await readTrial(ALONE, planId, 'never', 3)).rows).toEqual([]);
   expect(await readCalibrations(planId, plan)).toMatchObject([{ stageId: 'coalescing-filter', entries: 8 }]);
 });

@@ -9,6 +9,7 @@ import { database } from '../db/client';
 import { drainEntries, logEntries, readings } from '../db/schema';
 import { ENTRY, entryOf, together } from './entry-rows';
 import { marksOf } from './log-marks';
+import { permitted, type Who } from './people/may';
 import { checkedId } from './plan-id';
 
 const POINTS_MOST = 300;
@@ -44,8 +45,8 @@ async function mostRead(planId: string): Promise<string | undefined> {
 }
 
 /** The series of a line, and one of them through time: as it was read, or in means where that would be too much. */
-export async function readTrend(planId: string, chosen: string | undefined): Promise<Trend> {
-  const id = checkedId('id', planId);
+export async function readTrend(who: Who, planId: string, chosen: string | undefined): Promise<Trend> {
+  const id = await permitted(who, 'read', planId);
   const mine = and(eq(readings.planId, id), eq(readings.stands, true));
   const marks = await marksOf(id);
   const known = marks.series.map(({ stageId, of }): TrendName => ({ stageId, of }));

@@ -1,4 +1,8 @@
+import { Readable } from 'node:stream';
 import { RequestRefused, translated } from './errors';
+import type { Who } from './people/may';
+import type { SignedIn } from './people/sign-in';
+import { whoAsks } from './people/who-asks';
 
 /** Largest body that is read: a plan of sixty stages is under 100 kB. */
 const MOST_BYTES = 1_000_000;
@@ -76,23 +80,49 @@ function refusal(thrown: unknown): Response {
   );
 }
 
-/** Runs a route's work and answers in JSON; refusals carry their status, message and fields. */
-export async function respond(work: () => Promise<unknown>, status = 200): Promise<Response> {
+/** Does a route's work for whoever asks, and answers in JSON; refusals carry their status, message and fields. */
+export const respond = (work: (who: Who) => Promise<unknown>, status = 200): Promise<Response> =>
+  answer(async () => Response.json(await work(await whoAsks()), { status }));
+
+/** The same for what is no JSON: a picture, a calendar, a file. */
+export const respondAs = (
+  type: string,
+  work: (who: Who) => Promise<string | Buffer | ReadableStream>,
+  fileName?: string,
+): Promise<Response> => answer(async () => bodyOf(type, await work(await whoAsks()), fileName));
+
+/** The same for whom nobody knows: who asks for a calendar by its private address, or comes with a code. */
+export const respondToAnybody = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
+  answer(async () => Response.json(await work(), { status }));
+export const respondToAnybodyAs = (type: string, work: () => Promise<string>): Promise<Response> =>
+  answer(async () => bodyOf(type, await work()));
+
+/** What is written bit by bit, as a body. */
+export const streamOf = (parts: AsyncIterable<string>): ReadableStream =>
+  (Readable.toWeb(Readable.from(parts)) as ReadableStream<string>).pipeThrough(new TextEncoderStream());
+
+/** The same, with the cookies that somebody is signed in by. */
+export const respondSignedIn = (work: () => Promise<SignedIn>, status = 200): Promise<Response> =>
+  answer(async () => {
+    const { body, cookies } = await work();
+    const response = Response.json(body, { status });
+    for (const cookie of cookies) response.headers.append('set-cookie', cookie);
+    return response;
+  });
+
+/** Where a request comes from, as far as it says. */
+export const callerOf = (request: Request): string => request.headers.get('x-forwarded-for')?.split(',')[0] ?? '';
+
+async function answer(work: () => Promise<Response>): Promise<Response> {
   try {
-    return Response.json(await work(), { status });
+    return await work();
   } catch (thrown) {
     return refusal(thrown);
   }
 }
 
-/** The same for what is no JSON: a picture, a calendar. */
-export async function respondAs(type: string, work: () => Promise<string | Buffer>): Promise<Response> {
-  try {
-    const body = await work();
-    return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
-      headers: { 'content-type': type, 'cache-control': 'private, no-cache' },
-    });
-  } catch (thrown) {
-    return refusal(thrown);
-  }
+function bodyOf(type: string, body: string | Buffer | ReadableStream, fileName?: string): Response {
+  const headers = new Headers({ 'content-type': type, 'cache-control': 'private, no-cache' });
+  if (fileName !== undefined) headers.set('content-disposition', `attachment; filename="${fileName}"`);
+  return new Response(Buffer.isBuffer(body) ? new Uint8Array(body) : body, { headers });
 }

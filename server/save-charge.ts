@@ -5,15 +5,21 @@ import { futureMessage } from '../core/log/drain-entry';
 import { database } from '../db/client';
 import { charges, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
-import { checkedId, noSuchPlan } from './plan-id';
+import { permitted, type Who } from './people/may';
+import { noSuchPlan } from './plan-id';
 import { inTransaction } from './transaction';
 
 const refuse = (status: number, code: 'invalid' | 'conflict', field: string, message: string) =>
   new RequestRefused(status, code, message, [{ field, message }]);
 
 /** Takes a charge of beads into a line’s books. The same one sent again is one; another one under its id or its name is refused. */
-export async function saveCharge(planId: string, input: unknown, nowMs = Date.now()): Promise<{ id: string }> {
-  const id = checkedId('id', planId);
+export async function saveCharge(
+  who: Who,
+  planId: string,
+  input: unknown,
+  nowMs = Date.now(),
+): Promise<{ id: string }> {
+  const id = await permitted(who, 'log', planId);
   const charge = checked(chargeSchema, input);
   if (futureMessage(charge.boughtAt, nowMs))
     throw refuse(422, 'invalid', 'boughtAt', 'That lies in the future. Is the clock right?');
@@ -34,11 +40,15 @@ export async function saveCharge(planId: string, input: unknown, nowMs = Date.no
 }
 
 /** The charges of a line, the oldest first. */
-export async function readCharges(planId: string): Promise<Charge[]> {
+export const readCharges = async (who: Who, planId: string): Promise<Charge[]> =>
+  chargesOf(await permitted(who, 'read', planId));
+
+/** The same of a line that may be read. */
+export async function chargesOf(planId: string): Promise<Charge[]> {
   const rows = await database()
     .select({ charge: charges.charge })
     .from(charges)
-    .where(eq(charges.planId, checkedId('id', planId)))
+    .where(eq(charges.planId, planId))
     .orderBy(asc(charges.at));
   return rows.map((r) => r.charge);
 }

@@ -5,11 +5,12 @@ import { z } from 'zod';
 import { planSchema } from '../core/plan/plan';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
-import { checkedId, idSchema, noSuchPlan } from './plan-id';
+import { permitted, siteFor, type Who } from './people/may';
+import { idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
 
-const createSchema = z.strictObject({ id: idSchema, plan: planSchema });
+const createSchema = z.strictObject({ id: idSchema, plan: planSchema, siteId: idSchema.optional() });
 const saveSchema = z.strictObject({ writeId: idSchema, rowVersion: z.int().min(1), plan: planSchema });
 
 const digestOf = (content: object): string => createHash('sha256').update(JSON.stringify(content)).digest('hex');
@@ -20,20 +21,21 @@ export interface Saved {
 }
 
 /** Stores a new line under the id that the client made. Repeated with the same content it is one line. */
-export async function createPlan(input: unknown): Promise<Saved> {
-  const { id, plan } = checked(createSchema, input);
+export async function createPlan(who: Who, input: unknown): Promise<Saved> {
+  const { id, plan, siteId } = checked(createSchema, input);
+  const site = await siteFor(who, 'plan', siteId);
   const digest = digestOf({ rowVersion: 0, plan });
   return inTransaction(async (tx) => {
     const [there] = await tx.select().from(plans).where(eq(plans.id, id));
     if (!there) {
-      await tx.insert(plans).values({ id, document: plan });
+      await tx.insert(plans).values({ id, siteId: site, document: plan });
       // The first write of a line has its id.
       await tx.insert(planWrites).values({ id, planId: id, rowVersion: 1, digest });
       return { id, rowVersion: 1 };
     }
     const [made] = await tx.select().from(planWrites).where(eq(planWrites.id, id));
-    if (made ? made.planId === id && made.digest === digest : isDeepStrictEqual(there.document, plan))
-      return { id, rowVersion: made?.rowVersion ?? there.rowVersion };
+    const isSame = made ? made.planId === id && made.digest === digest : isDeepStrictEqual(there.document, plan);
+    if (isSame && there.siteId === site) return { id, rowVersion: made?.rowVersion ?? there.rowVersion };
     throw new RequestRefused(409, 'conflict', 'Another line has this id already.', [
       { field: 'id', message: 'Already used.' },
     ]);
@@ -44,8 +46,8 @@ export async function createPlan(input: unknown): Promise<Saved> {
  * Saves a line over the version that the writer had seen. A write that was already acknowledged is acknowledged again;
  * a write over somebody else's newer version is refused with that version, and changes nothing.
  */
-export async function savePlan(planId: string, input: unknown): Promise<Saved> {
-  const id = checkedId('id', planId);
+export async function savePlan(who: Who, planId: string, input: unknown): Promise<Saved> {
+  const id = await permitted(who, 'plan', planId);
   const { writeId, rowVersion, plan } = checked(saveSchema, input);
   const digest = digestOf({ rowVersion, plan });
   return inTransaction(async (tx) => {

@@ -5,6 +5,7 @@ import { type Plan, planSchema, type RevisionSummary, revisionNameSchema } from 
 import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { permitted, type Who } from './people/may';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -21,8 +22,8 @@ export interface Revision extends RevisionSummary {
 }
 
 /** Keeps a plan as it is under a name, for good. Repeated with the same content it is one revision. */
-export async function saveRevision(planId: string, input: unknown): Promise<RevisionSummary> {
-  const ofPlan = checkedId('id', planId);
+export async function saveRevision(who: Who, planId: string, input: unknown): Promise<RevisionSummary> {
+  const ofPlan = await permitted(who, 'plan', planId);
   const { id, name, plan } = checked(revisionSchema, input);
   return inTransaction(async (tx) => {
     const [owner] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan)).for('update');
@@ -48,22 +49,22 @@ export async function saveRevision(planId: string, input: unknown): Promise<Revi
 }
 
 /** The revisions of a line, the newest first. */
-export async function listRevisions(planId: string): Promise<RevisionSummary[]> {
+export async function listRevisions(who: Who, planId: string): Promise<RevisionSummary[]> {
   const rows = await database()
     .select({ id: revisions.id, name: revisions.name, at: revisions.at })
     .from(revisions)
-    .where(eq(revisions.planId, checkedId('id', planId)))
+    .where(eq(revisions.planId, await permitted(who, 'read', planId)))
     .orderBy(desc(revisions.at));
   return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
 }
 
 /** A revision as it was; fields that are new since then get their defaults. */
-export async function readRevision(planId: string, revisionId: string): Promise<Revision> {
+export async function readRevision(who: Who, planId: string, revisionId: string): Promise<Revision> {
   const [row] = await database()
     .select()
     .from(revisions)
     .where(eq(revisions.id, checkedId('id', revisionId)));
-  if (!row || row.planId !== checkedId('id', planId))
+  if (!row || row.planId !== (await permitted(who, 'read', planId)))
     throw new RequestRefused(404, 'not-found', 'There is no such revision.', [{ field: 'id', message: 'Unknown.' }]);
   return { id: row.id, name: row.name, at: row.at.toISOString(), plan: storedPlan(row.document) };
 }

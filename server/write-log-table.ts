@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { LOG_COLUMNS, rowOfDrain, rowsOfEntry } from '../core/maintenance/log-table';
 import { recordsOf } from './line-copy/write-line-copy';
-import { readLogPage } from './read-log-page';
+import { logPageOf } from './read-log-page';
 
 /** A text that a spreadsheet would take for a formula, made plain (OWASP, CSV injection, recalled). */
 const safe = (cell: string | number): string | number =>
@@ -24,7 +24,7 @@ export async function* tableLines(planId: string, q: string, kind: string): Asyn
   }
   let before: string | undefined;
   do {
-    const page = await readLogPage(planId, { q, kind, before });
+    const page = await logPageOf(planId, { q, kind, before });
     for (const entry of page.entries) for (const row of rowsOfEntry(entry)) yield lineOf(row);
     before = page.next;
   } while (before !== undefined);

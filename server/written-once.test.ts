@@ -4,6 +4,7 @@ import { RequestRefused } from './errors';
 import { keepAPhoto } from './keep-a-photo';
 import { logADrain } from './log-a-drain';
 import { logAnEntry } from './log-an-entry';
+import { ALONE } from './people/may';
 import { saveCharge } from './save-charge';
 import { createPlan, savePlan } from './save-plan';
 import { saveRevision } from './save-revision';
@@ -19,7 +20,7 @@ const [here, there] = [uuid(), uuid()];
 let pool: Pool;
 beforeAll(async () => {
   pool = await freshDatabase('once');
-  for (const id of [here, there]) await createPlan({ id, plan });
+  for (const id of [here, there]) await createPlan(ALONE, { id, plan });
 });
 afterAll(() => closeDatabase(pool));
 
@@ -50,13 +51,17 @@ const photo = async (text: string) =>
 
 /** Each kind of write: by its id, in a line, with one of two contents. */
 const WRITES: Record<string, { table: string; write: (id: string, line: string, text: string) => Promise<unknown> }> = {
-  line: { table: 'plans', write: (id, _, name) => createPlan({ id, plan: { ...plan, name } }) },
-  revision: { table: 'revisions', write: (id, line, name) => saveRevision(line, { id, name: `${name} ${id}`, plan }) },
-  drain: { table: 'drain_entries', write: (id, line, note) => logADrain(line, { ...drain, id, note }, NOW) },
+  line: { table: 'plans', write: (id, _, name) => createPlan(ALONE, { id, plan: { ...plan, name } }) },
+  revision: {
+    table: 'revisions',
+    write: (id, line, name) => saveRevision(ALONE, line, { id, name: `${name} ${id}`, plan }),
+  },
+  drain: { table: 'drain_entries', write: (id, line, note) => logADrain(ALONE, line, { ...drain, id, note }, NOW) },
   entry: {
     table: 'log_entries',
     write: (id, line, what) =>
       logAnEntry(
+        ALONE,
         line,
         { id, kind: 'observation', stageId: 'receiver', measuredAt: '2026-11-24T08:00', who: 'x', what },
         NOW,
@@ -65,10 +70,10 @@ const WRITES: Record<string, { table: string; write: (id: string, line: string, 
   charge: {
     table: 'charges',
     write: (id, line, batch) =>
-      saveCharge(line, { id, name: id, medium: 'silica', massKg: 9, boughtAt: '2026-01-01T08:00', batch }, NOW),
+      saveCharge(ALONE, line, { id, name: id, medium: 'silica', massKg: 9, boughtAt: '2026-01-01T08:00', batch }, NOW),
   },
-  photo: { table: 'photos', write: async (id, line, text) => keepAPhoto(line, id, await photo(text)) },
-  weather: { table: 'weather_years', write: (id, _, name) => saveWeather({ id, year: year(name) }) },
+  photo: { table: 'photos', write: async (id, line, text) => keepAPhoto(ALONE, line, id, await photo(text)) },
+  weather: { table: 'weather_years', write: (id, _, name) => saveWeather(ALONE, { id, year: year(name) }) },
 };
 
 test.each(Object.entries(WRITES))(
@@ -94,10 +99,10 @@ test.each(Object.entries(WRITES))(
 
 test('a line that was made is acknowledged again after it was edited, and not with another content', async () => {
   const id = uuid();
-  expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
-  await savePlan(id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'edited' } });
-  expect(await createPlan({ id, plan })).toEqual({ id, rowVersion: 1 });
-  await expect(createPlan({ id, plan: { ...plan, name: 'edited' } })).rejects.toMatchObject({ status: 409 });
+  expect(await createPlan(ALONE, { id, plan })).toEqual({ id, rowVersion: 1 });
+  await savePlan(ALONE, id, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'edited' } });
+  expect(await createPlan(ALONE, { id, plan })).toEqual({ id, rowVersion: 1 });
+  await expect(createPlan(ALONE, { id, plan: { ...plan, name: 'edited' } })).rejects.toMatchObject({ status: 409 });
 });
 
 test.each([

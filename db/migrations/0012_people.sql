@@ -62,15 +62,6 @@ CREATE TABLE IF NOT EXISTS `verifications` (
 	KEY `verifications_identifier` (`identifier`)
 );
 --> statement-breakpoint
-CREATE TABLE IF NOT EXISTS `attempts` (
-	`id` char(36) NOT NULL,
-	`key` varchar(255) NOT NULL,
-	`count` int NOT NULL,
-	`last_request` bigint NOT NULL,
-	CONSTRAINT `attempts_id` PRIMARY KEY(`id`),
-	CONSTRAINT `attempts_key_unique` UNIQUE(`key`)
-);
---> statement-breakpoint
 CREATE TABLE IF NOT EXISTS `members` (
 	`site_id` char(36) NOT NULL,
 	`person_id` char(36) NOT NULL,

@@ -88,7 +88,7 @@ test('what is restored is what was there: any text, number, document and picture
           [crypto.randomUUID(), id, l.name, l.name, JSON.stringify(l.entry)],
         );
         await pool.query(
-          "INSERT INTO drain_entries VALUES (?, ?, 's', ?, '2026-11-25T08:00', '2026-11-24T08:00', ?, 'clear', ?, '', NULL, 1, 1, 1, 1, ?, ?, NULL, '2026-11-25', ?)",
+          "INSERT INTO drain_entries VALUES (?, ?, 's', ?, '2026-11-25T08:00', '2026-11-24T08:00', ?, 'clear', ?, '', NULL, 1, 1, 1, 1, ?, ?, NULL, '2026-11-25', ?, NULL)",
           [
             crypto.randomUUID(),
             id,

@@ -16,24 +16,30 @@ export interface Difference {
   readonly changed: number;
 }
 
-/** A row as one value: keys in order, bytes by their checksum. */
-function printOf(row: Record<string, unknown>): string {
+/** What a row has in some columns as one value. */
+function printOf(row: Record<string, unknown>, columns: readonly string[]): string {
   const hash = createHash('sha256');
-  for (const key of Object.keys(row).toSorted()) {
+  for (const key of columns) {
     const value = row[key];
     hash.update(`${key}\0`).update(Buffer.isBuffer(value) ? value : JSON.stringify(value ?? null));
   }
   return hash.digest('hex');
 }
 
-async function differenceOf(backup: OpenBackup, connection: Connection, table: Table): Promise<Difference> {
+/** By the columns that the backup has: one that is newer than it makes no row another. */
+async function differenceOf(
+  backup: OpenBackup,
+  connection: Connection,
+  table: Table,
+  columns: readonly string[],
+): Promise<Difference> {
   const here = new Map<string, string>();
-  for await (const row of rowsOf(connection, table)) here.set(keyOf(table, row), printOf(row));
+  for await (const row of rowsOf(connection, table)) here.set(keyOf(table, row), printOf(row, columns));
   let [same, onlyInBackup, changed] = [0, 0, 0];
   for await (const row of backup.rows(table.name)) {
     const print = here.get(keyOf(table, row));
     if (print === undefined) onlyInBackup++;
-    else if (print === printOf(row)) same++;
+    else if (print === printOf(row, columns)) same++;
     else changed++;
   }
   return { table: table.name, same, onlyInBackup, changed, onlyHere: here.size - same - changed };
@@ -46,11 +52,11 @@ export function compareBackup(file: string, url: string): Promise<Difference[]> 
     try {
       const here = await tablesOf(connection);
       const found: Difference[] = [];
-      for (const { name, rows } of backup.manifest.tables) {
+      for (const { name, rows, columns } of backup.manifest.tables) {
         const table = here.find((t) => t.name === name);
         found.push(
           table
-            ? await differenceOf(backup, connection, table)
+            ? await differenceOf(backup, connection, table, columns)
             : { table: name, same: 0, onlyInBackup: rows, changed: 0, onlyHere: 0 },
         );
       }
@@ -81,6 +87,7 @@ async function load(backup: OpenBackup, connection: Connection): Promise<void> {
   const tables = await tablesOf(connection);
   await connection.promise().query('SET SESSION foreign_key_checks = 0');
   await connection.promise().beginTransaction();
+  for (const { name } of tables) await connection.promise().query(`DELETE FROM \`${name}\``); // what migrations put in
   for (const { name, columns } of backup.manifest.tables) {
     const table = tables.find((t) => t.name === name);
     if (!table || columns.some((c) => !table.columns.some((own) => own.name === c)))

@@ -9,7 +9,7 @@ import type { WeatherHours } from '../../core/year/weather';
 import { clockOnTheWall } from '../clock';
 import { RequestRefused } from '../errors';
 import { readLogSummary } from '../read-log-summary';
-import { readWeather } from '../save-weather';
+import { weatherOf } from '../save-weather';
 import type { DueFrom } from './due-on';
 
 const KEPT = 500;
@@ -32,13 +32,13 @@ const texts = new LRUCache<string, string, DueFrom & { readonly planId: string }
 });
 
 /** The weather that a plan goes by, where it is stored here. */
-async function weatherOf(plan: Plan): Promise<WeatherHours | undefined> {
+async function hoursOf(plan: Plan): Promise<WeatherHours | undefined> {
   const { climate } = plan.survey;
   if (climate.from === 'months' && climate.months)
     return yearOfMonths(climate.months, surveyAtmosphericPa(plan.survey));
   if (climate.from !== 'file' || climate.yearId === null) return undefined;
   try {
-    return (await readWeather(climate.yearId)).hours;
+    return (await weatherOf(climate.yearId)).hours;
   } catch (error) {
     if (error instanceof RequestRefused && error.status === 404) return undefined; // of another place: today’s water counts
     throw error;
@@ -47,7 +47,7 @@ async function weatherOf(plan: Plan): Promise<WeatherHours | undefined> {
 
 /** The calendar of a line as text: worked out in a thread of its own, once a day while nothing that it follows from changes. */
 export async function calendarOf(planId: string, plan: Plan): Promise<string> {
-  const [log, weather] = await Promise.all([readLogSummary(planId, plan), weatherOf(plan)]);
+  const [log, weather] = await Promise.all([readLogSummary(planId, plan), hoursOf(plan)]);
   const now = clockOnTheWall();
   const day = now.slice(0, 10);
   const key = createHash('sha256')

@@ -1,6 +1,7 @@
 import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { logAnEntry } from '../log-an-entry';
+import { ALONE } from '../people/may';
 import { readLogSummary } from '../read-log-summary';
 import { createPlan } from '../save-plan';
 import { closeDatabase, freshDatabase } from '../test/database';
@@ -12,7 +13,7 @@ const plan = { ...goodShop(), routine: { ...goodShop().routine, startedOn: '2026
 let pool: Pool;
 beforeAll(async () => {
   pool = await freshDatabase('calendar');
-  await createPlan({ id: planId, plan });
+  await createPlan(ALONE, { id: planId, plan });
 });
 afterAll(() => closeDatabase(pool));
 const stamps = /^DTSTAMP.*$/gm;
@@ -34,7 +35,7 @@ test('a calendar from the thread is what the line and its log say; it changes wi
     what: 'away',
     who: 'Ida',
   };
-  await logAnEntry(planId, { ...entry, measuredAt: now, until: '2099-01-01T08:00' }, Date.now());
+  await logAnEntry(ALONE, planId, { ...entry, measuredAt: now, until: '2099-01-01T08:00' }, Date.now());
   const later = await calendarOf(planId, plan);
   expect(later.replace(stamps, '')).not.toBe(first.replace(stamps, ''));
 });

@@ -4,6 +4,7 @@ import { planOf, stageOf } from '../../core/test/reference';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain, strikeADrain } from '../log-a-drain';
 import { logAnEntry } from '../log-an-entry';
+import { ALONE } from '../people/may';
 import { readPlan } from '../read-plan';
 import { saveCharge } from '../save-charge';
 import { createPlan, savePlan } from '../save-plan';
@@ -35,22 +36,22 @@ const drain = (at: string) => ({
 beforeAll(async () => {
   pool = await freshDatabase('line_copy');
   planId = uuid();
-  await createPlan({ id: planId, plan });
-  await saveRevision(planId, { id: uuid(), name: 'before', plan });
+  await createPlan(ALONE, { id: planId, plan });
+  await saveRevision(ALONE, planId, { id: uuid(), name: 'before', plan });
   const photo = new Request('http://x/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
-  await keepAPhoto(planId, uuid(), photo);
+  await keepAPhoto(ALONE, planId, uuid(), photo);
   const charge = { id: uuid(), name: 'Tin 1', medium: 'silica', massKg: 2, boughtAt: '2026-11-01T08:00' };
-  await saveCharge(planId, charge, NOW);
+  await saveCharge(ALONE, planId, charge, NOW);
   const first = drain('2026-11-21T16:00');
-  await logADrain(planId, first, NOW);
-  await logADrain(planId, drain('2026-11-22T16:00'), NOW);
-  await strikeADrain(planId, first.id, true);
+  await logADrain(ALONE, planId, first, NOW);
+  await logADrain(ALONE, planId, drain('2026-11-22T16:00'), NOW);
+  await strikeADrain(ALONE, planId, first.id, true);
   // More than one query brings, all at one minute: what follows is found by its id.
   const ids = Array.from({ length: 1203 }, uuid);
   const entry = { kind: 'reading', stageId: 'receiver', who: 'Ida', measuredAt: '2026-11-21T09:00' };
   const readings = [{ of: 'temperature', value: 30 }];
-  await logAnEntry(planId, { ...entry, id: ids[0], readings, chargeId: charge.id }, NOW);
-  await logAnEntry(planId, { ...entry, id: ids[1], readings, amends: ids[0] }, NOW);
+  await logAnEntry(ALONE, planId, { ...entry, id: ids[0], readings, chargeId: charge.id }, NOW);
+  await logAnEntry(ALONE, planId, { ...entry, id: ids[1], readings, amends: ids[0] }, NOW);
   const [[row]] = (await pool.query('SELECT * FROM log_entries WHERE id = ?', [ids[1]])) as unknown as [
     [{ entry: object }],
   ];
@@ -88,7 +89,7 @@ test('a copy has everything, however long the log is', async () => {
 });
 
 test('as a new line it is the same with ids of its own, and what names another still does', async () => {
-  const { id, added } = await readLineCopy('new', sent(await textOf(planId)));
+  const { id, added } = await readLineCopy(ALONE, 'new', sent(await textOf(planId)));
   expect(added).toBe(1208);
   expect(id).not.toBe(planId);
   const [before, after] = [await copyOf(planId), await copyOf(id)];
@@ -108,17 +109,19 @@ test('as a new line it is the same with ids of its own, and what names another s
 
 test('merged into its line it adds what is missing and changes nothing that is there', async () => {
   const text = await textOf(planId);
-  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 0, already: 1208 });
+  expect(await readLineCopy(ALONE, 'merge', sent(text))).toEqual({ id: planId, added: 0, already: 1208 });
   await pool.query('DELETE FROM log_entries WHERE plan_id = ? LIMIT 400', [planId]);
-  await savePlan(planId, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'gone on' } });
-  expect(await readLineCopy('merge', sent(text))).toEqual({ id: planId, added: 400, already: 808 });
+  await savePlan(ALONE, planId, { writeId: uuid(), rowVersion: 1, plan: { ...plan, name: 'gone on' } });
+  expect(await readLineCopy(ALONE, 'merge', sent(text))).toEqual({ id: planId, added: 400, already: 808 });
   expect(await textOf(planId)).toContain('ünïcödé');
-  expect((await readPlan(planId)).plan.name).toBe('gone on');
-  expect((await listRevisions(planId)).map((r) => r.name)).toContainEqual(expect.stringMatching(/^Copy of 2026-/));
+  expect((await readPlan(ALONE, planId)).plan.name).toBe('gone on');
+  expect((await listRevisions(ALONE, planId)).map((r) => r.name)).toContainEqual(
+    expect.stringMatching(/^Copy of 2026-/),
+  );
   // Of a line that is gone, everything comes back under its own ids.
   const whole = await textOf(planId);
   await pool.query('DELETE FROM plans WHERE id = ?', [planId]);
-  await readLineCopy('merge', sent(whole));
+  await readLineCopy(ALONE, 'merge', sent(whole));
   const parsed = (lines: string): unknown =>
     lines
       .trim()
@@ -132,7 +135,7 @@ test('a copy that is not whole, or was changed by hand, writes nothing and names
   const lines = text.trim().split('\n');
   const [[before]] = (await pool.query('SELECT COUNT(*) AS n FROM plans')) as unknown as [[{ n: number }]];
   const refused = async (body: string): Promise<unknown> => {
-    const error = await readLineCopy('new', sent(body)).catch((e) => e);
+    const error = await readLineCopy(ALONE, 'new', sent(body)).catch((e) => e);
     expect(error).toMatchObject({ name: 'RequestRefused' });
     return error;
   };
@@ -145,8 +148,11 @@ test('a copy that is not whole, or was changed by hand, writes nothing and names
     status: 422,
     issues: [{ field: 'line 5' }],
   });
-  await expect(readLineCopy('new', sent(text, 'text/plain'))).rejects.toMatchObject({ status: 415 });
-  await expect(readLineCopy('both', sent(text))).rejects.toMatchObject({ status: 422, issues: [{ field: 'as' }] });
+  await expect(readLineCopy(ALONE, 'new', sent(text, 'text/plain'))).rejects.toMatchObject({ status: 415 });
+  await expect(readLineCopy(ALONE, 'both', sent(text))).rejects.toMatchObject({
+    status: 422,
+    issues: [{ field: 'as' }],
+  });
   await fc.assert(
     fc.asyncProperty(fc.nat({ max: Math.min(text.length, 20_000) - 1 }), async (at) => {
       await refused(

@@ -5,6 +5,7 @@ import { charges, drainEntries, logEntries, photos, plans, revisions } from '../
 import { checked, RequestRefused } from '../errors';
 import { type EntryRow, keepEntries } from '../keep-entries';
 import { drainMark, markAgain } from '../log-marks';
+import { permitted, siteFor, type Who } from '../people/may';
 import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
 import { inTransaction, type Transaction } from '../transaction';
@@ -131,7 +132,7 @@ async function add(tx: Transaction, kind: Kept['of'], rows: ReturnType<typeof ro
  * made of, where what is there stays as it is and what is missing is added. A plan that has gone on differently is kept as
  * a revision.
  */
-export async function readLineCopy(as: unknown, request: Request): Promise<CopyRead> {
+export async function readLineCopy(who: Who, as: unknown, request: Request): Promise<CopyRead> {
   if (!/^application\/x-ndjson\b/i.test(request.headers.get('content-type') ?? ''))
     throw new RequestRefused(415, 'invalid', 'Send it as application/x-ndjson.', [
       { field: 'content-type', message: 'Not application/x-ndjson.' },
@@ -158,7 +159,7 @@ export async function readLineCopy(as: unknown, request: Request): Promise<CopyR
     };
     for await (const record of recordsIn(request.body)) {
       if (record.of === 'line') {
-        planId = await takeLine(tx, record, isNew);
+        planId = await takeLine(tx, who, record, isNew);
         continue;
       }
       if (record.of === 'entry')
@@ -181,14 +182,20 @@ export async function readLineCopy(as: unknown, request: Request): Promise<CopyR
   }, 1);
 }
 
-async function takeLine(tx: Transaction, record: Extract<CopyRecord, { of: 'line' }>, isNew: boolean): Promise<string> {
+async function takeLine(
+  tx: Transaction,
+  who: Who,
+  record: Extract<CopyRecord, { of: 'line' }>,
+  isNew: boolean,
+): Promise<string> {
   const id = isNew ? crypto.randomUUID() : record.id;
   const [there] = await tx
     .select()
     .from(plans)
     .where(inArray(plans.id, [id]))
     .for('update');
-  if (!there) await tx.insert(plans).values({ id, document: record.plan });
+  if (there) await permitted(who, 'plan', id);
+  if (!there) await tx.insert(plans).values({ id, siteId: await siteFor(who, 'plan'), document: record.plan });
   else if (JSON.stringify(there.document) !== JSON.stringify(record.plan)) {
     const name = `Copy of ${record.madeAt.slice(0, 19).replace('T', ' ')}`;
     const own = await tx

@@ -4,7 +4,7 @@ import { logEntrySchema } from '../../core/log/log-entry';
 import { database } from '../../db/client';
 import { charges, drainEntries, logEntries, photos, revisions } from '../../db/schema';
 import { checkedId } from '../plan-id';
-import { readPlan } from '../read-plan';
+import { planOf } from '../read-plan';
 import { storedPlan } from '../stored-plan';
 import { COPY_FORMAT, COPY_VERSION, type CopyRecord } from './records';
 
@@ -47,7 +47,19 @@ async function* drainsOf(planId: string): AsyncGenerator<CopyRecord> {
       .orderBy(asc(drainEntries.drainedAt), asc(drainEntries.id))
       .limit(AT_ONCE);
     for (const row of rows) {
-      const { planId: _, stageName, countedHours, expectedKg, lowKg, highKg, why, struckAt, loggedAt, ...entry } = row;
+      const {
+        planId: _,
+        stageName,
+        countedHours,
+        expectedKg,
+        lowKg,
+        highKg,
+        why,
+        struckAt,
+        loggedAt,
+        personId: _person,
+        ...entry
+      } = row;
       yield {
         of: 'drain',
         loggedAt: loggedAt.toISOString(),
@@ -70,7 +82,7 @@ async function* drainsOf(planId: string): AsyncGenerator<CopyRecord> {
 /** Everything that is kept of a line, one thing after another; of its calendar addresses none, for they are secrets. */
 export async function* recordsOf(planId: string): AsyncGenerator<CopyRecord> {
   const id = checkedId('id', planId);
-  const { plan } = await readPlan(id);
+  const { plan } = await planOf(id);
   const madeAt = new Date().toISOString();
   yield { of: 'line', format: COPY_FORMAT, version: COPY_VERSION, id, madeAt, plan };
   for (const row of await database()

@@ -5,9 +5,10 @@ import { z } from 'zod';
 import { database } from '../../db/client';
 import { credentials, invitations, members, people, ROLES, type Role, signIns, sites } from '../../db/people';
 import { checked, RequestRefused } from '../errors';
-import { checkedId, idSchema } from '../plan-id';
+import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
 import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
+import { onlyWhereShared } from './is-shared';
 import { siteFor, type Who } from './may';
 
 const CODE_LENGTH = 10;
@@ -35,17 +36,18 @@ export async function codeFor(siteId: string, role: Role, personId: string | nul
   return code;
 }
 
-const inviteSchema = z.strictObject({ siteId: idSchema, role: z.enum(ROLES) });
+const inviteSchema = z.strictObject({ role: z.enum(ROLES, 'Choose a role.') });
 
 /** A code with which somebody makes an account of their own, with a role on a site. It is told this once, and works once. */
-export async function invite(who: Who, input: unknown): Promise<{ code: string }> {
-  const { siteId, role } = checked(inviteSchema, input);
-  return { code: await codeFor(siteFor(who, 'people', siteId), role) };
+export async function invite(who: Who, siteId: string, input: unknown): Promise<{ code: string }> {
+  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
+  const { role } = checked(inviteSchema, input);
+  return { code: await codeFor(site, role) };
 }
 
 /** A code with which somebody of a site sets a new password, having lost the old one. */
 export async function recover(who: Who, siteId: string, personId: string): Promise<{ code: string }> {
-  const site = siteFor(who, 'people', checkedId('siteId', siteId));
+  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
   const [member] = await database()
     .select()
     .from(members)
@@ -114,9 +116,11 @@ const hashed = async (password: string): Promise<string> => (await auth().$conte
 
 /**
  * Makes an account with a code, and gives it the role of the code.
+ * @returns what to sign in with
  * @throws RequestRefused 422 where the code does not work or the address has an account already
  */
-export async function join(input: unknown): Promise<{ email: string }> {
+export async function join(input: unknown): Promise<{ email: string; password: string }> {
+  onlyWhereShared();
   const { code, name, email, password } = checked(joinSchema, input);
   const hash = await hashed(password);
   return withCode(code, async (tx, { siteId, role, personId }) => {
@@ -132,12 +136,13 @@ export async function join(input: unknown): Promise<{ email: string }> {
       .insert(credentials)
       .values({ id: crypto.randomUUID(), accountId: id, providerId: 'credential', userId: id, password: hash });
     await tx.insert(members).values({ siteId, personId: id, role });
-    return { email };
+    return { email, password };
   });
 }
 
 /** Sets a new password with a code of the owner, and signs them out wherever they were signed in. */
-export async function renew(input: unknown): Promise<{ email: string }> {
+export async function renew(input: unknown): Promise<{ email: string; password: string }> {
+  onlyWhereShared();
   const { code, password } = checked(renewSchema, input);
   const hash = await hashed(password);
   return withCode(code, async (tx, { personId }) => {
@@ -151,6 +156,6 @@ export async function renew(input: unknown): Promise<{ email: string }> {
       .set({ password: hash, updatedAt: new Date() })
       .where(and(eq(credentials.userId, personId), eq(credentials.providerId, 'credential')));
     await tx.delete(signIns).where(eq(signIns.userId, personId));
-    return { email: person.email };
+    return { email: person.email, password };
   });
 }

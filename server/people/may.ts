@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { database } from '../../db/client';
-import { FIRST_SITE_ID, type Role } from '../../db/people';
+import { FIRST_SITE_ID, type Role, sites } from '../../db/people';
 import { plans } from '../../db/schema';
 import { RequestRefused } from '../errors';
 import { checkedId, noSuchPlan } from '../plan-id';
@@ -70,8 +70,15 @@ export function sitesOf(who: Who, action: Action): string[] | undefined {
  * The site that something new belongs to: the one asked for, or the first on which its maker may do so.
  * @throws RequestRefused 403 where they may so nowhere, 404 where they are nobody on the site asked for
  */
-export function siteFor(who: Who, action: Action, asked?: string): string {
-  if (who === ALONE) return asked ?? FIRST_SITE_ID;
+export async function siteFor(who: Who, action: Action, asked?: string): Promise<string> {
+  if (who === ALONE) {
+    const [site] = await database()
+      .select({ id: sites.id })
+      .from(sites)
+      .where(eq(sites.id, asked ?? FIRST_SITE_ID));
+    if (!site) throw noSuchSite();
+    return site.id;
+  }
   if (asked !== undefined && !who.roles.has(asked)) throw noSuchSite();
   const found = sitesOf(who, action)?.find((site) => asked === undefined || site === asked);
   if (found) return found;

@@ -66,7 +66,7 @@ async function ofSite(
   personId: string,
   change: (tx: Transaction, own: ReturnType<typeof and>) => Promise<void>,
 ): Promise<void> {
-  const site = siteFor(who, 'people', checkedId('siteId', siteId));
+  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
   const own = and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId)));
   await inTransaction(async (tx) => {
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');

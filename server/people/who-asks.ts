@@ -5,12 +5,13 @@ import { cache } from 'react';
 import { database } from '../../db/client';
 import { members } from '../../db/people';
 import { RequestRefused } from '../errors';
-import { auth, isShared } from './auth';
+import { isShared } from './is-shared';
 import { ALONE, type Who } from './may';
 
 /** Whoever makes this request, or `undefined` where they have not signed in. Looked up anew for every request. */
 export const whoIsThere = cache(async (): Promise<Who | undefined> => {
   if (!isShared()) return ALONE;
+  const { auth } = await import('./auth'); // of no use to one person
   const session = await auth().api.getSession({ headers: await headers() });
   if (!session) return undefined;
   const { id, name, email } = session.user;

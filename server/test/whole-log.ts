@@ -5,7 +5,7 @@ import type { LoggedEntry } from '../../core/log/log-entry';
 import { database } from '../../db/client';
 import { drainEntries, logEntries } from '../../db/schema';
 import { ENTRY, entryOf } from '../entry-rows';
-import { readCharges } from '../save-charge';
+import { chargesOf } from '../save-charge';
 
 /** All entries of a line, the newest first: for tests, whose logs are short. */
 export async function readEntries(planId: string): Promise<LoggedEntry[]> {
@@ -28,9 +28,9 @@ export async function readLog(
       .where(eq(drainEntries.planId, planId))
       .orderBy(desc(drainEntries.drainedAt), desc(drainEntries.id)),
     readEntries(planId),
-    readCharges(planId),
+    chargesOf(planId),
   ]);
-  const drains = rows.map(({ planId: _planId, struckAt, loggedAt: _loggedAt, ...d }) => ({
+  const drains = rows.map(({ planId: _planId, struckAt, loggedAt: _loggedAt, personId: _person, ...d }) => ({
     ...d,
     struck: struckAt !== null,
   }));

@@ -1,8 +1,8 @@
 import { databaseAnswers } from '@/server/database-answers';
-import { respond } from '@/server/respond';
+import { respondToAnybody } from '@/server/respond';
 
 export const dynamic = 'force-dynamic';
 
 export function GET(): Promise<Response> {
-  return respond(databaseAnswers);
+  return respondToAnybody(databaseAnswers);
 }

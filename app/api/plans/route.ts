@@ -4,9 +4,9 @@ import { createPlan } from '@/server/save-plan';
 
 /** The lines last worked on. */
 export function GET(request: Request): Promise<Response> {
-  return respond(() => listPlans(new URL(request.url).searchParams.get('q') ?? ''));
+  return respond((who) => listPlans(who, new URL(request.url).searchParams.get('q') ?? ''));
 }
 
 export function POST(request: Request): Promise<Response> {
-  return respond(async () => createPlan(await readJson(request)), 201);
+  return respond(async (who) => createPlan(who, await readJson(request)), 201);
 }

@@ -6,5 +6,5 @@ export function GET(): Promise<Response> {
 }
 
 export function POST(request: Request): Promise<Response> {
-  return respond(async () => saveWeather(await readJson(request)), 201);
+  return respond(async (who) => saveWeather(who, await readJson(request)), 201);
 }

@@ -18,7 +18,7 @@ export default async function LineLayout({
   children: ReactNode;
 }) {
   const { id } = await params;
-  const stored = await whenUp(() => readPlan(id));
+  const stored = await whenUp((who) => readPlan(who, id));
   if (!stored)
     return (
       <Frame planId={id}>

@@ -7,9 +7,9 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => readPlan((await params).id));
+  return respond(async (who) => readPlan(who, (await params).id));
 }
 
 export function PUT(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => savePlan((await params).id, await readJson(request)));
+  return respond(async (who) => savePlan(who, (await params).id, await readJson(request)));
 }

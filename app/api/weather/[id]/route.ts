@@ -6,9 +6,9 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => readWeather((await params).id));
+  return respond(async (who) => readWeather(who, (await params).id));
 }
 
 export function DELETE(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => removeWeather((await params).id));
+  return respond(async (who) => removeWeather(who, (await params).id));
 }

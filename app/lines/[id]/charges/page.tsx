@@ -8,6 +8,6 @@ export const metadata: Metadata = { title: 'Desiccant & elements' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const read = await whenUp(() => readChargeLog(id));
+  const read = await whenUp((who) => readChargeLog(who, id));
   return read ? <ChargesView charges={read.charges} entries={read.entries} /> : <DatabaseDown />;
 }

@@ -17,10 +17,10 @@ export default async function Page({
 }) {
   const { id } = await params;
   const asked = [(await searchParams).with ?? []].flat().join(',');
-  const read = await whenUp(async () => ({
-    revisions: await listRevisions(id),
-    lines: (await listPlans()).lines.filter((l) => l.id !== id),
-    others: await readChosen(id, asked),
+  const read = await whenUp(async (who) => ({
+    revisions: await listRevisions(who, id),
+    lines: (await listPlans(who)).lines.filter((l) => l.id !== id),
+    others: await readChosen(who, id, asked),
   }));
   return read ? <CompareView {...read} /> : <DatabaseDown />;
 }

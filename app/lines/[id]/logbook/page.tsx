@@ -14,6 +14,6 @@ interface Props {
 export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const { before } = await searchParams;
-  const book = await whenUp(() => readLogbook(id, typeof before === 'string' ? before : ''));
+  const book = await whenUp((who) => readLogbook(who, id, typeof before === 'string' ? before : ''));
   return book ? <LogbookView {...book} /> : <DatabaseDown />;
 }

@@ -8,6 +8,6 @@ export const metadata: Metadata = { title: 'Today' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const log = await whenUp(() => readSummaryOf(id));
+  const log = await whenUp((who) => readSummaryOf(who, id));
   return log ? <TodayView log={log} /> : <DatabaseDown />;
 }

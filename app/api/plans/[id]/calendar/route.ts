@@ -7,8 +7,8 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respondAs('text/calendar; charset=utf-8', async () => {
+  return respondAs('text/calendar; charset=utf-8', async (who) => {
     const { id } = await params;
-    return calendarOf(id, (await readPlan(id)).plan);
+    return calendarOf(id, (await readPlan(who, id)).plan);
   });
 }

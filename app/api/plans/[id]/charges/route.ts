@@ -6,9 +6,9 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => readCharges((await params).id));
+  return respond(async (who) => readCharges(who, (await params).id));
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => saveCharge((await params).id, await readJson(request)), 201);
+  return respond(async (who) => saveCharge(who, (await params).id, await readJson(request)), 201);
 }

@@ -7,9 +7,9 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => (await readLogbook((await params).id)).entries);
+  return respond(async (who) => (await readLogbook(who, (await params).id)).entries);
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => logADrain((await params).id, await readJson(request)), 201);
+  return respond(async (who) => logADrain(who, (await params).id, await readJson(request)), 201);
 }

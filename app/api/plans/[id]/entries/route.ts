@@ -10,9 +10,11 @@ interface Context {
 export function GET(request: Request, { params }: Context): Promise<Response> {
   const asked = new URL(request.url).searchParams;
   const one = (name: string): string | undefined => asked.get(name) ?? undefined;
-  return respond(async () => readLogPage((await params).id, { q: one('q'), kind: one('kind'), before: one('before') }));
+  return respond(async (who) =>
+    readLogPage(who, (await params).id, { q: one('q'), kind: one('kind'), before: one('before') }),
+  );
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => logAnEntry((await params).id, await readJson(request)), 201);
+  return respond(async (who) => logAnEntry(who, (await params).id, await readJson(request)), 201);
 }

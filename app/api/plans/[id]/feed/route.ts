@@ -6,9 +6,9 @@ interface Context {
 }
 
 export function POST(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => newFeed((await params).id), 201);
+  return respond(async (who) => newFeed(who, (await params).id), 201);
 }
 
 export function DELETE(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => revokeFeeds((await params).id));
+  return respond(async (who) => revokeFeeds(who, (await params).id));
 }

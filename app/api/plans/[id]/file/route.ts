@@ -5,7 +5,7 @@ import { respond } from '@/server/respond';
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await params;
   const stored = new URL(request.url).searchParams.has('stored');
-  const answer = await respond(async () => (stored ? readDocument(id) : (await readPlan(id)).plan));
+  const answer = await respond(async (who) => (stored ? readDocument(who, id) : (await readPlan(who, id)).plan));
   if (answer.ok) answer.headers.set('content-disposition', 'attachment; filename="line.cool-dram.json"');
   return answer;
 }

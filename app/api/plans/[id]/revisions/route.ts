@@ -6,9 +6,9 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => listRevisions((await params).id));
+  return respond(async (who) => listRevisions(who, (await params).id));
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => saveRevision((await params).id, await readJson(request)), 201);
+  return respond(async (who) => saveRevision(who, (await params).id, await readJson(request)), 201);
 }

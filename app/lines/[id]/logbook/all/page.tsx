@@ -20,10 +20,10 @@ export default async function Page({ params, searchParams }: Props) {
     const value = asked[name];
     return typeof value === 'string' ? value.slice(0, 200) : undefined;
   };
-  const read = await whenUp(async () => {
-    const { plan } = await readPlan(id);
+  const read = await whenUp(async (who) => {
+    const { plan } = await readPlan(who, id);
     const ask = { q: one('q'), kind: one('kind'), before: one('before') };
-    return Promise.all([readLogPage(id, ask), readTrend(id, one('trend')), readCalibrations(id, plan)]);
+    return Promise.all([readLogPage(who, id, ask), readTrend(who, id, one('trend')), readCalibrations(id, plan)]);
   });
   if (!read) return <DatabaseDown />;
   const [page, trend, calibrations] = read;

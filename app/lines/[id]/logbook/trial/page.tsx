@@ -23,6 +23,6 @@ export default async function Page({ params, searchParams }: Props) {
     at: given ?? siteTimeOf(siteTimeMs(clockOnTheWall()) - A_WEEK_MS),
     days: Math.round(Math.min(90, Math.max(1, Number(days) || DAYS))),
   };
-  const read = await whenUp(() => readTrial(id, asked.at, asked.days));
+  const read = await whenUp((who) => readTrial(who, id, asked.at, asked.days));
   return read ? <TrialView {...asked} {...read} /> : <DatabaseDown />;
 }

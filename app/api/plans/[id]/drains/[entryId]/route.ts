@@ -10,16 +10,16 @@ interface Context {
 
 /** Why so much was expected. */
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
+  return respond(async (who) => {
     const { id, entryId } = await params;
-    return readWhy(id, entryId);
+    return readWhy(who, id, entryId);
   });
 }
 
 export function PATCH(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
+  return respond(async (who) => {
     const { id, entryId } = await params;
     const { struck } = checked(z.strictObject({ struck: z.boolean() }), await readJson(request));
-    return strikeADrain(id, entryId, struck);
+    return strikeADrain(who, id, entryId, struck);
   });
 }

@@ -6,15 +6,15 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respondAs('image/jpeg', async () => {
+  return respondAs('image/jpeg', async (who) => {
     const { id, photoId } = await params;
-    return readPhoto(id, photoId);
+    return readPhoto(who, id, photoId);
   });
 }
 
 export function PUT(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
+  return respond(async (who) => {
     const { id, photoId } = await params;
-    return keepAPhoto(id, photoId, request);
+    return keepAPhoto(who, id, photoId, request);
   }, 201);
 }

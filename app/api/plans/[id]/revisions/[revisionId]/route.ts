@@ -6,8 +6,8 @@ interface Context {
 }
 
 export function GET(_request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
+  return respond(async (who) => {
     const { id, revisionId } = await params;
-    return readRevision(id, revisionId);
+    return readRevision(who, id, revisionId);
   });
 }

@@ -1,0 +1,334 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+import { eq } from 'drizzle-orm';
+import type { Pool } from 'mysql2/promise';
+import { goodShop } from '../../core/test/good-lines';
+import { database } from '../../db/client';
+import { members, people, ROLES, type Role, sites } from '../../db/people';
+import { revisions, weatherYears } from '../../db/schema';
+import { keepAPhoto } from '../keep-a-photo';
+import { logADrain } from '../log-a-drain';
+import { createPlan } from '../save-plan';
+import { saveRevision } from '../save-revision';
+import { saveWeather } from '../save-weather';
+import { closeDatabase, freshDatabase } from '../test/database';
+import { madeUpWeather } from '../test/made-up-weather';
+import { pictureOf } from '../test/picture';
+import { codeFor, join } from './join';
+import { ALONE } from './may';
+import { signIn } from './sign-in';
+
+// Each route, asked by each role on its own site and on another one, by somebody of no site, and by nobody.
+
+let asking = new Headers();
+jest.mock('next/headers', () => ({ headers: async () => asking }));
+
+const uuid = (): string => crypto.randomUUID();
+const ALL: readonly Role[] = ROLES;
+const LOGGERS: readonly Role[] = ['owner', 'planner', 'technician'];
+const PLANNERS: readonly Role[] = ['owner', 'planner'];
+const OWNERS: readonly Role[] = ['owner'];
+
+/** What stands on a site, by its ids. */
+interface There {
+  siteId: string;
+  plan: string;
+  drain: string;
+  revision: string;
+  photo: string;
+  weather: string;
+  person: string;
+}
+interface Ask {
+  readonly may: readonly Role[];
+  readonly params?: (t: There) => Record<string, string>;
+  readonly body?: (t: There) => unknown;
+  readonly query?: string | ((t: There) => string);
+  /** What a foreign one answers; 404 where nothing else is said, `none` where nothing of a site is asked for. */
+  readonly foreign?: number | 'none';
+}
+
+const HERE = '2026-11-20T08:00';
+const drainOf = (id = uuid()) => ({
+  id,
+  stageId: 'receiver',
+  drainedAt: HERE,
+  sinceAt: '2026-11-19T08:00',
+  amountM3: 1e-3,
+  appearance: 'clear',
+  who: 'typed',
+  note: '',
+  loadedHours: null,
+  intakeTemperatureC: 20,
+  intakeRelativeHumidity: 0.5,
+});
+const entryBody = () => ({
+  id: uuid(),
+  kind: 'reading',
+  stageId: 'refrigerated-dryer',
+  measuredAt: HERE,
+  who: 'typed',
+  instrument: 'good',
+  readings: [{ of: 'dew-point', value: 4 }],
+});
+const ofPlan = (t: There) => ({ id: t.plan });
+
+const ROUTES: Readonly<Record<string, Ask>> = {
+  'GET /api/plans': { may: ALL, foreign: 'none' },
+  'POST /api/plans': {
+    may: PLANNERS,
+    body: (t) => ({ id: uuid(), plan: goodShop(), siteId: t.siteId }),
+  },
+  'GET /api/plans/[id]': { may: ALL, params: ofPlan },
+  'PUT /api/plans/[id]': {
+    may: PLANNERS,
+    params: ofPlan,
+    body: () => ({ writeId: uuid(), rowVersion: 1, plan: goodShop() }),
+  },
+  'GET /api/plans/[id]/calendar': { may: ALL, params: ofPlan },
+  'GET /api/plans/[id]/charges': { may: ALL, params: ofPlan },
+  'POST /api/plans/[id]/charges': {
+    may: LOGGERS,
+    params: ofPlan,
+    body: () => ({
+      id: uuid(),
+      name: uuid().slice(0, 8),
+      medium: 'silica',
+      dyed: true,
+      massKg: 1,
+      batch: '',
+      boughtAt: HERE,
+      openedAt: null,
+      timesBefore: 0,
+    }),
+  },
+  'GET /api/plans/[id]/copy': { may: OWNERS, params: ofPlan },
+  'GET /api/plans/[id]/drains': { may: ALL, params: ofPlan },
+  'POST /api/plans/[id]/drains': { may: LOGGERS, params: ofPlan, body: () => drainOf() },
+  'GET /api/plans/[id]/drains/[entryId]': { may: ALL, params: (t) => ({ id: t.plan, entryId: t.drain }) },
+  'PATCH /api/plans/[id]/drains/[entryId]': {
+    may: LOGGERS,
+    params: (t) => ({ id: t.plan, entryId: t.drain }),
+    body: () => ({ struck: true }),
+  },
+  'GET /api/plans/[id]/entries': { may: ALL, params: ofPlan },
+  'POST /api/plans/[id]/entries': { may: LOGGERS, params: ofPlan, body: entryBody },
+  'POST /api/plans/[id]/feed': { may: LOGGERS, params: ofPlan },
+  'DELETE /api/plans/[id]/feed': { may: LOGGERS, params: ofPlan },
+  'GET /api/plans/[id]/file': { may: ALL, params: ofPlan },
+  'GET /api/plans/[id]/photos/[photoId]': { may: ALL, params: (t) => ({ id: t.plan, photoId: t.photo }) },
+  'PUT /api/plans/[id]/photos/[photoId]': { may: LOGGERS, params: (t) => ({ id: t.plan, photoId: uuid() }) },
+  'GET /api/plans/[id]/revisions': { may: ALL, params: ofPlan },
+  'POST /api/plans/[id]/revisions': {
+    may: PLANNERS,
+    params: ofPlan,
+    body: () => ({ id: uuid(), name: uuid(), plan: goodShop() }),
+  },
+  'GET /api/plans/[id]/revisions/[revisionId]': {
+    may: ALL,
+    params: (t) => ({ id: t.plan, revisionId: t.revision }),
+  },
+  'GET /api/plans/[id]/table': { may: OWNERS, params: ofPlan },
+  'GET /api/weather': { may: ALL, foreign: 'none' },
+  'POST /api/weather': {
+    may: PLANNERS,
+    body: () => ({ id: uuid(), year: madeUpWeather('New') }),
+    foreign: 'none',
+  },
+  'GET /api/weather/[id]': { may: ALL, params: (t) => ({ id: t.weather }) },
+  'DELETE /api/weather/[id]': { may: PLANNERS, params: (t) => ({ id: t.weather }) },
+  'GET /api/weather/nearest': { may: ALL, query: '?temperatureC=30&relativeHumidity=0.5', foreign: 'none' },
+  'GET /api/sites': { may: ALL, foreign: 'none' },
+  'POST /api/sites/[siteId]/invitations': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: () => ({ role: 'viewer' }),
+  },
+  'PATCH /api/sites/[siteId]/members/[personId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, personId: t.person }),
+    body: () => ({ role: 'viewer' }),
+  },
+  'DELETE /api/sites/[siteId]/members/[personId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, personId: t.person }),
+  },
+  'POST /api/sites/[siteId]/members/[personId]/recovery': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, personId: t.person }),
+  },
+  'GET /api/sign-ins': { may: ALL, foreign: 'none' },
+  'DELETE /api/sign-ins/[which]': { may: ALL, params: () => ({ which: uuid() }), foreign: 'none' },
+};
+/** Routes that tell nothing of a line, and copies, which have tests of their own below. */
+const OTHERS = [
+  'POST /api/copies',
+  'POST /api/faults',
+  'GET /api/feeds/[token]',
+  'GET /api/forecast',
+  'GET /api/health',
+  'POST /api/join',
+  'POST /api/renew',
+  'POST /api/sign-in',
+  'POST /api/sign-out',
+];
+
+const root = path.join(__dirname, '../..');
+type Handler = (request: Request, context: { params: Promise<Record<string, string>> }) => Promise<Response>;
+const handlers = new Map<string, Handler>(
+  readdirSync(path.join(root, 'app/api'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => path.basename(file) === 'route.ts')
+    .flatMap((file) => {
+      const found = require(path.join(root, 'app/api', file)) as Record<string, Handler>;
+      const address = `/api/${path.dirname(file)}`;
+      return ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'].flatMap((method): [string, Handler][] => {
+        const handler = found[method];
+        return handler ? [[`${method} ${address}`, handler]] : [];
+      });
+    }),
+);
+
+const [OWN, FOREIGN] = [uuid(), uuid()];
+let pool: Pool;
+let [own, foreign] = [{} as There, {} as There];
+const cookies = new Map<string, string>();
+
+async function newPerson(siteId: string, role: Role): Promise<{ id: string; cookie: string }> {
+  const email = `${uuid()}@example.com`;
+  const account = await join({
+    code: await codeFor(siteId, role),
+    name: `The ${role}`,
+    email,
+    password: 'a good secret',
+  });
+  const { cookies: made } = await signIn(account, new Headers(), '');
+  const [person] = await database().select().from(people).where(eq(people.email, email));
+  return { id: person?.id ?? '', cookie: made.map((c) => c.split(';')[0]).join('; ') };
+}
+
+async function fill(siteId: string): Promise<There> {
+  const [plan, drain, revision, photoId, weather, person] = Array.from({ length: 6 }, uuid) as [
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+  ];
+  await createPlan(ALONE, { id: plan, plan: goodShop(), siteId });
+  await logADrain(ALONE, plan, drainOf(drain));
+  await saveRevision(ALONE, plan, { id: revision, name: 'First', plan: goodShop() });
+  await keepAPhoto(ALONE, plan, photoId, await photo());
+  await saveWeather(ALONE, { id: weather, year: madeUpWeather('Here') });
+  await database().update(weatherYears).set({ siteId }).where(eq(weatherYears.id, weather));
+  await database()
+    .insert(people)
+    .values({ id: person, name: 'Noor', email: `${person}@example.com` });
+  await database().insert(members).values({ siteId, personId: person, role: 'technician' });
+  return { siteId, plan, drain, revision, photo: photoId, weather, person };
+}
+const photo = async (): Promise<Request> =>
+  new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
+
+beforeAll(async () => {
+  process.env.COOL_DRAM_SHARE = '1';
+  process.env.COOL_DRAM_SECRET = 'only of this test, and long enough for it';
+  pool = await freshDatabase('people');
+  await database()
+    .insert(sites)
+    .values([OWN, FOREIGN].map((id) => ({ id, name: 'A site' })));
+  for (const role of ROLES) cookies.set(role, (await newPerson(OWN, role)).cookie);
+  const gone = await newPerson(OWN, 'planner');
+  await database().delete(members).where(eq(members.personId, gone.id));
+  cookies.set('gone', gone.cookie);
+});
+beforeEach(async () => {
+  await database().delete(weatherYears);
+  [own, foreign] = [await fill(OWN), await fill(FOREIGN)];
+});
+afterAll(async () => {
+  delete process.env.COOL_DRAM_SHARE;
+  await closeDatabase(pool);
+});
+
+async function ask(route: string, who: string, t: There): Promise<number> {
+  const { params, body, query = '' } = ROUTES[route] as Ask;
+  const method = route.split(' ')[0] as string;
+  const isPhoto = route.startsWith('PUT /api/plans/[id]/photos');
+  const init = isPhoto
+    ? await photo()
+    : new Request(`http://127.0.0.1/${typeof query === 'string' ? query : query(t)}`, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        ...(body && { body: JSON.stringify(body(t)) }),
+      });
+  asking = new Headers({ cookie: cookies.get(who) ?? '' });
+  const request = new Request(init, {
+    headers: { ...Object.fromEntries(init.headers), cookie: cookies.get(who) ?? '' },
+  });
+  const answer = await (handlers.get(route) as Handler)(request, { params: Promise.resolve(params?.(t) ?? {}) });
+  await answer.arrayBuffer();
+  return answer.status;
+}
+
+test('every route is in the table', () => {
+  expect([...handlers.keys()].toSorted()).toEqual([...Object.keys(ROUTES), ...OTHERS].toSorted());
+});
+
+test.each(Object.entries(ROUTES))('%s', async (route, { may, foreign: other = 404 }) => {
+  const answers: Record<string, number> = {};
+  // Who may not first, so that what is removed by those who may is still there.
+  for (const role of ROLES.toReversed()) answers[role] = await ask(route, role, own);
+  expect(ROLES.filter((role) => answers[role] !== 403)).toEqual(may);
+  // Whoever does it second may find it done: removed, or saved by the first.
+  expect(may.some((role) => (answers[role] as number) < 300)).toBe(true);
+  if (other !== 'none')
+    for (const role of ROLES) expect([role, await ask(route, role, foreign)]).toEqual([role, other]);
+  expect(await ask(route, 'nobody', own)).toBe(401);
+  if (other !== 'none') expect(await ask(route, 'gone', own)).toBe(404);
+});
+
+test('a list shows the lines and the weather of one’s own sites alone', async () => {
+  asking = new Headers({ cookie: cookies.get('viewer') ?? '' });
+  const read = async (route: string) => {
+    const answer = await (handlers.get(route) as Handler)(new Request('http://127.0.0.1/'), {
+      params: Promise.resolve({}),
+    });
+    return JSON.stringify(await answer.json());
+  };
+  for (const route of ['GET /api/plans', 'GET /api/weather', 'GET /api/sites']) {
+    const text = await read(route);
+    const [mine, theirs] = [own, foreign].map((t) => [t.plan, t.weather, t.siteId].some((id) => text.includes(id)));
+    expect([route, mine, theirs]).toEqual([route, true, false]);
+  }
+});
+
+test('an entry carries the name of who is signed in, whatever was typed', async () => {
+  expect(await ask('POST /api/plans/[id]/entries', 'technician', own)).toBe(201);
+  const answer = await (handlers.get('GET /api/plans/[id]/entries') as Handler)(new Request('http://127.0.0.1/'), {
+    params: Promise.resolve({ id: own.plan }),
+  });
+  expect(((await answer.json()) as { entries: { who: string }[] }).entries[0]?.who).toBe('The technician');
+});
+
+test('a copy goes in where its reader may plan, and not over a line of another site', async () => {
+  const copy = async (who: string, as: string, lines: string) => {
+    asking = new Headers({ cookie: cookies.get(who) ?? '' });
+    const answer = await (handlers.get('POST /api/copies') as Handler)(
+      new Request(`http://127.0.0.1/?as=${as}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/x-ndjson' },
+        body: lines,
+      }),
+      { params: Promise.resolve({}) },
+    );
+    return answer.status;
+  };
+  const line = { of: 'line', format: 'cool-dram-line', version: 1, madeAt: new Date().toISOString(), plan: goodShop() };
+  const text = (id: string) => `${JSON.stringify({ ...line, id })}\n${JSON.stringify({ of: 'end', records: 1 })}\n`;
+  expect(await copy('technician', 'new', text(uuid()))).toBe(403);
+  expect(await copy('planner', 'new', text(uuid()))).toBe(201);
+  expect(await copy('planner', 'merge', text(own.plan))).toBe(201);
+  expect(await copy('planner', 'merge', text(foreign.plan))).toBe(404);
+  expect(await database().$count(revisions, eq(revisions.planId, foreign.plan))).toBe(1);
+});
