@@ -49,6 +49,7 @@ export function proxy(request: NextRequest): Response {
   const policy = policyOf(nonce);
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  headers.set('x-path', request.nextUrl.pathname + request.nextUrl.search); // where whoever has to sign in comes back to
   headers.set('content-security-policy', policy); // from here the framework takes the mark for its own scripts
   const answer = NextResponse.next({ request: { headers } });
   answer.headers.set('content-security-policy', policy);

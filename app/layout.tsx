@@ -5,7 +5,9 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { lowDiskBytes } from '@/server/disk-space';
+import { nameOfCaller } from '@/server/people/who-asks';
 import { FocusFirstError } from '@/ui/forms/focus-first-error';
+import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
 import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
@@ -25,7 +27,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <Theme nonce={(await headers()).get('x-nonce') ?? ''}>
           <UnitsProvider initial={await readUnits()}>
             <DiskNotice freeBytes={await lowDiskBytes()} />
-            <NuqsAdapter>{children}</NuqsAdapter>
+            <SignedIn name={await nameOfCaller()}>
+              <NuqsAdapter>{children}</NuqsAdapter>
+            </SignedIn>
             <FocusFirstError />
             <Loaded />
           </UnitsProvider>

@@ -27,11 +27,15 @@ export class RequestRefused extends Error {
   }
 }
 
+/** What may be said back of an input: no password, no code, wherever that goes. */
+const withoutSecrets = (input: unknown): unknown =>
+  typeof input === 'object' && input !== null ? { ...input, password: undefined, code: undefined } : input;
+
 /** Checks input against a schema, or refuses with every field named. */
 export function checked<S extends z.ZodType>(schema: S, input: unknown): z.output<S> {
   const result = schema.safeParse(input);
   if (result.success) return result.data;
-  const issues = issuesOf(result.error, input);
+  const issues = issuesOf(result.error, withoutSecrets(input));
   const first = issues[0];
   throw new RequestRefused(422, 'invalid', first ? `${first.field}: ${first.message}` : 'Not valid.', issues);
 }

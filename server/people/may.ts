@@ -60,6 +60,17 @@ export async function permitted(who: Who, action: Action, planId: string): Promi
   return id;
 }
 
+/** What somebody is to a line, where their role lets them do less than all of it. */
+export async function limitedRole(who: Who, planId: string): Promise<Role | undefined> {
+  if (who === ALONE) return undefined;
+  const [line] = await database()
+    .select({ siteId: plans.siteId })
+    .from(plans)
+    .where(eq(plans.id, await permitted(who, 'read', planId)));
+  const role = line && who.roles.get(line.siteId);
+  return isAmong(role, 'plan') ? undefined : role;
+}
+
 /** The sites on which somebody may do something, or `undefined` for all. */
 export function sitesOf(who: Who, action: Action): string[] | undefined {
   if (who === ALONE) return undefined;

@@ -19,6 +19,12 @@ export const whoIsThere = cache(async (): Promise<Who | undefined> => {
   return { id, name, email, roles: new Map(rows.map((r) => [r.siteId, r.role])) };
 });
 
+/** The name of who is signed in, where somebody is. */
+export async function nameOfCaller(): Promise<string | undefined> {
+  const who = await whoIsThere().catch(() => undefined); // what the page itself reads says why
+  return who === ALONE ? undefined : who?.name;
+}
+
 /** Whoever makes this request of an interface. @throws RequestRefused 401 where they have not signed in */
 export async function whoAsks(): Promise<Who> {
   const who = await whoIsThere();

@@ -1,6 +1,7 @@
 'use client';
 
 import { Field, tied } from '@/ui/forms/field';
+import { WhoInput } from '@/ui/people/who-input';
 
 /** Who does it; this browser remembers. */
 export function WhoField({
@@ -16,14 +17,7 @@ export function WhoField({
 }) {
   return (
     <Field id={id} label="Who" error={error}>
-      <input
-        {...tied(id, error)}
-        className="control"
-        autoComplete="name"
-        maxLength={60}
-        value={who}
-        onChange={(e) => onWho(e.target.value)}
-      />
+      <WhoInput {...tied(id, error)} value={who} onChange={(e) => onWho(e.target.value)} />
     </Field>
   );
 }

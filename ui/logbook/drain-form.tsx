@@ -4,6 +4,7 @@ import type { LoggedDrain } from '@/core/log/judge-log';
 import { drainPoints } from '@/core/plan/edit';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
+import { WhoInput } from '@/ui/people/who-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { AmountInput } from './amount-input';
@@ -73,12 +74,7 @@ export function DrainForm({
           </Field>
         </div>
         <Field id="who" label="Who" error={errors.who?.message}>
-          <input
-            {...tied('who', errors.who?.message)}
-            className="control"
-            autoComplete="name"
-            {...form.register('who')}
-          />
+          <WhoInput {...tied('who', errors.who?.message)} {...form.register('who')} />
         </Field>
         <HoursAndAir form={form} />
         {(sender.refused || (sender.left > 0 && sender.delayed)) && (

@@ -7,6 +7,7 @@ import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Field, tied } from '@/ui/forms/field';
 import { PhotoInput } from '@/ui/forms/photo-input';
 import type { useSender } from '@/ui/outbox/use-sender';
+import { WhoInput } from '@/ui/people/who-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { ReadingRows } from './reading-rows';
 import { useEntry } from './use-entry';
@@ -92,13 +93,7 @@ export function EntryForm({
         />
       </Field>
       <Field id="entry-who" label="Who" error={errors.who}>
-        <input
-          {...tied('entry-who', errors.who)}
-          className="control"
-          autoComplete="name"
-          value={said.who}
-          onChange={(e) => say({ who: e.target.value })}
-        />
+        <WhoInput {...tied('entry-who', errors.who)} value={said.who} onChange={(e) => say({ who: e.target.value })} />
       </Field>
       <PhotoInput photo={photo} onPhoto={setPhoto} />
       <div className="flex gap-2">

@@ -52,24 +52,36 @@ export function LookAs({ as, children }: { as: ((plan: Plan) => Plan) | undefine
 /** Whether the line is shown as it is today. */
 export const useIsToday = (): boolean => useContext(LookContext) === undefined;
 
+/** Says at the first edit that it is not saved. */
+function tryOut(store: PlanStore, role: string): () => void {
+  const message = `As ${role} of this site you may try changes out here, but not save them. They are gone when you leave the line.`;
+  return store.subscribe((now, before) => {
+    if (now.plan !== before.plan && now.saving.phase !== 'trying') now.setSaving({ phase: 'trying', message });
+  });
+}
+
 /** Holds a line while it is looked at: the plan with undo, and the saving. */
 export function PlanProvider({
   planId,
   stored,
+  role,
   children,
 }: {
   planId: string;
   stored: { plan: Plan; rowVersion: number };
+  /** What one is to the line, where that does not let one change it: then nothing that is tried is saved. */
+  role?: string | undefined;
   children: ReactNode;
 }) {
   const [store] = useState(() => createPlanStore(knownPlan(stored.plan)));
   const [autosave, setAutosave] = useState<Autosave>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the server sent first is the base; later edits are the store's
   useEffect(() => {
+    if (role !== undefined) return tryOut(store, role);
     const started = startAutosave(store, planId, stored);
     setAutosave(started);
     return started.stop;
-  }, [store, planId]);
+  }, [store, planId, role]);
   const kept = useMemo(() => ({ planId, store, autosave }), [planId, store, autosave]);
   const survey = useStore(store, (s) => s.plan.survey);
   return (

@@ -7,6 +7,7 @@ import type { DueTask } from '@/core/maintenance/due';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { placeOf } from '@/core/plan/survey';
 import { PhotoInput } from '@/ui/forms/photo-input';
+import { useSignedIn } from '@/ui/people/signed-in';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
@@ -128,17 +129,20 @@ function Reason({ label, point: { because, setBecause } }: { label: ReactNode; p
 /** Who is at work: typed once, remembered by the phone. */
 function Who({ who, onWho }: { who: string; onWho: (who: string) => void }) {
   const [known, setKnown] = useState(who !== '');
-  if (known)
+  const signedIn = useSignedIn();
+  if (known || signedIn !== undefined)
     return (
       <p className="text-quiet">
-        as <strong className="text-ink">{who}</strong>{' '}
-        <button
-          type="button"
-          className="min-h-8 text-water underline underline-offset-4"
-          onClick={() => setKnown(false)}
-        >
-          somebody else
-        </button>
+        as <strong className="text-ink">{signedIn ?? who}</strong>{' '}
+        {signedIn === undefined && (
+          <button
+            type="button"
+            className="min-h-8 text-water underline underline-offset-4"
+            onClick={() => setKnown(false)}
+          >
+            somebody else
+          </button>
+        )}
       </p>
     );
   return (

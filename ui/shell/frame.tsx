@@ -1,4 +1,4 @@
-import { House } from 'lucide-react';
+import { House, Settings as SettingsIcon } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
 import { hrefOf, PLACES } from './places';
@@ -48,6 +48,14 @@ export function Frame({
         {actions}
         <UnitsMenu />
         <ThemeToggle />
+        <Link
+          href={planId ? `/settings?from=${planId}` : '/settings'}
+          className="button px-2"
+          aria-label="Settings"
+          title="Settings"
+        >
+          <SettingsIcon size={16} aria-hidden />
+        </Link>
       </header>
       <div className="flex flex-1 max-sm:flex-col-reverse">
         <nav

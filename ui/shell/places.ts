@@ -163,6 +163,7 @@ export const PLACES: readonly Place[] = [
     key: 'C',
     menu: { group: 'Calculators', icon: BookOpen, phone: 'without a line' },
   },
+  { name: 'Settings', says: 'people, sharing, your account', of: 'all', path: '/settings' },
 ];
 
 /** The address of a place, from a line that is open. */

@@ -14,6 +14,7 @@ const TEXT = {
   saving: 'Saving',
   waiting: 'Not saved yet',
   refused: 'Not saved',
+  trying: 'Not saved',
   conflict: 'Two versions',
 } as const;
 
@@ -24,6 +25,7 @@ const MARK = {
   saving: '…',
   waiting: '◆',
   refused: '▲',
+  trying: '◆',
   conflict: '◆',
 } as const;
 
@@ -34,7 +36,7 @@ export function SaveStatus() {
   const tone =
     phase === 'saved'
       ? 'text-water'
-      : phase === 'waiting' || phase === 'conflict'
+      : phase === 'waiting' || phase === 'conflict' || phase === 'trying'
         ? 'text-amber'
         : phase === 'refused'
           ? 'text-brick'
@@ -76,7 +78,7 @@ export function SaveStatus() {
 /** Open advice between an edit and the database, and the way out. */
 export function SaveNotice() {
   const saving = usePlanState((s) => s.saving);
-  if (saving.phase === 'waiting' || saving.phase === 'refused')
+  if (saving.phase === 'waiting' || saving.phase === 'refused' || saving.phase === 'trying')
     return (
       <p role="alert" className="border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
         {saving.message}

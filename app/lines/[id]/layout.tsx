@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { limitedRole } from '@/server/people/may';
 import { readPlan } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { PlanProvider } from '@/ui/plan/plan-provider';
@@ -18,15 +19,15 @@ export default async function LineLayout({
   children: ReactNode;
 }) {
   const { id } = await params;
-  const stored = await whenUp((who) => readPlan(who, id));
-  if (!stored)
+  const read = await whenUp(async (who) => ({ stored: await readPlan(who, id), role: await limitedRole(who, id) }));
+  if (!read)
     return (
       <Frame planId={id}>
         <DatabaseDown />
       </Frame>
     );
   return (
-    <PlanProvider key={id} planId={id} stored={stored}>
+    <PlanProvider key={id} planId={id} {...read}>
       <Frame planId={id} title={<LineSwitcher planId={id} />} actions={<SaveStatus />}>
         <SaveNotice />
         {children}

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { ALONE } from '@/server/people/may';
+import { readSites } from '@/server/people/members';
+import { readSignIns } from '@/server/people/sign-in';
+import { idSchema } from '@/server/plan-id';
+import { whenUp } from '@/server/when-up';
+import { SettingsView } from '@/ui/settings/settings-view';
+import { DatabaseDown } from '@/ui/shell/database-down';
+import { Frame } from '@/ui/shell/frame';
+
+export const metadata: Metadata = { title: 'Settings' };
+export const dynamic = 'force-dynamic';
+
+export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {
+  const from = idSchema.safeParse((await searchParams).from);
+  const read = await whenUp(async (who) => {
+    if (who === ALONE) return { person: undefined, sites: [], signIns: [] };
+    const { id, name, email } = who;
+    const [sites, signIns] = await Promise.all([readSites(who), readSignIns(await headers())]);
+    return { person: { id, name, email }, sites, signIns };
+  });
+  return (
+    <Frame {...(from.success && { planId: from.data })}>{read ? <SettingsView {...read} /> : <DatabaseDown />}</Frame>
+  );
+}

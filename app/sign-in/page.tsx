@@ -1,0 +1,30 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { isShared } from '@/server/people/is-shared';
+import { AccountForm } from '@/ui/people/account-form';
+import { Frame } from '@/ui/shell/frame';
+
+export const metadata: Metadata = { title: 'Sign in' };
+export const dynamic = 'force-dynamic';
+
+/** A place of this server, whatever the address says. */
+const ownPath = (to: unknown): string => (typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/');
+
+export default async function Page({ searchParams }: { searchParams: Promise<{ to?: string | string[] }> }) {
+  if (!isShared()) redirect('/');
+  return (
+    <Frame>
+      <AccountForm
+        title="Sign in"
+        asked={[
+          { name: 'email', label: 'E-mail', type: 'email', autoComplete: 'username' },
+          { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
+        ]}
+        does="Sign in"
+        address="/api/sign-in"
+        to={ownPath((await searchParams).to)}
+        below="No account, or the password is lost? The owner of the site can give you a code."
+      />
+    </Frame>
+  );
+}

@@ -1,0 +1,150 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import QRCode from 'qrcode';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { send } from '@/ui/forms/send';
+import { Copyable } from './copyable';
+
+export interface Member {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+}
+export interface SiteOf {
+  readonly id: string;
+  readonly name: string;
+  readonly members?: readonly Member[];
+}
+const ROLES = [
+  ['owner', 'everything: people, exports'],
+  ['planner', 'plans, settings, prices, log'],
+  ['technician', 'rounds, log, charges'],
+  ['viewer', 'reads only'],
+] as const;
+type Role = (typeof ROLES)[number][0];
+
+/** The people of a site. Its owners invite them, change what they may do, and take them off. */
+export function PeoplePart({ site, ownId }: { site: SiteOf; ownId: string }) {
+  const router = useRouter();
+  const [role, setRole] = useState<Role>('technician');
+  const [link, setLink] = useState<{ for: string; url: string }>();
+  const told = async (work: ReturnType<typeof send>, done: string): Promise<void> => {
+    const answer = await work;
+    toast('refused' in answer ? answer.refused.message : done);
+    router.refresh();
+  };
+  const code = async (address: string, whom: string, body?: unknown): Promise<void> => {
+    const answer = await send<{ code: string }>('POST', address, body);
+    if ('refused' in answer) toast(answer.refused.message);
+    else setLink({ for: whom, url: `${location.origin}/join?code=${answer.body.code}` });
+  };
+  const base = `/api/sites/${site.id}`;
+  if (!site.members)
+    return (
+      <section>
+        <h2>{site.name}</h2>
+        <p className="text-quiet">The owner of this site sees here who may use it.</p>
+      </section>
+    );
+  return (
+    <section className="grid gap-3" aria-label={`People of ${site.name}`}>
+      <h2>People of {site.name}</h2>
+      <ul className="border-t border-hairline">
+        {site.members.map((m) => (
+          <li key={m.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2">
+            <span className="min-w-0 flex-1 basis-48">
+              <strong className="block truncate">
+                {m.name}
+                {m.id === ownId && <span className="font-normal text-quiet"> (you)</span>}
+              </strong>
+              <span className="block truncate text-quiet">{m.email}</span>
+            </span>
+            <RoleSelect
+              label={`Role of ${m.name}`}
+              value={m.role}
+              onChange={(next) =>
+                void told(send('PATCH', `${base}/members/${m.id}`, { role: next }), `${m.name} is ${next} now.`)
+              }
+            />
+            <span className="flex gap-2">
+              <button
+                type="button"
+                className="button"
+                onClick={() => void code(`${base}/members/${m.id}/recovery`, `${m.name} sets a new password`)}
+              >
+                New password
+              </button>
+              <button
+                type="button"
+                className="button"
+                onClick={() => {
+                  if (window.confirm(`Take ${m.name} off ${site.name}? Their name stays in the log.`))
+                    void told(
+                      send('DELETE', `${base}/members/${m.id}`),
+                      `${m.name} sees nothing of ${site.name} any more.`,
+                    );
+                }}
+              >
+                Remove
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-end gap-2">
+        <RoleSelect label="Role of the new person" value={role} onChange={setRole} />
+        <button
+          type="button"
+          className="button button-strong"
+          onClick={() => void code(`${base}/invitations`, `A new ${role} makes an account`, { role })}
+        >
+          Invite
+        </button>
+      </div>
+      {link && <LinkToGive {...link} />}
+    </section>
+  );
+}
+
+function RoleSelect({ label, value, onChange }: { label: string; value: Role; onChange: (role: Role) => void }) {
+  return (
+    <select
+      aria-label={label}
+      className="control w-auto"
+      value={value}
+      onChange={(e) => onChange(e.target.value as Role)}
+    >
+      {ROLES.map(([role, may]) => (
+        <option key={role} value={role}>
+          {role}: {may}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** A link that works once, also as a picture for the camera of a phone. */
+function LinkToGive({ for: whom, url }: { for: string; url: string }) {
+  const [picture, setPicture] = useState<string>();
+  useEffect(() => {
+    let gone = false;
+    void QRCode.toDataURL(url, { margin: 1, width: 192 }).then((data) => !gone && setPicture(data));
+    return () => {
+      gone = true;
+    };
+  }, [url]);
+  return (
+    <div role="status" className="flex flex-wrap items-start gap-4 rounded-md border border-hairline bg-card p-4">
+      {picture && <img src={picture} width={192} height={192} alt="The link as a QR code" className="bg-white" />}
+      <div className="grid max-w-[44ch] gap-2">
+        <p>
+          <strong>{whom}</strong> with this link. It works once, for seven days, and is shown only now.
+        </p>
+        <Copyable text={url} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+'use client';
+
+import { formatDistanceToNow } from 'date-fns';
+import { useRouter } from 'next/navigation';
+import { toast } from 'sonner';
+import { send } from '@/ui/forms/send';
+
+export interface OwnSignIn {
+  readonly id: string;
+  readonly userAgent: string | null;
+  readonly since: string;
+  readonly lastUsed: string;
+  readonly isThis: boolean;
+}
+
+const BROWSERS = [
+  ['Edg/', 'Edge'],
+  ['Firefox/', 'Firefox'],
+  ['Chrome/', 'Chrome'],
+  ['Safari/', 'Safari'],
+] as const;
+const SYSTEMS = [
+  ['Android', 'Android'],
+  ['iPhone', 'iPhone'],
+  ['iPad', 'iPad'],
+  ['Windows', 'Windows'],
+  ['Mac OS', 'macOS'],
+  ['Linux', 'Linux'],
+] as const;
+/** A browser and its system in two words, as far as it says. */
+function deviceOf(agent: string | null): string {
+  const known = [BROWSERS, SYSTEMS].flatMap((list) => list.find(([sign]) => agent?.includes(sign))?.[1] ?? []);
+  return known.length > 0 ? known.join(', ') : 'An unknown browser';
+}
+
+/** Where somebody is signed in, and the way out. */
+export function SignInsPart({
+  person,
+  signIns,
+}: {
+  person: { name: string; email: string };
+  signIns: readonly OwnSignIn[];
+}) {
+  const router = useRouter();
+  const end = async (which: string): Promise<void> => {
+    const answer = await send('DELETE', `/api/sign-ins/${which}`);
+    if ('refused' in answer) toast(answer.refused.message);
+    router.refresh();
+  };
+  const leave = async (): Promise<void> => {
+    const answer = await send('POST', '/api/sign-out');
+    if ('refused' in answer) toast(answer.refused.message);
+    else location.assign('/sign-in');
+  };
+  return (
+    <section className="grid gap-3" aria-label="Your account">
+      <h2>Your account</h2>
+      <p>
+        <strong>{person.name}</strong> <span className="text-quiet">{person.email}</span>
+      </p>
+      <ul className="border-t border-hairline">
+        {signIns.map((s) => (
+          <li key={s.id} className="flex min-h-11 items-center gap-3 border-b border-hairline py-1">
+            <span className="min-w-0 flex-1">
+              {deviceOf(s.userAgent)}
+              <span className="text-quiet" suppressHydrationWarning>
+                {s.isThis
+                  ? ' · this one'
+                  : ` · last used ${formatDistanceToNow(new Date(s.lastUsed), { addSuffix: true })}`}
+              </span>
+            </span>
+            {!s.isThis && (
+              <button type="button" className="button" onClick={() => void end(s.id)}>
+                Sign out there
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="button" onClick={() => void leave()}>
+          Sign out
+        </button>
+        {signIns.length > 1 && (
+          <button type="button" className="button" onClick={() => void end('others')}>
+            Sign out everywhere else
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}
