@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test';
 // bin/test starts the server on a production build with the demo data and says where it is.
 export default defineConfig({
   testDir: 'e2e',
+  // What needs a server that is shared runs on one, and nothing else does.
+  ...(process.env.COOL_DRAM_SHARE ? {} : { testIgnore: 'shared.spec.ts' }),
   outputDir: process.env.PLAYWRIGHT_OUTPUT ?? 'test-results',
   workers: 1,
   timeout: 60_000,

@@ -1,3 +1,4 @@
+import { sitesOf, type Who } from '@/server/people/may';
 import { listPlans } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -6,9 +7,15 @@ import { StartView } from '@/ui/start/start-view';
 
 export const dynamic = 'force-dynamic';
 
+/** Whether somebody may begin lines, may only see them, or is on no site. */
+function seenBy(who: Who): 'plans' | 'reads' | 'nothing' {
+  if (sitesOf(who, 'read')?.length === 0) return 'nothing';
+  return sitesOf(who, 'plan')?.length === 0 ? 'reads' : 'plans';
+}
+
 export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string | string[] }> }) {
   const { q } = await searchParams;
   const words = typeof q === 'string' ? q.slice(0, 200) : '';
-  const list = await whenUp((who) => listPlans(who, words));
-  return <Frame>{list ? <StartView list={list} words={words} /> : <DatabaseDown />}</Frame>;
+  const read = await whenUp(async (who) => ({ list: await listPlans(who, words), sees: seenBy(who) }));
+  return <Frame>{read ? <StartView {...read} words={words} /> : <DatabaseDown />}</Frame>;
 }

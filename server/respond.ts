@@ -94,8 +94,8 @@ export const respondAs = (
 /** The same for whom nobody knows: who asks for a calendar by its private address, or comes with a code. */
 export const respondToAnybody = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
   answer(async () => Response.json(await work(), { status }));
-export const respondToAnybodyAs = (type: string, work: () => Promise<string>): Promise<Response> =>
-  answer(async () => bodyOf(type, await work()));
+export const respondToAnybodyAs = (type: string, work: () => Promise<string>, fileName?: string): Promise<Response> =>
+  answer(async () => bodyOf(type, await work(), fileName));
 
 /** What is written bit by bit, as a body. */
 export const streamOf = (parts: AsyncIterable<string>): ReadableStream =>

@@ -57,7 +57,7 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   today: () => <TodayView log={log} />,
   rounds: () => <RoundsView log={log} />,
   go: () => <GoView log={log} />,
-  sheet: () => <SheetView log={log} />,
+  sheet: () => <SheetView log={log} address={undefined} />,
   cards: () => <CardsView log={log} />,
   logbook: () => <LogbookView entries={[]} drained={[]} next={undefined} />,
   all: () => (

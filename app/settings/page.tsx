@@ -4,6 +4,8 @@ import { ALONE } from '@/server/people/may';
 import { readSites } from '@/server/people/members';
 import { readSignIns } from '@/server/people/sign-in';
 import { idSchema } from '@/server/plan-id';
+import { hasOwnAuthority } from '@/server/share/authority';
+import { publicAddress } from '@/server/share/public-address';
 import { whenUp } from '@/server/when-up';
 import { SettingsView } from '@/ui/settings/settings-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -21,6 +23,8 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ f
     return { person: { id, name, email }, sites, signIns };
   });
   return (
-    <Frame {...(from.success && { planId: from.data })}>{read ? <SettingsView {...read} /> : <DatabaseDown />}</Frame>
+    <Frame {...(from.success && { planId: from.data })}>
+      {read ? <SettingsView {...read} hasAuthority={hasOwnAuthority()} address={publicAddress()} /> : <DatabaseDown />}
+    </Frame>
   );
 }

@@ -162,6 +162,7 @@ const ROUTES: Readonly<Record<string, Ask>> = {
 };
 /** Routes that tell nothing of a line, and copies, which have tests of their own below. */
 const OTHERS = [
+  'GET /api/certificate',
   'POST /api/copies',
   'POST /api/faults',
   'GET /api/feeds/[token]',

@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DAY_MS } from '../../core/quantity/constants';
 import { ownAddresses } from './addresses';
-import { certificateFor, type TlsFiles } from './certificate';
+import { certificateFor } from './certificate';
+import type { TlsFiles } from './tls-files';
 
 let dir: string;
 beforeEach(() => {

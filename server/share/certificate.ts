@@ -4,25 +4,12 @@ import { isIP } from 'node:net';
 import path from 'node:path';
 import { generate } from 'selfsigned';
 import { DAY_MS } from '../../core/quantity/constants';
+import { type TlsFiles, tlsFiles } from './tls-files';
 
 const AUTHORITY_DAYS = 3650;
 /** Longer ones are refused by phones (Apple, 825 days for an authority that a person trusts; recalled). */
 const CERTIFICATE_DAYS = 397;
 const RENEWED_BEFORE_DAYS = 60;
-
-/** Where the certificate of this installation lies. */
-export interface TlsFiles {
-  /** The authority, which phones are told to trust once. */
-  readonly authority: string;
-  readonly certificate: string;
-  readonly key: string;
-}
-
-export const tlsFiles = (dir: string): TlsFiles => ({
-  authority: path.join(dir, 'authority.crt'),
-  certificate: path.join(dir, 'server.crt'),
-  key: path.join(dir, 'server.key'),
-});
 
 /** Writes a file whole or not at all, for its owner alone. */
 function write(file: string, text: string): void {

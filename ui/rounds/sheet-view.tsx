@@ -1,8 +1,7 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import QRCode from 'qrcode';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { CAUTIONS } from '@/core/equipment/shared/cautions';
 import { siteTimeMs } from '@/core/log/site-clock';
 import { sayInterval } from '@/core/maintenance/interval';
@@ -10,11 +9,13 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { dayOfYear, sayDay } from '@/core/year/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { InUnits } from '@/ui/units/in-units';
 import { useDue } from '../due/use-due';
 
 /** The round on one page, with a code at each point that opens its form. */
-export function SheetView({ log }: { log: LogSummary }) {
+export function SheetView({ log, address }: { log: LogSummary; address: string | undefined }) {
+  const origin = useAddress(address);
   const { plan, planId } = usePlan();
   const { tasks, now } = useDue(log);
   const round = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)).find((r) => r.id === 'round'), [plan, tasks, now]);
@@ -62,7 +63,11 @@ export function SheetView({ log }: { log: LogSummary }) {
                   ))}
                 </div>
                 <span className="h-8 border-b border-dotted border-edge" />
-                <Code text={`/lines/${planId}/rounds/go?at=${encodeURIComponent(stage.id)}`} name={stage.name} />
+                <QrCode
+                  of={origin && `${origin}/lines/${planId}/rounds/go?at=${encodeURIComponent(stage.id)}`}
+                  alt={`Code that opens ${stage.name}`}
+                  className="size-20"
+                />
               </li>
             ) : null;
           })}
@@ -76,21 +81,5 @@ export function SheetView({ log }: { log: LogSummary }) {
         </footer>
       </article>
     </div>
-  );
-}
-
-function Code({ text, name }: { text: string; name: string }) {
-  const [picture, setPicture] = useState<string>();
-  useEffect(() => {
-    let gone = false;
-    void QRCode.toDataURL(location.origin + text, { margin: 1, width: 160 }).then((url) => !gone && setPicture(url));
-    return () => {
-      gone = true;
-    };
-  }, [text]);
-  return picture ? (
-    <img src={picture} alt={`Code that opens ${name}`} className="size-20" />
-  ) : (
-    <span className="size-20" />
   );
 }

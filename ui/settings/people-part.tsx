@@ -1,10 +1,10 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import QRCode from 'qrcode';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
+import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
 
 export interface Member {
@@ -27,7 +27,8 @@ const ROLES = [
 type Role = (typeof ROLES)[number][0];
 
 /** The people of a site. Its owners invite them, change what they may do, and take them off. */
-export function PeoplePart({ site, ownId }: { site: SiteOf; ownId: string }) {
+export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: string; address: string | undefined }) {
+  const origin = useAddress(address);
   const router = useRouter();
   const [role, setRole] = useState<Role>('technician');
   const [link, setLink] = useState<{ for: string; url: string }>();
@@ -39,7 +40,7 @@ export function PeoplePart({ site, ownId }: { site: SiteOf; ownId: string }) {
   const code = async (address: string, whom: string, body?: unknown): Promise<void> => {
     const answer = await send<{ code: string }>('POST', address, body);
     if ('refused' in answer) toast(answer.refused.message);
-    else setLink({ for: whom, url: `${location.origin}/join?code=${answer.body.code}` });
+    else setLink({ for: whom, url: `${origin}/join?code=${answer.body.code}` });
   };
   const base = `/api/sites/${site.id}`;
   if (!site.members)
@@ -128,19 +129,11 @@ function RoleSelect({ label, value, onChange }: { label: string; value: Role; on
 
 /** A link that works once, also as a picture for the camera of a phone. */
 function LinkToGive({ for: whom, url }: { for: string; url: string }) {
-  const [picture, setPicture] = useState<string>();
-  useEffect(() => {
-    let gone = false;
-    void QRCode.toDataURL(url, { margin: 1, width: 192 }).then((data) => !gone && setPicture(data));
-    return () => {
-      gone = true;
-    };
-  }, [url]);
   return (
     <div role="status" className="flex flex-wrap items-start gap-4 rounded-md border border-hairline bg-card p-4">
-      {picture && <img src={picture} width={192} height={192} alt="The link as a QR code" className="bg-white" />}
-      <div className="grid max-w-[44ch] gap-2">
-        <p>
+      <QrCode of={url} alt="The link as a QR code" className="size-44" />
+      <div className="grid min-w-0 flex-1 basis-64 gap-2">
+        <p className="max-w-[48ch]">
           <strong>{whom}</strong> with this link. It works once, for seven days, and is shown only now.
         </p>
         <Copyable text={url} />

@@ -1,5 +1,6 @@
 import { Copyable } from './copyable';
 import { PeoplePart, type SiteOf } from './people-part';
+import { SharingPart } from './sharing-part';
 import { type OwnSignIn, SignInsPart } from './sign-ins-part';
 
 /** Who may use this server, and where one is signed in. */
@@ -7,10 +8,14 @@ export function SettingsView({
   person,
   sites,
   signIns,
+  hasAuthority,
+  address,
 }: {
   person: { id: string; name: string; email: string } | undefined;
   sites: readonly SiteOf[];
   signIns: readonly OwnSignIn[];
+  hasAuthority: boolean;
+  address: string | undefined;
 }) {
   return (
     <div className="mx-auto grid max-w-[60rem] gap-8 p-4 sm:p-6">
@@ -18,8 +23,9 @@ export function SettingsView({
       {person ? (
         <>
           {sites.map((site) => (
-            <PeoplePart key={site.id} site={site} ownId={person.id} />
+            <PeoplePart key={site.id} site={site} ownId={person.id} address={address} />
           ))}
+          <SharingPart address={address} hasAuthority={hasAuthority} />
           <SignInsPart person={person} signIns={signIns} />
         </>
       ) : (

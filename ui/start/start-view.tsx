@@ -8,7 +8,16 @@ const A_PLANT = 30; // stages
 const SOME = 12; // lines that are found by looking
 
 /** The first page: demos to look at, or a line of one's own from a few answers. */
-export function StartView({ list, words }: { list: PlanList; words: string }) {
+export function StartView({
+  list,
+  words,
+  sees,
+}: {
+  list: PlanList;
+  words: string;
+  /** Whether one may begin lines, may only see them, or is on no site. */
+  sees: 'plans' | 'reads' | 'nothing';
+}) {
   const { lines } = list;
   const demos = lines.filter((l) => l.isDemo).sort((a, b) => a.stages - b.stages);
   const own = lines.filter((l) => !l.isDemo);
@@ -21,7 +30,7 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
           drain, and compare it with the expected amount.
         </p>
       </div>
-      <OwnLine />
+      {sees === 'plans' ? <OwnLine /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
       <div className="grid gap-4">
         {demos.map((demo) => (
           <Link
@@ -107,8 +116,22 @@ export function StartView({ list, words }: { list: PlanList; words: string }) {
             )}
           </section>
         )}
-        <OpenFile />
+        {sees === 'plans' && <OpenFile />}
       </div>
     </div>
+  );
+}
+
+/** In place of a new line, for those who may not begin one. */
+function NoOwnLine({ isOnNoSite }: { isOnNoSite: boolean }) {
+  return (
+    <section className="rounded-md border border-hairline bg-card p-4">
+      <h2>{isOnNoSite ? 'You are on no site' : 'Choose a line'}</h2>
+      <p className="mt-1 text-quiet">
+        {isOnNoSite
+          ? 'Ask the owner of a site to invite you. The calculators work without it.'
+          : 'Open it for what is due today, its rounds and its logbook. New lines are built by planners and owners.'}
+      </p>
+    </section>
   );
 }

@@ -1,0 +1,129 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { BrowserContext } from '@playwright/test';
+import { DEMO } from './own-line';
+import { expect, nowMs, type Page, settled, test } from './test';
+
+// On a server that is shared; bin/test makes the invitation of its first owner.
+test.describe.configure({ mode: 'serial' });
+const FIRST = process.env.INVITATION ?? '';
+const PASSWORD = 'tank drain filter';
+
+async function join(page: Page, link: string, name: string, email: string): Promise<void> {
+  await page.goto(link);
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Create the account' }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+}
+
+async function meetsAa(page: Page): Promise<void> {
+  await settled(page);
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`)).toEqual([]);
+  }
+  const { width } = page.viewportSize() ?? { width: 0 };
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+}
+
+let owner: BrowserContext;
+let phone: BrowserContext;
+test.beforeAll(async ({ browser }) => {
+  owner = await browser.newContext();
+  phone = await browser.newContext({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+  for (const context of [owner, phone]) await context.clock.install({ time: nowMs() });
+});
+test.afterAll(async () => {
+  await owner.close();
+  await phone.close();
+});
+
+test('whoever is not signed in is asked to, and comes back to where they wanted to go', async () => {
+  const page = await owner.newPage();
+  await join(page, FIRST, 'Ines Okafor', 'ines@example.com');
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.waitForURL(/\/sign-in/);
+  await page.goto(`${DEMO}/today`);
+  expect(new URL(page.url()).pathname).toBe('/sign-in');
+  await meetsAa(page);
+  await page.getByLabel('E-mail').fill('ines@example.com');
+  await page.getByLabel('Password').fill('not this one');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert').first()).toHaveText('Address and password do not belong together.');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(new RegExp(`${DEMO}/today`));
+  await page.close();
+});
+
+test('a code is used up by the account that it makes; what is wrong is said at its field', async ({ page }) => {
+  await page.goto(FIRST);
+  await expect(page.locator('#main')).toContainText('does not work');
+  await page.getByLabel('E-mail').fill('nobody');
+  await page.getByRole('button', { name: 'Create the account' }).click();
+  await expect(page.locator('#main')).toContainText('Type an e-mail address');
+  await expect(page.locator('#main')).toContainText('At least 10 characters');
+  await meetsAa(page);
+});
+
+test('an owner invites a technician, who logs under their own name and tries plans out without saving', async () => {
+  const page = await owner.newPage();
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Invite' }).click();
+  await expect(page.getByAltText('The link as a QR code')).toBeVisible();
+  await meetsAa(page);
+  const link = await page.getByRole('status').locator('code').textContent();
+
+  const technician = await phone.newPage();
+  await join(technician, link ?? '', 'Tomasz Reyes', 'tomasz@example.com');
+  await technician.goto('/settings');
+  await expect(technician.getByRole('region', { name: 'People of My site' })).toHaveCount(0);
+  await meetsAa(technician);
+
+  await technician.goto(`${DEMO}/logbook`);
+  await expect(technician.getByLabel('Who')).toHaveValue('Tomasz Reyes');
+  await expect(technician.getByLabel('Who')).not.toBeEditable();
+
+  await technician.goto(`${DEMO}/survey`);
+  const shop = technician.getByLabel('Shop', { exact: true });
+  const before = await shop.inputValue();
+  await shop.fill('Another name');
+  await expect(technician.locator('#main').getByRole('alert').first()).toContainText('As technician of this site');
+  await expect(technician.getByTestId('save-status')).toHaveText('Not saved');
+  await technician.reload();
+  await expect(shop).toHaveValue(before);
+  await page.close();
+  await technician.close();
+});
+
+test('whoever is taken off a site sees nothing of it from the next page on', async () => {
+  const page = await owner.newPage();
+  page.on('dialog', (dialog) => void dialog.accept());
+  await page.goto('/settings');
+  const member = page.getByRole('listitem').filter({ hasText: 'tomasz@example.com' });
+  await member.getByRole('button', { name: 'Remove' }).click();
+  await expect(member).toHaveCount(0);
+  const technician = await phone.newPage();
+  await technician.goto(`${DEMO}/today`);
+  await expect(technician.locator('body')).toContainText('There is nothing at this address');
+  await technician.goto('/');
+  await expect(technician.locator('#main')).toContainText('You are on no site');
+  await expect(technician.locator('#main')).not.toContainText('Look at');
+  await page.close();
+  await technician.close();
+});
+
+test('the last owner cannot leave the site without one', async () => {
+  const page = await owner.newPage();
+  page.on('dialog', (dialog) => void dialog.accept());
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByText('A site needs an owner.')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'ines@example.com' })).toBeVisible();
+  await page.close();
+});
