@@ -104,7 +104,7 @@ test('eight wrong passwords are answered, the ninth is not even looked at, nor i
   expect(await refused(signIn({ email, password }, nobody, 'elsewhere'))).toMatchObject({ status: 429 });
 });
 
-test('seven wrong passwords and the right one: nothing is held against the account', async () => {
+test('seven wrong passwords and then the right one: the count begins again', async () => {
   const { email, password } = await joined('technician');
   for (const time of [1, 2]) {
     for (let i = 0; i < 7; i++) await refused(signIn({ email, password: 'wrong' }, nobody, `at ${time} from ${i}`));
