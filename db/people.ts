@@ -3,6 +3,7 @@ import {
   char,
   datetime,
   index,
+  json,
   mysqlEnum,
   mysqlTable,
   primaryKey,
@@ -124,4 +125,25 @@ export const invitations = mysqlTable(
     at: moment('at').notNull().$defaultFn(now),
   },
   (t) => [index('invitations_site').on(t.siteId)],
+);
+
+/** What was changed by whom: plans, people, weather. Nothing changes it. */
+export const audit = mysqlTable(
+  'audit',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    at: moment('at').notNull().$defaultFn(now),
+    /** Kept when the account is gone, and so is the name. */
+    personId: char('person_id', { length: 36 }).notNull(),
+    who: varchar('who', { length: 60 }).notNull(),
+    planId: char('plan_id', { length: 36 }),
+    /** What it was about: the name of a line, a person, a year of weather. */
+    about: varchar('about', { length: 160 }).notNull(),
+    /** What was done, before and after, with figures as in server/people/audit.ts. */
+    says: json('says').$type<string[]>().notNull(),
+  },
+  (t) => [index('audit_site_at').on(t.siteId, t.at, t.id)],
 );

@@ -101,6 +101,26 @@ test('an owner invites a technician, who logs under their own name and tries pla
   await technician.close();
 });
 
+test('an owner sees who changed what, before and after', async () => {
+  const page = await owner.newPage();
+  await page.goto(`${DEMO}/survey`);
+  const shop = page.getByLabel('Shop', { exact: true });
+  const before = await shop.inputValue();
+  await shop.fill('Hall two');
+  await expect(page.getByTestId('save-status')).toHaveText('Saved');
+  await page.goto('/settings');
+  await page.getByRole('link', { name: 'Who changed what' }).click();
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ hasText: `${before} → Hall two` })
+      .first(),
+  ).toContainText('Ines Okafor');
+  await expect(page.locator('#main')).toContainText('Joined as technician.');
+  await meetsAa(page);
+  await page.close();
+});
+
 test('whoever is taken off a site sees nothing of it from the next page on', async () => {
   const page = await owner.newPage();
   page.on('dialog', (dialog) => void dialog.accept());

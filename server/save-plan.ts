@@ -5,7 +5,8 @@ import { z } from 'zod';
 import { planSchema } from '../core/plan/plan';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
-import { permitted, siteFor, type Who } from './people/may';
+import { changesOf, note } from './people/audit';
+import { ALONE, permitted, siteFor, type Who } from './people/may';
 import { idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -31,6 +32,7 @@ export async function createPlan(who: Who, input: unknown): Promise<Saved> {
       await tx.insert(plans).values({ id, siteId: site, document: plan });
       // The first write of a line has its id.
       await tx.insert(planWrites).values({ id, planId: id, rowVersion: 1, digest });
+      await note(tx, who, { siteId: site, planId: id, about: plan.name, says: ['New line.'] });
       return { id, rowVersion: 1 };
     }
     const [made] = await tx.select().from(planWrites).where(eq(planWrites.id, id));
@@ -77,6 +79,13 @@ export async function savePlan(who: Who, planId: string, input: unknown): Promis
     const next = rowVersion + 1;
     await tx.update(plans).set({ document: plan, rowVersion: next, updatedAt: new Date() }).where(eq(plans.id, id));
     await tx.insert(planWrites).values({ id: writeId, planId: id, rowVersion: next, digest });
+    if (who !== ALONE)
+      await note(tx, who, {
+        siteId: row.siteId,
+        planId: id,
+        about: plan.name,
+        says: changesOf(storedPlan(row.document), plan),
+      });
     return { id, rowVersion: next };
   });
 }

@@ -5,6 +5,7 @@ import { type Plan, planSchema, type RevisionSummary, revisionNameSchema } from 
 import { database } from '../db/client';
 import { plans, revisions } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { note } from './people/audit';
 import { permitted, type Who } from './people/may';
 import { checkedId, idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
@@ -26,7 +27,11 @@ export async function saveRevision(who: Who, planId: string, input: unknown): Pr
   const ofPlan = await permitted(who, 'plan', planId);
   const { id, name, plan } = checked(revisionSchema, input);
   return inTransaction(async (tx) => {
-    const [owner] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, ofPlan)).for('update');
+    const [owner] = await tx
+      .select({ siteId: plans.siteId, name: plans.name })
+      .from(plans)
+      .where(eq(plans.id, ofPlan))
+      .for('update');
     if (!owner) throw noSuchPlan();
     const own = await tx.select({ name: revisions.name }).from(revisions).where(eq(revisions.planId, ofPlan));
     const [there] = await tx.select().from(revisions).where(eq(revisions.id, id));
@@ -43,7 +48,11 @@ export async function saveRevision(who: Who, planId: string, input: unknown): Pr
         { field: 'name', message: `At most ${MOST} revisions.` },
       ]);
     const at = there?.at ?? new Date();
-    if (!there) await tx.insert(revisions).values({ id, planId: ofPlan, name, document: plan, at });
+    if (!there) {
+      await tx.insert(revisions).values({ id, planId: ofPlan, name, document: plan, at });
+      const says = [`Revision “${name}”.`];
+      await note(tx, who, { siteId: owner.siteId, planId: ofPlan, about: owner.name ?? '', says });
+    }
     return { id, name, at: at.toISOString() };
   });
 }

@@ -13,6 +13,7 @@ import {
 import { database } from '../db/client';
 import { plans, weatherYears } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { note } from './people/audit';
 import { ALONE, siteFor, sitesOf, type Who } from './people/may';
 import { checkedId, idSchema } from './plan-id';
 import { inTransaction } from './transaction';
@@ -45,6 +46,7 @@ export async function saveWeather(who: Who, input: unknown): Promise<{ id: strin
     if ((await tx.$count(weatherYears)) >= MOST)
       throw new RequestRefused(422, 'invalid', `There are ${MOST} years already: remove one first.`);
     await tx.insert(weatherYears).values({ id, siteId, ...year });
+    await note(tx, who, { siteId, about: year.name, says: ['Year of weather imported.'] });
     return { id };
   });
 }
@@ -112,7 +114,7 @@ export async function removeWeather(who: Who, id: string): Promise<{ id: string 
   const own = checkedId('id', id);
   return inTransaction(async (tx) => {
     const [year] = await tx
-      .select({ siteId: weatherYears.siteId })
+      .select({ siteId: weatherYears.siteId, name: weatherYears.name })
       .from(weatherYears)
       .where(and(eq(weatherYears.id, own), seenBy(who)));
     if (!year) throw noSuchYear();
@@ -126,6 +128,8 @@ export async function removeWeather(who: Who, id: string): Promise<{ id: string 
       .limit(1);
     if (first) throw new RequestRefused(409, 'conflict', `${first.shop} uses this year. Choose another there first.`);
     await tx.delete(weatherYears).where(eq(weatherYears.id, own));
+    if (year.siteId !== null)
+      await note(tx, who, { siteId: year.siteId, about: year.name, says: ['Year of weather removed.'] });
     return { id: own };
   });
 }

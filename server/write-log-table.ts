@@ -1,13 +1,7 @@
-import Papa from 'papaparse';
 import { LOG_COLUMNS, rowOfDrain, rowsOfEntry } from '../core/maintenance/log-table';
+import { lineOf } from './csv-line';
 import { recordsOf } from './line-copy/write-line-copy';
 import { logPageOf } from './read-log-page';
-
-/** A text that a spreadsheet would take for a formula, made plain (OWASP, CSV injection, recalled). */
-const safe = (cell: string | number): string | number =>
-  typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
-const lineOf = (cells: readonly (string | number)[]): string =>
-  `${Papa.unparse([cells.map(safe)], { newline: '\r\n' })}\r\n`;
 
 /** The log of a line as lines of CSV: all of it with its drains, or the entries that are searched for. */
 export async function* tableLines(planId: string, q: string, kind: string): AsyncGenerator<string> {

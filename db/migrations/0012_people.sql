@@ -87,6 +87,20 @@ CREATE TABLE IF NOT EXISTS `invitations` (
 	CONSTRAINT `invitations_person_id_people_id_fk` FOREIGN KEY (`person_id`) REFERENCES `people`(`id`) ON DELETE cascade
 );
 --> statement-breakpoint
+CREATE TABLE IF NOT EXISTS `audit` (
+	`id` char(36) NOT NULL,
+	`site_id` char(36) NOT NULL,
+	`at` datetime(3) NOT NULL,
+	`person_id` char(36) NOT NULL,
+	`who` varchar(60) NOT NULL,
+	`plan_id` char(36),
+	`about` varchar(160) NOT NULL,
+	`says` json NOT NULL,
+	CONSTRAINT `audit_id` PRIMARY KEY(`id`),
+	KEY `audit_site_at` (`site_id`, `at`, `id`),
+	CONSTRAINT `audit_site_id_sites_id_fk` FOREIGN KEY (`site_id`) REFERENCES `sites`(`id`) ON DELETE cascade
+);
+--> statement-breakpoint
 INSERT IGNORE INTO `sites` (`id`, `name`, `at`) VALUES ('5c7e1b0a-0000-4000-8000-000000000001', 'My site', UTC_TIMESTAMP(3));
 --> statement-breakpoint
 ALTER TABLE `plans`

@@ -5,6 +5,7 @@ import { charges, drainEntries, logEntries, photos, plans, revisions } from '../
 import { checked, RequestRefused } from '../errors';
 import { type EntryRow, keepEntries } from '../keep-entries';
 import { drainMark, markAgain } from '../log-marks';
+import { note } from '../people/audit';
 import { permitted, siteFor, type Who } from '../people/may';
 import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
@@ -195,7 +196,9 @@ async function takeLine(
     .where(inArray(plans.id, [id]))
     .for('update');
   if (there) await permitted(who, 'plan', id);
-  if (!there) await tx.insert(plans).values({ id, siteId: await siteFor(who, 'plan'), document: record.plan });
+  const siteId = there?.siteId ?? (await siteFor(who, 'plan'));
+  await note(tx, who, { siteId, planId: id, about: record.plan.name, says: ['Taken in from a copy.'] });
+  if (!there) await tx.insert(plans).values({ id, siteId, document: record.plan });
   else if (JSON.stringify(there.document) !== JSON.stringify(record.plan)) {
     const name = `Copy of ${record.madeAt.slice(0, 19).replace('T', ' ')}`;
     const own = await tx

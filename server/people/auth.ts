@@ -33,6 +33,7 @@ const make = () =>
       useSecureCookies: process.env.COOL_DRAM_TLS === '1',
     },
     telemetry: { enabled: false },
+    logger: { level: 'error' }, // a wrong password is nobody’s fault here
   });
 
 const kept = globalThis as typeof globalThis & { coolDramAuth?: ReturnType<typeof make> };

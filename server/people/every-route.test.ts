@@ -157,6 +157,8 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId, personId: t.person }),
   },
+  'GET /api/sites/[siteId]/changes': { may: OWNERS, params: (t) => ({ siteId: t.siteId }) },
+  'GET /api/sites/[siteId]/changes/table': { may: OWNERS, params: (t) => ({ siteId: t.siteId }) },
   'GET /api/sign-ins': { may: ALL, foreign: 'none' },
   'DELETE /api/sign-ins/[which]': { may: ALL, params: () => ({ which: uuid() }), foreign: 'none' },
 };

@@ -7,9 +7,10 @@ import { credentials, invitations, members, people, ROLES, type Role, signIns, s
 import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
+import { note } from './audit';
 import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
 import { onlyWhereShared } from './is-shared';
-import { siteFor, type Who } from './may';
+import { permittedSite, type Who } from './may';
 
 const CODE_LENGTH = 10;
 /** Without those that are read for each other: 0 and O, 1 and I. 32 letters in 10 places are 2^50 codes. */
@@ -40,20 +41,25 @@ const inviteSchema = z.strictObject({ role: z.enum(ROLES, 'Choose a role.') });
 
 /** A code with which somebody makes an account of their own, with a role on a site. It is told this once, and works once. */
 export async function invite(who: Who, siteId: string, input: unknown): Promise<{ code: string }> {
-  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
+  const site = await permittedSite(who, 'people', siteId);
   const { role } = checked(inviteSchema, input);
-  return { code: await codeFor(site, role) };
+  const code = await codeFor(site, role);
+  await note(database(), who, { siteId: site, about: 'Invitation', says: [`For a new ${role}.`] });
+  return { code };
 }
 
 /** A code with which somebody of a site sets a new password, having lost the old one. */
 export async function recover(who: Who, siteId: string, personId: string): Promise<{ code: string }> {
-  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
+  const site = await permittedSite(who, 'people', siteId);
   const [member] = await database()
-    .select()
+    .select({ role: members.role, name: people.name })
     .from(members)
+    .innerJoin(people, eq(people.id, members.personId))
     .where(and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId))));
   if (!member) throw noSuchPerson();
-  return { code: await codeFor(site, member.role, personId) };
+  const code = await codeFor(site, member.role, personId);
+  await note(database(), who, { siteId: site, about: member.name, says: ['Code for a new password.'] });
+  return { code };
 }
 
 export function noSuchPerson(): RequestRefused {
@@ -136,6 +142,8 @@ export async function join(input: unknown): Promise<{ email: string; password: s
       .insert(credentials)
       .values({ id: crypto.randomUUID(), accountId: id, providerId: 'credential', userId: id, password: hash });
     await tx.insert(members).values({ siteId, personId: id, role });
+    const own: Who = { id, name, email, roles: new Map([[siteId, role]]) };
+    await note(tx, own, { siteId, about: name, says: [`Joined as ${role}.`] });
     return { email, password };
   });
 }

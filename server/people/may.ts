@@ -60,6 +60,10 @@ export async function permitted(who: Who, action: Action, planId: string): Promi
   return id;
 }
 
+/** The same of a site. */
+export const permittedSite = (who: Who, action: Action, siteId: string): Promise<string> =>
+  siteFor(who, action, checkedId('siteId', siteId));
+
 /** What somebody is to a line, where their role lets them do less than all of it. */
 export async function limitedRole(who: Who, planId: string): Promise<Role | undefined> {
   if (who === ALONE) return undefined;

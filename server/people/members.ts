@@ -5,8 +5,9 @@ import { members, people, ROLES, type Role, sites } from '../../db/people';
 import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
+import { note } from './audit';
 import { noSuchPerson } from './join';
-import { siteFor, sitesOf, type Who } from './may';
+import { permittedSite, sitesOf, type Who } from './may';
 
 export interface Member {
   readonly id: string;
@@ -46,16 +47,18 @@ const roleSchema = z.strictObject({ role: z.enum(ROLES) });
 /** Gives somebody of a site another role. The last owner stays one. */
 export async function changeRole(who: Who, siteId: string, personId: string, input: unknown): Promise<{ role: Role }> {
   const { role } = checked(roleSchema, input);
-  await ofSite(who, siteId, personId, async (tx, own) => {
+  await ofSite(who, siteId, personId, async (tx, own, before) => {
     await tx.update(members).set({ role }).where(own);
+    return before === role ? [] : [`Role: ${before} → ${role}.`];
   });
   return { role };
 }
 
 /** Takes somebody off a site: from their next request on they see nothing of it. Their name stays in the log. */
 export async function removeMember(who: Who, siteId: string, personId: string): Promise<{ id: string }> {
-  await ofSite(who, siteId, personId, async (tx, own) => {
+  await ofSite(who, siteId, personId, async (tx, own, before) => {
     await tx.delete(members).where(own);
+    return [`Removed, was ${before}.`];
   });
   return { id: personId };
 }
@@ -64,15 +67,19 @@ async function ofSite(
   who: Who,
   siteId: string,
   personId: string,
-  change: (tx: Transaction, own: ReturnType<typeof and>) => Promise<void>,
+  change: (tx: Transaction, own: ReturnType<typeof and>, before: Role) => Promise<string[]>,
 ): Promise<void> {
-  const site = await siteFor(who, 'people', checkedId('siteId', siteId));
+  const site = await permittedSite(who, 'people', siteId);
   const own = and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId)));
   await inTransaction(async (tx) => {
     await tx.select({ id: sites.id }).from(sites).where(eq(sites.id, site)).for('update');
-    const [there] = await tx.select().from(members).where(own);
+    const [there] = await tx
+      .select({ role: members.role, name: people.name })
+      .from(members)
+      .innerJoin(people, eq(people.id, members.personId))
+      .where(own);
     if (!there) throw noSuchPerson();
-    await change(tx, own);
+    const says = await change(tx, own, there.role);
     const [owners] = await tx
       .select({ n: count() })
       .from(members)
@@ -81,5 +88,6 @@ async function ofSite(
       throw new RequestRefused(409, 'conflict', 'A site needs an owner. Make somebody else one first.', [
         { field: 'role', message: 'The only owner.' },
       ]);
+    await note(tx, who, { siteId: site, about: there.name, says });
   });
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -52,7 +53,12 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
     );
   return (
     <section className="grid gap-3" aria-label={`People of ${site.name}`}>
-      <h2>People of {site.name}</h2>
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2>People of {site.name}</h2>
+        <Link href={`/settings/changes?site=${site.id}`} className="text-water underline underline-offset-4">
+          Who changed what
+        </Link>
+      </div>
       <ul className="border-t border-hairline">
         {site.members.map((m) => (
           <li key={m.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2">
