@@ -1,4 +1,5 @@
 import { sitesOf, type Who } from '@/server/people/may';
+import { idSchema } from '@/server/plan-id';
 import { listPlans } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -13,9 +14,14 @@ function seenBy(who: Who): 'plans' | 'reads' | 'nothing' {
   return sitesOf(who, 'plan')?.length === 0 ? 'reads' : 'plans';
 }
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string | string[] }> }) {
-  const { q } = await searchParams;
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
+  const { q, site } = await searchParams;
+  const siteId = idSchema.safeParse(site).data;
   const words = typeof q === 'string' ? q.slice(0, 200) : '';
   const read = await whenUp(async (who) => ({ list: await listPlans(who, words), sees: seenBy(who) }));
-  return <Frame>{read ? <StartView {...read} words={words} /> : <DatabaseDown />}</Frame>;
+  return <Frame>{read ? <StartView {...read} words={words} siteId={siteId} /> : <DatabaseDown />}</Frame>;
 }

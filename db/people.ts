@@ -25,6 +25,10 @@ export const FIRST_SITE_ID = '5c7e1b0a-0000-4000-8000-000000000001';
 export const sites = mysqlTable('sites', {
   id: char('id', { length: 36 }).primaryKey(),
   name: varchar('name', { length: 80 }).notNull(),
+  customer: varchar('customer', { length: 120 }).notNull().default(''),
+  address: varchar('address', { length: 300 }).notNull().default(''),
+  contacts: varchar('contacts', { length: 500 }).notNull().default(''),
+  notes: varchar('notes', { length: 2000 }).notNull().default(''),
   at: moment('at').notNull().$defaultFn(now),
 });
 

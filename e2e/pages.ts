@@ -30,4 +30,6 @@ export const PAGES = [
   '/lines/d0000000-0000-4000-8000-000000000001/charges',
   '/catalogue',
   '/settings',
+  '/sites',
+  '/sites/5c7e1b0a-0000-4000-8000-000000000001',
 ];

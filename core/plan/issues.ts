@@ -24,6 +24,7 @@ export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
 function given(input: unknown, path: readonly PropertyKey[]): string {
   let value = input;
   for (const key of path) value = (value as Record<PropertyKey, unknown> | null | undefined)?.[key];
-  const text = typeof value === 'string' ? `“${value.slice(0, 40)}”` : typeof value === 'number' ? String(value) : '';
+  const told = typeof value === 'string' ? value.slice(0, 40) : '';
+  const text = told.trim() !== '' ? `“${told}”` : typeof value === 'number' ? String(value) : '';
   return text && ` Given: ${text}.`;
 }

@@ -1,6 +1,10 @@
 CREATE TABLE IF NOT EXISTS `sites` (
 	`id` char(36) NOT NULL,
 	`name` varchar(80) NOT NULL,
+	`customer` varchar(120) NOT NULL DEFAULT '',
+	`address` varchar(300) NOT NULL DEFAULT '',
+	`contacts` varchar(500) NOT NULL DEFAULT '',
+	`notes` varchar(2000) NOT NULL DEFAULT '',
 	`at` datetime(3) NOT NULL,
 	CONSTRAINT `sites_id` PRIMARY KEY(`id`)
 );

@@ -139,6 +139,14 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   'DELETE /api/weather/[id]': { may: PLANNERS, params: (t) => ({ id: t.weather }) },
   'GET /api/weather/nearest': { may: ALL, query: '?temperatureC=30&relativeHumidity=0.5', foreign: 'none' },
   'GET /api/sites': { may: ALL, foreign: 'none' },
+  'POST /api/sites': { may: OWNERS, body: () => ({ id: uuid(), name: 'Hall' }), foreign: 'none' },
+  'GET /api/sites/[siteId]': { may: ALL, params: (t) => ({ siteId: t.siteId }) },
+  'PATCH /api/sites/[siteId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: () => ({ notes: 'Key at the gate.' }),
+  },
+  'PUT /api/plans/[id]/site': { may: OWNERS, params: ofPlan, body: () => ({ siteId: OWN }) },
   'POST /api/sites/[siteId]/invitations': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),

@@ -34,7 +34,8 @@ export async function readSites(who: Who): Promise<SiteOf[]> {
   );
 }
 
-const membersOf = (siteId: string): Promise<Member[]> =>
+/** Who is on a site that may be read. */
+export const membersOf = (siteId: string): Promise<Member[]> =>
   database()
     .select({ id: people.id, name: people.name, email: people.email, role: members.role })
     .from(members)

@@ -12,7 +12,11 @@ const SILENT: Refused = {
 };
 
 /** Sends something once, and says what came of it. */
-export async function send<T>(method: 'POST' | 'PATCH' | 'DELETE', address: string, body?: unknown): Promise<Sent<T>> {
+export async function send<T>(
+  method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  address: string,
+  body?: unknown,
+): Promise<Sent<T>> {
   const answer = await fetch(address, {
     method,
     ...(body !== undefined && { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),

@@ -1,4 +1,4 @@
-import { House, Settings as SettingsIcon } from 'lucide-react';
+import { House, MapPin, Settings as SettingsIcon } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
 import { hrefOf, PLACES } from './places';
@@ -64,9 +64,14 @@ export function Frame({
         >
           <ul className="flex sm:sticky sm:top-12 sm:flex-col sm:py-3">
             {!planId && (
-              <RailLink href="/" icon={<House size={18} />}>
-                Start
-              </RailLink>
+              <>
+                <RailLink href="/" icon={<House size={18} />}>
+                  Start
+                </RailLink>
+                <RailLink href="/sites" icon={<MapPin size={18} />} below>
+                  Sites
+                </RailLink>
+              </>
             )}
             {GROUPS.map((group) => (
               <Fragment key={group}>

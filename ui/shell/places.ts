@@ -163,6 +163,7 @@ export const PLACES: readonly Place[] = [
     key: 'C',
     menu: { group: 'Calculators', icon: BookOpen, phone: 'without a line' },
   },
+  { name: 'Sites', says: 'lines by customer and place', of: 'all', path: '/sites' },
   { name: 'Settings', says: 'people, sharing, your account', of: 'all', path: '/settings' },
 ];
 

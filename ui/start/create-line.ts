@@ -25,12 +25,12 @@ export const sendCopy = async (copy: File, as: 'new' | 'merge'): Promise<Answer>
   );
 
 /** Sends a new line under an id made here; a plan file is sent as it was read, and checked by the server. */
-export const create = async (plan: unknown): Promise<Answer> =>
+export const create = async (plan: unknown, siteId?: string): Promise<Answer> =>
   answerOf(
     await fetch('/api/plans', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: crypto.randomUUID(), plan }),
+      body: JSON.stringify({ id: crypto.randomUUID(), plan, siteId }),
     }).catch(() => undefined),
   );
 

@@ -25,7 +25,7 @@ import {
 } from './start-form-schema';
 
 /** A line of one's own from a few answers: every field has a typical number that may stay. */
-export function OwnLine() {
+export function OwnLine({ siteId }: { siteId: string | undefined }) {
   const router = useRouter();
   const [refused, setRefused] = useState<Refused>();
   const { choice } = useUnits();
@@ -40,7 +40,10 @@ export function OwnLine() {
     setRefused(undefined);
     const year = weather ? await nearestYear(start) : undefined;
     if (year && 'message' in year) return setRefused(year);
-    const answer = await create(startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID()));
+    const answer = await create(
+      startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID()),
+      siteId,
+    );
     if ('id' in answer) router.push(`/lines/${answer.id}/line`);
     else setRefused(answer);
   });

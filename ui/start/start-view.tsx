@@ -12,11 +12,14 @@ export function StartView({
   list,
   words,
   sees,
+  siteId,
 }: {
   list: PlanList;
   words: string;
   /** Whether one may begin lines, may only see them, or is on no site. */
   sees: 'plans' | 'reads' | 'nothing';
+  /** The site on which a new line is to stand, where one was chosen. */
+  siteId: string | undefined;
 }) {
   const { lines } = list;
   const demos = lines.filter((l) => l.isDemo).sort((a, b) => a.stages - b.stages);
@@ -30,7 +33,7 @@ export function StartView({
           drain, and compare it with the expected amount.
         </p>
       </div>
-      {sees === 'plans' ? <OwnLine /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
+      {sees === 'plans' ? <OwnLine siteId={siteId} /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
       <div className="grid gap-4">
         {demos.map((demo) => (
           <Link

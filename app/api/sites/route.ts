@@ -1,7 +1,12 @@
-import { readSites } from '@/server/people/members';
-import { respond } from '@/server/respond';
+import { readJson, respond } from '@/server/respond';
+import { listSites } from '@/server/sites/list-sites';
+import { createSite } from '@/server/sites/save-site';
 
-/** The sites that one is on; for its owners with the people of each. */
-export function GET(): Promise<Response> {
-  return respond(readSites);
+/** The sites that one is on. */
+export function GET(request: Request): Promise<Response> {
+  return respond((who) => listSites(who, new URL(request.url).searchParams.get('q') ?? ''));
+}
+
+export function POST(request: Request): Promise<Response> {
+  return respond(async (who) => createSite(who, await readJson(request)), 201);
 }

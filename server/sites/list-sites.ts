@@ -1,0 +1,121 @@
+import { and, asc, count, eq, inArray, like, max, sql } from 'drizzle-orm';
+import { database } from '../../db/client';
+import { sites } from '../../db/people';
+import { drainEntries, logEntries, plans } from '../../db/schema';
+import { permittedSite, sitesOf, type Who } from '../people/may';
+import { type Member, membersOf } from '../people/members';
+
+/** Sites that a list shows at once; more are found by their names. */
+const LISTED = 100;
+
+export interface SiteSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly customer: string;
+  readonly lines: number;
+  /** When somebody was last there, as far as the log says; site time. */
+  readonly lastEntry: string | null;
+}
+export interface SiteList {
+  readonly sites: readonly SiteSummary[];
+  readonly of: number;
+}
+
+/** The sites that somebody may see, by name. @param words of name, customer or address, all of which have to be in it */
+export async function listSites(who: Who, words = ''): Promise<SiteList> {
+  const own = sitesOf(who, 'read');
+  const asked = words.split(/\s+/).filter(Boolean).slice(0, 8);
+  const seen = and(
+    own && inArray(sites.id, own),
+    ...asked.map((word) =>
+      like(
+        sql`CONCAT_WS(' ', ${sites.name}, ${sites.customer}, ${sites.address})`,
+        `%${word.replace(/[\\%_]/g, '\\$&')}%`,
+      ),
+    ),
+  );
+  const { id, name, customer } = sites;
+  const [rows, [all]] = await Promise.all([
+    database().select({ id, name, customer }).from(sites).where(seen).orderBy(asc(name), asc(id)).limit(LISTED),
+    database().select({ n: count() }).from(sites).where(seen),
+  ]);
+  const ids = rows.map((r) => r.id);
+  const told = ids.length === 0 ? [] : await linesOfSites(ids);
+  return {
+    sites: rows.map((row) => {
+      const found = told.find((t) => t.siteId === row.id);
+      return { ...row, lines: found?.lines ?? 0, lastEntry: found?.lastEntry ?? null };
+    }),
+    of: all?.n ?? 0,
+  };
+}
+
+const linesOfSites = (ids: readonly string[]) =>
+  database()
+    .select({
+      siteId: plans.siteId,
+      lines: count(),
+      lastEntry: max(
+        sql<string | null>`GREATEST(
+          COALESCE((SELECT MAX(${logEntries.measuredAt}) FROM ${logEntries} WHERE ${logEntries.planId} = ${plans.id} AND ${logEntries.stands} = 1), ''),
+          COALESCE((SELECT MAX(${drainEntries.drainedAt}) FROM ${drainEntries} WHERE ${drainEntries.planId} = ${plans.id} AND ${drainEntries.struckAt} IS NULL), ''))`,
+      ),
+    })
+    .from(plans)
+    .where(inArray(plans.siteId, [...ids]))
+    .groupBy(plans.siteId)
+    .then((found) => found.map((f) => ({ ...f, lastEntry: f.lastEntry === '' ? null : f.lastEntry })));
+
+export interface SitePage {
+  readonly id: string;
+  readonly name: string;
+  readonly customer: string;
+  readonly address: string;
+  readonly contacts: string;
+  readonly notes: string;
+  readonly lines: readonly {
+    readonly id: string;
+    readonly shop: string;
+    readonly name: string;
+    readonly stages: number;
+  }[];
+  readonly members: readonly Member[];
+  /** Whether whoever reads may change the site and move its lines. */
+  readonly isOwn: boolean;
+  /** Other sites to which they may move lines. */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** A site with its lines. */
+export async function readSite(who: Who, siteId: string): Promise<SitePage> {
+  const own = await permittedSite(who, 'read', siteId);
+  const led = sitesOf(who, 'people');
+  const isOwn = led?.includes(own) ?? true;
+  const { id, shop, name, stages } = plans;
+  const [[site], lines, members, others] = await Promise.all([
+    database().select().from(sites).where(eq(sites.id, own)),
+    database()
+      .select({ id, shop, name, stages })
+      .from(plans)
+      .where(eq(plans.siteId, own))
+      .orderBy(asc(shop), asc(name))
+      .limit(200),
+    isOwn ? membersOf(own) : [],
+    isOwn
+      ? database()
+          .select({ id: sites.id, name: sites.name })
+          .from(sites)
+          .where(led && inArray(sites.id, led))
+          .orderBy(asc(sites.name))
+          .limit(500)
+      : [],
+  ]);
+  const { at: _at, ...told } = site as NonNullable<typeof site>;
+  return {
+    ...told,
+    lines: lines.map((l) => ({ id: l.id, shop: l.shop ?? '–', name: l.name ?? '–', stages: l.stages ?? 0 })),
+    members,
+    isOwn,
+    others: others.filter((o) => o.id !== own),
+  };
+}
