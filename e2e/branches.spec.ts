@@ -26,7 +26,7 @@ test('a branch, a bypass and a second compressor are laid, moved into and taken 
   await expect(page.getByRole('list', { name: 'Paint drop' }).locator('[data-stage]').first()).toHaveText(
     /Bowl filter/,
   );
-  await page.getByRole('button', { name: 'Open the lanes of Paint drop' }).click();
+  await page.getByRole('button', { name: 'Paint drop open lanes' }).click();
   await expect(page.getByRole('region', { name: 'Water ledger, Paint drop' })).toBeVisible();
   await expect(page.getByText('balances', { exact: false })).toBeVisible();
 
@@ -139,7 +139,7 @@ test('forty stages and twelve branches are worked with: what is chosen comes int
   expect((editor?.y ?? 9999) - (card?.y ?? 0)).toBeLessThan(200);
   await page.keyboard.press('ArrowUp');
   await expect(page.getByRole('region', { name: 'Branch 6 outlet, Outlet' })).toBeVisible();
-  await page.getByRole('button', { name: 'Open the lanes of Branch 7' }).click();
+  await page.getByRole('button', { name: 'Branch 7 open lanes' }).click();
   await expect(page.getByRole('region', { name: 'Water ledger, Branch 7' })).toBeVisible();
 });
 

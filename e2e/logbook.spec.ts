@@ -13,7 +13,7 @@ test('the demo’s stuck float is found, with its check and its caution', async 
   await expect(judgement).toContainText('less than expected');
   await expect(judgement.getByRole('listitem').first()).toContainText('The float drain is stuck shut or blocked');
   await expect(judgement).toContainText('prove zero pressure');
-  await expect(judgement.getByRole('complementary', { name: 'Cautions' }).first()).toBeVisible();
+  await expect(judgement.getByRole('note', { name: 'Cautions' }).first()).toBeVisible();
   await judgement.getByRole('button', { name: /mL to/ }).click();
   await expect(page.getByRole('dialog', { name: 'Why this figure' })).toContainText('working hours · share loaded');
   await page.keyboard.press('Escape');

@@ -62,7 +62,7 @@ export function AdviceItem({
           </p>
         )}
       </div>
-      <div className="flex flex-wrap content-start items-start gap-2 sm:col-start-2 xl:col-start-3">
+      <div className="flex min-w-0 flex-wrap content-start items-start gap-2 sm:col-start-2 xl:col-start-3">
         {advice.dismissed !== undefined ? (
           <button type="button" className="button" onClick={() => edit((p) => restore(p, advice))}>
             Restore

@@ -7,6 +7,7 @@ import { type Dispute, disputesOf } from '@/core/advice/schools';
 import { formatNumber } from '@/core/quantity/format';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 
 /** Where practitioners disagree: each approach, and its result on this line. */
@@ -48,7 +49,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
     value === undefined ? '–' : quantity === 'number' ? formatNumber(value) : say(value, quantity);
   return (
     <div className="pb-3">
-      <div className="relative overflow-x-auto">
+      <Scrolls label="Schools side by side">
         <table className="w-full text-left">
           <thead>
             <tr className="align-bottom text-[0.85rem] text-quiet">
@@ -88,7 +89,7 @@ function Compared({ dispute }: { dispute: Dispute }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       <p className="mt-2 max-w-prose">{sayText(dispute.right, say)}</p>
       <p className="text-[0.85rem] text-quiet">Common practice, no source; the figures are computed for this line.</p>
     </div>

@@ -5,6 +5,7 @@ import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
 import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { Sheet } from '@/ui/primitives/sheet';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
@@ -131,7 +132,7 @@ function WaysTable({ q, batch }: { q: Query; batch: Batch }) {
     { name: 'Suits these beads', ...suits },
   ].map((way) => ({ ...way, result: dryBatch(batch, way.ovenC, way.hours) }));
   return (
-    <div className="overflow-x-auto">
+    <Scrolls label="Ways to dry the charge">
       <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
         <thead>
           <tr className="eyebrow">
@@ -173,6 +174,6 @@ function WaysTable({ q, batch }: { q: Query; batch: Batch }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

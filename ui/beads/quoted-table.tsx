@@ -2,6 +2,7 @@
 
 import { type Batch, dryBatch, QUOTED } from '@/core/desiccant/dry-batch';
 import { spell } from '@/core/quantity/spell';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 
 const BEADS = [
@@ -15,7 +16,7 @@ const BEADS = [
 export function QuotedTable({ batch }: { batch: Batch }) {
   const { say } = useUnits();
   return (
-    <div className="overflow-x-auto">
+    <Scrolls label="Quoted ovens">
       <table className="w-full max-w-2xl max-sm:text-[0.85rem]">
         <caption className="eyebrow pb-1 text-left">Quoted ovens: water they leave, by beads</caption>
         <thead>
@@ -53,6 +54,6 @@ export function QuotedTable({ batch }: { batch: Batch }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

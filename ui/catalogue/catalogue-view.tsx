@@ -7,6 +7,7 @@ import { WALL_UNITS } from '@/core/equipment/serving/wall-unit';
 import { FAMILIES } from '@/core/equipment/shared/kind';
 import { StageIcon } from '@/ui/line-section/stage-icon';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 
@@ -114,7 +115,7 @@ function KindPage({ kind }: { kind: KindName }) {
         <span className="eyebrow block">How it is calculated</span>
         {equation}
       </p>
-      <div className="overflow-x-auto">
+      <Scrolls label="Parameters">
         <table className="w-full min-w-[36rem] text-[0.9rem]">
           <caption className="eyebrow pb-1 text-left">Parameters</caption>
           <thead className="text-left text-[0.8rem] text-quiet">
@@ -140,7 +141,7 @@ function KindPage({ kind }: { kind: KindName }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       <Cautions ids={cautions} />
     </article>
   );

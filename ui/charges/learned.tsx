@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { lifeBand } from '@/core/desiccant/charge-life';
 import { KNOWN_FROM, type PlaceLife } from '@/core/maintenance/charge-lives';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 
 /** What its charges have taught about a place, and what neglect upstream costs it. */
@@ -57,7 +58,7 @@ export function Learned({ life, children }: { life: PlaceLife; children: ReactNo
 function PastCharges({ past }: { past: PlaceLife['past'] }) {
   const { say } = useUnits();
   return (
-    <div className="overflow-x-auto">
+    <Scrolls label="Past charges">
       <table className="w-full text-[0.9rem]">
         <thead>
           <tr className="eyebrow">
@@ -94,6 +95,6 @@ function PastCharges({ past }: { past: PlaceLife['past'] }) {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

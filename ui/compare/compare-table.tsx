@@ -6,6 +6,7 @@ import { written } from '@/core/line/grade-line';
 import { inAll } from '@/core/line/judge-outlet';
 import { align } from '@/core/plan/align';
 import { gradeOf, MARKS } from '@/ui/advice/grade-mark';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 import { CostRows } from './cost-rows';
 import { sideOf, type Titled } from './side';
@@ -36,7 +37,7 @@ export function Table({ sides }: { sides: readonly Titled[] }) {
     </tr>
   );
   return (
-    <div className="relative overflow-x-auto">
+    <Scrolls label="Plans side by side">
       <table className="w-full min-w-[40rem] table-fixed text-left">
         <thead>
           <tr className="border-b border-edge">
@@ -121,7 +122,7 @@ export function Table({ sides }: { sides: readonly Titled[] }) {
           <CostRows plans={sides.map((s) => s.plan)} cells={cells} />
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }
 

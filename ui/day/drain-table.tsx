@@ -4,6 +4,7 @@ import type { DayCycle } from '@/core/day/simulate-day';
 import { fieldsOf } from '@/core/equipment/index';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { Amount } from '@/ui/units/units';
 
 const DROP_KG = 5e-5; // less is a film on the wall
@@ -17,7 +18,7 @@ export function DrainTable({ day }: { day: DayCycle }) {
   const { plan } = usePlan();
   const cycles = Math.max(1, ...day.compressors.map((p) => p.loads));
   return (
-    <div className="overflow-x-auto">
+    <Scrolls label="Water at the drains">
       <table className="w-full min-w-[34rem] text-[0.9rem]">
         <caption className="pb-1 text-left font-semibold">Water at the drains</caption>
         <thead className="text-left text-[0.8rem] text-quiet">
@@ -57,6 +58,6 @@ export function DrainTable({ day }: { day: DayCycle }) {
           })}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

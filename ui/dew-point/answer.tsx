@@ -5,6 +5,7 @@ import { type MoistureReading, moistureAt } from '@/core/air/moisture';
 import { explainMoisture, type MoistureFigure } from '@/core/line/explain-moisture';
 import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { Amount, useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { fractionOf, type Query, readingOf } from './query';
@@ -123,7 +124,7 @@ function Comparison({
     ['Water per dry air', (i) => cell(i, 'humidityRatio', 'humidityRatio')],
   ];
   return (
-    <div className="overflow-x-auto rounded-md border border-hairline bg-card">
+    <Scrolls label="Moisture in every unit" className="rounded-md border border-hairline bg-card">
       <table className="w-full max-sm:text-[0.88rem]">
         <thead>
           <tr className="align-bottom">
@@ -150,6 +151,6 @@ function Comparison({
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { FAMILIES, type Family, type FamilyAnswer } from '@/core/sizing/families';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { kW } from './query';
@@ -29,7 +30,7 @@ export function FamiliesTable({
           {best ? 'is the cheapest that fits' : 'as things stand: cool the air first, ask for less, or split the duty'}
         </span>
       </p>
-      <div className="mt-2 overflow-x-auto">
+      <Scrolls label="Types of dryer" className="mt-2">
         <table className="w-full max-sm:text-[0.85rem]">
           <thead>
             <tr className="eyebrow">
@@ -95,7 +96,7 @@ export function FamiliesTable({
             })}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       <p className="mt-2 text-[0.85rem] text-quiet">
         Air lost: of what passes on average. A year: energy of dryer and lost air, upkeep, labour and a tenth of the
         price, in invented money of the right order; ask for prices. Tasks: service of the dryer at the normal level of

@@ -37,6 +37,7 @@ export const Conditions = memo(function Conditions() {
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={`Air of ${place.name}`}
           align="start"
           sideOffset={6}
           collisionPadding={10}

@@ -71,7 +71,6 @@ export const StageRow = memo(function StageRow({
             type="button"
             className="flex min-h-6 items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
             aria-expanded={open}
-            aria-label={`${open ? 'Close' : 'Open'} the lanes of ${run.name}`}
             onClick={() => onOpen?.(run.id)}
           >
             {open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}

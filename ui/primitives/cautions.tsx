@@ -4,7 +4,11 @@ import { InUnits } from '@/ui/units/in-units';
 /** The usual cautions of a piece of work, at the place where it is done. */
 export function Cautions({ ids }: { ids: readonly string[] }) {
   return (
-    <aside aria-label="Cautions" className="rounded-md border border-brick/60 bg-brick-wash px-3 py-2 text-[0.85rem]">
+    <div
+      role="note"
+      aria-label="Cautions"
+      className="rounded-md border border-brick/60 bg-brick-wash px-3 py-2 text-[0.85rem]"
+    >
       <ul className="grid gap-1.5">
         {ids.map((id) => (
           <li key={id}>
@@ -15,6 +19,6 @@ export function Cautions({ ids }: { ids: readonly string[] }) {
           </li>
         ))}
       </ul>
-    </aside>
+    </div>
   );
 }

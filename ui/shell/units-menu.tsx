@@ -24,14 +24,20 @@ export function UnitsMenu() {
   const own = (q: QuantityName) => unitOf(q, choice[q]);
   return (
     <Popover.Root>
-      <Popover.Trigger className="button max-sm:px-2" aria-label="Units" title="Units">
+      <Popover.Trigger className="button max-sm:px-2" title="Units">
         <Ruler size={16} aria-hidden className="sm:hidden" />
-        <span className="max-sm:hidden">
+        <span className="max-sm:sr-only">
+          <span className="sr-only">Units: </span>
           {own('temperature').symbol} · {own('pressure').symbol} · {own('volumeFlow').symbol}
         </span>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content className="floating z-50 max-h-[85vh] w-80 overflow-auto p-4" align="end" sideOffset={6}>
+        <Popover.Content
+          aria-label="Units"
+          className="floating z-50 max-h-[85vh] w-80 overflow-auto p-4"
+          align="end"
+          sideOffset={6}
+        >
           <div className="mb-3 flex gap-2">
             <button type="button" className="button flex-1" onClick={() => setChoice(METRIC)}>
               Metric

@@ -70,7 +70,7 @@ export function TaskRow({
         </div>
       </div>
       <details className="text-[0.88rem]">
-        <summary className="cursor-pointer">
+        <summary className="min-h-6 cursor-pointer">
           <IntervalWords task={t} />
           {t.season && <span className="text-copper"> · {t.season}</span>}
           {t.postponed && <span className="text-quiet"> · “{t.postponed.reason}”</span>}

@@ -7,6 +7,7 @@ import { CAUTIONS } from '@/core/equipment/shared/cautions';
 import { placeOf } from '@/core/plan/survey';
 import { sayDay } from '@/core/year/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { DrainMarkSign, drainWords } from '../drain-marks';
@@ -50,7 +51,7 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
           {plan.survey.shop} · {plan.name} · {sayDay(today.day)} {today.year}
         </p>
       </header>
-      <div className="relative overflow-x-auto">
+      <Scrolls label="Drain settings">
         <table className="w-full min-w-[44rem] text-[0.9rem]">
           <thead className="text-left text-[0.8rem] text-quiet">
             <tr>
@@ -95,7 +96,7 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       <footer className="text-[0.82rem]">
         {['C36', 'C20', 'C27'].map((c) => (
           <p key={c}>

@@ -13,6 +13,7 @@ import { seriesOf } from '@/core/year/series';
 import { monthlyKg } from '@/core/year/sums';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { Amount, useUnits } from '@/ui/units/units';
 import { DayMap } from '../day-map';
 import { DRAIN_MARKS, DrainMarkSign, drainWords } from '../drain-marks';
@@ -131,7 +132,7 @@ function DrainTable({
   const shown = folds ? rows.filter((r) => !dry.includes(r)) : rows;
   return (
     <>
-      <div className="relative overflow-x-auto">
+      <Scrolls label="Drains today">
         <table className="w-full text-[0.92rem] max-sm:block sm:min-w-[36rem]">
           <thead className="text-left align-bottom text-[0.8rem] text-quiet max-sm:hidden">
             <tr>
@@ -207,7 +208,7 @@ function DrainTable({
             })}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       {folds && (
         <button
           type="button"

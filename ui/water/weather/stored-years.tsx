@@ -5,6 +5,7 @@ import type { MonthMeans } from '@/core/plan/survey';
 import { MONTHS } from '@/core/year/calendar';
 import { ORIGINS, type WeatherSummary } from '@/core/year/weather';
 import { QuantityInput } from '@/ui/forms/quantity-input';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 import { useWater } from '../water-provider';
 import { importWords, Notes } from './import-part';
@@ -74,7 +75,7 @@ export function Months() {
     setClimate({ months: months.map((own, i) => (i === m ? { ...own, ...change } : own)) });
   };
   return (
-    <div className="relative overflow-x-auto">
+    <Scrolls label="Months">
       <table className="w-full min-w-[26rem] text-[0.9rem]">
         <thead className="text-left text-[0.8rem] text-quiet">
           <tr>
@@ -125,6 +126,6 @@ export function Months() {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

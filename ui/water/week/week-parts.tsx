@@ -8,6 +8,7 @@ import { allStages, standing } from '@/core/plan/runs';
 import { outletExcess } from '@/core/year/series';
 import { hoursWhen } from '@/core/year/sums';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '../data-table';
 import type { RanPlan } from '../use-weather-run';
@@ -75,7 +76,7 @@ export function Days({
   if (rows.length === 0) return null;
   return (
     <section aria-label="Day by day">
-      <div className="relative overflow-x-auto">
+      <Scrolls label="Water of each day">
         <table className="w-full min-w-[40rem] text-[0.9rem]">
           <caption className="pb-1 text-left font-semibold">Water of each day</caption>
           <thead className="text-[0.8rem] text-quiet">
@@ -107,7 +108,7 @@ export function Days({
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       <TableOf
         table={() => ({
           name: 'Water of the week',
