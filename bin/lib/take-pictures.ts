@@ -9,6 +9,7 @@ const PHONE = { width: 390, height: 844 };
 
 const PICTURES = [
   { name: 'start', at: '/', size: DESK, theme: 'light' },
+  { name: 'site', at: '/sites/5c7e1b0a-0000-4000-8000-000000000001', size: DESK, theme: 'light' },
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
@@ -23,7 +24,6 @@ const PICTURES = [
   { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
-  { name: 'log-all', at: `${demo}/logbook/all`, size: DESK, theme: 'light' },
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
   { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark' },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
