@@ -5,7 +5,7 @@ import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { lowDiskBytes } from '@/server/disk-space';
-import { nameOfCaller } from '@/server/people/who-asks';
+import { ownAccount } from '@/server/people/who-asks';
 import { FocusFirstError } from '@/ui/forms/focus-first-error';
 import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
@@ -27,7 +27,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <Theme nonce={(await headers()).get('x-nonce') ?? ''}>
           <UnitsProvider initial={await readUnits()}>
             <DiskNotice freeBytes={await lowDiskBytes()} />
-            <SignedIn name={await nameOfCaller()}>
+            <SignedIn account={await ownAccount()}>
               <NuqsAdapter>{children}</NuqsAdapter>
             </SignedIn>
             <FocusFirstError />

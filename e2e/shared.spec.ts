@@ -101,6 +101,35 @@ test('an owner invites a technician, who logs under their own name and tries pla
   await technician.close();
 });
 
+test('what is written while one is signed out waits, and is sent under the name of who wrote it alone', async () => {
+  const page = await phone.newPage();
+  await page.goto(`${DEMO}/logbook`);
+  await page.getByLabel('How much came out').fill('123');
+  await page.getByText('clear', { exact: true }).click();
+  // Signed out in another tab.
+  const other = await phone.newPage();
+  await other.goto('/settings');
+  await other.getByRole('button', { name: 'Sign out' }).click();
+  await other.waitForURL(/\/sign-in/);
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.locator('#main').getByRole('alert')).toContainText('you are signed out');
+  const signIn = async (email: string): Promise<void> => {
+    await other.goto('/sign-in');
+    await other.getByLabel('E-mail').fill(email);
+    await other.getByLabel('Password').fill(PASSWORD);
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await other.waitForURL((url) => url.pathname === '/');
+  };
+  await signIn('ines@example.com');
+  await page.goto(`${DEMO}/logbook`);
+  await expect(page.locator('#main').getByRole('alert')).toContainText('Tomasz Reyes has to sign in');
+  await signIn('tomasz@example.com');
+  await page.goto(`${DEMO}/logbook`);
+  await expect(page.locator('#main')).toContainText('clear · Tomasz Reyes');
+  await page.close();
+  await other.close();
+});
+
 test('an owner sees who changed what, before and after', async () => {
   const page = await owner.newPage();
   await page.goto(`${DEMO}/survey`);

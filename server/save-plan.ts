@@ -84,7 +84,7 @@ export async function savePlan(who: Who, planId: string, input: unknown): Promis
         siteId: row.siteId,
         planId: id,
         about: plan.name,
-        says: changesOf(storedPlan(row.document), plan),
+        says: changesOf(row.document, plan),
       });
     return { id, rowVersion: next };
   });

@@ -1,6 +1,7 @@
 import { and, desc, eq, lt, lte, or } from 'drizzle-orm';
 import { changes } from '../../core/plan/changes';
 import type { Plan } from '../../core/plan/plan';
+import { relinked } from '../../core/plan/relink';
 import { say } from '../../core/quantity/format';
 import { keepFigure, sayKept } from '../../core/quantity/kept-figure';
 import { METRIC } from '../../core/quantity/units';
@@ -41,8 +42,12 @@ export async function note(
   });
 }
 
-/** What a save of a plan changes, as texts to keep. */
-export const changesOf = (before: Plan, after: Plan): string[] => changes(before, after).map((c) => c.says(keepFigure));
+/** What a save of a plan changes, as texts to keep. @param document the plan before, as it is stored */
+export function changesOf(document: unknown, after: Plan): string[] {
+  const before = relinked(document);
+  if (!before.success) return ['Saved over a plan that could not be read.'];
+  return changes(before.data, after).map((c) => c.says(keepFigure));
+}
 
 export interface AuditEntry {
   readonly id: string;

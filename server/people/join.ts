@@ -10,7 +10,7 @@ import { inTransaction, type Transaction } from '../transaction';
 import { note } from './audit';
 import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
 import { onlyWhereShared } from './is-shared';
-import { permittedSite, type Who } from './may';
+import { permittedSite, sitesOf, type Who } from './may';
 
 const CODE_LENGTH = 10;
 /** Without those that are read for each other: 0 and O, 1 and I. 32 letters in 10 places are 2^50 codes. */
@@ -57,6 +57,14 @@ export async function recover(who: Who, siteId: string, personId: string): Promi
     .innerJoin(people, eq(people.id, members.personId))
     .where(and(eq(members.siteId, site), eq(members.personId, checkedId('personId', personId))));
   if (!member) throw noSuchPerson();
+  // Who renews a password may take the account over, and with it all that it may do elsewhere.
+  const led = sitesOf(who, 'people');
+  const theirs = await database()
+    .select({ siteId: members.siteId })
+    .from(members)
+    .where(eq(members.personId, personId));
+  if (led && theirs.some((m) => !led.includes(m.siteId)))
+    throw new RequestRefused(403, 'forbidden', `${member.name} is also on a site of another owner, who has to do it.`);
   const code = await codeFor(site, member.role, personId);
   await note(database(), who, { siteId: site, about: member.name, says: ['Code for a new password.'] });
   return { code };

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Pool } from 'mysql2/promise';
 import { database } from '../../db/client';
-import { FIRST_SITE_ID, invitations, people, type Role, signIns } from '../../db/people';
+import { FIRST_SITE_ID, invitations, members, people, type Role, signIns, sites } from '../../db/people';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { codeFor, invitationOf, invite, join, recover, renew } from './join';
 import { ALONE, type Person } from './may';
@@ -144,8 +144,19 @@ test('with the code of an owner a lost password is renewed, and ends every sign-
   expect(await refused(renew({ ...invitation, password: PASSWORD }))).toMatchObject({ status: 422 });
 });
 
+test('an owner renews no password of somebody who is also on a site of another owner', async () => {
+  const owner = await joined('owner');
+  const other = await joined('planner');
+  const siteId = crypto.randomUUID();
+  await database().insert(sites).values({ id: siteId, name: 'Elsewhere' });
+  await database().insert(members).values({ siteId, personId: other.person.id, role: 'viewer' });
+  expect(await refused(recover(owner.person, FIRST_SITE_ID, other.person.id))).toMatchObject({ status: 403 });
+  const both: Person = { ...owner.person, roles: new Map([...owner.person.roles, [siteId, 'owner']]) };
+  expect(await recover(both, FIRST_SITE_ID, other.person.id)).toHaveProperty('code');
+});
+
 test('the last owner of a site stays one, and cannot be taken off it', async () => {
-  const [site] = await readSites(ALONE);
+  const site = (await readSites(ALONE)).find((s) => s.id === FIRST_SITE_ID);
   const owners = site?.members?.filter((m) => m.role === 'owner') ?? [];
   const [last, ...others] = owners as [(typeof owners)[0], ...typeof owners];
   const who: Person = { ...last, roles: new Map([[FIRST_SITE_ID, 'owner']]) };
@@ -153,7 +164,9 @@ test('the last owner of a site stays one, and cannot be taken off it', async () 
   expect(await refused(changeRole(who, FIRST_SITE_ID, last.id, { role: 'planner' }))).toMatchObject({ status: 409 });
   expect(await refused(removeMember(who, FIRST_SITE_ID, last.id))).toMatchObject({ status: 409 });
   await removeMember(who, FIRST_SITE_ID, others[0]?.id ?? (await joined('viewer')).person.id);
-  expect((await readSites(who))[0]?.members?.filter((m) => m.role === 'owner')).toHaveLength(1);
+  expect(
+    (await readSites(who)).find((s) => s.id === FIRST_SITE_ID)?.members?.filter((m) => m.role === 'owner'),
+  ).toHaveLength(1);
 });
 
 test('where nothing is shared nobody signs in or joins', async () => {

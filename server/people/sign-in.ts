@@ -32,7 +32,7 @@ export interface SignedIn {
 export async function signIn(input: unknown, headers: Headers, caller: string): Promise<SignedIn> {
   onlyWhereShared();
   const { email, password } = checked(credentialsSchema, input);
-  const keys = [`of ${email}`, `from ${caller}`];
+  const keys = [`of ${email}`, ...(caller === '' ? [] : [`from ${caller}`])];
   const states = await Promise.all(keys.map((key) => wrong.get(key)));
   if (states.some((s) => s !== null && s.consumedPoints >= WRONG_MOST))
     throw new RequestRefused(429, 'too-often', 'Too many wrong passwords. Try again in five minutes.');

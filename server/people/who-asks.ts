@@ -19,10 +19,10 @@ export const whoIsThere = cache(async (): Promise<Who | undefined> => {
   return { id, name, email, roles: new Map(rows.map((r) => [r.siteId, r.role])) };
 });
 
-/** The name of who is signed in, where somebody is. */
-export async function nameOfCaller(): Promise<string | undefined> {
+/** Who is signed in, where somebody is. */
+export async function ownAccount(): Promise<{ id: string; name: string } | undefined> {
   const who = await whoIsThere().catch(() => undefined); // what the page itself reads says why
-  return who === ALONE ? undefined : who?.name;
+  return who === ALONE || !who ? undefined : { id: who.id, name: who.name };
 }
 
 /** Whoever makes this request of an interface. @throws RequestRefused 401 where they have not signed in */

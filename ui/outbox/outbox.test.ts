@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
+import { isOf, isPostponed, type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
 
 const entry = (n: number): Outgoing => ({ to: 'entries', body: { id: `e${n}`, photoId: `p${n}` } });
 /** A browser whose store is full for as long as `does` runs. */
@@ -66,4 +66,19 @@ test('an earlier queue is taken up once, also where two parts of a page ask at t
   });
   await Promise.all([waiting('both'), waiting('both')]);
   expect(await waiting('both')).toEqual([entry(1)]);
+});
+
+test('an answer that is no fault of the entry leaves it in the outbox; one that is takes it out', () => {
+  expect([401, 403, 404, 408, 429, 500, 503].filter((status) => !isPostponed(status))).toEqual([]);
+  expect([200, 201, 400, 409, 413, 415, 422].filter(isPostponed)).toEqual([]);
+});
+
+test('what somebody wrote is sent under their own sign-in alone', () => {
+  const of = (id: string): Outgoing => ({ ...entry(1), by: { id, name: 'Noor' } });
+  expect([isOf(of('a'), 'a'), isOf(of('a'), 'b'), isOf(of('a'), undefined), isOf(entry(1), 'b')]).toEqual([
+    true,
+    false,
+    false,
+    true,
+  ]);
 });

@@ -5,8 +5,19 @@ import { readStored, store } from '@/ui/browser-store';
 export interface Outgoing {
   readonly to: 'entries' | 'drains' | 'charges' | `photos/${string}`;
   readonly body: Readonly<Record<string, unknown>> | string;
+  /** Whose sign-in it was written under; it is sent under no other. */
+  readonly by?: { readonly id: string; readonly name: string };
 }
 type Queue = readonly Outgoing[];
+
+/** Whether something may be sent by whoever is signed in: theirs, or written where nobody signs in. */
+export const isOf = (outgoing: Outgoing, ownId: string | undefined): boolean =>
+  outgoing.by === undefined || outgoing.by.id === ownId;
+
+/** What is no fault of the entry: nobody signed in, the role or the site taken away, too much at once. It may pass later. */
+const LATER = new Set([401, 403, 404, 408, 429]);
+/** Whether something stays in the outbox after such an answer. */
+export const isPostponed = (status: number): boolean => status >= 500 || LATER.has(status);
 
 const key = (planId: string): string => `outbox.${planId}`;
 /** What the browser's store did not take: kept as long as the page is open. */

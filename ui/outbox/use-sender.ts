@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { readStored, store } from '@/ui/browser-store';
+import { useSignedIn } from '@/ui/people/signed-in';
 import { whyUnsaved } from '@/ui/plan/why-unsaved';
-import { type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
+import { isOf, isPostponed, type Outgoing, onlyInThisPage, putOut, takeOut, waiting, withoutPhoto } from './outbox';
 
 /** What became of it when the program refused it: words, and what is wrong with which field. */
 export interface Refused {
@@ -44,6 +44,7 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
   const [delayed, setDelayed] = useState<string>();
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const own = useSignedIn();
   const sent = useRef(onSent);
   sent.current = onSent;
   const work = useCallback(async (): Promise<void> => {
@@ -52,11 +53,15 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
     for (;;) {
       const queue = await waiting(planId);
       setLeft(queue.length);
-      const [next] = queue;
-      if (!next) break;
+      const next = queue.find((o) => isOf(o, own?.id));
+      if (!next) {
+        const [other] = queue;
+        if (other) setDelayed(`${other.by?.name} has to sign in, who wrote it`);
+        break;
+      }
       const answer = await send(planId, next);
       const told = answer?.ok ? undefined : ((await answer?.json().catch(() => undefined)) as Told | undefined);
-      if (!answer || answer.status >= 500) {
+      if (!answer || isPostponed(answer.status)) {
         setDelayed(whyUnsaved(told));
         timer.current = setTimeout(() => void work(), RETRY_MS);
         break;
@@ -71,7 +76,7 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
       }
     }
     busy.current = false;
-  }, [planId]);
+  }, [planId, own?.id]);
   useEffect(() => {
     void work();
     return () => clearTimeout(timer.current);
@@ -79,16 +84,12 @@ export function useSender(planId: string, onSent?: (outgoing: Outgoing) => void)
   const put = useCallback(
     async (...outgoing: readonly Outgoing[]): Promise<void> => {
       setRefused(undefined);
-      await putOut(planId, ...outgoing);
+      await putOut(planId, ...outgoing.map((o) => (own ? { ...o, by: own } : o)));
       setLeft((await waiting(planId)).length);
       clearTimeout(timer.current);
       void work();
     },
-    [planId, work],
+    [planId, work, own],
   );
   return { put, left, refused, delayed, unstored: left > 0 && onlyInThisPage(planId) };
 }
-
-/** Who is at work, as this browser remembers it. */
-export const rememberedWho = (): string => readStored('cool-dram.who') ?? '';
-export const rememberWho = (who: string): void => void store('cool-dram.who', who);

@@ -1,15 +1,19 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useState } from 'react';
-import { rememberWho } from '@/ui/outbox/use-sender';
+import { rememberWho } from '@/ui/outbox/remembered-who';
 
-const SignedInContext = createContext<string | undefined>(undefined);
+export interface OwnAccount {
+  readonly id: string;
+  readonly name: string;
+}
+const SignedInContext = createContext<OwnAccount | undefined>(undefined);
 
 /** Knows who is signed in; nobody is where this server is one person’s. What they write carries their name. */
-export function SignedIn({ name, children }: { name: string | undefined; children: ReactNode }) {
-  useState(() => name !== undefined && typeof window !== 'undefined' && rememberWho(name));
-  return <SignedInContext value={name}>{children}</SignedInContext>;
+export function SignedIn({ account, children }: { account: OwnAccount | undefined; children: ReactNode }) {
+  useState(() => account && typeof window !== 'undefined' && rememberWho(account.name));
+  return <SignedInContext value={account}>{children}</SignedInContext>;
 }
 
-/** The name of who is signed in. */
-export const useSignedIn = (): string | undefined => useContext(SignedInContext);
+/** Who is signed in. */
+export const useSignedIn = (): OwnAccount | undefined => useContext(SignedInContext);

@@ -168,7 +168,7 @@ class Saver implements Autosave {
     const { setSaving } = this.store.getState();
     if (answer?.ok) this.isSaved(plan, body?.rowVersion as number);
     else if (answer?.status === 409 && body?.error?.newer) this.isNewer(body.error.newer);
-    else if (answer && answer.status < 500) {
+    else if (answer && answer.status < 500 && ![401, 408, 429].includes(answer.status)) {
       this.unanswered = [];
       setSaving({ phase: 'refused', message: body?.error?.message ?? 'The server refused this edit.' });
     } else {

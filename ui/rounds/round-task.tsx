@@ -133,7 +133,7 @@ function Who({ who, onWho }: { who: string; onWho: (who: string) => void }) {
   if (known || signedIn !== undefined)
     return (
       <p className="text-quiet">
-        as <strong className="text-ink">{signedIn ?? who}</strong>{' '}
+        as <strong className="text-ink">{signedIn?.name ?? who}</strong>{' '}
         {signedIn === undefined && (
           <button
             type="button"
