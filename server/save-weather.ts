@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, desc, eq, inArray, isNull, or, type SQL, sql } from 'drizzle-orm';
+import { and, desc, eq, exists, inArray, isNull, or, type SQL, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { nearestYear, type WarmHours, warmHoursOf } from '../core/year/nearest-year';
@@ -25,6 +25,20 @@ const MOST = 100;
 function seenBy(who: Who): SQL | undefined {
   const sites = sitesOf(who, 'read');
   return sites && or(isNull(weatherYears.siteId), inArray(weatherYears.siteId, sites));
+}
+
+function usedBy(who: Who): SQL | undefined {
+  const sites = sitesOf(who, 'read');
+  const goesByIt = eq(sql`JSON_VALUE(${plans.document}, '$.survey.climate.yearId')`, weatherYears.id);
+  return (
+    sites &&
+    exists(
+      database()
+        .select({ id: plans.id })
+        .from(plans)
+        .where(and(inArray(plans.siteId, sites), goesByIt)),
+    )
+  );
 }
 
 const noSuchYear = () =>
@@ -62,7 +76,9 @@ export async function listWeather(who: Who): Promise<WeatherSummary[]> {
   return rows.map((r) => ({ ...r, notes: importNotesSchema.parse(r.notes), at: r.at.toISOString() }));
 }
 
-export const readWeather = (who: Who, id: string): Promise<WeatherYear> => weatherOf(checkedId('id', id), seenBy(who));
+/** A year of weather that somebody may see, or by which one of their lines goes: a line may have come from another site. */
+export const readWeather = (who: Who, id: string): Promise<WeatherYear> =>
+  weatherOf(checkedId('id', id), or(seenBy(who), usedBy(who)));
 
 /** A stored year, for a line that goes by it. */
 export async function weatherOf(id: string, seen?: SQL): Promise<WeatherYear> {

@@ -5,7 +5,7 @@ import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
 import { members, people, ROLES, type Role, sites } from '../../db/people';
-import { revisions, weatherYears } from '../../db/schema';
+import { plans, revisions, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
 import { createPlan } from '../save-plan';
@@ -312,6 +312,18 @@ test('a list shows the lines and the weather of one’s own sites alone', async 
     const [mine, theirs] = [own, foreign].map((t) => [t.plan, t.weather, t.siteId].some((id) => text.includes(id)));
     expect([route, mine, theirs]).toEqual([route, true, false]);
   }
+});
+
+test('a line that comes from another site brings the weather that it goes by', async () => {
+  const plan = goodShop();
+  const climate = { ...plan.survey.climate, from: 'file' as const, yearId: foreign.weather };
+  const id = uuid();
+  await createPlan(ALONE, { id, siteId: FOREIGN, plan: { ...plan, survey: { ...plan.survey, climate } } });
+  const asked = { ...own, weather: foreign.weather };
+  expect(await ask('GET /api/weather/[id]', 'viewer', asked)).toBe(404);
+  await database().update(plans).set({ siteId: OWN }).where(eq(plans.id, id));
+  expect(await ask('GET /api/weather/[id]', 'viewer', asked)).toBe(200);
+  expect(await ask('DELETE /api/weather/[id]', 'owner', asked)).toBe(404);
 });
 
 test('an entry carries the name of who is signed in, whatever was typed', async () => {
