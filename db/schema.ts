@@ -36,6 +36,8 @@ export const plans = mysqlTable(
       .references(() => sites.id),
     rowVersion: int('row_version').notNull().default(1),
     document: json('document').$type<Plan>().notNull(),
+    /** When it was removed; it can be restored for some weeks (server/sites/remove-line.ts). */
+    removedAt: datetime('removed_at', { mode: 'date', fsp: 3 }),
     createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
     updatedAt: datetime('updated_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
     // What lists show of it, taken from the document by the database itself, so that a list reads no documents.
@@ -50,8 +52,8 @@ export const plans = mysqlTable(
     ),
   },
   (t) => [
-    index('plans_list').on(t.isDemo, t.updatedAt, t.name, t.shop, t.stages),
-    index('plans_site').on(t.siteId, t.isDemo, t.updatedAt),
+    index('plans_list').on(t.isDemo, t.updatedAt, t.removedAt, t.siteId, t.name, t.shop, t.stages),
+    index('plans_site').on(t.siteId, t.removedAt),
   ],
 );
 

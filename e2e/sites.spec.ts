@@ -39,6 +39,31 @@ test('a site is added, a line built on it and moved to another; what is missing 
   await expect(line).toBeVisible();
 });
 
+test('a line is removed and comes back', async ({ page }) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  const line = await buildOwnLine(page, 'Short shop');
+  await page.goto('/sites');
+  await page.getByRole('link', { name: /^My site/ }).click();
+  const kept = page
+    .getByRole('region', { name: 'Lines', exact: true })
+    .getByRole('listitem')
+    .filter({ hasText: 'Short shop' });
+  await kept.getByRole('button', { name: /^Remove/ }).click();
+  await expect(kept).toHaveCount(0);
+  await page.goto(`${line}/line`);
+  await expect(page.locator('#main')).toContainText('There is nothing at this address');
+  await page.goBack();
+  await page
+    .getByRole('region', { name: 'Removed lines' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Short shop' })
+    .getByRole('button')
+    .click();
+  await expect(kept).toBeVisible();
+  await page.goto(`${line}/line`);
+  await expect(page.getByRole('button', { name: /Short shop/ })).toBeVisible();
+});
+
 test('a site shows the last entry of its lines', async ({ page }) => {
   await buildOwnLine(page, 'Quiet shop');
   await page.goto('/sites');

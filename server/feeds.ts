@@ -62,7 +62,7 @@ export async function readFeed(token: string, caller = ''): Promise<string> {
     .select()
     .from(feeds)
     .innerJoin(plans, eq(plans.id, feeds.planId))
-    .where(and(eq(feeds.hash, hash), isNull(feeds.revokedAt)));
+    .where(and(eq(feeds.hash, hash), isNull(feeds.revokedAt), isNull(plans.removedAt)));
   if (!row) {
     await within(wrong, caller);
     throw new RequestRefused(404, 'not-found', 'There is no calendar at this address.');

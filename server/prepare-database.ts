@@ -16,6 +16,7 @@ import { keepEntries } from './keep-entries';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
 import { drainMark, markAgain } from './log-marks';
+import { isOver } from './sites/remove-line';
 
 /** What to do about the demo: load it once, leave it out, or restore it. */
 export type DemoMode = 'once' | 'empty' | 'reset';
@@ -51,6 +52,7 @@ export async function prepareDatabase(
   const db = drizzle({ client: pool });
   await migrateAlone(pool, migrationsFolder, { before: beforeMigration });
   await addSynthetic(db);
+  await db.delete(plans).where(isOver(nowMs));
   const demos = [
     {
       id: DEMO_PLAN_ID,

@@ -4,6 +4,7 @@ import { database } from '../db/client';
 import { plans } from '../db/schema';
 import { permitted, sitesOf, type Who } from './people/may';
 import { noSuchPlan } from './plan-id';
+import { isThere } from './sites/remove-line';
 import { storedPlan } from './stored-plan';
 
 export interface StoredPlan {
@@ -18,7 +19,10 @@ export const readPlan = async (who: Who, id: string): Promise<StoredPlan> => pla
 
 /** The same of a line that may be read. */
 export async function planOf(id: string): Promise<StoredPlan> {
-  const [row] = await database().select().from(plans).where(eq(plans.id, id));
+  const [row] = await database()
+    .select()
+    .from(plans)
+    .where(and(eq(plans.id, id), isThere));
   if (!row) throw noSuchPlan();
   return { id: row.id, rowVersion: row.rowVersion, isDemo: row.isDemo, plan: storedPlan(row.document) };
 }
@@ -59,12 +63,12 @@ export async function listPlans(who: Who, words = ''): Promise<PlanList> {
   );
   const sites = sitesOf(who, 'read');
   const seen = sites && inArray(plans.siteId, sites);
-  const own = and(eq(plans.isDemo, false), seen, ...named);
+  const own = and(eq(plans.isDemo, false), isThere, seen, ...named);
   const [demos, lines, [all]] = await Promise.all([
     database()
       .select(row)
       .from(plans)
-      .where(and(eq(plans.isDemo, true), seen))
+      .where(and(eq(plans.isDemo, true), isThere, seen))
       .orderBy(desc(plans.updatedAt)),
     database().select(row).from(plans).where(own).orderBy(desc(plans.updatedAt)).limit(LISTED),
     database().select({ n: count() }).from(plans).where(own),

@@ -109,8 +109,13 @@ INSERT IGNORE INTO `sites` (`id`, `name`, `at`) VALUES ('5c7e1b0a-0000-4000-8000
 --> statement-breakpoint
 ALTER TABLE `plans`
 	ADD COLUMN IF NOT EXISTS `site_id` char(36) DEFAULT '5c7e1b0a-0000-4000-8000-000000000001' NOT NULL,
-	ADD INDEX IF NOT EXISTS `plans_site` (`site_id`,`is_demo`,`updated_at`),
+	ADD COLUMN IF NOT EXISTS `removed_at` datetime(3),
+	ADD INDEX IF NOT EXISTS `plans_site` (`site_id`,`removed_at`),
 	ADD CONSTRAINT `plans_site_id_sites_id_fk` FOREIGN KEY IF NOT EXISTS (`site_id`) REFERENCES `sites`(`id`) ON DELETE no action;
+--> statement-breakpoint
+ALTER TABLE `plans`
+	DROP INDEX IF EXISTS `plans_list`,
+	ADD INDEX `plans_list` (`is_demo`,`updated_at`,`removed_at`,`site_id`,`name`,`shop`,`stages`);
 --> statement-breakpoint
 ALTER TABLE `weather_years`
 	ADD COLUMN IF NOT EXISTS `site_id` char(36),

@@ -9,6 +9,7 @@ import { readPlan } from '../read-plan';
 import { saveCharge } from '../save-charge';
 import { createPlan, savePlan } from '../save-plan';
 import { listRevisions, saveRevision } from '../save-revision';
+import { removeLine } from '../sites/remove-line';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { pictureOf } from '../test/picture';
 import { readLineCopy } from './read-line-copy';
@@ -105,6 +106,14 @@ test('as a new line it is the same with ids of its own, and what names another s
   );
   const ids = (of: CopyRecord[]) => new Set(of.flatMap((r) => (r.of === 'entry' ? [r.entry.id] : [])));
   expect([...ids(after)].filter((one) => ids(before).has(one))).toEqual([]);
+});
+
+test('merged into a line that was removed, it brings the line back', async () => {
+  const text = await textOf(planId);
+  await removeLine(ALONE, planId);
+  await expect(readPlan(ALONE, planId)).rejects.toMatchObject({ status: 404 });
+  await readLineCopy(ALONE, 'merge', sent(text));
+  expect((await readPlan(ALONE, planId)).plan.name).toBe(plan.name);
 });
 
 test('merged into its line it adds what is missing and changes nothing that is there', async () => {

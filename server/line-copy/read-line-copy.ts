@@ -9,6 +9,7 @@ import { note } from '../people/audit';
 import { permitted, siteFor, type Who } from '../people/may';
 import { pictureMadeAnew } from '../picture-made-anew';
 import { wellFormed } from '../respond';
+import { restoreLine } from '../sites/remove-line';
 import { inTransaction, type Transaction } from '../transaction';
 import { type CopyRecord, recordSchema } from './records';
 
@@ -195,7 +196,8 @@ async function takeLine(
     .from(plans)
     .where(inArray(plans.id, [id]))
     .for('update');
-  if (there) await permitted(who, 'plan', id);
+  if (there?.removedAt) await restoreLine(who, id, tx);
+  else if (there) await permitted(who, 'plan', id);
   const siteId = there?.siteId ?? (await siteFor(who, 'plan'));
   await note(tx, who, { siteId, planId: id, about: record.plan.name, says: ['Taken in from a copy.'] });
   if (!there) await tx.insert(plans).values({ id, siteId, document: record.plan });

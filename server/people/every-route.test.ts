@@ -85,6 +85,8 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     params: ofPlan,
     body: () => ({ writeId: uuid(), rowVersion: 1, plan: goodShop() }),
   },
+  'DELETE /api/plans/[id]': { may: OWNERS, params: ofPlan },
+  'POST /api/plans/[id]/restore': { may: OWNERS, params: ofPlan },
   'GET /api/plans/[id]/calendar': { may: ALL, params: ofPlan },
   'GET /api/plans/[id]/charges': { may: ALL, params: ofPlan },
   'POST /api/plans/[id]/charges': {

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { database } from '../../db/client';
 import { FIRST_SITE_ID, type Role, sites } from '../../db/people';
 import { plans } from '../../db/schema';
@@ -53,7 +53,10 @@ function mayNot(role: Role, action: Action): RequestRefused {
 export async function permitted(who: Who, action: Action, planId: string): Promise<string> {
   const id = checkedId('id', planId);
   if (who === ALONE) return id;
-  const [line] = await database().select({ siteId: plans.siteId }).from(plans).where(eq(plans.id, id));
+  const [line] = await database()
+    .select({ siteId: plans.siteId })
+    .from(plans)
+    .where(and(eq(plans.id, id), isNull(plans.removedAt)));
   const role = line && who.roles.get(line.siteId);
   if (!role) throw noSuchPlan();
   if (!isAmong(role, action)) throw mayNot(role, action);

@@ -4,6 +4,7 @@ import { sites } from '../../db/people';
 import { drainEntries, logEntries, plans } from '../../db/schema';
 import { permittedSite, sitesOf, type Who } from '../people/may';
 import { type Member, membersOf } from '../people/members';
+import { isThere, type RemovedLine, removedOf } from './remove-line';
 
 /** Sites that a list shows at once; more are found by their names. */
 const LISTED = 100;
@@ -62,7 +63,7 @@ const linesOfSites = (ids: readonly string[]) =>
       ),
     })
     .from(plans)
-    .where(inArray(plans.siteId, [...ids]))
+    .where(and(inArray(plans.siteId, [...ids]), isThere))
     .groupBy(plans.siteId)
     .then((found) => found.map((f) => ({ ...f, lastEntry: f.lastEntry === '' ? null : f.lastEntry })));
 
@@ -79,6 +80,7 @@ export interface SitePage {
     readonly name: string;
     readonly stages: number;
   }[];
+  readonly removed: readonly RemovedLine[];
   readonly members: readonly Member[];
   /** Whether whoever reads may change the site and move its lines. */
   readonly isOwn: boolean;
@@ -92,14 +94,15 @@ export async function readSite(who: Who, siteId: string): Promise<SitePage> {
   const led = sitesOf(who, 'people');
   const isOwn = led?.includes(own) ?? true;
   const { id, shop, name, stages } = plans;
-  const [[site], lines, members, others] = await Promise.all([
+  const [[site], lines, removed, members, others] = await Promise.all([
     database().select().from(sites).where(eq(sites.id, own)),
     database()
       .select({ id, shop, name, stages })
       .from(plans)
-      .where(eq(plans.siteId, own))
+      .where(and(eq(plans.siteId, own), isThere))
       .orderBy(asc(shop), asc(name))
       .limit(200),
+    isOwn ? removedOf(own) : [],
     isOwn ? membersOf(own) : [],
     isOwn
       ? database()
@@ -114,6 +117,7 @@ export async function readSite(who: Who, siteId: string): Promise<SitePage> {
   return {
     ...told,
     lines: lines.map((l) => ({ id: l.id, shop: l.shop ?? '–', name: l.name ?? '–', stages: l.stages ?? 0 })),
+    removed,
     members,
     isOwn,
     others: others.filter((o) => o.id !== own),

@@ -3,8 +3,8 @@
 import { type FormEvent, useState } from 'react';
 import { NAMED_TASKS } from '@/core/log/named-tasks';
 import { entryOf } from '@/ui/outbox/entry-of';
-import { rememberedWho, rememberWho } from '@/ui/outbox/remembered-who';
 import type { useSender } from '@/ui/outbox/use-sender';
+import { rememberedWho, rememberWho } from '@/ui/people/remembered-who';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { BeadSwatches } from '@/ui/rounds/bead-swatches';
 import { WhoField } from './who-field';

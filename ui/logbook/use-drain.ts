@@ -7,8 +7,8 @@ import { collectingSince } from '@/core/log/collecting-since';
 import { type DrainEntry, drainEntrySchema } from '@/core/log/drain-entry';
 import type { LoggedDrain } from '@/core/log/judge-log';
 import { placeOf } from '@/core/plan/survey';
-import { rememberedWho, rememberWho } from '@/ui/outbox/remembered-who';
 import { useSender } from '@/ui/outbox/use-sender';
+import { rememberedWho, rememberWho } from '@/ui/people/remembered-who';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { nowOnTheWall } from '@/ui/units/when';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useState } from 'react';
-import { rememberWho } from '@/ui/outbox/remembered-who';
+import { rememberWho } from './remembered-who';
 
 export interface OwnAccount {
   readonly id: string;

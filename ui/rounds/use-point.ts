@@ -19,8 +19,8 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { nowOnTheWall } from '@/ui/units/when';
 import { entryOf, fresh } from '../outbox/entry-of';
-import { rememberedWho, rememberWho } from '../outbox/remembered-who';
 import type { useSender } from '../outbox/use-sender';
+import { rememberedWho, rememberWho } from '../people/remembered-who';
 
 const UNITS_SHOWN = 3;
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -19,6 +20,12 @@ interface SitePage {
     readonly shop: string;
     readonly name: string;
     readonly stages: number;
+  }[];
+  readonly removed: readonly {
+    readonly id: string;
+    readonly shop: string;
+    readonly name: string;
+    readonly removedAt: string;
   }[];
   readonly members: readonly { readonly id: string; readonly name: string; readonly role: string }[];
   readonly isOwn: boolean;
@@ -64,6 +71,7 @@ export function SiteView({ site }: { site: SitePage }) {
                 </Link>
                 <span className="text-quiet">{line.stages} stages</span>
                 {site.others.length > 0 && <MoveLine line={line} to={site.others} />}
+                {site.isOwn && <RemoveLine line={line} />}
               </li>
             ))}
           </ul>
@@ -75,6 +83,7 @@ export function SiteView({ site }: { site: SitePage }) {
             </p>
           )}
         </section>
+        {site.removed.length > 0 && <RemovedLines lines={site.removed} />}
         {site.members.length > 0 && (
           <section aria-label="People">
             <h2>People</h2>
@@ -153,6 +162,55 @@ function DetailsForm({ site }: { site: SitePage }) {
         Save
       </button>
     </form>
+  );
+}
+
+function RemoveLine({ line }: { line: { id: string; name: string } }) {
+  const router = useRouter();
+  const remove = async (): Promise<void> => {
+    if (!window.confirm(`Remove ${line.name} with its log? You can restore it for 30 days.`)) return;
+    const answer = await send('DELETE', `/api/plans/${line.id}`);
+    toast('refused' in answer ? answer.refused.message : `${line.name} is removed.`);
+    router.refresh();
+  };
+  return (
+    <button
+      type="button"
+      className="button px-2"
+      aria-label={`Remove ${line.name}`}
+      title="Remove"
+      onClick={() => void remove()}
+    >
+      <Trash2 size={16} aria-hidden />
+    </button>
+  );
+}
+
+function RemovedLines({ lines }: { lines: SitePage['removed'] }) {
+  const router = useRouter();
+  const restore = async (line: (typeof lines)[number]): Promise<void> => {
+    const answer = await send('POST', `/api/plans/${line.id}/restore`);
+    toast('refused' in answer ? answer.refused.message : `${line.name} is back, with its log.`);
+    router.refresh();
+  };
+  return (
+    <section aria-label="Removed lines">
+      <h2>Removed lines</h2>
+      <p className="mb-1 text-quiet">Each is kept for 30 days with its log, then deleted for good.</p>
+      <ul className="border-t border-hairline">
+        {lines.map((line) => (
+          <li key={line.id} className="flex flex-wrap items-center gap-3 border-b border-hairline py-1">
+            <span className="min-w-0 flex-1 basis-56 truncate">
+              {line.shop} · {line.name}
+            </span>
+            <span className="text-quiet">{line.removedAt.slice(0, 10)}</span>
+            <button type="button" className="button" onClick={() => void restore(line)}>
+              Restore
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -11,8 +11,8 @@ import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { sayTime } from '@/ui/units/when';
 import { entryOf } from '../outbox/entry-of';
-import { rememberedWho, rememberWho } from '../outbox/remembered-who';
 import type { useSender } from '../outbox/use-sender';
+import { rememberedWho, rememberWho } from '../people/remembered-who';
 import { IntervalWords, TaskDetail } from './task-detail';
 
 export const dueWords = (t: DueTask, now: string): string => {
