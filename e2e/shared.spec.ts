@@ -150,6 +150,21 @@ test('an owner sees who changed what, before and after', async () => {
   await page.close();
 });
 
+test('a long name without a space makes no page wider than a phone', async () => {
+  const page = await owner.newPage();
+  await page.setViewportSize({ width: 390, height: 844 });
+  const site = '5c7e1b0a-0000-4000-8000-000000000001';
+  await page.goto('/settings');
+  await page.request.patch(`/api/sites/${site}`, { data: { name: 'Compressorhouse'.repeat(5) } });
+  for (const address of ['/settings', `/settings/changes?site=${site}`, '/sites', `/sites/${site}`]) {
+    await page.goto(address);
+    await settled(page);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(390);
+  }
+  await page.request.patch(`/api/sites/${site}`, { data: { name: 'My site' } });
+  await page.close();
+});
+
 test('whoever is taken off a site sees nothing of it from the next page on', async () => {
   const page = await owner.newPage();
   page.on('dialog', (dialog) => void dialog.accept());

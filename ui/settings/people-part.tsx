@@ -47,14 +47,14 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
   if (!site.members)
     return (
       <section>
-        <h2>{site.name}</h2>
+        <h2 className="wrap-anywhere">{site.name}</h2>
         <p className="text-quiet">The owner of this site sees here who may use it.</p>
       </section>
     );
   return (
     <section className="grid gap-3" aria-label={`People of ${site.name}`}>
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2>People of {site.name}</h2>
+        <h2 className="wrap-anywhere">People of {site.name}</h2>
         <Link href={`/settings/changes?site=${site.id}`} className="text-water underline underline-offset-4">
           Who changed what
         </Link>
