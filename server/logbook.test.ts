@@ -2,7 +2,7 @@ import type { Pool } from 'mysql2/promise';
 import type { DrainEntry } from '../core/log/drain-entry';
 import { expectDrain } from '../core/log/expect-drain';
 import { setParameter } from '../core/plan/edit';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { RequestRefused } from './errors';
 import { logADrain, strikeADrain } from './log-a-drain';
 import { ALONE } from './people/may';

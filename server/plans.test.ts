@@ -1,6 +1,6 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
 import { addBranch } from '../core/plan/edit-branches';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { RequestRefused } from './errors';
 import { ALONE } from './people/may';
 import { listPlans, readDocument, readPlan } from './read-plan';

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { Pool, RowDataPacket } from 'mysql2/promise';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
 import { logADrain } from './log-a-drain';
 import { ALONE } from './people/may';

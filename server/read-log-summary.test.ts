@@ -6,7 +6,7 @@ import { dueTasks } from '../core/maintenance/due';
 import { maintenanceFacts } from '../core/maintenance/facts';
 import { lastDone, openingsOf, postponed, signalsOf } from '../core/maintenance/last-done';
 import { type LogSummary, summaryOf } from '../core/maintenance/log-summary';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { logADrain, strikeADrain } from './log-a-drain';
 import { logAnEntry } from './log-an-entry';
 import { ALONE } from './people/may';

@@ -1,6 +1,6 @@
 import type { Pool } from 'mysql2/promise';
 import { siteTimeOf } from '../core/log/site-clock';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { logAnEntry } from './log-an-entry';
 import { ALONE } from './people/may';
 import { readLogPage, readTrial } from './read-log-page';

@@ -1,5 +1,5 @@
 import type { Pool, RowDataPacket } from 'mysql2/promise';
-import { planOf, stageOf } from '../core/test/reference';
+import { planOf, stageOf } from '../core/test/plan-of';
 import { RequestRefused } from './errors';
 import { keepAPhoto } from './keep-a-photo';
 import { logADrain } from './log-a-drain';

@@ -16,7 +16,7 @@ import {
   standingIn,
   without,
 } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { speaks } from '../test/rule-cases';
 import { applyFixes } from './apply-fixes';
 import { dismiss, judgeLine, restore } from './judge-line';

@@ -2,7 +2,7 @@ import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import { removeStage } from '../plan/edit';
 import { all, behind, branch, but, goodPlant, goodShop, site, without } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { applyFix, applyFixes } from './apply-fixes';
 import { type Advice, dismiss, isReady, judgeLine, RULES, restore, withVerdicts } from './judge-line';
 import type { Rule } from './rule';

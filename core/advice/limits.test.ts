@@ -20,7 +20,7 @@ import {
   without,
   working,
 } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { judgeLine, RULES } from './judge-line';
 import { LineFacts } from './line-facts';
 

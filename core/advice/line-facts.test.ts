@@ -17,7 +17,7 @@ import {
   without,
   yard,
 } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { askedBehind } from './dryers';
 import { LineFacts } from './line-facts';
 

@@ -21,7 +21,7 @@ import {
   without,
   working,
 } from '../test/good-lines';
-import { bandAround, planOf, stageOf } from '../test/reference';
+import { bandAround, planOf, stageOf } from '../test/plan-of';
 import { applyFixes } from './apply-fixes';
 import { isReady, judgeLine } from './judge-line';
 import { sayIn } from './rule';

@@ -1,5 +1,5 @@
 import { all, behind, branch, but, goodShop, goodSpray, place, without } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { holdAgainst } from './hold-against';
 import { DISPUTES, type Dispute, disputesOf } from './schools';
 

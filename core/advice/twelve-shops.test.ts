@@ -14,7 +14,7 @@ import {
   without,
   working,
 } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { isReady, judgeLine, RULES } from './judge-line';
 
 // Twelve invented shops, each with what an experienced colleague says of it, written down before the program was asked:

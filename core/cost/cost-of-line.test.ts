@@ -1,7 +1,7 @@
 import { moneySchema, PLACEHOLDERS } from '../plan/money';
 import { CFM } from '../quantity/constants';
 import { all, behind, but, goodDry, goodShop, without, working } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { costOfLine } from './cost-of-line';
 
 const money = moneySchema.parse({ currency: '€', perKWh: 0.12, perHour: 0, years: 10 });

@@ -4,7 +4,7 @@ import { walk } from '../line/walk';
 import { newStage, setParameter } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
-import { planOf } from '../test/reference';
+import { planOf } from '../test/plan-of';
 import { compressorCycle, receiverTimeS } from './cycle';
 import { judgeDay, longBlast } from './judge-day';
 import { simulateDay } from './simulate-day';
@@ -236,7 +236,8 @@ test('uses fill their share of each working hour, more in a busy one; those that
     survey: { ...plan.survey, working: { ...working, busyByHour: undefined } },
   } as unknown as Plan;
   const [x, y] = usesOf(even) as [typeof a, typeof a];
-  for (let s = 8 * 3600; s < 16 * 3600; s++) expect(isInUse(x, s) && isInUse(y, s)).toBe(false);
+  const seconds = Array.from({ length: 8 * 3600 }, (_, s) => 8 * 3600 + s);
+  expect(seconds.filter((s) => isInUse(x, s) && isInUse(y, s))).toEqual([]);
   expect(busyness(working).reduce((sum, v) => sum + v, 0)).toBeCloseTo(8, 9);
   expect([a.stageId, b.stageId]).toEqual(['a', 'b']);
 });

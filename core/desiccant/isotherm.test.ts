@@ -2,7 +2,8 @@ import { saturationPressurePa } from '../air/saturation';
 import { chargeHumidity } from '../equipment/drying/bead-cartridge';
 import { walk } from '../line/walk';
 import type { Stage } from '../plan/plan';
-import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
+import { checksOf, expectCheck } from '../test/reference';
 import { BEADS_RH, BULK_KG_PER_M3, heldWater, type Medium, ovenHumidity, USABLE } from './isotherm';
 
 const check = (start: string) => {

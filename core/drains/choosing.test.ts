@@ -21,7 +21,7 @@ import {
   without,
   working,
 } from '../test/good-lines';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { steady } from '../test/synthetic-year';
 import { YEAR_HOURS } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';

@@ -2,7 +2,7 @@ import type { Drain } from '../equipment/shared/drain-fields';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { all, behind, but, goodShop, site } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { steady } from '../test/synthetic-year';
 import { runWeather, type WeatherRun } from '../year/run-weather';
 import { howOften } from './by-hand';

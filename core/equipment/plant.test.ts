@@ -5,7 +5,8 @@ import type { Stage } from '../plan/plan';
 import { surroundingsOf } from '../plan/surroundings';
 import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
-import { checksOf, expectCheck, planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
+import { checksOf, expectCheck } from '../test/reference';
 import { leastPurgeShare, towerLoad } from './drying/tower';
 
 const checks = checksOf(11);

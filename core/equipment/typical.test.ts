@@ -8,7 +8,7 @@ import { fittingK } from '../pipe-flow/pipes';
 import { newStage } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 
 const celsius = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CFM } from '../quantity/constants';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { airBalance } from './balance';
 import { drainAirKgPerS } from './drain-air';
 import { walk } from './walk';

@@ -1,6 +1,6 @@
 import { setParameter } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { stretchesTo } from './gauge-readings';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 

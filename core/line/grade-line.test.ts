@@ -1,7 +1,7 @@
 import { setJob } from '../plan/jobs';
 import type { Plan, Stage } from '../plan/plan';
 import { oilVapourLimit } from '../purity/dirt';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { gradeLine, isAsClean, written } from './grade-line';
 import { judgeOutlets } from './judge-outlet';
 import { humidityAt, type Station } from './section';

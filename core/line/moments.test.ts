@@ -1,7 +1,7 @@
 import { expectReadings } from '../log/expect-reading';
 import { pressureBehindPa } from '../pipe-flow/friction';
 import { stageById } from '../plan/runs';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { shownBy } from './explain';
 import { judgeOutlets } from './judge-outlet';
 import { pressureAt, usualAsks } from './moments';

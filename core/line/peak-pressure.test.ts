@@ -4,7 +4,7 @@ import { addBranch } from '../plan/edit-branches';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { inAll, judgeOutlets, type OutletJudgement } from './judge-outlet';
 import { explainPeak, worstMoments } from './peak-pressure';
 import { walk } from './walk';

@@ -6,7 +6,7 @@ import type { Stage } from '../plan/plan';
 import { surroundingsOf } from '../plan/surroundings';
 import { CFM } from '../quantity/constants';
 import { AirStream } from '../stream/air-stream';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { humidityAt, type Section } from './section';
 import { walk } from './walk';
 

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { COVERAGE } from '../quantity/derivation';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { explain } from './explain';
 import { judgeOutlets } from './judge-outlet';
 import type { OutletStage } from './outlet-criteria';

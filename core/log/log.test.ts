@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { type DrainEntry, drainEntrySchema, futureMessage } from './drain-entry';
 import { expectDrain, explainDrain } from './expect-drain';
 import { judgeLogged, type LoggedDrain } from './judge-log';

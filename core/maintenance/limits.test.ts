@@ -7,7 +7,7 @@ import { stageById } from '../plan/runs';
 import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodShop, place, without } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { type DueTask, dueTasks } from './due';
 import { maintenanceFacts } from './facts';
 import { type Interval, intervalOf } from './interval';

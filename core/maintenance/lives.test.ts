@@ -9,7 +9,7 @@ import { priceOf } from '../plan/money';
 import type { Plan } from '../plan/plan';
 import { PSI } from '../quantity/constants';
 import { all, behind, goodSpray } from '../test/good-lines';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { neglectOfDrains } from '../year/neglect';
 import { livesOf } from './charge-lives';
 import { chargeLoad } from './charge-load';

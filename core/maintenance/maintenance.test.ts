@@ -11,7 +11,7 @@ import type { Plan } from '../plan/plan';
 import { DAY_MS } from '../quantity/constants';
 import { say as inUnits } from '../quantity/format';
 import { all, behind, but, goodDry, goodPlant, goodShop, place, working } from '../test/good-lines';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { dayOfYear } from '../year/calendar';
 import { runWeather, type WeatherRun } from '../year/run-weather';
 import { beadPlaces } from './charge-lives';

@@ -6,7 +6,7 @@ import { airViscosity } from '../pipe-flow/friction';
 import { boreOf, type Nominal } from '../pipe-flow/pipes';
 import { type Branch, type Plan, planSchema, type Stage } from '../plan/plan';
 import { pathTo } from '../plan/runs';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { solveRings } from './ring';
 import { flowsThrough } from './shares';
 import { topologyOf } from './topology';

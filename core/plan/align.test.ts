@@ -1,5 +1,5 @@
 import { all, behind, goodPlant, goodShop, without } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { align } from './align';
 import { allStages } from './runs';
 

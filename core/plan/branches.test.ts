@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { imbalance, type Station } from '../line/section';
 import { walk } from '../line/walk';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { drainPoints, moveStage, removeStage } from './edit';
 import { addBranch, removeBranch } from './edit-branches';
 import { type Branch, type Plan, planSchema, type Stage } from './plan';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { imbalance } from '../line/section';
 import { walk } from '../line/walk';
 import { anyEdit, fresh } from '../test/any-plan';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { drainPoints, setPlace, withSurvey } from './edit';
 import { stagesOfUnit } from './machine-units';
 import { type Plan, planSchema } from './plan';

@@ -1,4 +1,4 @@
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { JOBS, type JobId, setJob } from './jobs';
 import { planSchema } from './plan';
 import { stageById } from './runs';

@@ -3,7 +3,7 @@ import { WALL_UNITS, type WallUnitName } from '../equipment/serving/wall-unit';
 import { imbalance } from '../line/section';
 import { walk } from '../line/walk';
 import { settleHours, shareInUse, unitUsedS } from '../log/unit-hours';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { insertStage, moveStage, newStage, removeStage, setParameter } from './edit';
 import { addBranch } from './edit-branches';
 import {

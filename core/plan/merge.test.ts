@@ -15,7 +15,7 @@ import {
   standingIn,
   without,
 } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { changes } from './changes';
 import { moveStage } from './edit';
 import { merge } from './merge';

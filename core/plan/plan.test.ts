@@ -3,7 +3,7 @@ import { PLAN_FIGURES } from '../line/explain-plan';
 import { walk } from '../line/walk';
 import { demandM3PerS } from '../network/demand';
 import { all, branch, standingIn } from '../test/good-lines';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import {
   drainPoints,
   insertStage,

@@ -1,6 +1,6 @@
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { chooseMeasured, setParameter } from './edit';
 import { planSchema } from './plan';
 import { provenanceOf, setKnown } from './provenance';

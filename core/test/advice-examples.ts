@@ -5,7 +5,7 @@ import { changes } from '../plan/changes';
 import { say as inUnits } from '../quantity/format';
 import { METRIC, type QuantityName } from '../quantity/units';
 import { all, behind, but, type Edit, goodShop, without } from './good-lines';
-import { stageOf } from './reference';
+import { stageOf } from './plan-of';
 import { CASES, type Case, dayOf, speaks } from './rule-cases';
 
 const say = (si: number, quantity: QuantityName): string => inUnits(si, quantity, METRIC);

@@ -1,6 +1,7 @@
 import type { Plan, Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
-import { type Check, planOf, stageOf } from './reference';
+import { planOf, stageOf } from './plan-of';
+import type { Check } from './reference';
 
 /** Any: only their sum matters. */
 const APPROACH_K = 3;

@@ -2,7 +2,7 @@ import { insertStage, removeStage } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { MAIN, runOfStage, withStage } from '../plan/runs';
 import type { Survey } from '../plan/survey';
-import { planOf, stageOf } from './reference';
+import { planOf, stageOf } from './plan-of';
 
 const ATMOSPHERE = 101_325;
 export const bar = (gauge: number): number => ATMOSPHERE + gauge * 1e5;

@@ -25,7 +25,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { startPlan } from '../plan/start-plan';
 import { FAMILIES } from '../sizing/families';
-import { stageOf } from './reference';
+import { stageOf } from './plan-of';
 
 // Pairs of screens that show one quantity: each pair from one function, or by the same rule. What differs by its nature
 // (an average day and this weekday, a year of weather and today) is not paired.

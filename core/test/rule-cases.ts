@@ -23,7 +23,7 @@ import {
   without,
   working,
 } from './good-lines';
-import { stageOf } from './reference';
+import { stageOf } from './plan-of';
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines
 // differ by nothing else. Conditions and limits: common practice and the standards that the rule names.

@@ -1,7 +1,7 @@
 import { winterList } from '../drains/winter';
 import { DEW_POINT, KEPT } from '../line/section';
 import { all, behind, but, goodShop, without } from '../test/good-lines';
-import { stageOf } from '../test/reference';
+import { stageOf } from '../test/plan-of';
 import { steady } from '../test/synthetic-year';
 import { throughYear } from './at-hour';
 import { nearestYear, warmHoursOf } from './nearest-year';

@@ -3,7 +3,7 @@ import { imbalance, type Section, type Station } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { all, behind, but, goodDry, goodShop, outdoors, place, standingIn, working } from '../test/good-lines';
-import { planOf, stageOf } from '../test/reference';
+import { planOf, stageOf } from '../test/plan-of';
 import { rawYear, steady } from '../test/synthetic-year';
 import { planAtHour, throughYear } from './at-hour';
 import { hourAt, hourIndex, YEAR_HOURS } from './calendar';

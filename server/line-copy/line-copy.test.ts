@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Pool } from 'mysql2/promise';
-import { planOf, stageOf } from '../../core/test/reference';
+import { planOf, stageOf } from '../../core/test/plan-of';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain, strikeADrain } from '../log-a-drain';
 import { logAnEntry } from '../log-an-entry';

@@ -2,7 +2,7 @@ import { walk } from '@/core/line/walk';
 import { setParameter } from '@/core/plan/edit';
 import { addBranch } from '@/core/plan/edit-branches';
 import { addWallUnit, setUnit } from '@/core/plan/machine-units';
-import { planOf, stageOf } from '@/core/test/reference';
+import { planOf, stageOf } from '@/core/test/plan-of';
 import { type Row, rowsFor, sameShape } from './rows';
 
 let n = 0;

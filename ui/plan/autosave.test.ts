@@ -1,6 +1,6 @@
 import { merge } from '@/core/plan/merge';
 import type { Plan } from '@/core/plan/plan';
-import { planOf, stageOf } from '@/core/test/reference';
+import { planOf, stageOf } from '@/core/test/plan-of';
 import { type Autosave, draftOf, startAutosave } from './autosave';
 import { createPlanStore, type PlanStore } from './plan-store';
 

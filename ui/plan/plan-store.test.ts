@@ -1,4 +1,4 @@
-import { planOf } from '@/core/test/reference';
+import { planOf } from '@/core/test/plan-of';
 import { createPlanStore } from './plan-store';
 
 const open = () => createPlanStore(planOf({}));

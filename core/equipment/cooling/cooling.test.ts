@@ -1,5 +1,5 @@
 import { walk } from '../../line/walk';
-import { planOf, stageOf } from '../../test/reference';
+import { planOf, stageOf } from '../../test/plan-of';
 import { Refusal } from '../shared/kind';
 import { estimatedDischargeC } from '../supply/compressor';
 import { receiverSurfaceM2 } from '../supply/receiver';

@@ -5,7 +5,8 @@ import { imbalance, type Station } from '../../line/section';
 import { walk } from '../../line/walk';
 import type { Stage } from '../../plan/plan';
 import { CFM } from '../../quantity/constants';
-import { checksOf, planOf, stageOf } from '../../test/reference';
+import { planOf, stageOf } from '../../test/plan-of';
+import { checksOf } from '../../test/reference';
 import { findKinds } from '../index';
 import { refrigeratedCapacity } from './refrigerated-capacity';
 

@@ -1,7 +1,7 @@
 import type { Station } from '../../line/section';
 import { walk } from '../../line/walk';
 import { type Plan, planSchema } from '../../plan/plan';
-import { planOf, stageOf } from '../../test/reference';
+import { planOf, stageOf } from '../../test/plan-of';
 import { fieldsOf, KINDS, type KindName, kindOf } from '../index';
 
 const BAR_100_PSIG = 790801;

@@ -3,7 +3,7 @@ import { imbalance, type Station } from '../../line/section';
 import { walk } from '../../line/walk';
 import type { Stage } from '../../plan/plan';
 import { CFM, PSI } from '../../quantity/constants';
-import { planOf, stageOf } from '../../test/reference';
+import { planOf, stageOf } from '../../test/plan-of';
 import { cycloneAtLoad } from '../catching/separator';
 import { KINDS, type KindName, kindOf } from '../index';
 
