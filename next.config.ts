@@ -4,7 +4,7 @@ const config: NextConfig = {
   distDir: process.env.COOL_DRAM_DIST ?? '.next',
   poweredByHeader: false,
   reactStrictMode: true,
-  serverExternalPackages: ['mysql2', 'piscina'],
+  serverExternalPackages: ['mysql2', 'piscina', 'esbuild'],
   devIndicators: false,
   headers: async () => [
     { source: '/_next/static/:path*', headers: [{ key: 'x-content-type-options', value: 'nosniff' }] },

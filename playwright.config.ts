@@ -12,6 +12,7 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3000',
+    serviceWorkers: 'block', // what it answers no test could route; offline.spec.ts has it
     locale: 'en-GB', // metric units
     timezoneId: process.env.TZ ?? 'UTC',
     viewport: { width: 1280, height: 800 },

@@ -7,6 +7,7 @@ import { Toaster } from 'sonner';
 import { lowDiskBytes } from '@/server/disk-space';
 import { ownAccount } from '@/server/people/who-asks';
 import { FocusFirstError } from '@/ui/forms/focus-first-error';
+import { Offline } from '@/ui/offline/offline';
 import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
 import { Loaded } from '@/ui/shell/loaded';
@@ -28,6 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <UnitsProvider initial={await readUnits()}>
             <DiskNotice freeBytes={await lowDiskBytes()} />
             <SignedIn account={await ownAccount()}>
+              <Offline />
               <NuqsAdapter>{children}</NuqsAdapter>
             </SignedIn>
             <FocusFirstError />

@@ -1,20 +1,9 @@
 import { isWeekend } from 'date-fns';
 import { beginMaintenance, buildOwnLine, DEMO, expectSaved, logOf } from './own-line';
-import { expect, nowMs, type Page, settled, test } from './test';
+import { answerPoint } from './round-point';
+import { expect, nowMs, settled, test } from './test';
 
 const PHONE = { width: 390, height: 844 };
-
-/** Answers whatever the round asks at this point, as a person would. */
-async function answer(page: Page, who: string): Promise<void> {
-  const pad = page.getByRole('group', { name: 'Number pad' });
-  if (await pad.isVisible()) {
-    for (const digit of '24') await pad.getByRole('button', { name: digit, exact: true }).click();
-  }
-  const looks = page.getByRole('radiogroup', { name: 'It looked' });
-  if (await looks.isVisible()) await looks.getByRole('radio', { name: 'clear' }).click();
-  const name = page.getByLabel('Who', { exact: true });
-  if (await name.isVisible()) await name.fill(who);
-}
 
 test('a whole round on the phone: each point once, each entry in the log once, judged', async ({ page }) => {
   test.setTimeout(90_000);
@@ -44,7 +33,7 @@ test('a whole round on the phone: each point once, each entry in the log once, j
     }
     // A point may ask for several readings, one after another.
     for (let k = 0; k < 4 && (await page.getByText(`· ${i + 1} of ${count}`).isVisible()); k++) {
-      await answer(page, 'Bram');
+      await answerPoint(page, 'Bram');
       await page.getByRole('button', { name: 'Log and next' }).click();
     }
   }
@@ -95,7 +84,7 @@ test('the database away during a round: what was logged is kept in the phone and
   await expect(page.getByRole('heading', { name: /^Receiver: / })).toBeVisible();
   await page.route('**/api/plans/*/drains', (route) => route.abort());
   await page.route('**/api/plans/*/entries', (route) => route.abort());
-  await answer(page, 'Yusra');
+  await answerPoint(page, 'Yusra');
   await page.getByRole('button', { name: 'Log and next' }).click();
   await expect(page.getByText('1 kept here').first()).toBeVisible();
   await page.reload();

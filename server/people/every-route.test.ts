@@ -264,7 +264,7 @@ afterAll(async () => {
   await closeDatabase(pool);
 });
 
-async function ask(route: string, who: string, t: There): Promise<number> {
+async function ask(route: string, who: string, t: There, headers: Record<string, string> = {}): Promise<number> {
   const { params, body, query = '' } = ROUTES[route] as Ask;
   const method = route.split(' ')[0] as string;
   const isPhoto = route.startsWith('PUT /api/plans/[id]/photos');
@@ -275,7 +275,7 @@ async function ask(route: string, who: string, t: There): Promise<number> {
         headers: { 'content-type': 'application/json' },
         ...(body && { body: JSON.stringify(body(t)) }),
       });
-  asking = new Headers({ cookie: cookies.get(who) ?? '' });
+  asking = new Headers({ cookie: cookies.get(who) ?? '', ...headers });
   const request = new Request(init, {
     headers: { ...Object.fromEntries(init.headers), cookie: cookies.get(who) ?? '' },
   });
@@ -334,6 +334,13 @@ test('an entry carries the name of who is signed in, whatever was typed', async 
     params: Promise.resolve({ id: own.plan }),
   });
   expect(((await answer.json()) as { entries: { who: string }[] }).entries[0]?.who).toBe('The technician');
+});
+
+test('what another wrote on the same device is not written under one’s own name', async () => {
+  const by = (id: string | undefined) =>
+    ask('POST /api/plans/[id]/entries', 'technician', own, { 'x-written-by': id ?? '' });
+  const [technician] = await database().select().from(people).where(eq(people.name, 'The technician'));
+  expect([await by('somebody-else'), await by(technician?.id)]).toEqual([401, 201]);
 });
 
 test('a copy goes in where its reader may plan, and not over a line of another site', async () => {

@@ -25,10 +25,17 @@ export async function ownAccount(): Promise<{ id: string; name: string } | undef
   return who === ALONE || !who ? undefined : { id: who.id, name: who.name };
 }
 
-/** Whoever makes this request of an interface. @throws RequestRefused 401 where they have not signed in */
+/**
+ * Whoever makes this request of an interface.
+ * @throws RequestRefused 401 where they have not signed in, or another wrote what is sent (x-written-by: the outbox of a
+ * device that several people use)
+ */
 export async function whoAsks(): Promise<Who> {
   const who = await whoIsThere();
   if (!who) throw new RequestRefused(401, 'signed-out', 'Sign in first.');
+  const writer = (await headers()).get('x-written-by');
+  if (writer && who !== ALONE && who.id !== writer)
+    throw new RequestRefused(401, 'signed-out', 'Somebody else wrote this, and has to sign in to send it.');
   return who;
 }
 

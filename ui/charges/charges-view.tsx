@@ -17,10 +17,10 @@ import { Shelf } from './shelf';
 
 /** Every charge of beads: where it is, when it is spent, and what its place has taught. */
 export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LifeEntry[] }) {
-  const { plan, planId } = usePlan();
+  const { plan } = usePlan();
   const router = useRouter();
   const now = useNow();
-  const { put, left, refused } = useSender(planId, () => router.refresh());
+  const { put, left, refused } = useSender(() => router.refresh());
   const { lives, problem, busy } = useLives(charges, entries, now);
   const [adding, setAdding] = useState(false);
   const places = useMemo(() => beadPlaces(plan), [plan]);

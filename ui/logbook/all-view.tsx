@@ -37,7 +37,7 @@ export function AllView({
 }) {
   const { planId } = usePlan();
   const router = useRouter();
-  const sender = useSender(planId, () => router.refresh());
+  const sender = useSender(() => router.refresh());
   const [{ q, kind, before }, ask] = useQueryStates(ASKED, { shallow: false, throttleMs: SEARCHES_EVERY_MS });
   const [correcting, setCorrecting] = useState<LoggedEntry>();
   const [checking, setChecking] = useState<{ stageId: string; what: string }>();

@@ -32,6 +32,7 @@ export function DrainForm({
   const points = drainPoints(plan);
   const { form, sender, round, submit } = useDrain(entries, lastDrained, pointId, onLogged);
   const { errors } = form.formState;
+  const isSending = sender.left > 0 && !sender.delayed;
   return (
     <form
       onSubmit={submit}
@@ -83,8 +84,8 @@ export function DrainForm({
               `Not saved yet: ${sender.delayed}. Your entry is kept ${sender.unstored ? 'by this page only: leave it open' : 'in this browser'}. It is sent again by itself.`}
           </p>
         )}
-        <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={sender.left > 0}>
-          {sender.left > 0 ? 'Saving…' : 'Log it'}
+        <button type="submit" className="button button-strong min-h-12 text-[1.05rem]" disabled={isSending}>
+          {isSending ? 'Saving…' : 'Log it'}
         </button>
       </Fields>
     </form>

@@ -19,7 +19,7 @@ export function useDrain(
   pointId: string,
   onLogged: (entryId: string) => void,
 ) {
-  const { plan, planId } = usePlan();
+  const { plan } = usePlan();
   const place = placeOf(plan.survey, plan.survey.intakePlaceId);
   const [round, setRound] = useState(0); // a fresh form after every entry
   const form = useForm<DrainEntry>({
@@ -34,11 +34,16 @@ export function useDrain(
     },
   });
   const { reset } = form;
-  const sender = useSender(planId, ({ to, body }) => {
+  const sender = useSender(({ to, body }) => {
     if (to !== 'drains') return;
     onLogged((body as unknown as DrainEntry).id);
     setRound((n) => n + 1);
   });
+  // What waits for a network is kept: the next drain can be logged meanwhile.
+  const { delayed, left } = sender;
+  useEffect(() => {
+    if (delayed && left > 0) setRound((n) => n + 1);
+  }, [delayed, left]);
   useEffect(() => {
     for (const { field, message } of sender.refused?.issues ?? [])
       form.setError(field as keyof DrainEntry, { message });

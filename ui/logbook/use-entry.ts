@@ -6,6 +6,7 @@ import { READINGS, type ReadingName } from '@/core/log/readings';
 import { editableNumber } from '@/core/quantity/format';
 import { parseQuantity } from '@/core/quantity/parse';
 import { entryOf } from '@/ui/outbox/entry-of';
+import { pictureOf } from '@/ui/outbox/outbox';
 import type { useSender } from '@/ui/outbox/use-sender';
 import { rememberedWho, rememberWho } from '@/ui/people/remembered-who';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -83,7 +84,7 @@ export function useEntry(
     setErrors(bad);
     if (Object.keys(bad).length > 0) return;
     rememberWho(said.who.trim());
-    void put(...(photo && photoId ? [{ to: `photos/${photoId}` as const, body: photo }] : []), {
+    void put(...(photo && photoId ? [{ to: `photos/${photoId}` as const, body: pictureOf(photo) }] : []), {
       to: 'entries',
       body: { ...entry },
     });

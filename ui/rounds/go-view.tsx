@@ -21,7 +21,7 @@ export function GoView({ log }: { log: LogSummary }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
   const { tasks, now, ready } = useDue(log);
-  const sender = useSender(planId);
+  const sender = useSender();
   const [which] = useQueryState('round', parseAsString);
   const [only] = useQueryState('at', parseAsString);
   // The way is fixed as one sets out: what is logged on the way does not make it shorter.

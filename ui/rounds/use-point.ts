@@ -14,7 +14,7 @@ import { placeOf } from '@/core/plan/survey';
 import { WATER_KG_PER_M3 } from '@/core/quantity/constants';
 import { parseQuantity } from '@/core/quantity/parse';
 import { QUANTITIES, type QuantityName, unitOf } from '@/core/quantity/units';
-import type { Outgoing } from '@/ui/outbox/outbox';
+import { type Outgoing, pictureOf } from '@/ui/outbox/outbox';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { nowOnTheWall } from '@/ui/units/when';
@@ -111,7 +111,7 @@ export function usePoint(
     }
     rememberWho(who.trim());
     const outgoing: Outgoing[] = [];
-    if (photo && photoId) outgoing.push({ to: `photos/${photoId}`, body: photo });
+    if (photo && photoId) outgoing.push({ to: `photos/${photoId}`, body: pictureOf(photo) });
     if (log.drain) outgoing.push({ to: 'drains', body: { ...log.drain } });
     if (log.entry) outgoing.push({ to: 'entries', body: { ...log.entry } });
     void put(...outgoing);

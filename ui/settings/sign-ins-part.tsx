@@ -4,6 +4,7 @@ import { formatDistanceToNow } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
+import { forgetKeptPages } from '@/ui/offline/kept-pages';
 
 export interface OwnSignIn {
   readonly id: string;
@@ -50,7 +51,10 @@ export function SignInsPart({
   const leave = async (): Promise<void> => {
     const answer = await send('POST', '/api/sign-out');
     if ('refused' in answer) toast(answer.refused.message);
-    else location.assign('/sign-in');
+    else {
+      await forgetKeptPages();
+      location.assign('/sign-in');
+    }
   };
   return (
     <section className="grid gap-3" aria-label="Your account">

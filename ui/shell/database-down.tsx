@@ -14,7 +14,7 @@ export function DatabaseDown() {
     return () => clearInterval(timer);
   }, [router]);
   return (
-    <div role="alert" className="mx-auto max-w-lg p-8">
+    <div role="alert" data-not-kept className="mx-auto max-w-lg p-8">
       <h1>The database does not answer</h1>
       <p className="mt-2">
         Nothing that was shown as saved is lost, and what you typed since is kept in this browser. This page tries again

@@ -1,6 +1,7 @@
 import { House, MapPin, Settings as SettingsIcon } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
+import { OutboxChip } from '@/ui/outbox/outbox-chip';
 import { hrefOf, PLACES } from './places';
 import { RailLink } from './rail-link';
 import { ThemeToggle } from './theme';
@@ -43,6 +44,7 @@ export function Frame({
         </Link>
         <div className="flex min-w-0 flex-1 items-center gap-2">{title}</div>
         {actions}
+        <OutboxChip />
         <UnitsMenu />
         <ThemeToggle />
         <Link

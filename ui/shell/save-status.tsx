@@ -53,7 +53,7 @@ export function SaveStatus() {
       </span>
       <button
         type="button"
-        className="button px-2"
+        className="button px-2 max-sm:disabled:hidden"
         onClick={undo}
         disabled={!canUndo}
         aria-label="Undo"
@@ -63,7 +63,7 @@ export function SaveStatus() {
       </button>
       <button
         type="button"
-        className="button px-2"
+        className="button px-2 max-sm:disabled:hidden"
         onClick={redo}
         disabled={!canRedo}
         aria-label="Redo"

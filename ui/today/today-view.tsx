@@ -25,10 +25,10 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
 export function TodayView({ log }: { log: LogSummary }) {
-  const { plan, planId, edit } = usePlan();
+  const { plan, edit } = usePlan();
   const router = useRouter();
   const { facts, tasks, lives, now } = useDue(log);
-  const sender = useSender(planId, () => router.refresh());
+  const sender = useSender(() => router.refresh());
   const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
   const begun = plan.routine.startedOn !== null;
   const later = tasks.filter((t) => t.state === 'later');

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { limitedRole } from '@/server/people/may';
 import { readPlan } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
+import { KeepLine } from '@/ui/offline/keep-line';
 import { PlanProvider } from '@/ui/plan/plan-provider';
 import { DatabaseDown } from '@/ui/shell/database-down';
 import { Frame } from '@/ui/shell/frame';
@@ -33,6 +34,7 @@ export default async function LineLayout({
         {children}
       </Frame>
       <Shortcuts planId={id} />
+      <KeepLine planId={id} />
     </PlanProvider>
   );
 }
