@@ -16,6 +16,7 @@ import {
 import type { Charge } from '../core/log/charge';
 import type { ExpectedReading, LogEntry } from '../core/log/log-entry';
 import type { ReadingName } from '../core/log/readings';
+import type { LineState } from '../core/maintenance/line-state';
 import type { Plan } from '../core/plan/plan';
 import type { Derivation } from '../core/quantity/derivation';
 import type { WeatherYear } from '../core/year/weather';
@@ -55,6 +56,46 @@ export const plans = mysqlTable(
     index('plans_list').on(t.isDemo, t.updatedAt, t.removedAt, t.siteId, t.name, t.shop, t.stages),
     index('plans_site').on(t.siteId, t.removedAt),
   ],
+);
+
+/**
+ * How each line stands on a day, for lists of many lines: worked out from its plan and log (server/work/line-states.ts), and
+ * again when one of them changes or the day is over.
+ */
+export const lineStates = mysqlTable(
+  'line_states',
+  {
+    planId: char('plan_id', { length: 36 })
+      .primaryKey()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    /** Of the plan that it was worked out from. */
+    rowVersion: int('row_version').notNull().default(0),
+    /** The day that it holds for, YYYY-MM-DD; empty once the log has changed. */
+    day: char('day', { length: 10 }).notNull().default(''),
+    /** Who works it out at present: what is written meanwhile takes it away. */
+    claim: char('claim', { length: 36 }).notNull().default(''),
+    state: json('state').$type<LineState>(),
+    /** The most pressing task, site time. */
+    nextDue: char('next_due', { length: 16 }),
+    overdue: int('overdue').notNull().default(0),
+    complaints: int('complaints').notNull().default(0),
+    verdict: mysqlEnum('verdict', ['fails', 'open', 'meets']),
+    waterShare: double('water_share'),
+  },
+  (t) => [index('line_states_due').on(t.nextDue, t.planId)],
+);
+
+/** The order in which somebody drives to sites; nobody’s id where nobody signs in. */
+export const siteOrders = mysqlTable(
+  'site_orders',
+  {
+    personId: varchar('person_id', { length: 36 }).notNull(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    place: int('place').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.personId, t.siteId] })],
 );
 
 /** Every write that was acknowledged, by the id that the client gave it, so that a repeated write is one write. */

@@ -31,6 +31,8 @@ export const PAGES = [
   '/catalogue',
   '/outbox',
   '/settings',
+  '/work',
+  '/work/visit?sites=5c7e1b0a-0000-4000-8000-000000000001',
   '/sites',
   '/sites/5c7e1b0a-0000-4000-8000-000000000001',
 ];

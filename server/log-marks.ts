@@ -3,7 +3,7 @@ import type { EntryKind } from '../core/log/log-entry';
 import { READINGS, type ReadingName } from '../core/log/readings';
 import { OPENS, WET } from '../core/maintenance/last-done';
 import { database } from '../db/client';
-import { drainEntries, logEntries, logMarks, readings } from '../db/schema';
+import { drainEntries, lineStates, logEntries, logMarks, readings } from '../db/schema';
 import type { Transaction } from './transaction';
 
 /** What a mark is of: a task, a reading, the drain of a stage, or something that happened to it. */
@@ -73,8 +73,9 @@ async function newestOf(tx: Transaction, planId: string, { stageId, what }: Mark
   return row?.at ?? null;
 }
 
-/** Brings marks up to date with the log, after entries were written, corrected or struck out. */
+/** Brings marks up to date with the log, after entries were written, corrected or struck out; how the line stands is to be worked out anew. */
 export async function markAgain(tx: Transaction, planId: string, marks: readonly Mark[]): Promise<void> {
+  await tx.update(lineStates).set({ day: '', claim: '' }).where(eq(lineStates.planId, planId));
   const distinct = new Map(marks.map((m) => [`${m.stageId} ${m.what}`, m]));
   for (const mark of distinct.values()) {
     const at = await newestOf(tx, planId, mark);

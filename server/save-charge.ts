@@ -5,6 +5,7 @@ import { futureMessage } from '../core/log/drain-entry';
 import { database } from '../db/client';
 import { charges, plans } from '../db/schema';
 import { checked, RequestRefused } from './errors';
+import { markAgain } from './log-marks';
 import { permitted, type Who } from './people/may';
 import { noSuchPlan } from './plan-id';
 import { inTransaction } from './transaction';
@@ -35,6 +36,7 @@ export async function saveCharge(
     if (own.some((c) => c.charge.name.toLowerCase() === charge.name.toLowerCase()))
       throw refuse(422, 'invalid', 'name', 'There is a charge of this name already.');
     await tx.insert(charges).values({ id: charge.id, planId: id, charge });
+    await markAgain(tx, id, []);
     return { id: charge.id };
   });
 }

@@ -32,7 +32,7 @@ const texts = new LRUCache<string, string, DueFrom & { readonly planId: string }
 });
 
 /** The weather that a plan goes by, where it is stored here. */
-async function hoursOf(plan: Plan): Promise<WeatherHours | undefined> {
+export async function hoursOf(plan: Plan): Promise<WeatherHours | undefined> {
   const { climate } = plan.survey;
   if (climate.from === 'months' && climate.months)
     return yearOfMonths(climate.months, surveyAtmosphericPa(plan.survey));

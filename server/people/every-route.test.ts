@@ -149,6 +149,7 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     body: () => ({ notes: 'Key at the gate.' }),
   },
   'PUT /api/plans/[id]/site': { may: OWNERS, params: ofPlan, body: () => ({ siteId: OWN }) },
+  'PUT /api/work-order': { may: ALL, body: (t) => ({ siteIds: [t.siteId] }) },
   'POST /api/sites/[siteId]/invitations': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),

@@ -4,6 +4,8 @@ import { sites } from '../../db/people';
 import { drainEntries, logEntries, plans } from '../../db/schema';
 import { permittedSite, sitesOf, type Who } from '../people/may';
 import { type Member, membersOf } from '../people/members';
+import { staleLines } from '../work/line-states';
+import { statesOfSites } from '../work/work-list';
 import { isThere, type RemovedLine, removedOf } from './remove-line';
 
 /** Sites that a list shows at once; more are found by their names. */
@@ -16,6 +18,11 @@ export interface SiteSummary {
   readonly lines: number;
   /** When somebody was last there, as far as the log says; site time. */
   readonly lastEntry: string | null;
+  /** As far as its lines were worked out today: tasks overdue, complaints open, the worst outlet, water against expected. */
+  readonly overdue: number;
+  readonly complaints: number;
+  readonly verdict: 'fails' | 'open' | 'meets' | null;
+  readonly waterShare: number | null;
 }
 export interface SiteList {
   readonly sites: readonly SiteSummary[];
@@ -39,13 +46,23 @@ export async function listSites(who: Who, words = ''): Promise<SiteList> {
   const [rows, [all]] = await Promise.all([
     database().select({ id, name, customer }).from(sites).where(seen).orderBy(asc(name), asc(id)).limit(LISTED),
     database().select({ n: count() }).from(sites).where(seen),
+    staleLines(own),
   ]);
   const ids = rows.map((r) => r.id);
-  const told = ids.length === 0 ? [] : await linesOfSites(ids);
+  const [told, states] = ids.length === 0 ? [[], []] : await Promise.all([linesOfSites(ids), statesOfSites(ids)]);
   return {
     sites: rows.map((row) => {
       const found = told.find((t) => t.siteId === row.id);
-      return { ...row, lines: found?.lines ?? 0, lastEntry: found?.lastEntry ?? null };
+      const state = states.find((s) => s.siteId === row.id);
+      return {
+        ...row,
+        lines: found?.lines ?? 0,
+        lastEntry: found?.lastEntry ?? null,
+        overdue: state?.overdue ?? 0,
+        complaints: state?.complaints ?? 0,
+        verdict: state?.verdict ?? null,
+        waterShare: state?.waterShare ?? null,
+      };
     }),
     of: all?.n ?? 0,
   };

@@ -1,23 +1,6 @@
 'use client';
 
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { Download, GripVertical, Printer } from 'lucide-react';
+import { Download, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
@@ -27,6 +10,7 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf, routeOf } from '@/core/maintenance/rounds';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { SortableList } from '@/ui/primitives/sortable-list';
 import { saveCsv } from '@/ui/water/data-table';
 import { useDue } from '../due/use-due';
 
@@ -37,15 +21,6 @@ export function RoundsView({ log }: { log: LogSummary }) {
   const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
   const served = useMemo(() => new Set(tasksOfStages(plan).map((c) => c.stage.id)), [plan]);
   const way = routeOf(plan).filter((id) => served.has(id));
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const onDragEnd = ({ active, over }: DragEndEvent): void => {
-    if (!over || active.id === over.id) return;
-    const moved = arrayMove(way, way.indexOf(String(active.id)), way.indexOf(String(over.id)));
-    edit((p) => ({ ...p, routine: { ...p.routine, way: moved } }));
-  };
   const set = (field: 'rounds' | 'shutdowns') => (who: string) =>
     edit((p) => ({ ...p, routine: { ...p.routine, [field]: who } }), field);
   return (
@@ -95,15 +70,11 @@ export function RoundsView({ log }: { log: LogSummary }) {
         <p className="mb-2 text-[0.88rem] text-quiet">
           Drag the points into the order in which you walk; or lift one with space and move it with the arrows.
         </p>
-        <DndContext id="way-round" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-          <SortableContext items={way} strategy={verticalListSortingStrategy}>
-            <ol>
-              {way.map((id) => (
-                <Point key={id} id={id} name={stageById(plan, id)?.name ?? id} />
-              ))}
-            </ol>
-          </SortableContext>
-        </DndContext>
+        <SortableList
+          id="way-round"
+          items={way.map((id) => ({ id, name: stageById(plan, id)?.name ?? id }))}
+          onOrder={(ids) => edit((p) => ({ ...p, routine: { ...p.routine, way: [...ids] } }))}
+        />
       </section>
     </div>
   );
@@ -137,27 +108,5 @@ function Who({ id, label, value, onWho }: { id: string; label: string; value: st
         onChange={(e) => onWho(e.target.value)}
       />
     </label>
-  );
-}
-
-function Point({ id, name }: { id: string; name: string }) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
-  return (
-    <li
-      ref={setNodeRef}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
-      className={`flex min-h-12 items-center gap-2 border-t border-hairline ${isDragging ? 'relative z-10 bg-card shadow-lg' : ''}`}
-    >
-      <button
-        type="button"
-        className="grid size-11 cursor-grab touch-none place-items-center text-quiet"
-        aria-label={`Move ${name}`}
-        {...attributes}
-        {...listeners}
-      >
-        <GripVertical size={18} aria-hidden />
-      </button>
-      {name}
-    </li>
   );
 }

@@ -1,4 +1,4 @@
-import { House, MapPin, Settings as SettingsIcon } from 'lucide-react';
+import { House, ListTodo, MapPin, Settings as SettingsIcon } from 'lucide-react';
 import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
 import { OutboxChip } from '@/ui/outbox/outbox-chip';
@@ -66,6 +66,9 @@ export function Frame({
               <>
                 <RailLink href="/" icon={<House size={18} />}>
                   Start
+                </RailLink>
+                <RailLink href="/work" icon={<ListTodo size={18} />} below>
+                  Work list
                 </RailLink>
                 <RailLink href="/sites" icon={<MapPin size={18} />} below>
                   Sites

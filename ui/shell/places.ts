@@ -163,6 +163,7 @@ export const PLACES: readonly Place[] = [
     key: 'C',
     menu: { group: 'Calculators', icon: BookOpen, phone: 'without a line' },
   },
+  { name: 'Work list', says: 'what is due where; plan a visit', of: 'all', path: '/work' },
   { name: 'Sites', says: 'lines by customer and place', of: 'all', path: '/sites' },
   { name: 'Outbox', says: 'what this device still has to send', of: 'all', path: '/outbox' },
   { name: 'Settings', says: 'people, sharing, your account', of: 'all', path: '/settings' },
