@@ -1,6 +1,6 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Plan } from '../core/plan/plan';
+import type { Plan, Stage } from '../core/plan/plan';
 import { DAY_MS } from '../core/quantity/constants';
 import { dairyPlan } from './dairy';
 import { demoPlan } from './demo';
@@ -38,6 +38,19 @@ export interface DemoSite {
 const idOf = (of: 'site' | 'line', n: number): string =>
   `5173000${of === 'site' ? 0 : 1}-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
+/** A line of which these jobs ask for less: for a dew point of summer air. */
+function asksLess(plan: Plan, jobs: readonly string[]): Plan {
+  const easy = (stage: Stage): Stage =>
+    stage.kind === 'outlet' && jobs.includes(stage.id)
+      ? { ...stage, parameters: { ...stage.parameters, need: 'dew-point', dewPointC: 25 } }
+      : stage;
+  return {
+    ...plan,
+    stages: plan.stages.map(easy),
+    branches: plan.branches.map((b) => ({ ...b, stages: b.stages.map(easy) })),
+  };
+}
+
 /** Made-up sites for whoever looks after many: most like the workshop, each eighth like the dairy. */
 export function demoSites(many: number, nowMs: number): DemoSite[] {
   const random = xoroshiro128plus(20261130);
@@ -49,7 +62,8 @@ export function demoSites(many: number, nowMs: number): DemoSite[] {
     ];
     const name = `${trade}, ${place}${i >= TRADES.length * PLACES.length ? ` ${i}` : ''}`;
     const days = NEWEST_DAYS + among(OLDEST_DAYS - NEWEST_DAYS);
-    const like = i % 8 === 5 ? dairyPlan() : demoPlan();
+    const easy = [[], ['shellac'], ['shellac', 'frames']][i % 3] ?? [];
+    const like = i % 8 === 5 ? dairyPlan() : asksLess(demoPlan(), easy);
     const startedOn = new Date(nowMs - days * DAY_MS).toISOString().slice(0, 10);
     return {
       id: idOf('site', i + 1),
