@@ -14,6 +14,7 @@ import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
 import { UnitsProvider } from '@/ui/units/units';
+import { latin, otherLatin } from './fonts';
 
 export const metadata: Metadata = {
   title: { default: 'Cool Dram', template: '%s · Cool Dram' },
@@ -23,7 +24,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en" data-loading="" suppressHydrationWarning>
+    <html lang="en" data-loading="" className={`${latin.variable} ${otherLatin.variable}`} suppressHydrationWarning>
       <body>
         <Theme nonce={(await headers()).get('x-nonce') ?? ''}>
           <UnitsProvider initial={await readUnits()}>

@@ -39,9 +39,11 @@ for (const picture of PICTURES) {
   const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   await page.waitForTimeout(900);
-  await page.waitForFunction(
-    () => !/calculating|asking for a forecast/i.test(document.querySelector('#main')?.textContent ?? ''),
-  );
+  const busy = page
+    .locator('#main')
+    .getByText(/calculating|asking for a forecast/i)
+    .filter({ visible: true });
+  while ((await busy.count()) > 0) await page.waitForTimeout(100);
   await page.waitForTimeout(600); // charts measure their place before they draw
   const broken = page.getByRole('heading', { name: /does not answer|went wrong/i });
   if (await broken.count()) throw new Error(`${picture.name}: ${await broken.first().textContent()}`);

@@ -15,6 +15,15 @@ import { NewChargeForm } from './new-charge-form';
 import { PlaceCard } from './place-card';
 import { Shelf } from './shelf';
 
+/** The room that a place takes once it is calculated. */
+function Expected({ name }: { name: string }) {
+  return (
+    <div className="min-h-[55.5rem] rounded-md border border-hairline bg-card p-4 text-quiet lg:min-h-[30.7rem]">
+      {name}: calculating…
+    </div>
+  );
+}
+
 /** Every charge of beads: where it is, when it is spent, and what its place has taught. */
 export function ChargesView({ charges, entries }: { charges: readonly Charge[]; entries: readonly LifeEntry[] }) {
   const { plan } = usePlan();
@@ -53,11 +62,9 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
         <h1>Desiccant &amp; elements</h1>
         <p className="text-quiet">What is installed, when it is exhausted, and what the log shows about each place.</p>
         {left > 0 && <p className="text-amber">◌ {left} saved on this device, sent when online</p>}
-        {busy && places.length > 0 && (
-          <p role="status" className="text-quiet">
-            calculating…
-          </p>
-        )}
+        <p role="status" className="sr-only">
+          {busy && places.length > 0 && 'calculating…'}
+        </p>
       </div>
       {refused && (
         <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
@@ -75,6 +82,7 @@ export function ChargesView({ charges, entries }: { charges: readonly Charge[]; 
         </p>
       ) : (
         <div className="grid gap-6">
+          {!lives && !problem && places.map(({ id, name }) => <Expected key={id} name={name} />)}
           {lives?.map((life) => (
             <PlaceCard key={life.stageId} life={life} free={free} now={now} put={put} />
           ))}

@@ -55,7 +55,7 @@ export function DayView() {
     <div className="grid gap-4 p-4">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <h1>Compressor cycle</h1>
-        {day && <Summary day={day} />}
+        {answer ? day && <Summary day={day} /> : <p className="min-h-[2.8rem] w-full sm:min-h-[1.4rem] sm:w-auto" />}
         <div className="ml-auto w-56">
           {plan.survey.places.length > 1 && (
             <ChoiceInput
@@ -73,7 +73,7 @@ export function DayView() {
           Nothing to show: a compressor cycles with a receiver, and this line has none. Add one on the Line.
         </p>
       )}
-      {!answer && <p className="text-quiet">Calculating the day…</p>}
+      {!answer && <p className="min-h-[67rem] text-quiet lg:min-h-[49.5rem]">Calculating the day…</p>}
       {answer && day && (
         <div className={`grid gap-4 ${busy ? 'opacity-80' : ''}`} aria-busy={busy}>
           <Remarks remarks={answer.remarks} />

@@ -39,8 +39,7 @@ export function Overview({
     view.addEventListener('scroll', follow, { passive: true });
     return () => view.removeEventListener('scroll', follow);
   }, [box]);
-  if (total <= room) return null;
-  const scale = room / total;
+  const scale = Math.min(1, room / total); // also where all is in view: a strip that comes and goes would move the rest
   const height = rows.length * PER_RUN + 4;
   const y = (i: number): number => 5 + i * PER_RUN;
   const go = (clientX: number, target: Element): void => {

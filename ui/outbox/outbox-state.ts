@@ -6,10 +6,17 @@ import { CHANNEL } from './outbox-channel';
 import { type Sent, sendWaiting } from './send-waiting';
 
 /** What the pages of this device have still to send, and why it waits, by line. */
-export const useOutbox = create<{ items: readonly Waiting[]; delayed: ReadonlyMap<string, string> }>(() => ({
-  items: [],
-  delayed: new Map(),
-}));
+export const useOutbox = create<{
+  items: readonly Waiting[];
+  /** How many are just being put in, by line: they are not sent either. */
+  entering: ReadonlyMap<string, number>;
+  delayed: ReadonlyMap<string, string>;
+}>(() => ({ items: [], entering: new Map(), delayed: new Map() }));
+
+const enter = (planId: string, more: number): void =>
+  useOutbox.setState(({ entering }) => ({
+    entering: new Map(entering).set(planId, (entering.get(planId) ?? 0) + more),
+  }));
 
 const RETRY_MS = 2500;
 
@@ -65,8 +72,10 @@ const sendWithoutPage = (): void =>
 /** Puts something in and begins to send it. */
 export async function put(planId: string, ...outgoing: readonly Outgoing[]): Promise<void> {
   void navigator.storage?.persist?.(); // or the browser may throw it away when its disk is full
+  enter(planId, outgoing.length);
   await putOut(planId, ...outgoing);
   await refresh();
+  enter(planId, -outgoing.length);
   channel?.postMessage('changed');
   sendWithoutPage();
   void sendNow();

@@ -15,7 +15,9 @@ import { onSent, put as putIn, useOutbox } from './outbox-state';
  */
 export function useSender(onWritten?: (outgoing: Pick<Outgoing, 'to' | 'body'>) => void) {
   const { planId, store } = usePlan();
-  const left = useOutbox((s) => s.items.filter((one) => one.planId === planId && !one.refused).length);
+  const left = useOutbox(
+    (s) => s.items.filter((one) => one.planId === planId && !one.refused).length + (s.entering.get(planId) ?? 0),
+  );
   const delayed = useOutbox((s) => s.delayed.get(planId));
   const [refused, setRefused] = useState<Refusal>();
   const own = useSignedIn();

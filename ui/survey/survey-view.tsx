@@ -35,7 +35,10 @@ export function SurveyView() {
   return (
     <div className="mx-auto grid max-w-[1240px] items-start gap-x-8 gap-y-4 p-4 lg:grid-cols-[1fr_21rem]">
       <h1 className="lg:col-span-2">Survey</h1>
-      <div className="grid gap-6 max-lg:order-2">
+      <aside className="lg:sticky lg:top-16 lg:col-start-2 lg:row-start-2" aria-label="Water drawn in">
+        <WaterDrawnIn />
+      </aside>
+      <div className="grid gap-6 lg:col-start-1 lg:row-start-2">
         <Part title="Shop">
           <ShopFields />
         </Part>
@@ -67,9 +70,6 @@ export function SurveyView() {
           <Jobs />
         </Part>
       </div>
-      <aside className="max-lg:order-1 lg:sticky lg:top-16" aria-label="Water drawn in">
-        <WaterDrawnIn />
-      </aside>
     </div>
   );
 }

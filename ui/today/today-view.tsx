@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
 import type { DueState } from '@/core/maintenance/due';
 import { hoursPerMonth } from '@/core/maintenance/line-tasks';
@@ -27,7 +27,9 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
 export function TodayView({ log }: { log: LogSummary }) {
   const { plan, edit } = usePlan();
   const router = useRouter();
-  const { facts, tasks, lives, now } = useDue(log);
+  const { facts, tasks, lives, now, ready } = useDue(log);
+  const [shown, setShown] = useState(false); // from then on a new calculation takes its place
+  if (ready && !shown) setShown(true);
   const sender = useSender(() => router.refresh());
   const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
   const begun = plan.routine.startedOn !== null;
@@ -68,7 +70,9 @@ export function TodayView({ log }: { log: LogSummary }) {
           </section>
         )}
         <DrainsToAutomate facts={facts} />
+        {!shown && <p className="min-h-dvh text-quiet">Calculating what is due…</p>}
         {GROUPS.map(({ state, title, tone }) => {
+          if (!shown) return null;
           const own = tasks.filter((t) => t.state === state);
           return own.length === 0 ? null : (
             <section key={state} aria-label={title}>
@@ -83,10 +87,10 @@ export function TodayView({ log }: { log: LogSummary }) {
             </section>
           );
         })}
-        {begun && tasks.every((t) => t.state === 'later' || t.state === 'postponed') && (
+        {shown && begun && tasks.every((t) => t.state === 'later' || t.state === 'postponed') && (
           <p className="text-water">● Nothing is due within a week.</p>
         )}
-        {later.length > 0 && (
+        {shown && later.length > 0 && (
           <details className="border-t border-hairline pt-3">
             <summary className="cursor-pointer font-semibold">Later · {later.length}</summary>
             <ul className="mt-1">
@@ -97,12 +101,14 @@ export function TodayView({ log }: { log: LogSummary }) {
           </details>
         )}
       </div>
-      <aside className="grid gap-5">
-        <Rounds rounds={rounds} />
-        <ChargesAside lives={lives} now={now} />
-        <Drifting log={log} />
-        <CalendarPart />
-      </aside>
+      {shown && (
+        <aside className="grid gap-5">
+          <Rounds rounds={rounds} />
+          <ChargesAside lives={lives} now={now} />
+          <Drifting log={log} />
+          <CalendarPart />
+        </aside>
+      )}
     </div>
   );
 }

@@ -44,7 +44,7 @@ export function WaterFrame({ children }: { children: ReactNode }) {
           {weatherName ? (
             <>
               Year: <strong className="font-semibold text-ink">{weatherName}</strong>
-              {busy && ' · calculating…'}
+              <span className={busy ? '' : 'invisible'}> · calculating…</span>
             </>
           ) : (
             <Link href={`${base}/weather`} className="text-water underline underline-offset-4">
