@@ -72,7 +72,7 @@ export const lineStates = mysqlTable(
     rowVersion: int('row_version').notNull().default(0),
     /** The day that it holds for, YYYY-MM-DD; empty once the log has changed. */
     day: char('day', { length: 10 }).notNull().default(''),
-    /** Who works it out at present: what is written meanwhile takes it away. */
+    /** Who calculates it at present: what is written meanwhile takes it away. */
     claim: char('claim', { length: 36 }).notNull().default(''),
     state: json('state').$type<LineState>(),
     /** The most pressing task, site time. */

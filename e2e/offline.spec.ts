@@ -121,6 +121,8 @@ test('what the server refuses is set apart, corrected and sent; a page that is n
   await page.clock.setSystemTime(nowMs() + 2 * DAY_MS);
   await form.getByLabel('Drained at').fill(siteTime(nowMs() + DAY_MS));
   await log('130');
+  await page.goto(`/lines/${id}/rounds/go?at=aftercooler`); // a code on a stage: the page is kept without its query
+  await expect(page.getByText('this page is the copy of')).toBeVisible();
   await page.goto(`/lines/${id}/compare`);
   await expect(page.getByText('is not kept on this device')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Open without a network' })).toContainText('Plant air');

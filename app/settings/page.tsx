@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { ALONE } from '@/server/people/may';
+import packageOfThis from '@/package.json';
+import { lastBackup } from '@/server/backup/last-backup';
+import { ALONE, sitesOf } from '@/server/people/may';
 import { readSites } from '@/server/people/members';
 import { readSignIns } from '@/server/people/sign-in';
 import { idSchema } from '@/server/plan-id';
@@ -17,14 +19,25 @@ export const dynamic = 'force-dynamic';
 export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {
   const from = idSchema.safeParse((await searchParams).from);
   const read = await whenUp(async (who) => {
-    if (who === ALONE) return { person: undefined, sites: [], signIns: [] };
+    const isOwner = sitesOf(who, 'people')?.length !== 0;
+    const backup = isOwner ? await lastBackup() : undefined;
+    if (who === ALONE) return { person: undefined, sites: [], signIns: [], backup };
     const { id, name, email } = who;
     const [sites, signIns] = await Promise.all([readSites(who), readSignIns(await headers())]);
-    return { person: { id, name, email }, sites, signIns };
+    return { person: { id, name, email }, sites, signIns, backup };
   });
   return (
     <Frame {...(from.success && { planId: from.data })}>
-      {read ? <SettingsView {...read} hasAuthority={hasOwnAuthority()} address={publicAddress()} /> : <DatabaseDown />}
+      {read ? (
+        <SettingsView
+          {...read}
+          version={packageOfThis.version}
+          hasAuthority={hasOwnAuthority()}
+          address={publicAddress()}
+        />
+      ) : (
+        <DatabaseDown />
+      )}
     </Frame>
   );
 }

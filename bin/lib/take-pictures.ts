@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test';
 
-// Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts
+// Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts. With
+// “sites”, those of many sites instead, after bin/demo-sites.
 const base = process.env.BASE_URL ?? 'http://127.0.0.1:3000';
 const demo = '/lines/d0000000-0000-4000-8000-000000000001';
 const dairy = '/lines/d0000000-0000-4000-8000-000000000002';
@@ -9,7 +10,6 @@ const PHONE = { width: 390, height: 844 };
 
 const PICTURES = [
   { name: 'start', at: '/', size: DESK, theme: 'light' },
-  { name: 'site', at: '/sites/5c7e1b0a-0000-4000-8000-000000000001', size: DESK, theme: 'light' },
   { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
@@ -25,19 +25,29 @@ const PICTURES = [
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
-  { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark' },
+  { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark', offline: true },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
   { name: 'beads', at: '/beads', size: DESK, theme: 'light' },
   { name: 'dryers', at: '/dryers', size: DESK, theme: 'light' },
-  { name: 'bed', at: '/bed', size: { width: 1280, height: 900 }, theme: 'light' },
   { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
-  { name: 'catalogue', at: '/catalogue?kind=cooling-run', size: DESK, theme: 'light' },
+  { name: 'settings', at: '/settings', size: DESK, theme: 'light' },
+] as const;
+const OF_SITES = [
+  { name: 'sites', at: '/sites', size: DESK, theme: 'light' },
+  { name: 'work', at: '/work', size: DESK, theme: 'light' },
 ] as const;
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-for (const picture of PICTURES) {
+for (const picture of process.argv[2] === 'sites' ? OF_SITES : PICTURES) {
   const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
+  if ('offline' in picture) {
+    const isKept = () =>
+      page.evaluate(async (path) => (await caches.match(path)) !== undefined, picture.at.replace(/\?.*/, ''));
+    while (!(await isKept())) await page.waitForTimeout(500);
+    await page.context().setOffline(true);
+    await page.goto(base + picture.at);
+  }
   await page.waitForTimeout(900);
   const busy = page
     .locator('#main')

@@ -6,6 +6,9 @@ import { startSending } from '@/ui/outbox/outbox-state';
 import { useSignedIn } from '@/ui/people/signed-in';
 import { forgetKeptPages } from './kept-pages';
 
+/** When the page that was loaded was copied. Read at once: where its query is another, it is drawn anew without the mark. */
+const COPY_OF = typeof document === 'undefined' ? undefined : document.documentElement.dataset.copyOf;
+
 /** Who sends: who is signed in; on a page that is a copy, who was last. Pages of whoever was before are let go of. */
 async function ownIdOf(own: string | undefined): Promise<string | undefined> {
   try {
@@ -42,8 +45,8 @@ export function Offline() {
 function CopyNotice() {
   const [from, setFrom] = useState<string>();
   useEffect(() => {
-    const date = document.documentElement.dataset.copyOf;
-    if (date) setFrom(new Date(date).toLocaleString([], { weekday: 'short', hour: '2-digit', minute: '2-digit' }));
+    if (COPY_OF)
+      setFrom(new Date(COPY_OF).toLocaleString([], { weekday: 'short', hour: '2-digit', minute: '2-digit' }));
   }, []);
   if (from === undefined) return null;
   return (

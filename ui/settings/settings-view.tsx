@@ -1,3 +1,4 @@
+import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
 import { PeoplePart, type SiteOf } from './people-part';
 import { SharingPart } from './sharing-part';
@@ -10,12 +11,17 @@ export function SettingsView({
   signIns,
   hasAuthority,
   address,
+  backup,
+  version,
 }: {
   person: { id: string; name: string; email: string } | undefined;
   sites: readonly SiteOf[];
   signIns: readonly OwnSignIn[];
   hasAuthority: boolean;
   address: string | undefined;
+  /** What backups there are, for whoever may know. */
+  backup: { place: string; count: number; newest: string | undefined } | undefined;
+  version: string;
 }) {
   return (
     <div className="mx-auto grid max-w-[60rem] gap-8 p-4 sm:p-6">
@@ -42,6 +48,31 @@ export function SettingsView({
           </p>
         </section>
       )}
+      {backup && (
+        <section className="grid max-w-[60ch] gap-1" aria-label="Backups">
+          <h2>Backups</h2>
+          {backup.newest ? (
+            <p suppressHydrationWarning>
+              The newest is of {sayMoment(backup.newest)}; {backup.count} {backup.count === 1 ? 'is' : 'are'} kept.
+            </p>
+          ) : (
+            <p className="text-amber">No backup has been made yet. One is made each day while Cool Dram runs.</p>
+          )}
+          <p className="text-quiet [overflow-wrap:anywhere]">
+            In {backup.place}. Copy them to another disk; <code>bin/backup</code> makes one at once.
+          </p>
+        </section>
+      )}
+      <section className="grid max-w-[60ch] gap-1" aria-label="About">
+        <h2>About</h2>
+        <p>
+          Cool Dram {version}. It fetches nothing from outside but the forecast that you name, and sends nothing there.
+        </p>
+        <p className="text-quiet">
+          It calculates and keeps records. Local codes and licensed practice go first, and it never declares air fit for
+          breathing.
+        </p>
+      </section>
     </div>
   );
 }
