@@ -59,7 +59,7 @@ export const plans = mysqlTable(
 );
 
 /**
- * How each line stands on a day, for lists of many lines: worked out from its plan and log (server/work/line-states.ts), and
+ * How each line stands on a day, for lists of many lines: calculated from its plan and log (server/work/line-states.ts), and
  * again when one of them changes or the day is over.
  */
 export const lineStates = mysqlTable(
@@ -68,7 +68,7 @@ export const lineStates = mysqlTable(
     planId: char('plan_id', { length: 36 })
       .primaryKey()
       .references(() => plans.id, { onDelete: 'cascade' }),
-    /** Of the plan that it was worked out from. */
+    /** Of the plan that it was calculated from. */
     rowVersion: int('row_version').notNull().default(0),
     /** The day that it holds for, YYYY-MM-DD; empty once the log has changed. */
     day: char('day', { length: 10 }).notNull().default(''),

@@ -1,6 +1,6 @@
 import type { WorkTask } from '@/core/maintenance/line-state';
 
-/** A site with the lines on which something is due. */
+/** A site with the lines on which something is due; as server/work/work-list.ts answers, which ui may not import. */
 export interface WorkSite {
   readonly id: string;
   readonly name: string;
@@ -18,7 +18,7 @@ export interface WorkSite {
 
 export const tasksOf = (site: WorkSite): readonly WorkTask[] => site.lines.flatMap((line) => line.tasks);
 
-/** Work of some tasks, min; a shutdown costs its isolation besides. */
+/** Work of some tasks, min, without the isolation that a shutdown begins with. */
 export const minutesOf = (tasks: readonly WorkTask[]): number => tasks.reduce((sum, t) => sum + t.minutes, 0);
 
 /** “1 h 35 min”. */
