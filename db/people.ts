@@ -131,6 +131,25 @@ export const invitations = mysqlTable(
   (t) => [index('invitations_site').on(t.siteId)],
 );
 
+/** Links for whoever only reads, such as a customer: without an account, until a day, and as long as an owner lets them. */
+export const guestLinks = mysqlTable(
+  'guest_links',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    /** SHA-256 of the secret in the link. */
+    hash: char('hash', { length: 64 }).notNull().unique(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** Whom it is for. */
+    name: varchar('name', { length: 60 }).notNull(),
+    expiresAt: moment('expires_at').notNull(),
+    openedAt: moment('opened_at'),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [index('guest_links_site').on(t.siteId)],
+);
+
 /** What was changed by whom: plans, people, weather. Nothing changes it. */
 export const audit = mysqlTable(
   'audit',

@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { and, count, eq, isNull } from 'drizzle-orm';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { database } from '../db/client';
@@ -6,6 +5,7 @@ import { feeds, plans } from '../db/schema';
 import { calendarOf } from './calendar/calendar-of';
 import { RequestRefused } from './errors';
 import { permitted, type Who } from './people/may';
+import { hashOf, newSecret } from './people/secret';
 import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
@@ -17,8 +17,6 @@ const READS_A_MINUTE = 30;
 const WRONG_A_MINUTE = 30;
 const reads = new RateLimiterMemory({ keyPrefix: 'read', points: READS_A_MINUTE, duration: 60 });
 const wrong = new RateLimiterMemory({ keyPrefix: 'wrong', points: WRONG_A_MINUTE, duration: 60 });
-
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 async function within(limiter: RateLimiterMemory, key: string): Promise<void> {
   await limiter.consume(key).catch(() => {
@@ -36,7 +34,7 @@ export async function newFeed(who: Who, planId: string): Promise<{ token: string
     const [there] = await tx.select({ n: count() }).from(feeds).where(own);
     if ((there?.n ?? 0) >= MOST_ADDRESSES)
       throw new RequestRefused(409, 'conflict', `There are ${MOST_ADDRESSES} addresses. Take them back first.`);
-    const token = randomBytes(32).toString('base64url');
+    const token = newSecret();
     await tx.insert(feeds).values({ hash: hashOf(token), planId: id });
     return { token };
   });

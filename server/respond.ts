@@ -110,6 +110,15 @@ export const respondSignedIn = (work: () => Promise<SignedIn>, status = 200): Pr
     return response;
   });
 
+/** Leads to another page of this server, with cookies to go on with. */
+export const redirectWith = (work: () => Promise<{ to: string; cookies: readonly string[] }>): Promise<Response> =>
+  answer(async () => {
+    const { to, cookies } = await work();
+    const response = new Response(null, { status: 303, headers: { location: to, 'cache-control': 'no-store' } });
+    for (const cookie of cookies) response.headers.append('set-cookie', cookie);
+    return response;
+  });
+
 /** Where a request comes from, as far as it says. */
 export const callerOf = (request: Request): string => request.headers.get('x-forwarded-for')?.split(',')[0] ?? '';
 

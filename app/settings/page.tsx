@@ -23,7 +23,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ f
     const backup = isOwner ? await lastBackup() : undefined;
     if (who === ALONE) return { person: undefined, sites: [], signIns: [], backup };
     const { id, name, email } = who;
-    const [sites, signIns] = await Promise.all([readSites(who), readSignIns(await headers())]);
+    const [sites, signIns] = await Promise.all([readSites(who), email === '' ? [] : readSignIns(await headers())]);
     return { person: { id, name, email }, sites, signIns, backup };
   });
   return (

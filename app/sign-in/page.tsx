@@ -10,19 +10,25 @@ export const dynamic = 'force-dynamic';
 /** A place of this server, whatever the address says. */
 const ownPath = (to: unknown): string => (typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/');
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ to?: string | string[] }> }) {
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<{ to?: string | string[]; link?: string | string[] }>;
+}) {
   if (!isShared()) redirect('/');
+  const { to, link } = await searchParams;
   return (
     <Frame>
       <AccountForm
         title="Sign in"
+        says={link === 'over' && 'This link does not work, or not any more. Ask the owner of the site for another.'}
         asked={[
           { name: 'email', label: 'E-mail', type: 'email', autoComplete: 'username' },
           { name: 'password', label: 'Password', type: 'password', autoComplete: 'current-password' },
         ]}
         does="Sign in"
         address="/api/sign-in"
-        to={ownPath((await searchParams).to)}
+        to={ownPath(to)}
         below="No account, or the password is lost? The owner of the site can give you a code."
       />
     </Frame>

@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
-import { members, people, ROLES, type Role, sites } from '../../db/people';
+import { guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
 import { plans, revisions, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
@@ -14,6 +14,7 @@ import { saveWeather } from '../save-weather';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { madeUpWeather } from '../test/made-up-weather';
 import { pictureOf } from '../test/picture';
+import { newGuestLink } from './guest-links';
 import { codeFor, join } from './join';
 import { ALONE } from './may';
 import { signIn } from './sign-in';
@@ -38,6 +39,7 @@ interface There {
   photo: string;
   weather: string;
   person: string;
+  link: string;
 }
 interface Ask {
   readonly may: readonly Role[];
@@ -150,6 +152,15 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   },
   'PUT /api/plans/[id]/site': { may: OWNERS, params: ofPlan, body: () => ({ siteId: OWN }) },
   'PUT /api/work-order': { may: ALL, body: (t) => ({ siteIds: [t.siteId] }) },
+  'POST /api/sites/[siteId]/links': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: () => ({ name: 'A customer', days: 30 }),
+  },
+  'DELETE /api/sites/[siteId]/links/[linkId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, linkId: t.link }),
+  },
   'POST /api/sites/[siteId]/invitations': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),
@@ -239,7 +250,8 @@ async function fill(siteId: string): Promise<There> {
     .insert(people)
     .values({ id: person, name: 'Noor', email: `${person}@example.com` });
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person };
+  const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
+  return { siteId, plan, drain, revision, photo: photoId, weather, person, link };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
@@ -258,6 +270,7 @@ beforeAll(async () => {
 });
 beforeEach(async () => {
   await database().delete(weatherYears);
+  await database().delete(guestLinks);
   [own, foreign] = [await fill(OWN), await fill(FOREIGN)];
 });
 afterAll(async () => {

@@ -1,4 +1,4 @@
-import { createHash, randomInt } from 'node:crypto';
+import { randomInt } from 'node:crypto';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { z } from 'zod';
@@ -11,6 +11,7 @@ import { note } from './audit';
 import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
 import { onlyWhereShared } from './is-shared';
 import { permittedSite, sitesOf, type Who } from './may';
+import { hashOf } from './secret';
 
 const CODE_LENGTH = 10;
 /** Without those that are read for each other: 0 and O, 1 and I. 32 letters in 10 places are 2^50 codes. */
@@ -21,7 +22,7 @@ const tries = new RateLimiterMemory({ keyPrefix: 'join', points: TRIES_A_MINUTE,
 
 /** A code as it was typed or read: without dashes and spaces, in capitals. */
 const plainCode = (code: string): string => code.replace(/[\s-]/g, '').toUpperCase();
-const hashOf = (code: string): string => createHash('sha256').update(plainCode(code)).digest('hex');
+const hashOfCode = (code: string): string => hashOf(plainCode(code));
 const newCode = (): string =>
   Array.from({ length: CODE_LENGTH }, () => LETTERS[randomInt(LETTERS.length)])
     .join('')
@@ -33,7 +34,7 @@ export async function codeFor(siteId: string, role: Role, personId: string | nul
   const expiresAt = new Date(Date.now() + LASTS_MS);
   await database()
     .insert(invitations)
-    .values({ hash: hashOf(code), siteId, role, personId, expiresAt });
+    .values({ hash: hashOfCode(code), siteId, role, personId, expiresAt });
   return code;
 }
 
@@ -88,7 +89,7 @@ export async function invitationOf(code: string) {
 }
 
 const works = (code: string) =>
-  and(eq(invitations.hash, hashOf(code)), isNull(invitations.usedAt), gt(invitations.expiresAt, new Date()));
+  and(eq(invitations.hash, hashOfCode(code)), isNull(invitations.usedAt), gt(invitations.expiresAt, new Date()));
 
 const password = z
   .string()

@@ -6,6 +6,7 @@ import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
 import { note } from './audit';
+import { type GuestLink, guestLinksOf } from './guest-links';
 import { noSuchPerson } from './join';
 import { permittedSite, sitesOf, type Who } from './may';
 
@@ -21,6 +22,7 @@ export interface SiteOf {
   readonly name: string;
   /** Who is on it, for those who may change that. */
   readonly members?: readonly Member[];
+  readonly links?: readonly GuestLink[];
 }
 
 /** The sites on which somebody is, by name. */
@@ -30,7 +32,11 @@ export async function readSites(who: Who): Promise<SiteOf[]> {
   return Promise.all(
     all
       .filter((site) => own?.includes(site.id) ?? true)
-      .map(async (site) => ((led?.includes(site.id) ?? true) ? { ...site, members: await membersOf(site.id) } : site)),
+      .map(async (site) =>
+        (led?.includes(site.id) ?? true)
+          ? { ...site, members: await membersOf(site.id), links: await guestLinksOf(site.id) }
+          : site,
+      ),
   );
 }
 

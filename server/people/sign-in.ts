@@ -6,6 +6,7 @@ import { signIns } from '../../db/people';
 import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { auth } from './auth';
+import { NO_GUEST } from './guest-links';
 import { onlyWhereShared } from './is-shared';
 
 const credentialsSchema = z.strictObject({
@@ -47,11 +48,11 @@ export async function signIn(input: unknown, headers: Headers, caller: string): 
   throw new RequestRefused(422, 'invalid', message, [{ field: 'password', message }]);
 }
 
-/** Ends the sign-in of this browser. */
+/** Ends the sign-in of this browser, or the visit of a guest. */
 export async function signOut(headers: Headers): Promise<SignedIn> {
   onlyWhereShared();
   const answer = await auth().api.signOut({ headers, asResponse: true });
-  return { body: {}, cookies: answer.headers.getSetCookie() };
+  return { body: {}, cookies: [...answer.headers.getSetCookie(), NO_GUEST] };
 }
 
 export interface OwnSignIn {

@@ -13,7 +13,7 @@ export const whoIsThere = cache(async (): Promise<Who | undefined> => {
   if (!isShared()) return ALONE;
   const { auth } = await import('./auth'); // of no use to one person
   const session = await auth().api.getSession({ headers: await headers() });
-  if (!session) return undefined;
+  if (!session) return (await import('./guest-links')).guestOf(await headers());
   const { id, name, email } = session.user;
   const rows = await database().select().from(members).where(eq(members.personId, id)).orderBy(members.at);
   return { id, name, email, roles: new Map(rows.map((r) => [r.siteId, r.role])) };

@@ -2,11 +2,12 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
 import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
+import { type GuestLink, GuestLinksPart } from './guest-links-part';
 
 export interface Member {
   readonly id: string;
@@ -18,6 +19,7 @@ export interface SiteOf {
   readonly id: string;
   readonly name: string;
   readonly members?: readonly Member[];
+  readonly links?: readonly GuestLink[];
 }
 const ROLES = [
   ['owner', 'everything: people, exports'],
@@ -32,7 +34,7 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
   const origin = useAddress(address);
   const router = useRouter();
   const [role, setRole] = useState<Role>('technician');
-  const [link, setLink] = useState<{ for: string; url: string }>();
+  const [link, setLink] = useState<{ says: ReactNode; url: string }>();
   const told = async (work: ReturnType<typeof send>, done: string): Promise<void> => {
     const answer = await work;
     toast('refused' in answer ? answer.refused.message : done);
@@ -41,7 +43,7 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
   const code = async (address: string, whom: string, body?: unknown): Promise<void> => {
     const answer = await send<{ code: string }>('POST', address, body);
     if ('refused' in answer) toast(answer.refused.message);
-    else setLink({ for: whom, url: `${origin}/join?code=${answer.body.code}` });
+    else setLink({ says: <Once whom={whom} />, url: `${origin}/join?code=${answer.body.code}` });
   };
   const base = `/api/sites/${site.id}`;
   if (!site.members)
@@ -111,6 +113,23 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
           Invite
         </button>
       </div>
+      <GuestLinksPart
+        base={base}
+        links={site.links ?? []}
+        told={told}
+        made={({ name, secret }) => {
+          setLink({
+            says: (
+              <>
+                <strong>{name}</strong> reads {site.name} with this link. It is shown only now; whoever has it can use
+                it.
+              </>
+            ),
+            url: `${origin}/guest/${secret}`,
+          });
+          router.refresh();
+        }}
+      />
       {link && <LinkToGive {...link} />}
     </section>
   );
@@ -133,15 +152,19 @@ function RoleSelect({ label, value, onChange }: { label: string; value: Role; on
   );
 }
 
-/** A link that works once, also as a picture for the camera of a phone. */
-function LinkToGive({ for: whom, url }: { for: string; url: string }) {
+const Once = ({ whom }: { whom: string }) => (
+  <>
+    <strong>{whom}</strong> with this link. It works once, for seven days, and is shown only now.
+  </>
+);
+
+/** A link, also as a picture for the camera of a phone. */
+function LinkToGive({ says, url }: { says: ReactNode; url: string }) {
   return (
     <div role="status" className="flex flex-wrap items-start gap-4 rounded-md border border-hairline bg-card p-4">
       <QrCode of={url} alt="The link as a QR code" className="size-44" />
       <div className="grid min-w-0 flex-1 basis-64 gap-2">
-        <p className="max-w-[48ch]">
-          <strong>{whom}</strong> with this link. It works once, for seven days, and is shown only now.
-        </p>
+        <p className="max-w-[48ch] wrap-anywhere">{says}</p>
         <Copyable text={url} />
       </div>
     </div>

@@ -60,7 +60,8 @@ export function SignInsPart({
     <section className="grid gap-3" aria-label="Your account">
       <h2>Your account</h2>
       <p>
-        <strong>{person.name}</strong> <span className="text-quiet">{person.email}</span>
+        <strong>{person.name}</strong>{' '}
+        <span className="text-quiet">{person.email || 'You came with a link, with which one only reads.'}</span>
       </p>
       <ul className="border-t border-hairline">
         {signIns.map((s) => (
