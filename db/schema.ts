@@ -25,6 +25,9 @@ import { FIRST_SITE_ID, sites } from './people';
 const now = () => new Date();
 const STORED = { mode: 'stored' } as const;
 
+/** What becomes of a proposal. */
+export const PROPOSAL_STATES = ['open', 'accepted', 'declined', 'withdrawn'] as const;
+
 /** A shop's line as it stands: the plan document, and the version that a writer must have seen. */
 export const plans = mysqlTable(
   'plans',
@@ -123,6 +126,27 @@ export const revisions = mysqlTable(
     at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
   },
   (t) => [index('revisions_plan_at').on(t.planId, t.at)],
+);
+
+/** A change of a plan that somebody proposes who may not make it: what they began with, and what they made of it. */
+export const proposals = mysqlTable(
+  'proposals',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    planId: char('plan_id', { length: 36 })
+      .notNull()
+      .references(() => plans.id, { onDelete: 'cascade' }),
+    base: json('base').$type<Plan>().notNull(),
+    document: json('document').$type<Plan>().notNull(),
+    note: varchar('note', { length: 500 }).notNull(),
+    personId: char('person_id', { length: 36 }),
+    who: varchar('who', { length: 60 }).notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+    state: mysqlEnum('state', PROPOSAL_STATES).notNull().default('open'),
+    decidedBy: varchar('decided_by', { length: 60 }),
+    decidedAt: datetime('decided_at', { mode: 'date', fsp: 3 }),
+  },
+  (t) => [index('proposals_plan').on(t.planId, t.state, t.at)],
 );
 
 /** The drain log. What the plan expected is kept as it was said on the day: later edits of the plan do not rewrite it. */

@@ -3,6 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { planSchema } from '../core/plan/plan';
+import { database } from '../db/client';
 import { plans, planWrites } from '../db/schema';
 import { checked, RequestRefused } from './errors';
 import { changesOf, note } from './people/audit';
@@ -11,7 +12,13 @@ import { idSchema, noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
 
-const createSchema = z.strictObject({ id: idSchema, plan: planSchema, siteId: idSchema.optional() });
+const createSchema = z.strictObject({
+  id: idSchema,
+  plan: planSchema,
+  siteId: idSchema.optional(),
+  /** A line on whose site it belongs, such as that of which it is a copy. */
+  besideId: idSchema.optional(),
+});
 const saveSchema = z.strictObject({ writeId: idSchema, rowVersion: z.int().min(1), plan: planSchema });
 
 const digestOf = (content: object): string => createHash('sha256').update(JSON.stringify(content)).digest('hex');
@@ -23,8 +30,8 @@ export interface Saved {
 
 /** Stores a new line under the id that the client made. Repeated with the same content it is one line. */
 export async function createPlan(who: Who, input: unknown): Promise<Saved> {
-  const { id, plan, siteId } = checked(createSchema, input);
-  const site = await siteFor(who, 'plan', siteId);
+  const { id, plan, siteId, besideId } = checked(createSchema, input);
+  const site = besideId ? await siteOf(await permitted(who, 'plan', besideId)) : await siteFor(who, 'plan', siteId);
   const digest = digestOf({ rowVersion: 0, plan });
   return inTransaction(async (tx) => {
     const [there] = await tx.select().from(plans).where(eq(plans.id, id));
@@ -42,6 +49,12 @@ export async function createPlan(who: Who, input: unknown): Promise<Saved> {
       { field: 'id', message: 'Already used.' },
     ]);
   });
+}
+
+async function siteOf(planId: string): Promise<string> {
+  const [line] = await database().select({ siteId: plans.siteId }).from(plans).where(eq(plans.id, planId));
+  if (!line) throw noSuchPlan();
+  return line.siteId;
 }
 
 /**

@@ -52,7 +52,15 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
   advice: () => <AdviceView />,
-  compare: (plan) => <CompareView revisions={[]} lines={[]} others={[{ key: 'other', title: 'Other', plan }]} />,
+  compare: (plan) => (
+    <CompareView
+      revisions={[]}
+      lines={[]}
+      others={[{ key: 'other', title: 'Other', plan }]}
+      proposals={{ rowVersion: 1, list: [] }}
+      decides
+    />
+  ),
   day: () => <DayView />,
   today: () => <TodayView log={log} />,
   rounds: () => <RoundsView log={log} />,

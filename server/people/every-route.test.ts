@@ -8,6 +8,7 @@ import { guestLinks, members, people, ROLES, type Role, sites } from '../../db/p
 import { plans, revisions, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
+import { propose } from '../proposals';
 import { createPlan } from '../save-plan';
 import { saveRevision } from '../save-revision';
 import { saveWeather } from '../save-weather';
@@ -40,6 +41,7 @@ interface There {
   weather: string;
   person: string;
   link: string;
+  proposal: string;
 }
 interface Ask {
   readonly may: readonly Role[];
@@ -122,6 +124,16 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   'GET /api/plans/[id]/file': { may: ALL, params: ofPlan },
   'GET /api/plans/[id]/photos/[photoId]': { may: ALL, params: (t) => ({ id: t.plan, photoId: t.photo }) },
   'PUT /api/plans/[id]/photos/[photoId]': { may: LOGGERS, params: (t) => ({ id: t.plan, photoId: uuid() }) },
+  'POST /api/plans/[id]/proposals': {
+    may: LOGGERS,
+    params: ofPlan,
+    body: () => ({ id: uuid(), base: goodShop(), plan: { ...goodShop(), name: 'Other' }, note: 'Why not' }),
+  },
+  'PATCH /api/plans/[id]/proposals/[proposalId]': {
+    may: PLANNERS,
+    params: (t) => ({ id: t.plan, proposalId: t.proposal }),
+    body: () => ({ state: 'declined' }),
+  },
   'GET /api/plans/[id]/revisions': { may: ALL, params: ofPlan },
   'POST /api/plans/[id]/revisions': {
     may: PLANNERS,
@@ -250,8 +262,10 @@ async function fill(siteId: string): Promise<There> {
     .insert(people)
     .values({ id: person, name: 'Noor', email: `${person}@example.com` });
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
+  const proposal = uuid();
+  await propose(ALONE, plan, { id: proposal, base: goodShop(), plan: { ...goodShop(), name: 'Other' }, note: 'Why' });
   const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person, link };
+  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, proposal };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });

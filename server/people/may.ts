@@ -22,6 +22,8 @@ export const MAY = {
   read: ['owner', 'planner', 'technician', 'viewer'],
   /** Entries, photos, charges, private addresses of a calendar. */
   log: ['owner', 'planner', 'technician'],
+  /** Changes of plans, for those below to decide. */
+  propose: ['owner', 'planner', 'technician'],
   /** Plans, revisions, settings, weather. */
   plan: ['owner', 'planner'],
   /** The whole line or log as a file. */
@@ -36,6 +38,7 @@ const isAmong = (role: Role | undefined, action: Action): boolean =>
 const REFUSED: Record<Action, string> = {
   read: 'read this',
   log: 'write into the log',
+  propose: 'propose changes of plans',
   plan: 'change plans',
   export: 'take the line or its log out',
   people: 'change who may do what',

@@ -8,6 +8,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Table } from './compare-table';
 import { MoneyForm } from './money-form';
+import { type ProposalList, Proposals } from './proposals';
 import { Revisions } from './revisions';
 import type { Titled } from './side';
 
@@ -16,10 +17,15 @@ export function CompareView({
   revisions,
   lines,
   others,
+  proposals,
+  decides,
 }: {
   revisions: readonly RevisionSummary[];
   lines: readonly PlanSummary[];
   others: readonly Titled[];
+  proposals: ProposalList;
+  /** Whether one may change the line, and so decide them. */
+  decides: boolean;
 }) {
   const { plan, planId } = usePlan();
   const router = useRouter();
@@ -69,6 +75,7 @@ export function CompareView({
         </section>
         <Revisions revisions={revisions} />
       </div>
+      {proposals.list.length > 0 && <Proposals planId={planId} proposals={proposals} decides={decides} />}
       {others.length === 0 ? (
         <p className="max-w-prose text-quiet">
           Choose a revision of this line, or another line, to see them side by side: section, jobs, water, pressure,

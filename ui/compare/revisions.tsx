@@ -42,7 +42,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
   };
   const copy = async (): Promise<void> => {
     const id = crypto.randomUUID();
-    const refused = await send('/api/plans', { id, plan: { ...plan, name: copyName(plan.name) } });
+    const refused = await send('/api/plans', { id, besideId: planId, plan: { ...plan, name: copyName(plan.name) } });
     if (refused) setError(refused);
     else router.push(`/lines/${id}/line`);
   };

@@ -55,8 +55,10 @@ export const useIsToday = (): boolean => useContext(LookContext) === undefined;
 /** Says at the first edit that it is not saved. */
 function tryOut(store: PlanStore, role: string): () => void {
   const message = `As ${role} of this site you may try changes out here, but not save them. They are gone when you leave the line.`;
+  const { plan } = store.getState();
+  const base = role === 'viewer' ? undefined : plan;
   return store.subscribe((now, before) => {
-    if (now.plan !== before.plan && now.saving.phase !== 'trying') now.setSaving({ phase: 'trying', message });
+    if (now.plan !== before.plan && now.saving.phase !== 'trying') now.setSaving({ phase: 'trying', message, base });
   });
 }
 

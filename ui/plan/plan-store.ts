@@ -6,7 +6,9 @@ import type { Plan } from '@/core/plan/plan';
 /** Where the newest edit stands. `saved` is said only after the database has committed it. */
 export type Saving =
   | { readonly phase: 'saved' | 'unsaved' | 'saving' }
-  | { readonly phase: 'waiting' | 'refused' | 'trying'; readonly message: string }
+  | { readonly phase: 'waiting' | 'refused'; readonly message: string }
+  /** Tried out only; `base` is what it began with, where it may be proposed. */
+  | { readonly phase: 'trying'; readonly message: string; readonly base: Plan | undefined }
   | {
       readonly phase: 'conflict';
       readonly newer: { readonly rowVersion: number; readonly plan: Plan };

@@ -7,6 +7,7 @@ import { merge } from '@/core/plan/merge';
 import type { Plan } from '@/core/plan/plan';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { Propose } from './propose';
 
 const TEXT = {
   saved: 'Saved',
@@ -80,9 +81,10 @@ export function SaveNotice() {
   const saving = usePlanState((s) => s.saving);
   if (saving.phase === 'waiting' || saving.phase === 'refused' || saving.phase === 'trying')
     return (
-      <p role="alert" className="border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
-        {saving.message}
-      </p>
+      <div className="grid gap-2 border-b border-hairline bg-amber-wash px-4 py-2 text-amber">
+        <p role="alert">{saving.message}</p>
+        {saving.phase === 'trying' && <Propose />}
+      </div>
     );
   return saving.phase === 'conflict' ? <TwoVersions newer={saving.newer.plan} base={saving.base} /> : null;
 }

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { limitedRole } from '@/server/people/may';
+import { ALONE, limitedRole } from '@/server/people/may';
+import { openProposals } from '@/server/proposals';
 import { readPlan } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { KeepLine } from '@/ui/offline/keep-line';
@@ -7,6 +8,7 @@ import { PlanProvider } from '@/ui/plan/plan-provider';
 import { DatabaseDown } from '@/ui/shell/database-down';
 import { Frame } from '@/ui/shell/frame';
 import { LineSwitcher } from '@/ui/shell/line-switcher';
+import { ProposedNotice } from '@/ui/shell/propose';
 import { SaveNotice, SaveStatus } from '@/ui/shell/save-status';
 import { Shortcuts } from '@/ui/shell/shortcuts';
 
@@ -20,17 +22,23 @@ export default async function LineLayout({
   children: ReactNode;
 }) {
   const { id } = await params;
-  const read = await whenUp(async (who) => ({ stored: await readPlan(who, id), role: await limitedRole(who, id) }));
+  const read = await whenUp(async (who) => ({
+    stored: await readPlan(who, id),
+    role: await limitedRole(who, id),
+    proposed: who === ALONE ? 0 : await openProposals(id),
+  }));
   if (!read)
     return (
       <Frame planId={id}>
         <DatabaseDown />
       </Frame>
     );
+  const { proposed, ...line } = read;
   return (
-    <PlanProvider key={id} planId={id} {...read}>
+    <PlanProvider key={id} planId={id} {...line}>
       <Frame planId={id} title={<LineSwitcher planId={id} />} actions={<SaveStatus />}>
         <SaveNotice />
+        {proposed > 0 && !line.role && <ProposedNotice planId={id} count={proposed} />}
         {children}
       </Frame>
       <Shortcuts planId={id} />

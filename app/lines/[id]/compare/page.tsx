@@ -1,4 +1,6 @@
 import type { Metadata } from 'next';
+import { limitedRole } from '@/server/people/may';
+import { listProposals } from '@/server/proposals';
 import { readChosen } from '@/server/read-chosen';
 import { listPlans } from '@/server/read-plan';
 import { listRevisions } from '@/server/save-revision';
@@ -21,6 +23,8 @@ export default async function Page({
     revisions: await listRevisions(who, id),
     lines: (await listPlans(who)).lines.filter((l) => l.id !== id),
     others: await readChosen(who, id, asked),
+    proposals: await listProposals(who, id),
+    decides: (await limitedRole(who, id)) === undefined,
   }));
   return read ? <CompareView {...read} /> : <DatabaseDown />;
 }
