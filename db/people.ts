@@ -150,6 +150,47 @@ export const guestLinks = mysqlTable(
   (t) => [index('guest_links_site').on(t.siteId)],
 );
 
+/** With which somebody takes over a shared device. */
+export const pins = mysqlTable('pins', {
+  personId: ofPerson().primaryKey(),
+  /** Hashed as a password is. */
+  hash: varchar('hash', { length: 255 }).notNull(),
+  at: moment('at').notNull().$defaultFn(now),
+});
+
+/** Phones and terminals that several people of a site use, one after another. */
+export const devices = mysqlTable(
+  'devices',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    /** SHA-256 of the secret in its cookie. */
+    hash: char('hash', { length: 64 }).notNull().unique(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 60 }).notNull(),
+    /** Who is at work on it, as far as they said so and were not away for long. */
+    personId: char('person_id', { length: 36 }).references(() => people.id, { onDelete: 'set null' }),
+    /** When it asked for something last, to within half a minute. */
+    seenAt: moment('seen_at'),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [index('devices_site').on(t.siteId)],
+);
+
+/** Who was at work on a shared device, and when last: what they wrote there without a network is sent later. */
+export const devicePeople = mysqlTable(
+  'device_people',
+  {
+    deviceId: char('device_id', { length: 36 })
+      .notNull()
+      .references(() => devices.id, { onDelete: 'cascade' }),
+    personId: ofPerson(),
+    at: moment('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.deviceId, t.personId] })],
+);
+
 /** What was changed by whom: plans, people, weather. Nothing changes it. */
 export const audit = mysqlTable(
   'audit',

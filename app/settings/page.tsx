@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import packageOfThis from '@/package.json';
 import { lastBackup } from '@/server/backup/last-backup';
+import { hasPin } from '@/server/people/devices';
 import { ALONE, sitesOf } from '@/server/people/may';
 import { readSites } from '@/server/people/members';
 import { readSignIns } from '@/server/people/sign-in';
@@ -21,10 +22,14 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ f
   const read = await whenUp(async (who) => {
     const isOwner = sitesOf(who, 'people')?.length !== 0;
     const backup = isOwner ? await lastBackup() : undefined;
-    if (who === ALONE) return { person: undefined, sites: [], signIns: [], backup };
-    const { id, name, email } = who;
-    const [sites, signIns] = await Promise.all([readSites(who), email === '' ? [] : readSignIns(await headers())]);
-    return { person: { id, name, email }, sites, signIns, backup };
+    if (who === ALONE) return { person: undefined, sites: [], signIns: [], hasPin: false, backup };
+    const { id, name, email, via } = who;
+    const [sites, signIns, has] = await Promise.all([
+      readSites(who),
+      via ? [] : readSignIns(await headers()),
+      hasPin(id),
+    ]);
+    return { person: { id, name, email, via }, sites, signIns, hasPin: has, backup };
   });
   return (
     <Frame {...(from.success && { planId: from.data })}>

@@ -21,7 +21,11 @@ export function issuesOf(error: z.ZodError, input: unknown): FieldIssue[] {
   });
 }
 
+/** What is never repeated: a message may be read over a shoulder. */
+const SECRET: readonly unknown[] = ['password', 'pin'];
+
 function given(input: unknown, path: readonly PropertyKey[]): string {
+  if (SECRET.includes(path.at(-1))) return '';
   let value = input;
   for (const key of path) value = (value as Record<PropertyKey, unknown> | null | undefined)?.[key];
   const told = typeof value === 'string' ? value.slice(0, 40) : '';

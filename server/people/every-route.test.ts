@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
-import { guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
+import { devices, guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
 import { plans, revisions, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
@@ -15,6 +15,7 @@ import { saveWeather } from '../save-weather';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { madeUpWeather } from '../test/made-up-weather';
 import { pictureOf } from '../test/picture';
+import { newDevice } from './devices';
 import { newGuestLink } from './guest-links';
 import { codeFor, join } from './join';
 import { ALONE } from './may';
@@ -41,6 +42,7 @@ interface There {
   weather: string;
   person: string;
   link: string;
+  device: string;
   proposal: string;
 }
 interface Ask {
@@ -173,6 +175,17 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId, linkId: t.link }),
   },
+  'POST /api/sites/[siteId]/devices': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: () => ({ name: 'Pump room' }),
+  },
+  'DELETE /api/sites/[siteId]/devices/[deviceId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, deviceId: t.device }),
+  },
+  'PUT /api/pin': { may: ALL, body: () => ({ pin: '4711' }), foreign: 'none' },
+  'DELETE /api/pin': { may: ALL, foreign: 'none' },
   'POST /api/sites/[siteId]/invitations': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),
@@ -198,7 +211,9 @@ const ROUTES: Readonly<Record<string, Ask>> = {
 };
 /** Routes that tell nothing of a line, and copies, which have tests of their own below. */
 const OTHERS = [
+  'DELETE /api/device/person',
   'GET /api/certificate',
+  'GET /api/device/people',
   'POST /api/copies',
   'POST /api/faults',
   'GET /api/feeds/[token]',
@@ -208,6 +223,7 @@ const OTHERS = [
   'POST /api/renew',
   'POST /api/sign-in',
   'POST /api/sign-out',
+  'PUT /api/device/person',
 ];
 
 const root = path.join(__dirname, '../..');
@@ -264,8 +280,10 @@ async function fill(siteId: string): Promise<There> {
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
   const proposal = uuid();
   await propose(ALONE, plan, { id: proposal, base: goodShop(), plan: { ...goodShop(), name: 'Other' }, note: 'Why' });
+  const { body: made } = await newDevice(ALONE, siteId, { name: 'Pump room' });
+  const { id: device } = made as { id: string };
   const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, proposal };
+  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
@@ -285,6 +303,7 @@ beforeAll(async () => {
 beforeEach(async () => {
   await database().delete(weatherYears);
   await database().delete(guestLinks);
+  await database().delete(devices);
   [own, foreign] = [await fill(OWN), await fill(FOREIGN)];
 });
 afterAll(async () => {

@@ -108,5 +108,5 @@ export async function guestOf(headers: Headers): Promise<Person | undefined> {
     .update(guestLinks)
     .set({ openedAt: now })
     .where(and(eq(guestLinks.id, link.id), or(isNull(guestLinks.openedAt), lt(guestLinks.openedAt, today))));
-  return { id: link.id, name: link.name, email: '', roles: new Map([[link.siteId, 'viewer']]) };
+  return { id: link.id, name: link.name, email: '', roles: new Map([[link.siteId, 'viewer']]), via: 'link' };
 }

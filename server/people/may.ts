@@ -15,6 +15,10 @@ export interface Person {
   readonly email: string;
   /** What they are, by the id of the site. */
   readonly roles: ReadonlyMap<string, Role>;
+  /** How they come where it is not with their own sign-in: with a link, or at a shared device. */
+  readonly via?: 'link' | 'device';
+  /** On a shared device: whether nobody said that they are at work on it. */
+  readonly isNobody?: true;
 }
 
 /** What each role may do on its site. */

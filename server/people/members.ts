@@ -6,6 +6,7 @@ import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
 import { note } from './audit';
+import { type Device, devicesOf } from './devices';
 import { type GuestLink, guestLinksOf } from './guest-links';
 import { noSuchPerson } from './join';
 import { permittedSite, sitesOf, type Who } from './may';
@@ -23,6 +24,7 @@ export interface SiteOf {
   /** Who is on it, for those who may change that. */
   readonly members?: readonly Member[];
   readonly links?: readonly GuestLink[];
+  readonly devices?: readonly Device[];
 }
 
 /** The sites on which somebody is, by name. */
@@ -34,7 +36,12 @@ export async function readSites(who: Who): Promise<SiteOf[]> {
       .filter((site) => own?.includes(site.id) ?? true)
       .map(async (site) =>
         (led?.includes(site.id) ?? true)
-          ? { ...site, members: await membersOf(site.id), links: await guestLinksOf(site.id) }
+          ? {
+              ...site,
+              members: await membersOf(site.id),
+              links: await guestLinksOf(site.id),
+              devices: await devicesOf(site.id),
+            }
           : site,
       ),
   );

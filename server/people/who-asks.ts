@@ -13,16 +13,29 @@ export const whoIsThere = cache(async (): Promise<Who | undefined> => {
   if (!isShared()) return ALONE;
   const { auth } = await import('./auth'); // of no use to one person
   const session = await auth().api.getSession({ headers: await headers() });
-  if (!session) return (await import('./guest-links')).guestOf(await headers());
+  if (!session) return withoutSignIn(await headers());
   const { id, name, email } = session.user;
   const rows = await database().select().from(members).where(eq(members.personId, id)).orderBy(members.at);
   return { id, name, email, roles: new Map(rows.map((r) => [r.siteId, r.role])) };
 });
 
+/** Whoever comes without a sign-in of their own: to a shared device of a site, or with a link. */
+async function withoutSignIn(headers: Headers): Promise<Who | undefined> {
+  const [{ personAtDevice }, { guestOf }] = await Promise.all([import('./devices'), import('./guest-links')]);
+  return (await personAtDevice(headers, headers.get('x-written-by'))) ?? (await guestOf(headers));
+}
+
+export interface OwnAccount {
+  readonly id: string;
+  readonly name: string;
+  readonly via?: 'link' | 'device' | undefined;
+  readonly isNobody?: boolean | undefined;
+}
+
 /** Who is signed in, where somebody is. */
-export async function ownAccount(): Promise<{ id: string; name: string } | undefined> {
+export async function ownAccount(): Promise<OwnAccount | undefined> {
   const who = await whoIsThere().catch(() => undefined); // what the page itself reads says why
-  return who === ALONE || !who ? undefined : { id: who.id, name: who.name };
+  return who === ALONE || !who ? undefined : { id: who.id, name: who.name, via: who.via, isNobody: who.isNobody };
 }
 
 /**

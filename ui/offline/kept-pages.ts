@@ -25,6 +25,16 @@ export async function forgetKeptPages(): Promise<void> {
   for (const name of await caches.keys()) if (name.startsWith(PAGES)) await caches.delete(name);
 }
 
+/** Fetches every page anew that is kept on this device, for whoever uses it from now on. */
+export async function fetchKeptPagesAnew(): Promise<void> {
+  const paths = await keptPaths();
+  await forgetKeptPages();
+  if (paths.length === 0) return;
+  const worker = await navigator.serviceWorker?.ready;
+  const message: KeepPages = { keep: paths, anew: true };
+  worker?.active?.postMessage(message);
+}
+
 /** Paths of the pages that are kept on this device. */
 export async function keptPaths(): Promise<readonly string[]> {
   if (typeof caches === 'undefined') return [];

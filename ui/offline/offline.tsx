@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { keepSignedIn, keptSignedIn } from '@/ui/outbox/outbox';
+import { EVERYBODY, keepSignedIn, keptSignedIn } from '@/ui/outbox/outbox';
 import { startSending } from '@/ui/outbox/outbox-state';
 import { useSignedIn } from '@/ui/people/signed-in';
 import { forgetKeptPages } from './kept-pages';
@@ -22,7 +22,8 @@ async function ownIdOf(own: string | undefined): Promise<string | undefined> {
 
 /** Keeps the program on this device, and sends what waits, on every page. */
 export function Offline() {
-  const own = useSignedIn()?.id;
+  const account = useSignedIn();
+  const own = account?.via === 'device' ? EVERYBODY : account?.id;
   useEffect(() => {
     let stop = (): void => undefined;
     let left = false;

@@ -52,9 +52,12 @@ function database(): Promise<IDBPDatabase<Schema>> {
 /** What the browser's store did not take: kept as long as the page is open. */
 let inMemory: readonly Waiting[] = [];
 
+/** Signed in on a device that several people use: it sends what each of them wrote, and the server checks. */
+export const EVERYBODY = 'everybody';
+
 /** Whether something may be sent by whoever is signed in: theirs, or written where nobody signs in. */
 export const isOf = (outgoing: Outgoing, ownId: string | undefined): boolean =>
-  outgoing.by === undefined || outgoing.by.id === ownId;
+  outgoing.by === undefined || outgoing.by.id === ownId || ownId === EVERYBODY;
 
 /** What is no fault of the entry: nobody signed in, the role or the site taken away, too much at once. It may pass later. */
 const LATER = new Set([401, 403, 404, 408, 429]);

@@ -45,7 +45,8 @@ export function useSender(onWritten?: (outgoing: Pick<Outgoing, 'to' | 'body'>) 
       const from = (one: Outgoing): Outgoing => ({
         ...one,
         about: { line: plan.name, stage: stageOf(one) },
-        ...(own && { by: { id: own.id, name: own.name } }),
+        // Where nobody said who is at work on a shared device, it is sent by whoever says so next.
+        ...(own && !own.isNobody && { by: { id: own.id, name: own.name } }),
       });
       await putIn(planId, ...outgoing.map(from));
     },

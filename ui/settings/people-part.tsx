@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
 import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
+import { type Device, DevicesPart } from './devices-part';
 import { type GuestLink, GuestLinksPart } from './guest-links-part';
 
 export interface Member {
@@ -20,6 +21,7 @@ export interface SiteOf {
   readonly name: string;
   readonly members?: readonly Member[];
   readonly links?: readonly GuestLink[];
+  readonly devices?: readonly Device[];
 }
 const ROLES = [
   ['owner', 'everything: people, exports'],
@@ -113,6 +115,7 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
           Invite
         </button>
       </div>
+      <DevicesPart base={base} devices={site.devices ?? []} told={told} />
       <GuestLinksPart
         base={base}
         links={site.links ?? []}

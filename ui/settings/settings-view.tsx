@@ -2,21 +2,23 @@ import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
 import { PeoplePart, type SiteOf } from './people-part';
 import { SharingPart } from './sharing-part';
-import { type OwnSignIn, SignInsPart } from './sign-ins-part';
+import { type OwnSignIn, type Person, SignInsPart } from './sign-ins-part';
 
 /** Who may use this server, and where one is signed in. */
 export function SettingsView({
   person,
   sites,
   signIns,
+  hasPin,
   hasAuthority,
   address,
   backup,
   version,
 }: {
-  person: { id: string; name: string; email: string } | undefined;
+  person: Person | undefined;
   sites: readonly SiteOf[];
   signIns: readonly OwnSignIn[];
+  hasPin: boolean;
   hasAuthority: boolean;
   address: string | undefined;
   /** What backups there are, for whoever may know. */
@@ -32,7 +34,7 @@ export function SettingsView({
             <PeoplePart key={site.id} site={site} ownId={person.id} address={address} />
           ))}
           <SharingPart address={address} hasAuthority={hasAuthority} />
-          <SignInsPart person={person} signIns={signIns} />
+          <SignInsPart person={person} signIns={signIns} hasPin={hasPin} />
         </>
       ) : (
         <section className="grid max-w-[60ch] gap-2">

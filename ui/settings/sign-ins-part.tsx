@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
 import { forgetKeptPages } from '@/ui/offline/kept-pages';
+import { PinPart } from './pin-part';
 
 export interface OwnSignIn {
   readonly id: string;
@@ -28,6 +29,17 @@ const SYSTEMS = [
   ['Mac OS', 'macOS'],
   ['Linux', 'Linux'],
 ] as const;
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly via?: 'link' | 'device' | undefined;
+}
+const VIA = {
+  link: 'You came with a link, with which one only reads.',
+  device: 'A shared device of this site. Who is at work on it says so at the top.',
+} as const;
+
 /** A browser and its system in two words, as far as it says. */
 function deviceOf(agent: string | null): string {
   const known = [BROWSERS, SYSTEMS].flatMap((list) => list.find(([sign]) => agent?.includes(sign))?.[1] ?? []);
@@ -38,9 +50,11 @@ function deviceOf(agent: string | null): string {
 export function SignInsPart({
   person,
   signIns,
+  hasPin,
 }: {
-  person: { name: string; email: string };
+  person: Person;
   signIns: readonly OwnSignIn[];
+  hasPin: boolean;
 }) {
   const router = useRouter();
   const end = async (which: string): Promise<void> => {
@@ -60,38 +74,42 @@ export function SignInsPart({
     <section className="grid gap-3" aria-label="Your account">
       <h2>Your account</h2>
       <p>
-        <strong>{person.name}</strong>{' '}
-        <span className="text-quiet">{person.email || 'You came with a link, with which one only reads.'}</span>
+        <strong>{person.name}</strong> <span className="text-quiet">{person.via ? VIA[person.via] : person.email}</span>
       </p>
-      <ul className="border-t border-hairline">
-        {signIns.map((s) => (
-          <li key={s.id} className="flex min-h-11 items-center gap-3 border-b border-hairline py-1">
-            <span className="min-w-0 flex-1">
-              {deviceOf(s.userAgent)}
-              <span className="text-quiet" suppressHydrationWarning>
-                {s.isThis
-                  ? ' · this one'
-                  : ` · last used ${formatDistanceToNow(new Date(s.lastUsed), { addSuffix: true })}`}
+      {signIns.length > 0 && (
+        <ul className="border-t border-hairline">
+          {signIns.map((s) => (
+            <li key={s.id} className="flex min-h-11 items-center gap-3 border-b border-hairline py-1">
+              <span className="min-w-0 flex-1">
+                {deviceOf(s.userAgent)}
+                <span className="text-quiet" suppressHydrationWarning>
+                  {s.isThis
+                    ? ' · this one'
+                    : ` · last used ${formatDistanceToNow(new Date(s.lastUsed), { addSuffix: true })}`}
+                </span>
               </span>
-            </span>
-            {!s.isThis && (
-              <button type="button" className="button" onClick={() => void end(s.id)}>
-                Sign out there
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
+              {!s.isThis && (
+                <button type="button" className="button" onClick={() => void end(s.id)}>
+                  Sign out there
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="button" onClick={() => void leave()}>
-          Sign out
-        </button>
+        {person.via !== 'device' && (
+          <button type="button" className="button" onClick={() => void leave()}>
+            {person.via ? 'Leave' : 'Sign out'}
+          </button>
+        )}
         {signIns.length > 1 && (
           <button type="button" className="button" onClick={() => void end('others')}>
             Sign out everywhere else
           </button>
         )}
       </div>
+      {!person.via && <PinPart hasPin={hasPin} />}
     </section>
   );
 }
