@@ -152,6 +152,118 @@ test('an owner sees who changed what, before and after', async () => {
   await page.close();
 });
 
+test('a technician proposes what they tried out, and the owner accepts it', async () => {
+  test.slow(); // several people, each with their own browser
+  const technician = await phone.newPage();
+  await technician.goto(`${DEMO}/survey`);
+  await technician.getByLabel('Shop', { exact: true }).fill('Hall nine');
+  await technician.getByRole('button', { name: 'Propose it' }).click();
+  await expect(technician.getByText('Say in a few words why.')).toBeVisible();
+  await technician.getByLabel('Why the line').fill('So it says on the door');
+  await meetsAa(technician);
+  await technician.getByRole('button', { name: 'Propose it' }).click();
+  await technician.getByRole('link', { name: 'See it' }).click();
+  await expect(technician.getByRole('region', { name: 'Proposals' })).toContainText('So it says on the door');
+
+  const page = await owner.newPage();
+  await page.goto(`${DEMO}/survey`);
+  await page.getByRole('link', { name: 'Decide' }).click();
+  const proposals = page.getByRole('region', { name: 'Proposals' });
+  await expect(proposals).toContainText('→ Hall nine');
+  await meetsAa(page);
+  await proposals.getByRole('button', { name: 'Accept' }).click();
+  await expect(proposals).toContainText('accepted by Ines Okafor');
+  await page.goto(`${DEMO}/survey`);
+  await expect(page.getByLabel('Shop', { exact: true })).toHaveValue('Hall nine');
+  await page.close();
+  await technician.close();
+});
+
+test('a customer reads the site with a link, until the owner revokes it', async ({ browser }) => {
+  const page = await owner.newPage();
+  await page.goto('/settings');
+  const links = page.getByRole('region', { name: 'Links to read it' });
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  await expect(links).toContainText('Whom is it for?');
+  await links.getByLabel('Whom it is for').fill('Mill & Sons');
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  const link = await page.getByRole('status').locator('code').textContent();
+  await meetsAa(page);
+
+  const customer = await browser.newContext();
+  const theirs = await customer.newPage();
+  await theirs.goto(link ?? '');
+  await theirs.getByRole('link', { name: 'Look at' }).first().click();
+  await theirs.waitForURL(/\/lines\//);
+  await theirs.goto(`${DEMO}/survey`);
+  await theirs.getByLabel('Shop', { exact: true }).fill('Ours');
+  await expect(theirs.locator('#main').getByRole('alert').first()).toContainText('As viewer of this site');
+  await expect(theirs.getByRole('button', { name: 'Propose it' })).toHaveCount(0);
+
+  await page.reload();
+  await expect(links).toContainText('last opened');
+  await links.getByRole('button', { name: 'Revoke' }).click();
+  await expect(links.getByRole('button', { name: 'Revoke' })).toHaveCount(0);
+  await theirs.goto(`${DEMO}/today`);
+  expect(new URL(theirs.url()).pathname).toBe('/sign-in');
+  await theirs.goto(link ?? '');
+  await expect(theirs.locator('#main')).toContainText('This link does not work, or not any more.');
+  await customer.close();
+  await page.close();
+});
+
+test('on a shared device people say with a PIN who they are, and what they log carries their name', async ({
+  browser,
+}) => {
+  const technician = await phone.newPage();
+  await technician.goto('/settings');
+  await technician.getByLabel('PIN, four to six digits').fill('4711');
+  await technician.getByRole('button', { name: 'Set it' }).click();
+  await expect(technician.getByText('Your PIN is set.')).toBeVisible();
+
+  const terminal = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  await terminal.clock.install({ time: nowMs() });
+  const page = await terminal.newPage();
+  await page.goto('/sign-in?to=/settings');
+  await page.getByLabel('E-mail').fill('ines@example.com');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByLabel('Name of this device').fill('Pump room');
+  await page.getByRole('button', { name: 'Share this device' }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+
+  await page.goto(`${DEMO}/logbook`);
+  await page.getByLabel('How much came out').fill('77');
+  await page.getByText('clear', { exact: true }).click();
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.locator('#main').getByRole('alert')).toContainText('role');
+  await page.getByRole('button', { name: 'Who?' }).click();
+  await page.getByRole('button', { name: 'Tomasz Reyes' }).click();
+  const pin = page.getByLabel('PIN of Tomasz Reyes');
+  await pin.fill('9999');
+  await page.getByRole('button', { name: 'Go on as Tomasz Reyes' }).click();
+  await expect(page.getByText('This PIN is not right.')).toBeVisible();
+  await meetsAa(page);
+  await pin.fill('4711');
+  await page.getByRole('button', { name: 'Go on as Tomasz Reyes' }).click();
+  await expect(page.getByRole('button', { name: 'Tomasz Reyes: Say who' })).toBeVisible();
+  await expect(page.locator('#main')).toContainText('clear · Tomasz Reyes');
+  await page.goto('/settings');
+  await expect(page.getByRole('region', { name: 'PIN' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Tomasz Reyes: Say who' }).click();
+  await page.getByRole('button', { name: 'Tomasz Reyes leaves' }).click();
+  await expect(page.getByRole('button', { name: 'Who?' })).toBeVisible();
+  await terminal.close();
+
+  const settings = await owner.newPage();
+  await settings.goto('/settings');
+  const devices = settings.getByRole('region', { name: 'Shared devices' });
+  await devices.getByRole('button', { name: 'Remove' }).click();
+  await expect(devices.getByRole('listitem')).toHaveCount(0);
+  await settings.close();
+  await technician.close();
+});
+
 test('a long name without a space makes no page wider than a phone', async () => {
   const page = await owner.newPage();
   await page.setViewportSize({ width: 390, height: 844 });
@@ -172,7 +284,7 @@ test('whoever is taken off a site sees nothing of it from the next page on', asy
   page.on('dialog', (dialog) => void dialog.accept());
   await page.goto('/settings');
   const member = page.getByRole('listitem').filter({ hasText: 'tomasz@example.com' });
-  await member.getByRole('button', { name: 'Remove' }).click();
+  await member.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(member).toHaveCount(0);
   const technician = await phone.newPage();
   await technician.goto(`${DEMO}/today`);
@@ -188,7 +300,7 @@ test('the last owner cannot leave the site without one', async () => {
   const page = await owner.newPage();
   page.on('dialog', (dialog) => void dialog.accept());
   await page.goto('/settings');
-  await page.getByRole('button', { name: 'Remove' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByText('A site needs an owner.')).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'ines@example.com' })).toBeVisible();
   await page.close();

@@ -35,8 +35,8 @@ export function DevicesPart({
     location.assign('/');
   };
   return (
-    <section className="grid gap-2" aria-label="Shared devices">
-      <h3>Shared devices</h3>
+    <section className="mt-3 grid gap-2" aria-label="Shared devices">
+      <h3 className="font-semibold">Shared devices</h3>
       <p className="max-w-[60ch] text-quiet">
         A phone or terminal in the compressor room: it stays signed in to this site, and each person says with a PIN
         that they are at work. Without a PIN it only shows.

@@ -43,8 +43,8 @@ export function GuestLinksPart({
     }
   };
   return (
-    <section className="grid gap-2" aria-label="Links to read it">
-      <h3>Links to read it</h3>
+    <section className="mt-3 grid gap-2" aria-label="Links to read it">
+      <h3 className="font-semibold">Links to read it</h3>
       <p className="max-w-[60ch] text-quiet">
         For a customer or an auditor: they see everything of this site and change nothing, without an account.
       </p>

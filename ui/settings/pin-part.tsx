@@ -22,8 +22,8 @@ export function PinPart({ hasPin }: { hasPin: boolean }) {
     return true;
   };
   return (
-    <section className="grid gap-2" aria-label="PIN">
-      <h3>PIN for shared devices</h3>
+    <section className="mt-3 grid gap-2" aria-label="PIN">
+      <h3 className="font-semibold">PIN for shared devices</h3>
       <p className="max-w-[60ch] text-quiet">
         On a phone or terminal that several people of the site use, you say with it that you are at work. There you log
         and do rounds, and no more.

@@ -28,10 +28,19 @@ export function DevicePerson() {
   if (own?.via !== 'device') return null;
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className={`button min-h-9 max-w-44 min-w-0 gap-1.5 ${own.isNobody ? 'button-strong' : ''}`}>
+      <Dialog.Trigger
+        aria-label={`${own.isNobody ? 'Who?' : `${own.name}:`} Say who is at work on this device`}
+        className={`button min-h-9 max-w-44 min-w-0 gap-1.5 ${own.isNobody ? 'button-strong' : ''}`}
+      >
         <UserRound size={16} aria-hidden className="shrink-0" />
-        <span className="truncate">{own.isNobody ? 'Who?' : own.name}</span>
-        <span className="sr-only">: say who is at work on this device</span>
+        {own.isNobody ? (
+          'Who?'
+        ) : (
+          <>
+            <span className="truncate max-sm:hidden">{own.name}</span>
+            <span className="sm:hidden">{initialsOf(own.name)}</span>
+          </>
+        )}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
@@ -51,6 +60,13 @@ export function DevicePerson() {
     </Dialog.Root>
   );
 }
+
+const initialsOf = (name: string): string =>
+  name
+    .split(/\s+/)
+    .map((word) => [...word][0])
+    .slice(0, 2)
+    .join('');
 
 /** Everything on this device is drawn for whoever is at work now. */
 async function drawAnew(): Promise<void> {
