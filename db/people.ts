@@ -1,4 +1,5 @@
 import {
+  bigint,
   boolean,
   char,
   datetime,
@@ -148,6 +149,27 @@ export const guestLinks = mysqlTable(
     at: moment('at').notNull().$defaultFn(now),
   },
   (t) => [index('guest_links_site').on(t.siteId)],
+);
+
+/** Keys that a browser or phone keeps, with which somebody signs in without a password. */
+export const passkeys = mysqlTable(
+  'passkeys',
+  {
+    /** SHA-256 of the id that the browser gave it, which may be long. */
+    hash: char('hash', { length: 64 }).primaryKey(),
+    credentialId: varchar('credential_id', { length: 1400 }).notNull(),
+    personId: ofPerson(),
+    publicKey: text('public_key').notNull(),
+    /** How often it was used, where the browser counts. */
+    counter: bigint('counter', { mode: 'number' }).notNull(),
+    transports: json('transports').$type<string[]>().notNull(),
+    /** The name of the server that it was made for: browsers offer it for no other. */
+    host: varchar('host', { length: 253 }).notNull(),
+    userAgent: varchar('user_agent', { length: 1000 }),
+    usedAt: moment('used_at'),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [index('passkeys_person').on(t.personId)],
 );
 
 /** With which somebody takes over a shared device. */

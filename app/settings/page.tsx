@@ -5,6 +5,7 @@ import { lastBackup } from '@/server/backup/last-backup';
 import { hasPin } from '@/server/people/devices';
 import { ALONE, sitesOf } from '@/server/people/may';
 import { readSites } from '@/server/people/members';
+import { passkeysOf } from '@/server/people/passkeys';
 import { readSignIns } from '@/server/people/sign-in';
 import { idSchema } from '@/server/plan-id';
 import { hasOwnAuthority } from '@/server/share/authority';
@@ -22,14 +23,15 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ f
   const read = await whenUp(async (who) => {
     const isOwner = sitesOf(who, 'people')?.length !== 0;
     const backup = isOwner ? await lastBackup() : undefined;
-    if (who === ALONE) return { person: undefined, sites: [], signIns: [], hasPin: false, backup };
+    if (who === ALONE) return { person: undefined, sites: [], signIns: [], hasPin: false, passkeys: [], backup };
     const { id, name, email, via } = who;
-    const [sites, signIns, has] = await Promise.all([
+    const [sites, signIns, has, passkeys] = await Promise.all([
       readSites(who),
       via ? [] : readSignIns(await headers()),
       hasPin(id),
+      via ? [] : passkeysOf(id),
     ]);
-    return { person: { id, name, email, via }, sites, signIns, hasPin: has, backup };
+    return { person: { id, name, email, via }, sites, signIns, hasPin: has, passkeys, backup };
   });
   return (
     <Frame {...(from.success && { planId: from.data })}>

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { isShared } from '@/server/people/is-shared';
 import { AccountForm } from '@/ui/people/account-form';
+import { PasskeyButton } from '@/ui/people/passkey-button';
 import { Frame } from '@/ui/shell/frame';
 
 export const metadata: Metadata = { title: 'Sign in' };
@@ -29,7 +30,14 @@ export default async function Page({
         does="Sign in"
         address="/api/sign-in"
         to={ownPath(to)}
-        below="No account, or the password is lost? The owner of the site can give you a code."
+        below={
+          <>
+            <PasskeyButton to={ownPath(to)} />
+            <span className="mt-3 block">
+              No account, or the password is lost? The owner of the site can give you a code.
+            </span>
+          </>
+        }
       />
     </Frame>
   );

@@ -11,7 +11,7 @@ import { note } from './audit';
 import { auth } from './auth';
 import { onlyWhereShared } from './is-shared';
 import { noSuchPerson } from './join';
-import { ALONE, type Person, permittedSite, type Who } from './may';
+import { ownSignIn, type Person, permittedSite, type Who } from './may';
 import { hashOf, newSecret } from './secret';
 import type { SignedIn } from './sign-in';
 
@@ -43,7 +43,7 @@ const pinSchema = z.strictObject({
 
 /** Sets one’s own PIN, where one is signed in with one’s own account. */
 export async function setPin(who: Who, input: unknown): Promise<{ set: true }> {
-  const own = ownAccount(who);
+  const own = ownSignIn(who);
   const { pin } = checked(pinSchema, input);
   const hash = await (await auth().$context).password.hash(pin);
   await database()
@@ -57,19 +57,12 @@ export async function setPin(who: Who, input: unknown): Promise<{ set: true }> {
 export async function removePin(who: Who): Promise<{ set: false }> {
   await database()
     .delete(pins)
-    .where(eq(pins.personId, ownAccount(who)));
+    .where(eq(pins.personId, ownSignIn(who)));
   return { set: false };
 }
 
 export const hasPin = async (personId: string): Promise<boolean> =>
   (await database().$count(pins, eq(pins.personId, personId))) > 0;
-
-function ownAccount(who: Who): string {
-  onlyWhereShared();
-  if (who === ALONE || who.via !== undefined)
-    throw new RequestRefused(403, 'forbidden', 'Sign in with your own account to do this.');
-  return who.id;
-}
 
 const deviceSchema = z.strictObject({
   name: z.string().trim().min(1, 'Name the device, for example by its place.').max(60, 'At most 60 characters.'),

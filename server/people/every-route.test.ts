@@ -212,6 +212,7 @@ const ROUTES: Readonly<Record<string, Ask>> = {
 /** Routes that tell nothing of a line, and copies, which have tests of their own below. */
 const OTHERS = [
   'DELETE /api/device/person',
+  'DELETE /api/passkeys/[id]',
   'GET /api/certificate',
   'GET /api/device/people',
   'POST /api/copies',
@@ -220,8 +221,12 @@ const OTHERS = [
   'GET /api/forecast',
   'GET /api/health',
   'POST /api/join',
+  'POST /api/passkeys',
+  'POST /api/passkeys/begin',
   'POST /api/renew',
   'POST /api/sign-in',
+  'POST /api/sign-in/passkey',
+  'POST /api/sign-in/passkey/begin',
   'POST /api/sign-out',
   'PUT /api/device/person',
 ];

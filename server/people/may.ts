@@ -4,6 +4,7 @@ import { FIRST_SITE_ID, type Role, sites } from '../../db/people';
 import { plans } from '../../db/schema';
 import { RequestRefused } from '../errors';
 import { checkedId, noSuchPlan } from '../plan-id';
+import { onlyWhereShared } from './is-shared';
 
 /** Who asks: somebody who is signed in, or whoever sits at this machine while nothing is shared. */
 export type Who = typeof ALONE | Person;
@@ -121,3 +122,14 @@ export function signed<T extends { who: string }>(who: Who, entry: T): T {
 }
 
 export const personIdOf = (who: Who): string | null => (who === ALONE ? null : who.id);
+
+/**
+ * The id of somebody who is signed in with their own account.
+ * @throws RequestRefused 403 for whoever comes with a link or is at a shared device
+ */
+export function ownSignIn(who: Who): string {
+  onlyWhereShared();
+  if (who === ALONE || who.via !== undefined)
+    throw new RequestRefused(403, 'forbidden', 'Sign in with your own account to do this.');
+  return who.id;
+}

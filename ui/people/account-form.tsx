@@ -81,7 +81,7 @@ export function AccountForm({
       <button type="submit" className="button button-strong min-h-11" disabled={waits}>
         {does}
       </button>
-      {below && <p className="text-[0.9rem] text-quiet">{below}</p>}
+      {below && <div className="text-[0.9rem] text-quiet">{below}</div>}
     </form>
   );
 }

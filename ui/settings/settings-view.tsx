@@ -1,5 +1,6 @@
 import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
+import type { Passkey } from './passkeys-part';
 import { PeoplePart, type SiteOf } from './people-part';
 import { SharingPart } from './sharing-part';
 import { type OwnSignIn, type Person, SignInsPart } from './sign-ins-part';
@@ -10,6 +11,7 @@ export function SettingsView({
   sites,
   signIns,
   hasPin,
+  passkeys,
   hasAuthority,
   address,
   backup,
@@ -19,6 +21,7 @@ export function SettingsView({
   sites: readonly SiteOf[];
   signIns: readonly OwnSignIn[];
   hasPin: boolean;
+  passkeys: readonly Passkey[];
   hasAuthority: boolean;
   address: string | undefined;
   /** What backups there are, for whoever may know. */
@@ -34,7 +37,7 @@ export function SettingsView({
             <PeoplePart key={site.id} site={site} ownId={person.id} address={address} />
           ))}
           <SharingPart address={address} hasAuthority={hasAuthority} />
-          <SignInsPart person={person} signIns={signIns} hasPin={hasPin} />
+          <SignInsPart person={person} signIns={signIns} hasPin={hasPin} passkeys={passkeys} />
         </>
       ) : (
         <section className="grid max-w-[60ch] gap-2">

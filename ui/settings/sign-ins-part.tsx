@@ -5,6 +5,8 @@ import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import { send } from '@/ui/forms/send';
 import { forgetKeptPages } from '@/ui/offline/kept-pages';
+import { deviceOf } from './device-of';
+import { type Passkey, PasskeysPart } from './passkeys-part';
 import { PinPart } from './pin-part';
 
 export interface OwnSignIn {
@@ -15,20 +17,6 @@ export interface OwnSignIn {
   readonly isThis: boolean;
 }
 
-const BROWSERS = [
-  ['Edg/', 'Edge'],
-  ['Firefox/', 'Firefox'],
-  ['Chrome/', 'Chrome'],
-  ['Safari/', 'Safari'],
-] as const;
-const SYSTEMS = [
-  ['Android', 'Android'],
-  ['iPhone', 'iPhone'],
-  ['iPad', 'iPad'],
-  ['Windows', 'Windows'],
-  ['Mac OS', 'macOS'],
-  ['Linux', 'Linux'],
-] as const;
 export interface Person {
   readonly id: string;
   readonly name: string;
@@ -40,21 +28,17 @@ const VIA = {
   device: 'A shared device of this site. Who is at work on it says so at the top.',
 } as const;
 
-/** A browser and its system in two words, as far as it says. */
-function deviceOf(agent: string | null): string {
-  const known = [BROWSERS, SYSTEMS].flatMap((list) => list.find(([sign]) => agent?.includes(sign))?.[1] ?? []);
-  return known.length > 0 ? known.join(', ') : 'An unknown browser';
-}
-
 /** Where somebody is signed in, and the way out. */
 export function SignInsPart({
   person,
   signIns,
   hasPin,
+  passkeys,
 }: {
   person: Person;
   signIns: readonly OwnSignIn[];
   hasPin: boolean;
+  passkeys: readonly Passkey[];
 }) {
   const router = useRouter();
   const end = async (which: string): Promise<void> => {
@@ -109,7 +93,12 @@ export function SignInsPart({
           </button>
         )}
       </div>
-      {!person.via && <PinPart hasPin={hasPin} />}
+      {!person.via && (
+        <>
+          <PasskeysPart passkeys={passkeys} />
+          <PinPart hasPin={hasPin} />
+        </>
+      )}
     </section>
   );
 }
