@@ -3,6 +3,7 @@ import { headers } from 'next/headers';
 import packageOfThis from '@/package.json';
 import { lastBackup } from '@/server/backup/last-backup';
 import { hasPin } from '@/server/people/devices';
+import { canMail } from '@/server/people/mail';
 import { ALONE, sitesOf } from '@/server/people/may';
 import { readSites } from '@/server/people/members';
 import { passkeysOf } from '@/server/people/passkeys';
@@ -41,6 +42,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ f
           version={packageOfThis.version}
           hasAuthority={hasOwnAuthority()}
           address={publicAddress()}
+          mails={canMail()}
         />
       ) : (
         <DatabaseDown />

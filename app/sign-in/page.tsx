@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { isShared } from '@/server/people/is-shared';
+import { canMail } from '@/server/people/mail';
 import { AccountForm } from '@/ui/people/account-form';
 import { PasskeyButton } from '@/ui/people/passkey-button';
 import { Frame } from '@/ui/shell/frame';
@@ -34,7 +36,17 @@ export default async function Page({
           <>
             <PasskeyButton to={ownPath(to)} />
             <span className="mt-3 block">
-              No account, or the password is lost? The owner of the site can give you a code.
+              {canMail() ? (
+                <>
+                  The password is lost?{' '}
+                  <Link href="/forgotten" className="text-water underline underline-offset-4">
+                    Have a link sent
+                  </Link>
+                  . No account? The owner of the site can give you a code.
+                </>
+              ) : (
+                'No account, or the password is lost? The owner of the site can give you a code.'
+              )}
             </span>
           </>
         }

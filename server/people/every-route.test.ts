@@ -220,6 +220,7 @@ const OTHERS = [
   'GET /api/feeds/[token]',
   'GET /api/forecast',
   'GET /api/health',
+  'POST /api/forgotten',
   'POST /api/join',
   'POST /api/passkeys',
   'POST /api/passkeys/begin',

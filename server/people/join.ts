@@ -10,7 +10,8 @@ import { inTransaction, type Transaction } from '../transaction';
 import { note } from './audit';
 import { auth, PASSWORD_LEAST, PASSWORD_MOST } from './auth';
 import { onlyWhereShared } from './is-shared';
-import { permittedSite, sitesOf, type Who } from './may';
+import { canMail, linkTo, sendMail } from './mail';
+import { ALONE, permittedSite, sitesOf, type Who } from './may';
 import { hashOf } from './secret';
 
 const CODE_LENGTH = 10;
@@ -38,15 +39,30 @@ export async function codeFor(siteId: string, role: Role, personId: string | nul
   return code;
 }
 
-const inviteSchema = z.strictObject({ role: z.enum(ROLES, 'Choose a role.') });
+const emailSchema = z.email('Type an e-mail address, for example ada@example.com.').max(254).toLowerCase();
+const inviteSchema = z.strictObject({
+  role: z.enum(ROLES, 'Choose a role.'),
+  /** Where the link is sent to, where this server may send mails. */
+  email: emailSchema.optional(),
+});
 
-/** A code with which somebody makes an account of their own, with a role on a site. It is told this once, and works once. */
-export async function invite(who: Who, siteId: string, input: unknown): Promise<{ code: string }> {
+/**
+ * A code with which somebody makes an account of their own, with a role on a site. It is told this once, and works once.
+ * @returns whether it was sent to the address as well
+ */
+export async function invite(who: Who, siteId: string, input: unknown): Promise<{ code: string; mailed: boolean }> {
   const site = await permittedSite(who, 'people', siteId);
-  const { role } = checked(inviteSchema, input);
+  const { role, email } = checked(inviteSchema, input);
   const code = await codeFor(site, role);
   await note(database(), who, { siteId: site, about: 'Invitation', says: [`For a new ${role}.`] });
-  return { code };
+  const mailed =
+    email !== undefined &&
+    (await sendMail(
+      email,
+      'Your account of Cool Dram',
+      `${who === ALONE ? 'Somebody' : who.name} invites you as ${role}. Make your account here within seven days:\n\n${linkTo(`/join?code=${code}`)}\n`,
+    ));
+  return { code, mailed };
 }
 
 /** A code with which somebody of a site sets a new password, having lost the old one. */
@@ -98,10 +114,40 @@ const password = z
 const joinSchema = z.strictObject({
   code: z.string().min(1, 'Type the code.').max(40),
   name: z.string().trim().min(1, 'Type your name.').max(60, 'At most 60 characters.'),
-  email: z.email('Type an e-mail address, for example ada@example.com.').max(254).toLowerCase(),
+  email: emailSchema,
   password,
 });
 const renewSchema = z.strictObject({ code: z.string().min(1).max(40), password });
+
+const FORGOTTEN_AN_HOUR = 5;
+const forgotten = new RateLimiterMemory({ keyPrefix: 'forgotten', points: FORGOTTEN_AN_HOUR, duration: 3600 });
+
+/**
+ * Sends somebody who has lost their password a link to a new one. It answers the same whether there is such an account or not.
+ * @param caller where it is asked from, to count by
+ */
+export async function mailNewPassword(input: unknown, caller: string): Promise<{ asked: true }> {
+  onlyWhereShared();
+  if (!canMail()) throw new RequestRefused(404, 'not-found', 'This server sends no mails. Ask the owner of the site.');
+  const { email } = checked(z.strictObject({ email: emailSchema }), input);
+  await Promise.all(
+    [`of ${email}`, ...(caller === '' ? [] : [`from ${caller}`])].map((k) => forgotten.consume(k)),
+  ).catch(() => {
+    throw new RequestRefused(429, 'too-often', 'That was asked too often. Try again in an hour.');
+  });
+  const [person] = await database()
+    .select({ id: people.id, siteId: members.siteId, role: members.role })
+    .from(people)
+    .innerJoin(members, eq(members.personId, people.id))
+    .where(eq(people.email, email))
+    .limit(1);
+  if (person) {
+    const code = await codeFor(person.siteId, person.role, person.id);
+    const text = `With this link you set a new password, once and within seven days:\n\n${linkTo(`/join?code=${code}`)}\n\nYou did not ask for it? Then do nothing.\n`;
+    void sendMail(email, 'A new password for Cool Dram', text); // not waited for: how long it takes would tell of the account
+  }
+  return { asked: true };
+}
 
 /** Counts tries, so that codes cannot be guessed. */
 export async function countTry(caller: string): Promise<void> {

@@ -67,7 +67,7 @@ export function JoinForm({ code, invitation }: { code: string; invitation: Invit
           label: 'E-mail',
           type: 'email',
           autoComplete: 'username',
-          help: 'You sign in with it. No mail is sent.',
+          help: 'You sign in with it.',
         },
         PASSWORD,
       ]}

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
+import { Field, tied } from '@/ui/forms/field';
 import { send } from '@/ui/forms/send';
 import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
@@ -32,10 +33,23 @@ const ROLES = [
 type Role = (typeof ROLES)[number][0];
 
 /** The people of a site. Its owners invite them, change what they may do, and take them off. */
-export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: string; address: string | undefined }) {
+export function PeoplePart({
+  site,
+  ownId,
+  address,
+  mails,
+}: {
+  site: SiteOf;
+  ownId: string;
+  address: string | undefined;
+  /** Whether this server sends mails. */
+  mails: boolean;
+}) {
   const origin = useAddress(address);
   const router = useRouter();
   const [role, setRole] = useState<Role>('technician');
+  const [email, setEmail] = useState('');
+  const [issue, setIssue] = useState<string>();
   const [link, setLink] = useState<{ says: ReactNode; url: string }>();
   const told = async (work: ReturnType<typeof send>, done: string): Promise<void> => {
     const answer = await work;
@@ -43,9 +57,13 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
     router.refresh();
   };
   const code = async (address: string, whom: string, body?: unknown): Promise<void> => {
-    const answer = await send<{ code: string }>('POST', address, body);
-    if ('refused' in answer) toast(answer.refused.message);
-    else setLink({ says: <Once whom={whom} />, url: `${origin}/join?code=${answer.body.code}` });
+    const answer = await send<{ code: string; mailed?: boolean }>('POST', address, body);
+    setIssue('refused' in answer ? answer.refused.issues.find((i) => i.field === 'email')?.message : undefined);
+    if ('refused' in answer) return void toast(answer.refused.message);
+    if (answer.body.mailed) toast(`The link was sent to ${email}.`);
+    else if (email !== '') toast('The mail could not be sent. Give the link yourself.');
+    setEmail('');
+    setLink({ says: <Once whom={whom} />, url: `${origin}/join?code=${answer.body.code}` });
   };
   const base = `/api/sites/${site.id}`;
   if (!site.members)
@@ -107,10 +125,29 @@ export function PeoplePart({ site, ownId, address }: { site: SiteOf; ownId: stri
       </ul>
       <div className="flex flex-wrap items-end gap-2">
         <RoleSelect label="Role of the new person" value={role} onChange={setRole} />
+        {mails && (
+          <div className="min-w-0 basis-56">
+            <Field id={`${base}-email`} label="E-mail to send the link to, if any" error={issue}>
+              <input
+                {...tied(`${base}-email`, issue)}
+                type="email"
+                autoComplete="off"
+                className="control"
+                value={email}
+                onChange={(e) => setEmail(e.target.value)}
+              />
+            </Field>
+          </div>
+        )}
         <button
           type="button"
           className="button button-strong"
-          onClick={() => void code(`${base}/invitations`, `A new ${role} makes an account`, { role })}
+          onClick={() =>
+            void code(`${base}/invitations`, `A new ${role} makes an account`, {
+              role,
+              ...(email !== '' && { email }),
+            })
+          }
         >
           Invite
         </button>

@@ -14,6 +14,7 @@ export function SettingsView({
   passkeys,
   hasAuthority,
   address,
+  mails,
   backup,
   version,
 }: {
@@ -24,6 +25,7 @@ export function SettingsView({
   passkeys: readonly Passkey[];
   hasAuthority: boolean;
   address: string | undefined;
+  mails: boolean;
   /** What backups there are, for whoever may know. */
   backup: { place: string; count: number; newest: string | undefined } | undefined;
   version: string;
@@ -34,7 +36,7 @@ export function SettingsView({
       {person ? (
         <>
           {sites.map((site) => (
-            <PeoplePart key={site.id} site={site} ownId={person.id} address={address} />
+            <PeoplePart key={site.id} site={site} ownId={person.id} address={address} mails={mails} />
           ))}
           <SharingPart address={address} hasAuthority={hasAuthority} />
           <SignInsPart person={person} signIns={signIns} hasPin={hasPin} passkeys={passkeys} />
