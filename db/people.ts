@@ -151,6 +151,21 @@ export const guestLinks = mysqlTable(
   (t) => [index('guest_links_site').on(t.siteId)],
 );
 
+/** Whose names those are that were typed into the log before their accounts were made, or while nobody signed in. */
+export const knownNames = mysqlTable(
+  'known_names',
+  {
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    /** As it stands in the log. */
+    name: varchar('name', { length: 60 }).notNull(),
+    personId: ofPerson(),
+    at: moment('at').notNull().$defaultFn(now),
+  },
+  (t) => [primaryKey({ columns: [t.siteId, t.name] })],
+);
+
 /** Keys that a browser or phone keeps, with which somebody signs in without a password. */
 export const passkeys = mysqlTable(
   'passkeys',

@@ -9,6 +9,7 @@ import { database } from '../db/client';
 import { logEntries } from '../db/schema';
 import { ENTRY, entryOf } from './entry-rows';
 import { permitted, type Who } from './people/may';
+import { withKnownNames } from './people/names';
 
 const SHOWN = 60;
 /** Entries that one search looks through; further back by another one. */
@@ -64,7 +65,13 @@ export async function logPageOf(id: string, { q = '', kind, before }: LogAsk): P
         .offset(LOOKED_THROUGH)
     : [];
   const rows = await database()
-    .select({ ...ENTRY, id: logEntries.id, measuredAt: logEntries.measuredAt, stands: logEntries.stands })
+    .select({
+      ...ENTRY,
+      id: logEntries.id,
+      measuredAt: logEntries.measuredAt,
+      stands: logEntries.stands,
+      personId: logEntries.personId,
+    })
     .from(logEntries)
     .where(and(part, end && gte(logEntries.measuredAt, end.measuredAt), ofKind, ...words.map(has)))
     .orderBy(...newestFirst)
@@ -73,7 +80,10 @@ export async function logPageOf(id: string, { q = '', kind, before }: LogAsk): P
   const last = shown.at(-1);
   const next = rows.length > SHOWN && last ? keyOf(last) : end && keyOf(end);
   return {
-    entries: shown.map((row) => ({ ...entryOf(row), stands: row.stands })),
+    entries: await withKnownNames(
+      id,
+      shown.map((row) => ({ ...entryOf(row), stands: row.stands, personId: row.personId })),
+    ),
     next,
     lookedBackTo: rows.length > SHOWN ? undefined : end?.measuredAt,
   };

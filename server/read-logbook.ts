@@ -6,6 +6,7 @@ import { drainEntries } from '../db/schema';
 import { RequestRefused } from './errors';
 import { marksOf } from './log-marks';
 import { permitted, type Who } from './people/may';
+import { withKnownNames } from './people/names';
 import { checkedId } from './plan-id';
 
 const SHOWN = 120;
@@ -28,7 +29,7 @@ export async function readWhy(who: Who, planId: string, entryId: string): Promis
 /** The drain log of a line, newest first, struck entries included; without “why?”, which is long. */
 export async function readLogbook(who: Who, planId: string, before = ''): Promise<DrainPage> {
   const id = await permitted(who, 'read', planId);
-  const { planId: _plan, why: _why, loggedAt: _loggedAt, personId: _person, ...shown } = getTableColumns(drainEntries);
+  const { planId: _plan, why: _why, loggedAt: _loggedAt, ...shown } = getTableColumns(drainEntries);
   const [, at, after] = /^(\d{4}-\d\d-\d\dT\d\d:\d\d)_([0-9a-f-]{36})$/.exec(before) ?? [];
   const older =
     at && after ? and(lte(shown.drainedAt, at), or(lt(shown.drainedAt, at), lt(shown.id, after))) : undefined;
@@ -44,7 +45,10 @@ export async function readLogbook(who: Who, planId: string, before = ''): Promis
   const page = rows.slice(0, SHOWN);
   const last = page.at(-1);
   return {
-    entries: page.map(({ struckAt, ...entry }) => ({ ...entry, struck: struckAt !== null })),
+    entries: (await withKnownNames(id, page)).map(({ struckAt, ...entry }) => ({
+      ...entry,
+      struck: struckAt !== null,
+    })),
     drained: marks.drains,
     next: rows.length > SHOWN && last ? `${last.drainedAt}_${last.id}` : undefined,
   };

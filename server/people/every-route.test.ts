@@ -186,6 +186,11 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   },
   'PUT /api/pin': { may: ALL, body: () => ({ pin: '4711' }), foreign: 'none' },
   'DELETE /api/pin': { may: ALL, foreign: 'none' },
+  'PUT /api/sites/[siteId]/names': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: (t) => ({ name: 'typed', personId: t.person }),
+  },
   'POST /api/sites/[siteId]/invitations': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),

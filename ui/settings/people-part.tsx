@@ -77,9 +77,14 @@ export function PeoplePart({
     <section className="grid gap-3" aria-label={`People of ${site.name}`}>
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 className="wrap-anywhere">People of {site.name}</h2>
-        <Link href={`/settings/changes?site=${site.id}`} className="text-water underline underline-offset-4">
-          Who changed what
-        </Link>
+        <span className="flex flex-wrap gap-x-4">
+          <Link href={`/settings/names?site=${site.id}`} className="text-water underline underline-offset-4">
+            Names in the log
+          </Link>
+          <Link href={`/settings/changes?site=${site.id}`} className="text-water underline underline-offset-4">
+            Who changed what
+          </Link>
+        </span>
       </div>
       <ul className="border-t border-hairline">
         {site.members.map((m) => (
