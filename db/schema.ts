@@ -314,9 +314,10 @@ export const photos = mysqlTable('photos', {
 export const feeds = mysqlTable('feeds', {
   /** SHA-256 of the secret part of the address. */
   hash: char('token', { length: 64 }).primaryKey(),
-  planId: char('plan_id', { length: 36 })
-    .notNull()
-    .references(() => plans.id, { onDelete: 'cascade' }),
+  /** The line whose routine it tells. */
+  planId: char('plan_id', { length: 36 }).references(() => plans.id, { onDelete: 'cascade' }),
+  /** Or whose work list: that of a person, or of nobody in particular where nobody signs in. */
+  personId: varchar('person_id', { length: 36 }),
   revokedAt: datetime('revoked_at', { mode: 'date', fsp: 3 }),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });

@@ -1,4 +1,4 @@
-import { and, count, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
@@ -9,6 +9,8 @@ import { hashOf, newSecret } from './people/secret';
 import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
 import { inTransaction } from './transaction';
+import { workCalendar } from './work/work-calendar';
+import { orderOf } from './work/work-list';
 
 /** Addresses of one line at a time: one for each calendar program that reads it, and some. */
 const MOST_ADDRESSES = 10;
@@ -25,22 +27,38 @@ async function within(limiter: RateLimiterMemory, key: string): Promise<void> {
 }
 
 /** A new private address of a line’s calendar. It is told this once: what is kept cannot be turned back into it. */
-export async function newFeed(who: Who, planId: string): Promise<{ token: string }> {
-  const id = await permitted(who, 'log', planId);
+export const newFeed = async (who: Who, planId: string): Promise<{ token: string }> =>
+  addFeed({ planId: await permitted(who, 'log', planId) });
+
+/** Adds a private address of a line’s calendar, or of somebody’s work list. */
+export function addFeed(of: { planId: string } | { personId: string }): Promise<{ token: string }> {
   return inTransaction(async (tx) => {
-    const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, id)).for('update');
-    if (!plan) throw noSuchPlan();
-    const own = and(eq(feeds.planId, id), isNull(feeds.revokedAt));
-    const [there] = await tx.select({ n: count() }).from(feeds).where(own);
-    if ((there?.n ?? 0) >= MOST_ADDRESSES)
-      throw new RequestRefused(409, 'conflict', `There are ${MOST_ADDRESSES} addresses. Take them back first.`);
+    const own = 'planId' in of ? eq(feeds.planId, of.planId) : eq(feeds.personId, of.personId);
+    if ('planId' in of) {
+      const [plan] = await tx.select({ id: plans.id }).from(plans).where(eq(plans.id, of.planId)).for('update');
+      if (!plan) throw noSuchPlan();
+    }
+    if ((await tx.$count(feeds, and(own, isNull(feeds.revokedAt)))) >= MOST_ADDRESSES)
+      throw new RequestRefused(409, 'conflict', `There are ${MOST_ADDRESSES} addresses. Revoke them first.`);
     const token = newSecret();
-    await tx.insert(feeds).values({ hash: hashOf(token), planId: id });
+    await tx.insert(feeds).values({ hash: hashOf(token), ...of });
     return { token };
   });
 }
 
-/** Takes all private addresses of a line back: whoever has one gets nothing any more. */
+/** A new private address of the calendar of one’s own work list. It is told this once. */
+export const newWorkFeed = (who: Who): Promise<{ token: string }> => addFeed({ personId: orderOf(who) });
+
+/** Revokes all private addresses of one’s own work list. */
+export async function revokeWorkFeeds(who: Who): Promise<{ revoked: number }> {
+  const [done] = await database()
+    .update(feeds)
+    .set({ revokedAt: new Date() })
+    .where(and(eq(feeds.personId, orderOf(who)), isNull(feeds.revokedAt)));
+  return { revoked: done.affectedRows };
+}
+
+/** Revokes all private addresses of a line: whoever has one gets nothing any more. */
 export async function revokeFeeds(who: Who, planId: string): Promise<{ revoked: number }> {
   const [done] = await database()
     .update(feeds)
@@ -59,12 +77,13 @@ export async function readFeed(token: string, caller = ''): Promise<string> {
   const [row] = await database()
     .select()
     .from(feeds)
-    .innerJoin(plans, eq(plans.id, feeds.planId))
+    .leftJoin(plans, eq(plans.id, feeds.planId))
     .where(and(eq(feeds.hash, hash), isNull(feeds.revokedAt), isNull(plans.removedAt)));
-  if (!row) {
+  if (!row || (row.plans === null && row.feeds.personId === null)) {
     await within(wrong, caller);
     throw new RequestRefused(404, 'not-found', 'There is no calendar at this address.');
   }
   await within(reads, hash);
-  return calendarOf(row.plans.id, storedPlan(row.plans.document));
+  if (row.plans) return calendarOf(row.plans.id, storedPlan(row.plans.document));
+  return workCalendar(row.feeds.personId as string);
 }

@@ -21,6 +21,14 @@ const SHUTDOWN_DAYS = 30;
 const ISOLATION_MINUTES = 15;
 
 /**
+ * Work on one line at a time, min: of its tasks, and of one isolation where any of them needs it.
+ * @example lineMinutes([{ minutes: 10, isolates: true }, { minutes: 5, isolates: true }]) // 30
+ * @example lineMinutes([{ minutes: 10, isolates: false }]) // 10
+ */
+export const lineMinutes = (tasks: readonly { readonly minutes: number; readonly isolates?: boolean }[]): number =>
+  tasks.reduce((sum, t) => sum + t.minutes, 0) + (tasks.some((t) => t.isolates) ? ISOLATION_MINUTES : 0);
+
+/**
  * The stages in the order in which somebody walks.
  * @example routeOf(plan).length // 15
  */
@@ -50,7 +58,7 @@ export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): 
   const stopped = asked.filter((t) => t.task.isolates);
   const firstStop = Math.min(...stopped.map((t) => t.dueMs));
   const together = stopped.filter((t) => t.dueMs < Math.max(firstStop, endOfDay) + SHUTDOWN_DAYS * DAY_MS);
-  const minutes = (of: readonly DueTask[]): number => of.reduce((sum, t) => sum + t.task.minutes, 0);
+  const minutes = (of: readonly DueTask[]): number => lineMinutes(of.map((t) => t.task));
   const rounds: Round[] = [];
   if (walk.length > 0)
     rounds.push({
@@ -68,7 +76,7 @@ export function roundsOf(plan: Plan, tasks: readonly DueTask[], nowMs: number): 
       who: plan.routine.shutdowns,
       dueMs: firstStop,
       tasks: together.sort(byWay),
-      minutes: minutes(together) + ISOLATION_MINUTES,
+      minutes: minutes(together),
     });
   return rounds;
 }

@@ -1,6 +1,9 @@
 import ical, { ICalEventRepeatingFreq, ICalWeekday } from 'ical-generator';
 import type { CalendarEvent } from '../../core/maintenance/calendar';
 
+/** What comes again, or happens once. */
+type Shown = Omit<CalendarEvent, 'repeats'> & Partial<Pick<CalendarEvent, 'repeats'>>;
+
 const WEEKDAYS = [
   ICalWeekday.MO,
   ICalWeekday.TU,
@@ -12,7 +15,7 @@ const WEEKDAYS = [
 ];
 
 /** Events as iCalendar text. Times float: they are those of the wall clock wherever it is read. */
-export function calendarText(name: string, events: readonly CalendarEvent[]): string {
+export function calendarText(name: string, events: readonly Shown[]): string {
   const calendar = ical({ name, prodId: { company: 'Cool Dram', product: 'Routine' } });
   for (const e of events) {
     const [y, m, d, h, min] = e.starts.split(/[-T:]/).map(Number) as [number, number, number, number, number];
@@ -26,12 +29,14 @@ export function calendarText(name: string, events: readonly CalendarEvent[]): st
       end: new Date(start.getTime() + e.minutes * 60_000),
       floating: true,
       repeating:
-        'weekdays' in e.repeats
-          ? {
-              freq: ICalEventRepeatingFreq.WEEKLY,
-              byDay: e.repeats.weekdays.map((w) => WEEKDAYS[w - 1] as ICalWeekday),
-            }
-          : { freq: ICalEventRepeatingFreq.DAILY, interval: e.repeats.everyDays },
+        e.repeats === undefined
+          ? null
+          : 'weekdays' in e.repeats
+            ? {
+                freq: ICalEventRepeatingFreq.WEEKLY,
+                byDay: e.repeats.weekdays.map((w) => WEEKDAYS[w - 1] as ICalWeekday),
+              }
+            : { freq: ICalEventRepeatingFreq.DAILY, interval: e.repeats.everyDays },
     });
   }
   return calendar.toString();

@@ -165,6 +165,8 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     body: () => ({ notes: 'Key at the gate.' }),
   },
   'PUT /api/plans/[id]/site': { may: OWNERS, params: ofPlan, body: () => ({ siteId: OWN }) },
+  'POST /api/work-feed': { may: ALL, foreign: 'none' },
+  'DELETE /api/work-feed': { may: ALL, foreign: 'none' },
   'PUT /api/work-order': { may: ALL, body: (t) => ({ siteIds: [t.siteId] }) },
   'POST /api/sites/[siteId]/links': {
     may: OWNERS,

@@ -1,17 +1,20 @@
 import { eq } from 'drizzle-orm';
+import ICAL from 'ical.js';
 import type { Pool } from 'mysql2/promise';
 import { DAY_MS } from '../../core/quantity/constants';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
-import { sites } from '../../db/people';
+import { members, people, sites } from '../../db/people';
 import { lineStates } from '../../db/schema';
 import { clockOnTheWall } from '../clock';
+import { newWorkFeed, readFeed, revokeWorkFeeds } from '../feeds';
 import { logAnEntry } from '../log-an-entry';
 import { ALONE, type Person } from '../people/may';
 import { createPlan, savePlan } from '../save-plan';
 import { listSites } from '../sites/list-sites';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { staleLines, workOutStale } from './line-states';
+import { workCalendar } from './work-calendar';
 import { readWorkList, saveSiteOrder } from './work-list';
 
 const uuid = (): string => crypto.randomUUID();
@@ -114,4 +117,34 @@ test('a site shows the worst of its lines, what is overdue and open complaints',
   const { sites: listed } = await listSites(ALONE, 'Site 1');
   expect(listed[0]).toMatchObject({ complaints: 1, verdict: 'meets' });
   expect(listed[0]?.overdue).toBeGreaterThan(0);
+});
+
+test('a calendar has the same tasks and minutes, one event a site and day; what is overdue stands on today', async () => {
+  const { token } = await newWorkFeed(ALONE);
+  const events = new ICAL.Component(ICAL.parse(await readFeed(token)))
+    .getAllSubcomponents('vevent')
+    .map((e) => new ICAL.Event(e));
+  const { sites: listed, today } = await list();
+  const tasks = listed.flatMap((s) => s.lines.flatMap((l) => l.tasks));
+  const told = events.map((e) => Number(/: (\d+) tasks?$/.exec(e.summary)?.[1]));
+  expect(told.reduce((a, b) => a + b)).toBe(tasks.length);
+  const days = events.map((e) => `${e.summary.split(':')[0]} ${e.startDate.toString().slice(0, 10)}`);
+  expect(new Set(days).size).toBe(events.length);
+  expect(days.toSorted()[0]?.slice(-10)).toBe(today);
+  expect(events.every((e) => !e.isRecurring() && e.startDate.zone?.tzid === 'floating')).toBe(true);
+  const atFirst = tasks.filter((t) => t.dueAt.slice(0, 10) <= today);
+  expect(atFirst.length).toBeGreaterThan(1);
+  await revokeWorkFeeds(ALONE);
+  await expect(readFeed(token)).rejects.toMatchObject({ status: 404 });
+});
+
+test('where people sign in, a calendar has the sites of its owner as they are today', async () => {
+  process.env.COOL_DRAM_SHARE = '1';
+  const id = uuid();
+  await database().insert(people).values({ id, name: 'Noor', email: 'noor@example.com' });
+  expect(await workCalendar(id)).not.toContain('VEVENT');
+  await database().insert(members).values({ siteId: SITES[0], personId: id, role: 'technician' });
+  const text = await workCalendar(id);
+  delete process.env.COOL_DRAM_SHARE;
+  expect([text.includes('Site 0:'), text.includes('Site 1:')]).toEqual([true, false]);
 });

@@ -43,7 +43,8 @@ export interface WorkList {
 }
 
 const NOBODY = 'nobody';
-const orderOf = (who: Who): string => personIdOf(who) ?? NOBODY;
+/** Whose order and calendar it is: a person’s, or where nobody signs in nobody’s. */
+export const orderOf = (who: Who): string => personIdOf(who) ?? NOBODY;
 
 /**
  * What is due where, on the sites that somebody may see.

@@ -9,9 +9,9 @@ import { hoursPerMonth } from '@/core/maintenance/line-tasks';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { CalendarPart } from '@/ui/primitives/calendar-part';
 import { useDue } from '../due/use-due';
 import { useSender } from '../outbox/use-sender';
-import { CalendarPart } from './calendar-part';
 import { DrainsToAutomate, MaintenanceLevel } from './maintenance-level';
 import { TaskRow } from './task-row';
 import { ChargesAside, Drifting, Rounds } from './today-aside';
@@ -25,7 +25,7 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
 export function TodayView({ log }: { log: LogSummary }) {
-  const { plan, edit } = usePlan();
+  const { plan, planId, edit } = usePlan();
   const router = useRouter();
   const { facts, tasks, lives, now, ready } = useDue(log);
   const [shown, setShown] = useState(false); // from then on a new calculation takes its place
@@ -106,7 +106,7 @@ export function TodayView({ log }: { log: LogSummary }) {
           <Rounds rounds={rounds} />
           <ChargesAside lives={lives} now={now} />
           <Drifting log={log} />
-          <CalendarPart />
+          <CalendarPart feed={`/api/plans/${planId}/feed`} file={`/api/plans/${planId}/calendar`} />
         </aside>
       )}
     </div>

@@ -28,8 +28,9 @@ export function VisitView({ sites, today }: { sites: readonly WorkSite[]; today:
           </p>
           <h1>Visit</h1>
           <p className="text-quiet">
-            {sites.length} {sites.length === 1 ? 'site' : 'sites'}, {all.length} tasks, {sayMinutes(minutesOf(all))} of
-            work without the way · due as of {sayTime(`${today}T00:00`).split(',')[0]}
+            {sites.length} {sites.length === 1 ? 'site' : 'sites'}, {all.length} tasks,{' '}
+            {sayMinutes(minutesOf(...sites))} of work without the way · due as of{' '}
+            {sayTime(`${today}T00:00`).split(',')[0]}
           </p>
         </div>
         <KeepAll sites={sites} />
@@ -55,8 +56,7 @@ export function VisitView({ sites, today }: { sites: readonly WorkSite[]; today:
         {sites.map((site, i) => (
           <li key={site.id} className="break-inside-avoid-page border-t border-hairline pt-3">
             <h2 className="[overflow-wrap:anywhere]">
-              {i + 1}. {site.name}{' '}
-              <span className="font-normal text-quiet">· {sayMinutes(minutesOf(tasksOf(site)))}</span>
+              {i + 1}. {site.name} <span className="font-normal text-quiet">· {sayMinutes(minutesOf(site))}</span>
             </h2>
             {[site.customer, site.address, site.contacts, site.notes].filter(Boolean).map((text) => (
               <p key={text} className="whitespace-pre-line text-quiet [overflow-wrap:anywhere]">

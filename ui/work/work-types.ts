@@ -1,4 +1,5 @@
 import type { WorkTask } from '@/core/maintenance/line-state';
+import { lineMinutes } from '@/core/maintenance/rounds';
 
 /** A site with the lines on which something is due; as server/work/work-list.ts answers, which ui may not import. */
 export interface WorkSite {
@@ -18,8 +19,9 @@ export interface WorkSite {
 
 export const tasksOf = (site: WorkSite): readonly WorkTask[] => site.lines.flatMap((line) => line.tasks);
 
-/** Work of some tasks, min, without the isolation that a shutdown begins with. */
-export const minutesOf = (tasks: readonly WorkTask[]): number => tasks.reduce((sum, t) => sum + t.minutes, 0);
+/** Work at some sites, min, with an isolation on each line that needs one. */
+export const minutesOf = (...sites: readonly WorkSite[]): number =>
+  sites.flatMap((s) => s.lines).reduce((sum, line) => sum + lineMinutes(line.tasks), 0);
 
 /** “1 h 35 min”. */
 export function sayMinutes(minutes: number): string {

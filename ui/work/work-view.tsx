@@ -8,6 +8,7 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { WorkTask } from '@/core/maintenance/line-state';
 import { send } from '@/ui/forms/send';
+import { CalendarPart } from '@/ui/primitives/calendar-part';
 import { SortableList } from '@/ui/primitives/sortable-list';
 import { sayTime } from '@/ui/units/when';
 import { minutesOf, partsOf, sayMinutes, tasksOf, type WorkSite } from './work-types';
@@ -81,13 +82,14 @@ export function WorkView({ list, ahead, order }: { list: WorkList; ahead: 1 | 7 
           .
         </p>
       )}
+      <CalendarPart feed="/api/work-feed" />
       {visit.length > 0 && (
         <div className="no-print sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-3 max-sm:bottom-14">
           <p className="mr-auto">
             <strong>
               {visit.length} {visit.length === 1 ? 'site' : 'sites'}
             </strong>
-            , {all.length} {all.length === 1 ? 'task' : 'tasks'}, {sayMinutes(minutesOf(all))} of work
+            , {all.length} {all.length === 1 ? 'task' : 'tasks'}, {sayMinutes(minutesOf(...visit))} of work
           </p>
           <Link
             href={`/work/visit?days=${ahead}&sites=${visit.map((s) => s.id).join(',')}`}
@@ -189,7 +191,7 @@ function Site({
                   {overdue} overdue
                 </span>
               )}
-              <span className="text-quiet">{sayMinutes(minutesOf(tasks))}</span>
+              <span className="text-quiet">{sayMinutes(minutesOf(site))}</span>
             </p>
           </div>
           <p className="text-quiet [overflow-wrap:anywhere]">

@@ -1,15 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { usePlan } from '@/ui/plan/plan-provider';
 
-/** The routine in a calendar: a file, or a private address that a calendar program reads again and again. */
-export function CalendarPart() {
-  const { planId } = usePlan();
+/** Work in a calendar: a file, or a private address that a calendar program reads again and again. */
+export function CalendarPart({ feed, file }: { feed: string; file?: string }) {
   const [address, setAddress] = useState<string>();
   const [told, tell] = useState<string>();
   const ask = async (method: 'POST' | 'DELETE'): Promise<void> => {
-    const answer = await fetch(`/api/plans/${planId}/feed`, { method }).catch(() => undefined);
+    const answer = await fetch(feed, { method }).catch(() => undefined);
     const body = await answer?.json().catch(() => undefined);
     if (!answer?.ok) return tell(body?.error?.message ?? 'No answer from the program. Nothing was changed.');
     if (method === 'DELETE') {
@@ -23,9 +21,11 @@ export function CalendarPart() {
     <section aria-label="Calendar" className="grid gap-2 text-[0.9rem]">
       <h2>Calendar</h2>
       <div className="flex flex-wrap gap-2">
-        <a className="button" href={`/api/plans/${planId}/calendar`} download="routine.ics">
-          Calendar file
-        </a>
+        {file && (
+          <a className="button" href={file} download="routine.ics">
+            Calendar file
+          </a>
+        )}
         <button type="button" className="button" onClick={() => void ask('POST')}>
           New private address
         </button>
@@ -36,8 +36,7 @@ export function CalendarPart() {
             <code className="text-[0.8rem] break-all">{address}</code>
           </p>
           <p className="text-quiet">
-            Copy it now: it is shown only once. Anyone with it can read the maintenance calendar; earlier addresses
-            still work.
+            Copy it now: it is shown only once. Anyone with it can read the calendar; earlier addresses still work.
           </p>
         </>
       )}
