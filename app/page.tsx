@@ -1,6 +1,8 @@
 import { sitesOf, type Who } from '@/server/people/may';
 import { idSchema } from '@/server/plan-id';
 import { listPlans } from '@/server/read-plan';
+import { readSite } from '@/server/sites/list-sites';
+import { listTemplates } from '@/server/sites/templates';
 import { whenUp } from '@/server/when-up';
 import { DatabaseDown } from '@/ui/shell/database-down';
 import { Frame } from '@/ui/shell/frame';
@@ -22,6 +24,11 @@ export default async function Page({
   const { q, site } = await searchParams;
   const siteId = idSchema.safeParse(site).data;
   const words = typeof q === 'string' ? q.slice(0, 200) : '';
-  const read = await whenUp(async (who) => ({ list: await listPlans(who, words), sees: seenBy(who) }));
+  const read = await whenUp(async (who) => ({
+    list: await listPlans(who, words),
+    sees: seenBy(who),
+    templates: await listTemplates(who),
+    climate: siteId === undefined ? null : (await readSite(who, siteId)).climate,
+  }));
   return <Frame>{read ? <StartView {...read} words={words} siteId={siteId} /> : <DatabaseDown />}</Frame>;
 }

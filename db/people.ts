@@ -11,6 +11,7 @@ import {
   text,
   varchar,
 } from 'drizzle-orm/mysql-core';
+import type { Climate } from '../core/plan/survey';
 
 const now = () => new Date();
 const moment = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
@@ -30,6 +31,8 @@ export const sites = mysqlTable('sites', {
   address: varchar('address', { length: 300 }).notNull().default(''),
   contacts: varchar('contacts', { length: 500 }).notNull().default(''),
   notes: varchar('notes', { length: 2000 }).notNull().default(''),
+  /** The weather of the year that new lines begin with. */
+  climate: json('climate').$type<Climate>(),
   at: moment('at').notNull().$defaultFn(now),
 });
 

@@ -42,6 +42,8 @@ export const plans = mysqlTable(
     document: json('document').$type<Plan>().notNull(),
     /** When it was removed; it can be restored for some weeks (server/sites/remove-line.ts). */
     removedAt: datetime('removed_at', { mode: 'date', fsp: 3 }),
+    /** When it was archived: it is on no list but that of its site. */
+    archivedAt: datetime('archived_at', { mode: 'date', fsp: 3 }),
     createdAt: datetime('created_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
     updatedAt: datetime('updated_at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
     // What lists show of it, taken from the document by the database itself, so that a list reads no documents.
@@ -309,6 +311,37 @@ export const photos = mysqlTable('photos', {
   digest: char('digest', { length: 64 }),
   at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
 });
+
+/** Pictures of a site: the gate, the plate of the door, where the key hangs. */
+export const sitePhotos = mysqlTable(
+  'site_photos',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    jpeg: customType<{ data: Buffer }>({ dataType: () => 'mediumblob' })('jpeg').notNull(),
+    /** SHA-256 of what was sent. */
+    digest: char('digest', { length: 64 }).notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('site_photos_site').on(t.siteId, t.at)],
+);
+
+/** Lines to begin others with, without their logs. */
+export const templates = mysqlTable(
+  'templates',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 80 }).notNull(),
+    document: json('document').$type<Plan>().notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('templates_site').on(t.siteId, t.name)],
+);
 
 /** Private addresses of the calendar of a line, by what tells that one is right but not what it is. */
 export const feeds = mysqlTable('feeds', {

@@ -30,7 +30,8 @@ test('a site is added, a line built on it and moved to another; what is missing 
   await page.waitForURL(/\/lines\//);
   await page.goto(address);
   const line = page.getByRole('listitem').filter({ hasText: 'Crane shed' });
-  await line.getByRole('combobox').selectOption({ label: 'My site' });
+  await line.getByRole('button', { name: /^What to do/ }).click();
+  await page.getByRole('menuitem', { name: 'My site' }).click();
   await expect(line).toHaveCount(0);
   await page.getByRole('link', { name: 'All sites' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'North quay' })).toContainText('Harbour board');
@@ -48,7 +49,8 @@ test('a line is removed and comes back', async ({ page }) => {
     .getByRole('region', { name: 'Lines', exact: true })
     .getByRole('listitem')
     .filter({ hasText: 'Short shop' });
-  await kept.getByRole('button', { name: /^Remove/ }).click();
+  await kept.getByRole('button', { name: /^What to do/ }).click();
+  await page.getByRole('menuitem', { name: 'Remove' }).click();
   await expect(kept).toHaveCount(0);
   await page.goto(`${line}/line`);
   await expect(page.locator('#main')).toContainText('There is nothing at this address');
@@ -68,4 +70,47 @@ test('a site shows the last entry of its lines', async ({ page }) => {
   await buildOwnLine(page, 'Quiet shop');
   await page.goto('/sites');
   await expect(page.getByRole('listitem').filter({ hasText: 'My site' })).toContainText(/last entry \d{4}-\d\d-\d\d/); // of the demos
+});
+
+test('a line is duplicated, becomes a template that another begins with, and is archived and taken out again', async ({
+  page,
+}) => {
+  await buildOwnLine(page, 'Pattern shop');
+  await page.goto('/sites');
+  await page.getByRole('link', { name: /^My site/ }).click();
+  const lines = page.getByRole('region', { name: 'Lines', exact: true }).getByRole('listitem');
+  const own = lines.filter({ hasText: 'Pattern shop' });
+  const choose = async (what: string): Promise<void> => {
+    await own
+      .first()
+      .getByRole('button', { name: /^What to do/ })
+      .click();
+    await page.getByRole('menuitem', { name: what }).click();
+  };
+  await choose('Duplicate');
+  await expect(own.filter({ hasText: 'plan B' })).toBeVisible();
+  await choose('Save as a template');
+  await expect(page.getByRole('region', { name: 'Templates' }).getByRole('listitem')).toHaveCount(1);
+  await choose('Archive');
+  const archived = page.getByRole('region', { name: 'Archived lines' });
+  await expect(archived).toContainText('Pattern shop');
+  await expect(own).toHaveCount(1);
+  await archived.getByRole('button', { name: 'Take out' }).click();
+  await expect(own).toHaveCount(2);
+
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Begin a line with/ }).click();
+  await page.waitForURL(/\/survey/);
+  await expect(page.getByLabel('Shop', { exact: true })).toHaveValue('Pattern shop');
+});
+
+test('a photo of the site is kept and removed', async ({ page }) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  await page.goto('/sites');
+  await page.getByRole('link', { name: /^My site/ }).click();
+  const photos = page.getByRole('region', { name: 'Photos' });
+  await photos.locator('input[type=file]').setInputFiles('app/icon.svg');
+  await expect(photos.getByRole('img')).toHaveJSProperty('complete', true);
+  await photos.getByRole('button', { name: 'Remove photo 1' }).click();
+  await expect(photos.getByRole('img')).toHaveCount(0);
 });

@@ -11,11 +11,14 @@ import { inTransaction } from './transaction';
 
 const MOST_BYTES = 1_500_000; // the browser makes it small before it sends it
 
+/** A photo as it was sent, or a refusal where it is too large. */
+export const readPhotoBody = (request: Request): Promise<Buffer> =>
+  readBody(request, MOST_BYTES, 'The photo is larger than 1.5 MB. Send it from the page: it is made smaller there.');
+
 /** Keeps a photo. Sent again under its id it is one photo. */
 export async function keepAPhoto(who: Who, planId: string, photoId: string, request: Request): Promise<{ id: string }> {
   const [ofPlan, id] = [await permitted(who, 'log', planId), checkedId('photoId', photoId)];
-  const tooMuch = 'The photo is larger than 1.5 MB. Send it from the round: it is made smaller there.';
-  const sent = await readBody(request, MOST_BYTES, tooMuch);
+  const sent = await readPhotoBody(request);
   const digest = createHash('sha256').update(sent).digest('hex');
   const jpeg = await pictureMadeAnew(sent);
   return inTransaction(async (tx) => {

@@ -2,9 +2,9 @@ import { and, count, desc, eq, inArray, like, sql } from 'drizzle-orm';
 import type { Plan, PlanList } from '../core/plan/plan';
 import { database } from '../db/client';
 import { plans } from '../db/schema';
+import { isListed, isThere } from './listed-lines';
 import { permitted, sitesOf, type Who } from './people/may';
 import { noSuchPlan } from './plan-id';
-import { isThere } from './sites/remove-line';
 import { storedPlan } from './stored-plan';
 
 export interface StoredPlan {
@@ -63,12 +63,12 @@ export async function listPlans(who: Who, words = ''): Promise<PlanList> {
   );
   const sites = sitesOf(who, 'read');
   const seen = sites && inArray(plans.siteId, sites);
-  const own = and(eq(plans.isDemo, false), isThere, seen, ...named);
+  const own = and(eq(plans.isDemo, false), isListed, seen, ...named);
   const [demos, lines, [all]] = await Promise.all([
     database()
       .select(row)
       .from(plans)
-      .where(and(eq(plans.isDemo, true), isThere, seen))
+      .where(and(eq(plans.isDemo, true), isListed, seen))
       .orderBy(desc(plans.updatedAt)),
     database().select(row).from(plans).where(own).orderBy(desc(plans.updatedAt)).limit(LISTED),
     database().select({ n: count() }).from(plans).where(own),

@@ -5,13 +5,15 @@ import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
 import { devices, guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
-import { plans, revisions, weatherYears } from '../../db/schema';
+import { plans, revisions, sitePhotos, templates, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
 import { propose } from '../proposals';
 import { createPlan } from '../save-plan';
 import { saveRevision } from '../save-revision';
 import { saveWeather } from '../save-weather';
+import { keepSitePhoto } from '../sites/site-photos';
+import { saveTemplate } from '../sites/templates';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { madeUpWeather } from '../test/made-up-weather';
 import { pictureOf } from '../test/picture';
@@ -43,6 +45,7 @@ interface There {
   person: string;
   link: string;
   device: string;
+  template: string;
   proposal: string;
 }
 interface Ask {
@@ -188,6 +191,33 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   },
   'PUT /api/pin': { may: ALL, body: () => ({ pin: '4711' }), foreign: 'none' },
   'DELETE /api/pin': { may: ALL, foreign: 'none' },
+  'POST /api/plans/[id]/archive': { may: OWNERS, params: ofPlan },
+  'DELETE /api/plans/[id]/archive': { may: OWNERS, params: ofPlan },
+  'POST /api/sites/[siteId]/templates': {
+    may: PLANNERS,
+    params: (t) => ({ siteId: t.siteId }),
+    body: (t) => ({ id: uuid(), name: 'Small shop', planId: t.plan }),
+  },
+  'GET /api/sites/[siteId]/templates/[templateId]': {
+    may: ALL,
+    params: (t) => ({ siteId: t.siteId, templateId: t.template }),
+  },
+  'DELETE /api/sites/[siteId]/templates/[templateId]': {
+    may: PLANNERS,
+    params: (t) => ({ siteId: t.siteId, templateId: t.template }),
+  },
+  'GET /api/sites/[siteId]/photos/[photoId]': {
+    may: ALL,
+    params: (t) => ({ siteId: t.siteId, photoId: t.photo }),
+  },
+  'PUT /api/sites/[siteId]/photos/[photoId]': {
+    may: LOGGERS,
+    params: (t) => ({ siteId: t.siteId, photoId: uuid() }),
+  },
+  'DELETE /api/sites/[siteId]/photos/[photoId]': {
+    may: OWNERS,
+    params: (t) => ({ siteId: t.siteId, photoId: t.photo }),
+  },
   'PUT /api/sites/[siteId]/names': {
     may: OWNERS,
     params: (t) => ({ siteId: t.siteId }),
@@ -291,12 +321,14 @@ async function fill(siteId: string): Promise<There> {
     .insert(people)
     .values({ id: person, name: 'Noor', email: `${person}@example.com` });
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
-  const proposal = uuid();
+  const [proposal, template] = [uuid(), uuid()];
+  await saveTemplate(ALONE, siteId, { id: template, name: 'Small shop', planId: plan });
+  await keepSitePhoto(ALONE, siteId, photoId, await photo());
   await propose(ALONE, plan, { id: proposal, base: goodShop(), plan: { ...goodShop(), name: 'Other' }, note: 'Why' });
   const { body: made } = await newDevice(ALONE, siteId, { name: 'Pump room' });
   const { id: device } = made as { id: string };
   const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal };
+  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal, template };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
@@ -316,7 +348,7 @@ beforeAll(async () => {
 beforeEach(async () => {
   await database().delete(weatherYears);
   await database().delete(guestLinks);
-  await database().delete(devices);
+  for (const table of [devices, sitePhotos, templates]) await database().delete(table);
   [own, foreign] = [await fill(OWN), await fill(FOREIGN)];
 });
 afterAll(async () => {
@@ -327,7 +359,7 @@ afterAll(async () => {
 async function ask(route: string, who: string, t: There, headers: Record<string, string> = {}): Promise<number> {
   const { params, body, query = '' } = ROUTES[route] as Ask;
   const method = route.split(' ')[0] as string;
-  const isPhoto = route.startsWith('PUT /api/plans/[id]/photos');
+  const isPhoto = /^PUT .*\/photos\//.test(route);
   const init = isPhoto
     ? await photo()
     : new Request(`http://127.0.0.1/${typeof query === 'string' ? query : query(t)}`, {

@@ -1,12 +1,16 @@
 import { and, asc, count, eq, inArray, like, max, sql } from 'drizzle-orm';
+import type { Climate } from '../../core/plan/survey';
 import { database } from '../../db/client';
 import { sites } from '../../db/people';
 import { drainEntries, logEntries, plans } from '../../db/schema';
+import { isListed, isThere } from '../listed-lines';
 import { permittedSite, sitesOf, type Who } from '../people/may';
 import { type Member, membersOf } from '../people/members';
 import { staleLines } from '../work/line-states';
 import { statesOfSites } from '../work/work-list';
-import { isThere, type RemovedLine, removedOf } from './remove-line';
+import { type RemovedLine, removedOf } from './remove-line';
+import { sitePhotosOf } from './site-photos';
+import { listTemplates, type TemplateName } from './templates';
 
 /** Sites that a list shows at once; more are found by their names. */
 const LISTED = 100;
@@ -80,10 +84,16 @@ const linesOfSites = (ids: readonly string[]) =>
       ),
     })
     .from(plans)
-    .where(and(inArray(plans.siteId, [...ids]), isThere))
+    .where(and(inArray(plans.siteId, [...ids]), isListed))
     .groupBy(plans.siteId)
     .then((found) => found.map((f) => ({ ...f, lastEntry: f.lastEntry === '' ? null : f.lastEntry })));
 
+export interface SiteLine {
+  readonly id: string;
+  readonly shop: string;
+  readonly name: string;
+  readonly stages: number;
+}
 export interface SitePage {
   readonly id: string;
   readonly name: string;
@@ -91,14 +101,19 @@ export interface SitePage {
   readonly address: string;
   readonly contacts: string;
   readonly notes: string;
-  readonly lines: readonly {
-    readonly id: string;
-    readonly shop: string;
-    readonly name: string;
-    readonly stages: number;
-  }[];
+  /** The weather of the year that new lines begin with. */
+  readonly climate: Climate | null;
+  readonly lines: readonly SiteLine[];
+  readonly archived: readonly SiteLine[];
   readonly removed: readonly RemovedLine[];
   readonly members: readonly Member[];
+  /** Ids of its photos. */
+  readonly photos: readonly string[];
+  readonly templates: readonly TemplateName[];
+  /** Whether whoever reads may build lines here. */
+  readonly plans: boolean;
+  /** Whether whoever reads may write into its logs, and add photos. */
+  readonly logs: boolean;
   /** Whether whoever reads may change the site and move its lines. */
   readonly isOwn: boolean;
   /** Other sites to which they may move lines. */
@@ -108,13 +123,13 @@ export interface SitePage {
 /** A site with its lines. */
 export async function readSite(who: Who, siteId: string): Promise<SitePage> {
   const own = await permittedSite(who, 'read', siteId);
-  const led = sitesOf(who, 'people');
+  const [led, plansOn, logsOn] = [sitesOf(who, 'people'), sitesOf(who, 'plan'), sitesOf(who, 'log')];
   const isOwn = led?.includes(own) ?? true;
-  const { id, shop, name, stages } = plans;
-  const [[site], lines, removed, members, others] = await Promise.all([
+  const { id, shop, name, stages, archivedAt } = plans;
+  const [[site], lines, removed, members, others, photos, templates] = await Promise.all([
     database().select().from(sites).where(eq(sites.id, own)),
     database()
-      .select({ id, shop, name, stages })
+      .select({ id, shop, name, stages, archivedAt })
       .from(plans)
       .where(and(eq(plans.siteId, own), isThere))
       .orderBy(asc(shop), asc(name))
@@ -129,14 +144,27 @@ export async function readSite(who: Who, siteId: string): Promise<SitePage> {
           .orderBy(asc(sites.name))
           .limit(500)
       : [],
+    sitePhotosOf(own),
+    listTemplates(who),
   ]);
-  const { at: _at, ...told } = site as NonNullable<typeof site>;
+  const { at: _at, ...details } = site as NonNullable<typeof site>;
+  const told = (l: (typeof lines)[number]): SiteLine => ({
+    id: l.id,
+    shop: l.shop ?? '–',
+    name: l.name ?? '–',
+    stages: l.stages ?? 0,
+  });
   return {
-    ...told,
-    lines: lines.map((l) => ({ id: l.id, shop: l.shop ?? '–', name: l.name ?? '–', stages: l.stages ?? 0 })),
+    ...details,
+    lines: lines.filter((l) => l.archivedAt === null).map(told),
+    archived: lines.filter((l) => l.archivedAt !== null).map(told),
     removed,
     members,
+    photos,
+    templates: templates.filter((t) => t.siteId === own),
     isOwn,
+    plans: plansOn?.includes(own) ?? true,
+    logs: logsOn?.includes(own) ?? true,
     others: others.filter((o) => o.id !== own),
   };
 }

@@ -8,10 +8,13 @@ import { newFeed, readFeed } from '../feeds';
 import { ALONE } from '../people/may';
 import { prepareDatabase } from '../prepare-database';
 import { listPlans, readPlan } from '../read-plan';
-import { createPlan } from '../save-plan';
+import { createPlan, savePlan } from '../save-plan';
 import { closeDatabase, freshDatabase } from '../test/database';
+import { staleLines } from '../work/line-states';
 import { listSites, readSite } from './list-sites';
-import { KEPT_DAYS, removeLine, restoreLine } from './remove-line';
+import { archiveLine, KEPT_DAYS, removeLine, restoreLine, unarchiveLine } from './remove-line';
+import { changeSite } from './save-site';
+import { listTemplates, readTemplate, saveTemplate } from './templates';
 
 const [id, other] = [crypto.randomUUID(), crypto.randomUUID()];
 let pool: Pool;
@@ -59,4 +62,41 @@ test('it is deleted for good at the first start after thirty days, and not befor
   expect((await seen()).removed).toEqual([]);
   await expect(restoreLine(ALONE, id)).rejects.toMatchObject({ status: 404 });
   expect(await database().$count(plans)).toBe(1);
+});
+
+test('an archived line is on the list of its site alone, can be read, has nothing due, and comes back', async () => {
+  await archiveLine(ALONE, other);
+  const { listed, onSite } = await seen();
+  expect([listed, onSite]).toEqual([[], []]);
+  expect((await readSite(ALONE, FIRST_SITE_ID)).archived.map((l) => l.id)).toEqual([other]);
+  expect((await readPlan(ALONE, other)).id).toBe(other);
+  expect(await staleLines(undefined)).toBe(0);
+  await unarchiveLine(ALONE, other);
+  expect((await seen()).listed).toEqual([other]);
+  await removeLine(ALONE, other);
+  await expect(archiveLine(ALONE, other)).rejects.toMatchObject({ status: 404 });
+  await restoreLine(ALONE, other);
+});
+
+test('a template is the plan of its line as it was, with a routine that is not begun', async () => {
+  const { plan, rowVersion } = await readPlan(ALONE, other);
+  const begun = { ...plan, routine: { ...plan.routine, startedOn: '2026-11-01' } };
+  await savePlan(ALONE, other, { writeId: crypto.randomUUID(), rowVersion, plan: begun });
+  const template = { id: crypto.randomUUID(), name: 'Small shop', planId: other };
+  await saveTemplate(ALONE, FIRST_SITE_ID, template);
+  await saveTemplate(ALONE, FIRST_SITE_ID, template);
+  expect(await listTemplates(ALONE)).toHaveLength(1);
+  const read = await readTemplate(ALONE, FIRST_SITE_ID, template.id);
+  expect(read).toEqual({ name: 'Small shop', plan: { ...begun, routine: { ...begun.routine, startedOn: null } } });
+});
+
+test('the climate of a site is that of one of its lines, until it is taken back', async () => {
+  const { plan } = await readPlan(ALONE, other);
+  const climateAfter = async (climateOf: string | null) => {
+    await changeSite(ALONE, FIRST_SITE_ID, { climateOf });
+    return (await readSite(ALONE, FIRST_SITE_ID)).climate;
+  };
+  expect(await climateAfter(other)).toEqual(plan.survey.climate);
+  expect(await climateAfter(null)).toBeNull();
+  await expect(climateAfter(crypto.randomUUID())).rejects.toMatchObject({ status: 404 });
 });

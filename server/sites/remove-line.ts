@@ -1,4 +1,4 @@
-import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, lt } from 'drizzle-orm';
 import { DAY_MS } from '../../core/quantity/constants';
 import { database } from '../../db/client';
 import { plans } from '../../db/schema';
@@ -11,25 +11,54 @@ import { inTransaction, type Transaction } from '../transaction';
 export const KEPT_DAYS = 30;
 
 /** Removes a line from every list. It can be restored for thirty days. */
-export const removeLine = (who: Who, planId: string): Promise<{ id: string }> => change(who, planId, new Date());
+export const removeLine = (who: Who, planId: string): Promise<{ id: string }> =>
+  change(who, planId, 'removedAt', new Date());
 
 /** Restores a line that was removed, with its log. @param tx what else it is a part of */
 export const restoreLine = (who: Who, planId: string, tx?: Transaction): Promise<{ id: string }> =>
-  change(who, planId, null, tx);
+  change(who, planId, 'removedAt', null, tx);
 
-async function change(who: Who, planId: string, removedAt: Date | null, within?: Transaction): Promise<{ id: string }> {
+/** Archives a line: it stays as it is for as long as one likes, on no list but that of its site, and nothing is due on it. */
+export const archiveLine = (who: Who, planId: string): Promise<{ id: string }> =>
+  change(who, planId, 'archivedAt', new Date());
+
+/** Takes a line out of the archive. */
+export const unarchiveLine = (who: Who, planId: string): Promise<{ id: string }> =>
+  change(who, planId, 'archivedAt', null);
+
+const SAYS = {
+  removedAt: ['Line removed.', 'Line restored.'],
+  archivedAt: ['Line archived.', 'Line taken out of the archive.'],
+} as const;
+
+async function change(
+  who: Who,
+  planId: string,
+  what: keyof typeof SAYS,
+  at: Date | null,
+  within?: Transaction,
+): Promise<{ id: string }> {
   const id = checkedId('id', planId);
   const work = async (tx: Transaction): Promise<{ id: string }> => {
     const [line] = await tx
-      .select({ siteId: plans.siteId, name: plans.name, removedAt: plans.removedAt })
+      .select({
+        siteId: plans.siteId,
+        name: plans.name,
+        removedAt: plans.removedAt,
+        archivedAt: plans.archivedAt,
+      })
       .from(plans)
       .where(eq(plans.id, id))
       .for('update');
     if (!line || (who !== ALONE && !who.roles.has(line.siteId))) throw noSuchPlan();
     await siteFor(who, 'people', line.siteId);
-    if ((line.removedAt === null) === (removedAt === null)) return { id };
-    await tx.update(plans).set({ removedAt }).where(eq(plans.id, id));
-    const says = [removedAt === null ? 'Line restored.' : 'Line removed.'];
+    if (what === 'archivedAt' && line.removedAt !== null) throw noSuchPlan();
+    if ((line[what] === null) === (at === null)) return { id };
+    await tx
+      .update(plans)
+      .set({ [what]: at })
+      .where(eq(plans.id, id));
+    const says = [SAYS[what][at === null ? 1 : 0]];
     await note(tx, who, { siteId: line.siteId, planId: id, about: line.name ?? '', says });
     return { id };
   };
@@ -59,9 +88,6 @@ export async function removedOf(siteId: string): Promise<RemovedLine[]> {
     removedAt: (r.removedAt as Date).toISOString(),
   }));
 }
-
-/** Lines that are still there. */
-export const isThere = isNull(plans.removedAt);
 
 /** Those that were removed long enough ago: they go for good, with their logs. */
 export const isOver = (nowMs: number) => lt(plans.removedAt, new Date(nowMs - KEPT_DAYS * DAY_MS));

@@ -1,11 +1,14 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import type { Climate } from '../../core/plan/survey';
+import { database } from '../../db/client';
 import { members, sites } from '../../db/people';
 import { plans } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
 import { note } from '../people/audit';
 import { ALONE, permitted, permittedSite, siteFor, type Who } from '../people/may';
-import { idSchema } from '../plan-id';
+import { idSchema, noSuchPlan } from '../plan-id';
+import { storedPlan } from '../stored-plan';
 import { inTransaction } from '../transaction';
 
 const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
@@ -17,7 +20,13 @@ const details = {
   notes: text(2000),
 };
 const createSchema = z.strictObject({ id: idSchema, name: details.name });
-const changeSchema = z.strictObject(details).partial();
+const changeSchema = z
+  .strictObject({
+    ...details,
+    /** A line whose weather of the year new lines begin with; nothing takes it back. */
+    climateOf: idSchema.nullable(),
+  })
+  .partial();
 const LABELS: Readonly<Record<keyof typeof details, string>> = {
   name: 'Name',
   customer: 'Customer',
@@ -48,18 +57,36 @@ export async function createSite(who: Who, input: unknown): Promise<{ id: string
 /** Changes what is said of a site; what is not given stays. */
 export async function changeSite(who: Who, siteId: string, input: unknown): Promise<{ id: string }> {
   const id = await permittedSite(who, 'people', siteId);
-  const change = checked(changeSchema, input);
+  const { climateOf, ...change } = checked(changeSchema, input);
+  const climate = climateOf === undefined ? undefined : await climateOfLine(who, id, climateOf);
   return inTransaction(async (tx) => {
     const [before] = await tx.select().from(sites).where(eq(sites.id, id)).for('update');
-    if (!before || Object.keys(change).length === 0) return { id };
-    await tx.update(sites).set(change).where(eq(sites.id, id));
+    const set = { ...change, ...(climate && { climate: climate.is }) };
+    if (!before || Object.keys(set).length === 0) return { id };
+    await tx.update(sites).set(set).where(eq(sites.id, id));
     const says = (Object.keys(LABELS) as (keyof typeof details)[]).flatMap((field) => {
       const [was, is] = [before[field], change[field]];
       return is === undefined || is === was ? [] : [`${LABELS[field]}: “${was}” → “${is}”.`];
     });
+    if (climate) says.push(climate.says);
     await note(tx, who, { siteId: id, about: change.name ?? before.name, says });
     return { id };
   });
+}
+
+async function climateOfLine(
+  who: Who,
+  siteId: string,
+  planId: string | null,
+): Promise<{ is: Climate | null; says: string }> {
+  if (planId === null) return { is: null, says: 'New lines begin without its climate.' };
+  const [line] = await database()
+    .select({ siteId: plans.siteId, document: plans.document })
+    .from(plans)
+    .where(eq(plans.id, await permitted(who, 'read', planId)));
+  if (line?.siteId !== siteId) throw noSuchPlan();
+  const plan = storedPlan(line.document);
+  return { is: plan.survey.climate, says: `New lines begin with the climate of ${plan.name}.` };
 }
 
 const moveSchema = z.strictObject({ siteId: idSchema });

@@ -7,6 +7,7 @@ import { database } from '../../db/client';
 import { lineStates, plans } from '../../db/schema';
 import { hoursOf } from '../calendar/calendar-of';
 import { clockOnTheWall } from '../clock';
+import { isListed } from '../listed-lines';
 import { readLogSummary } from '../read-log-summary';
 import { storedPlan } from '../stored-plan';
 
@@ -26,7 +27,7 @@ const threads = new Piscina({
 
 const staleOn = (day: string, of: SQL | undefined): SQL | undefined =>
   and(
-    isNull(plans.removedAt),
+    isListed,
     of,
     or(isNull(lineStates.planId), ne(lineStates.day, day), ne(lineStates.rowVersion, plans.rowVersion)),
   );

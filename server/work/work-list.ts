@@ -1,4 +1,4 @@
-import { and, asc, count, eq, inArray, isNull, lt, min, sql, sum } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, lt, min, sql, sum } from 'drizzle-orm';
 import { z } from 'zod';
 import { siteTimeMs, siteTimeOf } from '../../core/log/site-clock';
 import type { WorkTask } from '../../core/maintenance/line-state';
@@ -8,6 +8,7 @@ import { sites } from '../../db/people';
 import { lineStates, plans, siteOrders } from '../../db/schema';
 import { clockOnTheWall } from '../clock';
 import { checked, RequestRefused } from '../errors';
+import { isListed } from '../listed-lines';
 import { personIdOf, sitesOf, type Who } from '../people/may';
 import { inTransaction } from '../transaction';
 import { staleLines } from './line-states';
@@ -61,7 +62,7 @@ export async function readWorkList(
   const may = sitesOf(who, 'read');
   const stale = await staleLines(may);
   const due = and(
-    isNull(plans.removedAt),
+    isListed,
     lt(lineStates.nextDue, until),
     may && inArray(plans.siteId, may),
     only && inArray(plans.siteId, [...only]),
@@ -111,7 +112,7 @@ async function linesOf(siteIds: readonly string[], until: string) {
     .from(plans)
     .innerJoin(lineStates, eq(lineStates.planId, plans.id))
     .innerJoin(sites, eq(sites.id, plans.siteId))
-    .where(and(inArray(plans.siteId, [...siteIds]), isNull(plans.removedAt), lt(lineStates.nextDue, until)))
+    .where(and(inArray(plans.siteId, [...siteIds]), isListed, lt(lineStates.nextDue, until)))
     .orderBy(asc(plans.shop), asc(plans.name));
   return rows.map(({ site, line, state }) => ({
     site,
@@ -141,7 +142,7 @@ export async function statesOfSites(siteIds: readonly string[]) {
     })
     .from(plans)
     .innerJoin(lineStates, eq(lineStates.planId, plans.id))
-    .where(and(inArray(plans.siteId, [...siteIds]), isNull(plans.removedAt)))
+    .where(and(inArray(plans.siteId, [...siteIds]), isListed))
     .groupBy(plans.siteId);
 }
 

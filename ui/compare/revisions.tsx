@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/plan/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { copyName } from '@/ui/primitives/copy-name';
 import { Moment } from '@/ui/units/moment';
-import { copyName } from './copy-name';
 
 interface Refusal {
   readonly error?: { readonly message?: string; readonly issues?: readonly { readonly message: string }[] };

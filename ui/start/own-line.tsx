@@ -6,12 +6,14 @@ import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { JOBS } from '@/core/plan/jobs';
 import { startPlan } from '@/core/plan/start-plan';
+import type { Climate } from '@/core/plan/survey';
 import { METRIC, US_CUSTOMARY } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityField, TextField } from '@/ui/forms/registered-fields';
 import { useUnits } from '@/ui/units/units';
 import { create, nearestYear, type Refused } from './create-line';
+import { inClimate } from './in-climate';
 import { Refusals } from './refusals';
 import {
   COMPRESSOR_TYPES,
@@ -25,7 +27,7 @@ import {
 } from './start-form-schema';
 
 /** A line of one's own from a few answers: every field has a typical number that may stay. */
-export function OwnLine({ siteId }: { siteId: string | undefined }) {
+export function OwnLine({ siteId, climate }: { siteId: string | undefined; climate: Climate | null }) {
   const router = useRouter();
   const [refused, setRefused] = useState<Refused>();
   const { choice } = useUnits();
@@ -40,10 +42,8 @@ export function OwnLine({ siteId }: { siteId: string | undefined }) {
     setRefused(undefined);
     const year = weather ? await nearestYear(start) : undefined;
     if (year && 'message' in year) return setRefused(year);
-    const answer = await create(
-      startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID()),
-      siteId,
-    );
+    const plan = startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID());
+    const answer = await create(year ? plan : inClimate(plan, climate), siteId);
     if ('id' in answer) router.push(`/lines/${answer.id}/line`);
     else setRefused(answer);
   });

@@ -1,8 +1,10 @@
 import { Droplets, Grape, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanList } from '@/core/plan/plan';
+import type { Climate } from '@/core/plan/survey';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
+import { type TemplateName, Templates } from './templates';
 
 const A_PLANT = 30; // stages
 const SOME = 12; // lines that are found by looking
@@ -13,6 +15,8 @@ export function StartView({
   words,
   sees,
   siteId,
+  climate,
+  templates,
 }: {
   list: PlanList;
   words: string;
@@ -20,6 +24,9 @@ export function StartView({
   sees: 'plans' | 'reads' | 'nothing';
   /** The site on which a new line is to stand, where one was chosen. */
   siteId: string | undefined;
+  /** The weather that lines of this site begin with. */
+  climate: Climate | null;
+  templates: readonly TemplateName[];
 }) {
   const { lines } = list;
   const demos = lines.filter((l) => l.isDemo).sort((a, b) => a.stages - b.stages);
@@ -33,7 +40,7 @@ export function StartView({
           drain, and compare it with the expected amount.
         </p>
       </div>
-      {sees === 'plans' ? <OwnLine siteId={siteId} /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
+      {sees === 'plans' ? <OwnLine siteId={siteId} climate={climate} /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
       <div className="grid gap-4">
         {demos.map((demo) => (
           <Link
@@ -118,6 +125,9 @@ export function StartView({
               </p>
             )}
           </section>
+        )}
+        {sees === 'plans' && templates.length > 0 && (
+          <Templates templates={templates} siteId={siteId} climate={climate} />
         )}
         {sees === 'plans' && <OpenFile />}
       </div>
