@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { type Plan, type RevisionSummary, revisionNameSchema } from '@/core/plan/plan';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { copyName } from '@/ui/primitives/copy-name';
+import { copyOf } from '@/ui/primitives/copy-of';
 import { Moment } from '@/ui/units/moment';
 
 interface Refusal {
@@ -42,7 +42,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
   };
   const copy = async (): Promise<void> => {
     const id = crypto.randomUUID();
-    const refused = await send('/api/plans', { id, besideId: planId, plan: { ...plan, name: copyName(plan.name) } });
+    const refused = await send('/api/plans', { id, besideId: planId, plan: copyOf(plan) });
     if (refused) setError(refused);
     else router.push(`/lines/${id}/line`);
   };

@@ -7,7 +7,7 @@ import { DropdownMenu } from 'radix-ui';
 import { toast } from 'sonner';
 import type { Plan } from '@/core/plan/plan';
 import { send } from '@/ui/forms/send';
-import { copyName } from '@/ui/primitives/copy-name';
+import { copyOf } from '@/ui/primitives/copy-of';
 import type { SiteLine, SitePage } from './site-types';
 
 /** The lines of a site, with what may be done with each; those that are archived, and those that were removed. */
@@ -69,11 +69,10 @@ function LineMenu({ line, site }: { line: SiteLine; site: SitePage }) {
       .then((answer) => (answer.ok ? answer.json() : undefined))
       .catch(() => undefined)) as { plan: Plan } | undefined;
     if (!read) return void toast('The server does not answer. Nothing was changed; try again in a moment.');
-    const name = copyName(read.plan.name);
-    const plan = { ...read.plan, name };
+    const plan = copyOf(read.plan);
     await does(
       send('POST', '/api/plans', { id: crypto.randomUUID(), besideId: line.id, plan }),
-      `${name} stands beside it, without its log.`,
+      `${plan.name} stands beside it, without its log.`,
     );
   };
   const remove = async (): Promise<void> => {

@@ -1,4 +1,4 @@
-import { copyName } from './copy-name';
+import { copyName } from './copy-of';
 
 test('a copy is called plan B, and a copy of that plan C; long names stay within the limit', () => {
   expect(copyName('Loft line')).toBe('Loft line, plan B');
