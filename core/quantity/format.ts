@@ -30,6 +30,16 @@ export function formatNumber(value: number, decimals?: number, figures = 3): str
 }
 
 /**
+ * The same with the decimal sign that the person likes.
+ * @param choice their units and decimal sign
+ * @example numberFor(34.7983, { decimal: 'comma' }) // '34,8'
+ */
+export const numberFor = (value: number, choice: UnitChoice, decimals?: number, figures?: number): string =>
+  withSign(formatNumber(value, decimals, figures), choice);
+
+const withSign = (text: string, { decimal }: UnitChoice): string => (decimal ? text.replace('.', ',') : text);
+
+/**
  * An SI value as number and unit in the unit that the person likes.
  * @param atmosphericPa the local barometer, for gauge pressures
  * @param si in the SI unit of the quantity
@@ -43,7 +53,7 @@ export function formatQuantity(
   atmosphericPa: number = SEA_LEVEL_PA,
 ): Formatted {
   const u = unitOf(quantity, choice[quantity]);
-  return { number: formatNumber(fromSi(si, u, atmosphericPa), u.decimals, u.figures), unit: u.symbol };
+  return { number: numberFor(fromSi(si, u, atmosphericPa), choice, u.decimals, u.figures), unit: u.symbol };
 }
 
 /**
@@ -66,5 +76,5 @@ export function say(si: number, quantity: QuantityName, choice?: UnitChoice, atm
  */
 export function editableNumber(si: number, quantity: QuantityName, choice: UnitChoice, atmosphericPa: number): string {
   const value = fromSi(si, unitOf(quantity, choice[quantity]), atmosphericPa);
-  return String(Number(value.toPrecision(4)) || 0);
+  return withSign(String(Number(value.toPrecision(4)) || 0), choice);
 }

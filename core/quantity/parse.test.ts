@@ -82,16 +82,27 @@ describe('what people type', () => {
       fc.property(
         fc.constantFrom(...each),
         fc.double({ min: 0.02, max: 900, noNaN: true }),
-        ([quantity, u], number) => {
+        fc.constantFrom({}, { decimal: 'comma' } as const),
+        ([quantity, u], number, decimal) => {
           const si = toSi(number, u, 98000);
           expect(fromSi(si, u, 98000)).toBeCloseTo(number, 6);
-          const choice = { [quantity]: u.id };
+          const choice = { [quantity]: u.id, ...decimal };
           const typed = `${editableNumber(si, quantity, choice, 98000)} ${u.symbol}`;
-          const back = fromSi(siOf(typed, quantity, { atmosphericPa: 98000 }), u, 98000);
+          const back = fromSi(siOf(typed, quantity, { choice: decimal, atmosphericPa: 98000 }), u, 98000);
           expect(Math.abs(back - number)).toBeLessThanOrEqual(Math.abs(number) * 6e-4);
         },
       ),
     );
+  });
+
+  test('with a decimal comma, a comma before three digits is one, and a point is asked about', () => {
+    const choice = { decimal: 'comma' } as const;
+    expect(siOf('1,234 bar', 'pressureDifference', { choice })).toBeCloseTo(123_400, 6);
+    expect(siOf('1.234,5 mbar', 'pressureDifference', { choice })).toBeCloseTo(123_450, 6);
+    expect(siOf('2.5', 'pressureDifference', { choice })).toBeCloseTo(250_000, 6);
+    expect(messageOf('1.234', 'volumeFlow', { choice })).toMatch(/can be read as 1234 or as 1,234.*use a comma/);
+    expect(messageOf('140,5 %', 'share', { choice, max: 0.995 })).toMatch(/140,5 % is not.*99,5 % or less/);
+    expect(say(34.7983, 'temperature', choice)).toBe('34,8 °C');
   });
 
   test('no text makes it throw', () => {

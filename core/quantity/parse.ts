@@ -1,5 +1,5 @@
 import { SEA_LEVEL_PA } from '../air/atmosphere';
-import { formatNumber } from './format';
+import { numberFor } from './format';
 import {
   fromSi,
   QUANTITIES,
@@ -38,15 +38,19 @@ function findUnit(quantity: Quantity, text: string): Unit | undefined {
   return quantity.units.find((u) => spelling(u.symbol) === wanted || u.spellings.some((s) => spelling(s) === wanted));
 }
 
-/** Reads a number with a decimal point or comma; `undefined` if it is none, a text if it can be read in two ways. */
-function readNumber(text: string): number | string | undefined {
+/**
+ * Reads a number with a decimal point or comma; `undefined` if it is none, a text if it can be read in two ways: where the
+ * other sign than the person's own stands before three digits.
+ */
+function readNumber(text: string, decimal: 'comma' | 'point'): number | string | undefined {
   const t = text
     .replace(/[−–]/g, '-')
     .replace(/(?<=\d)[   '](?=\d{3}(\D|$))/g, '')
     .trim();
-  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(t)) {
-    const joined = t.replace(',', '');
-    return `“${t}” can be read as ${joined} or as ${t.replace(',', '.')}. Type ${joined}, or use a point for decimals.`;
+  const [own, other] = decimal === 'comma' ? [',', '.'] : ['.', ','];
+  if (/^[+-]?[1-9]\d{0,2}[.,]\d{3}$/.test(t) && t.includes(other)) {
+    const joined = t.replace(other, '');
+    return `“${t}” can be read as ${joined} or as ${t.replace(other, own)}. Type ${joined}, or use a ${decimal} for decimals.`;
   }
   let plain = t;
   if (/^[+-]?\d{1,3}(,\d{3})+\.\d+$|^[+-]?\d{1,3}(,\d{3}){2,}$/.test(t)) plain = t.replaceAll(',', '');
@@ -66,11 +70,11 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
   const { choice = {}, atmosphericPa = SEA_LEVEL_PA, min, max } = options;
   const own = unitOf(quantity, choice[quantity]);
   const known = QUANTITIES[quantity] as Quantity;
-  const example = `for example “${formatNumber(fromSi(known.typical, own, atmosphericPa))} ${own.symbol}”`;
+  const example = `for example “${numberFor(fromSi(known.typical, own, atmosphericPa), choice)} ${own.symbol}”`;
   const trimmed = text.trim();
   if (trimmed === '') return { ok: false, message: `Type ${known.name}, ${example}.` };
   const match = /^([+\-−–]?[\d.,\s   ']*\d(?:[.,]?)(?:e[+-]?\d+)?)\s*(.*)$/i.exec(trimmed);
-  const number = match?.[1] === undefined ? undefined : readNumber(match[1]);
+  const number = match?.[1] === undefined ? undefined : readNumber(match[1], choice.decimal ?? 'point');
   if (typeof number === 'string') return { ok: false, message: number };
   if (number === undefined || !Number.isFinite(number))
     return { ok: false, message: `“${short(trimmed)}” is not a number. Type ${known.name}, ${example}.` };
@@ -84,7 +88,7 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
     };
   }
   const value = toSi(number, u, atmosphericPa);
-  const understood = `${formatNumber(number, decimalsOf(number))} ${u.symbol}`;
+  const understood = `${numberFor(number, choice, decimalsOf(number))} ${u.symbol}`;
   const belowVacuum = quantity === 'pressure' && value <= 0;
   const belowZero = quantity === 'temperature' && value < -273.15;
   const slack = 1e-9 * Math.max(Math.abs(min ?? 0), Math.abs(max ?? 0));
@@ -99,7 +103,10 @@ export function parseQuantity(text: string, quantity: QuantityName, options: Par
       : belowZero
         ? ' is below absolute zero'
         : ' is not possible here';
-    return { ok: false, message: `${understood}${why}. Allowed: ${rangeText(quantity, u, min, max, atmosphericPa)}.` };
+    return {
+      ok: false,
+      message: `${understood}${why}. Allowed: ${rangeText(quantity, u, min, max, atmosphericPa, choice)}.`,
+    };
   }
   return { ok: true, value, understood };
 }
@@ -114,10 +121,11 @@ export function rangeText(
   min: number | undefined,
   max: number | undefined,
   atmosphericPa: number = SEA_LEVEL_PA,
+  choice: UnitChoice = {},
 ): string {
   const inUnit = (si: number): string => {
     const x = Number(fromSi(si, u, atmosphericPa).toPrecision(3));
-    return formatNumber(x, Math.abs(x) < 0.0005 ? 0 : decimalsOf(x));
+    return numberFor(x, choice, Math.abs(x) < 0.0005 ? 0 : decimalsOf(x));
   };
   if (min !== undefined && max !== undefined) return `${inUnit(min)} to ${inUnit(max)} ${u.symbol}`;
   if (min !== undefined) return `${inUnit(min)} ${u.symbol} or more`;

@@ -282,8 +282,8 @@ export function fromSi(si: number, u: Unit, atmosphericPa: number): number {
   return (si - (u.gauge ? atmosphericPa : (u.offset ?? 0))) / u.factor;
 }
 
-/** Which unit a person likes for each quantity. */
-export type UnitChoice = Partial<Record<QuantityName, string>>;
+/** Which unit a person likes for each quantity, and whether decimals stand after a comma. */
+export type UnitChoice = Partial<Record<QuantityName, string>> & { readonly decimal?: 'comma' };
 
 export const METRIC: UnitChoice = { volumeFlow: 'm3/min' };
 export const US_CUSTOMARY: UnitChoice = {

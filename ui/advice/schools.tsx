@@ -4,7 +4,6 @@ import { useMemo, useState } from 'react';
 import { holdAgainst } from '@/core/advice/hold-against';
 import { measureOf } from '@/core/advice/measures';
 import { type Dispute, disputesOf } from '@/core/advice/schools';
-import { formatNumber } from '@/core/quantity/format';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Scrolls } from '@/ui/primitives/scrolls';
@@ -43,10 +42,10 @@ function Question({ dispute }: { dispute: Dispute }) {
 
 function Compared({ dispute }: { dispute: Dispute }) {
   const { plan, edit } = usePlan();
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const rows = useMemo(() => holdAgainst(plan, dispute, () => crypto.randomUUID()), [plan, dispute]);
   const tell = (value: number | undefined, quantity: ReturnType<typeof measureOf>['quantity']): string =>
-    value === undefined ? '–' : quantity === 'number' ? formatNumber(value) : say(value, quantity);
+    value === undefined ? '–' : quantity === 'number' ? number(value) : say(value, quantity);
   return (
     <div className="pb-3">
       <Scrolls label="Schools side by side">

@@ -21,7 +21,7 @@ const sayOn = (at: string | undefined): string => (at ? format(new Date(at), 'd 
 /** Filter elements and carbon: what has loaded them, and the days that ask for new ones. */
 export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; now: string }) {
   const { plan, section } = usePlan();
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const lives = useMemo(() => elementLives(plan, section, entries, now), [plan, section, entries, now]);
   if (lives.length === 0) return null;
   return (
@@ -60,7 +60,7 @@ export function ElementsPart({ entries, now }: { entries: readonly LifeEntry[]; 
                   {stage.kind === 'carbon-filter'
                     ? 'Its pressure drop does not show its life: oil vapour, temperature, hours and the calendar decide.'
                     : growth
-                      ? `Drop over a clean one (${say(cleanPa, 'pressureDifference')} as the line runs), at the same flow: now ×${(1 + rise).toFixed(2)}, ${growth.perH === 0 ? 'not rising' : `×${(growth.perH * 1000).toFixed(2)} more each 1000 loaded h (±${(growth.sd * 1000).toFixed(2)})`}.`
+                      ? `Drop over a clean one (${say(cleanPa, 'pressureDifference')} as the line runs), at the same flow: now ×${number(1 + rise, 2)}, ${growth.perH === 0 ? 'not rising' : `×${number(growth.perH * 1000, 2)} more each 1000 loaded h (±${number(growth.sd * 1000, 2)})`}.`
                       : 'Its drop was not read since: hours and the calendar count. Read it each week.'}
                   {stage.kind === 'coalescing-filter' &&
                     (wet

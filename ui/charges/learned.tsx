@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { lifeBand } from '@/core/desiccant/charge-life';
 import { KNOWN_FROM, type PlaceLife } from '@/core/maintenance/charge-lives';
 import { Scrolls } from '@/ui/primitives/scrolls';
-import { useUnits } from '@/ui/units/units';
+import { Plain, useUnits } from '@/ui/units/units';
 
 /** What its charges have taught about a place, and what neglect upstream costs it. */
 export function Learned({ life, children }: { life: PlaceLife; children: ReactNode }) {
@@ -14,10 +14,10 @@ export function Learned({ life, children }: { life: PlaceLife; children: ReactNo
     <div className="grid gap-3">
       <div>
         <p className="font-semibold">
-          Beads here take up {learned.mid.toFixed(2)} of the published capacity
+          Beads here take up <Plain value={learned.mid} decimals={2} /> of the published capacity
           <span className="font-normal text-quiet">
             {' '}
-            ({learned.low.toFixed(2)} to {learned.high.toFixed(2)}, 80 %)
+            (<Plain value={learned.low} decimals={2} /> to <Plain value={learned.high} decimals={2} />, 80 %)
           </span>
         </p>
         <p className="text-[0.88rem] text-quiet">
@@ -33,8 +33,8 @@ export function Learned({ life, children }: { life: PlaceLife; children: ReactNo
           <ul className="text-[0.9rem]">
             {life.neglect.slice(0, 3).map((n) => (
               <li key={n.stageId}>
-                Failed drain of {n.name}: {n.times.toFixed(n.times < 3 ? 1 : 0)} times the water, exhausted that many
-                times sooner
+                Failed drain of {n.name}: <Plain value={n.times} decimals={n.times < 3 ? 1 : 0} /> times the water,
+                exhausted that many times sooner
               </li>
             ))}
           </ul>
@@ -90,7 +90,9 @@ function PastCharges({ past }: { past: PlaceLife['past'] }) {
               <td className="px-2 text-right whitespace-nowrap">
                 {p.spent === undefined ? '–' : say(p.spent, 'share')}
               </td>
-              <td className="pl-2 text-right">{p.spent ? (p.loadKg / p.spent / p.handbookKg).toFixed(2) : '–'}</td>
+              <td className="pl-2 text-right">
+                {p.spent ? <Plain value={p.loadKg / p.spent / p.handbookKg} decimals={2} /> : '–'}
+              </td>
             </tr>
           ))}
         </tbody>

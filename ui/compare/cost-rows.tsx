@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 import { costOfLine, type LineCost } from '@/core/cost/cost-of-line';
 import { type KindName, kindOf } from '@/core/equipment/index';
 import type { Plan } from '@/core/plan/plan';
-import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
 
 const ROWS = [
   ['first', 'To buy'],
@@ -32,7 +32,8 @@ export function CostRows({
   const { plan } = usePlan();
   const { money } = plan;
   const costs = plans.map((p) => costOfLine(p, money));
-  const tell = (amount: number): string => `${formatNumber(amount, undefined, 2)} ${money.currency}`;
+  const { number } = useUnits();
+  const tell = (amount: number): string => `${number(amount, undefined, 2)} ${money.currency}`;
   const placeholders = [...new Set(costs.flatMap((c) => c.placeholders))].map((k) => kindOf(k as KindName).label);
   return (
     <>
@@ -51,7 +52,7 @@ export function CostRows({
                 {field in cost.kWh && (
                   <span className="text-quiet">
                     {' '}
-                    · {formatNumber(cost.kWh[field as keyof LineCost['kWh']], undefined, 2)} kWh
+                    · {number(cost.kWh[field as keyof LineCost['kWh']], undefined, 2)} kWh
                   </span>
                 )}
                 {field === 'worth' && cost.claimed > 0 && (

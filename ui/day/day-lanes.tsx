@@ -2,10 +2,9 @@
 
 import type { DayCycle } from '@/core/day/simulate-day';
 import type { Plan } from '@/core/plan/plan';
-import { formatNumber } from '@/core/quantity/format';
 import { fromSi, type QuantityName, unitOf } from '@/core/quantity/units';
 import { axisOf } from '@/ui/chart/axis';
-import { useUnits } from '@/ui/units/units';
+import { Plain, useUnits } from '@/ui/units/units';
 import { type Column, clock, type Window } from './day-series';
 
 const FOOT = 6;
@@ -115,7 +114,7 @@ function Ticks({ ticks, y, room }: { ticks: readonly number[]; y: (v: number) =>
     <g key={t}>
       <line x1={0} x2={room} y1={y(t)} y2={y(t)} className="stroke-hairline" strokeWidth={0.6} strokeDasharray="2 3" />
       <text x={3} y={y(t) + 3} className="fill-quiet stroke-card text-[10px] [paint-order:stroke]" strokeWidth={3}>
-        {formatNumber(t, decimals)}
+        <Plain value={t} decimals={decimals} />
       </text>
     </g>
   ));

@@ -26,7 +26,7 @@ const CHECKS = [
 
 /** A pair of towers that heat dries. */
 export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const s = sizeHeated(kind, duty);
   const hot = kind === 'heat-of-compression-tower';
   if (!(s.waterKg > 0))
@@ -39,8 +39,8 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
   return (
     <section aria-label="Heated towers" className="grid gap-3">
       <h2>Twin tower, {HEATED[kind].toLowerCase()}</h2>
-      <Headline then={`for a kilogram of water; the water alone asks ${LEAST_KWH_PER_KG.toFixed(2)} kWh`}>
-        {s.kWhPerKg.toPrecision(2)} kWh
+      <Headline then={`for a kilogram of water; the water alone asks ${number(LEAST_KWH_PER_KG, 2)} kWh`}>
+        {number(s.kWhPerKg, undefined, 2)} kWh
       </Headline>
       <p>{ABOUT[kind]}</p>
       <Figures

@@ -1,6 +1,6 @@
 import type { ComponentProps, ReactNode } from 'react';
 import { MAIN } from '@/core/plan/runs';
-import { formatNumber } from '@/core/quantity/format';
+import { Plain } from '@/ui/units/units';
 import { WhyDrawing } from '@/ui/why/why';
 import type { Row } from './rows';
 
@@ -43,7 +43,7 @@ export function Lane({
           <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
             {ticks.map((t) => (
               <text key={t} x={30} y={y(t) + 3.5} textAnchor="end">
-                {formatNumber(t, Number.isInteger(t) ? 0 : 1)}
+                <Plain value={t} decimals={Number.isInteger(t) ? 0 : 1} />
               </text>
             ))}
           </svg>

@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import type { OutletStage } from '@/core/line/outlet-criteria';
 import { explainPeak } from '@/core/line/peak-pressure';
 import { costOfPressure, type PressureStep, waterfallTo } from '@/core/line/waterfall';
-import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -16,7 +15,7 @@ const NOTHING_PA = 500; // less than any gauge shows
 /** Pressure losses on the way to an outlet: from the compressor’s cut-in down, largest loss first. */
 export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect: (id: string) => void }) {
   const { plan } = usePlan();
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const fall = useMemo(() => waterfallTo(plan, stage.id), [plan, stage.id]);
   if (!fall) return null;
   const { cutInPa, cutOutPa, arrivesPa, totalLossPa } = fall;
@@ -49,8 +48,7 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
       )}
       <p className="text-[0.85rem] text-quiet">
         Each {say(BAR, 'pressureDifference')} less that the compressor has to make saves some 7 % of its power: here
-        about {formatNumber(kWhPerPa * BAR)} of {formatNumber(yearKWh)} kWh a year (estimate by type, delivery and
-        hours).
+        about {number(kWhPerPa * BAR)} of {number(yearKWh)} kWh a year (estimate by type, delivery and hours).
       </p>
     </section>
   );

@@ -9,7 +9,6 @@ import type { Verdicts } from '@/core/line/judge-outlet';
 import { firstFree, moveStage, removeStage, renameStage } from '@/core/plan/edit';
 import type { Stage } from '@/core/plan/plan';
 import { type Run, runOfStage, stageById } from '@/core/plan/runs';
-import { formatNumber } from '@/core/quantity/format';
 import type { QuantityName } from '@/core/quantity/units';
 import { AdviceOfStage } from '@/ui/advice/advice-beside';
 import { BeadsLink } from '@/ui/beads/beads-link';
@@ -20,7 +19,7 @@ import { TextInput } from '@/ui/forms/text-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
-import { Amount } from '@/ui/units/units';
+import { Amount, Plain } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { CoolerReadings } from './cooler-readings';
 import { GaugeStretches } from './gauge-stretches';
@@ -204,7 +203,7 @@ function StageFigures({
             <dd className="text-right font-semibold">
               {value !== undefined &&
                 (quantity === 'number' || quantity === undefined ? (
-                  formatNumber(value)
+                  <Plain value={value} />
                 ) : (
                   <Amount si={value} quantity={quantity} />
                 ))}{' '}

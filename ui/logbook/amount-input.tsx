@@ -3,6 +3,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { parseQuantity } from '@/core/quantity/parse';
+import type { UnitChoice } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
 import { useUnits } from '@/ui/units/units';
 
@@ -27,7 +28,7 @@ export function AmountInput({
     setText(typed);
     setHow(unit);
     setCup(cup);
-    const size = parseQuantity(cup, 'drained', { min: 5e-6, max: 5e-3 });
+    const size = parseQuantity(cup, 'drained', { choice, min: 5e-6, max: 5e-3 });
     if (unit === 'cup' && !size.ok) {
       setProblem(`Cup size: ${size.message}`);
       onChange(undefined);
@@ -41,8 +42,12 @@ export function AmountInput({
     const plainNumber = /^[\d.,\s]+$/.test(typed.trim());
     const parsed =
       unit === 'cup' && plainNumber && size.ok
-        ? cups(typed, size.value)
-        : parseQuantity(typed, 'drained', { choice: { drained: unit === 'cup' ? 'mL' : unit }, min: 0, max: MOST_M3 });
+        ? cups(typed, size.value, choice)
+        : parseQuantity(typed, 'drained', {
+            choice: { ...choice, drained: unit === 'cup' ? 'mL' : unit },
+            min: 0,
+            max: MOST_M3,
+          });
     setProblem(parsed.ok ? undefined : parsed.message);
     onChange(parsed.ok ? parsed.value : undefined);
   };
@@ -89,8 +94,8 @@ export function AmountInput({
 }
 
 /** A count of cups as a volume; a half is typed 0.5. */
-function cups(typed: string, cupM3: number): ReturnType<typeof parseQuantity> {
-  const count = parseQuantity(typed, 'mass', { choice: { mass: 'kg' } }); // a bare number, read as everywhere
+function cups(typed: string, cupM3: number, choice: UnitChoice): ReturnType<typeof parseQuantity> {
+  const count = parseQuantity(typed, 'mass', { choice: { ...choice, mass: 'kg' } }); // a bare number, read as everywhere
   if (!count.ok) return { ok: false, message: `“${typed}” is not a number of cups.` };
   const value = count.value * cupM3;
   return value <= MOST_M3

@@ -1,3 +1,4 @@
+import { UnitsForm } from '@/ui/units/units-form';
 import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
 import type { Passkey } from './passkeys-part';
@@ -55,6 +56,10 @@ export function SettingsView({
           </p>
         </section>
       )}
+      <section className="grid max-w-[24rem] gap-2" aria-label="Units and numbers">
+        <h2>Units and numbers</h2>
+        <UnitsForm />
+      </section>
       {backup && (
         <section className="grid max-w-[60ch] gap-1" aria-label="Backups">
           <h2>Backups</h2>

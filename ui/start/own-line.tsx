@@ -12,6 +12,7 @@ import { Field, tied } from '@/ui/forms/field';
 import { Fields } from '@/ui/forms/fields';
 import { QuantityField, TextField } from '@/ui/forms/registered-fields';
 import { useUnits } from '@/ui/units/units';
+import { withUnits } from '@/ui/units/units-form';
 import { create, nearestYear, type Refused } from './create-line';
 import { inClimate } from './in-climate';
 import { Refusals } from './refusals';
@@ -166,7 +167,7 @@ function UnitSets() {
             name="units"
             className="size-4 accent-(--water)"
             checked={checked}
-            onChange={() => setChoice(units)}
+            onChange={() => setChoice(withUnits(choice, units))}
           />
           {label}
         </label>

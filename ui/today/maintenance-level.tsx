@@ -7,13 +7,14 @@ import { setParameter } from '@/core/plan/edit';
 import { LEVELS, type Level } from '@/core/plan/maintenance-settings';
 import { spell } from '@/core/quantity/spell';
 import { usePlan } from '@/ui/plan/plan-provider';
-
-const inTime = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes)} min a week` : `${(minutes / 60).toFixed(1)} h a week`;
+import { useUnits } from '@/ui/units/units';
 
 /** How much of the routine is done, with what each level takes. */
 export function MaintenanceLevel({ facts }: { facts: MaintenanceFacts }) {
   const { plan, edit } = usePlan();
+  const { number } = useUnits();
+  const inTime = (minutes: number): string =>
+    minutes < 90 ? `${Math.round(minutes)} min a week` : `${number(minutes / 60, 1)} h a week`;
   const levels = useMemo(
     () => (Object.keys(LEVELS) as Level[]).map((level) => ({ level, minutes: minutesPerWeek(facts, level) })),
     [facts],

@@ -3,7 +3,7 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { YEAR_S } from '@/core/quantity/constants';
-import { type Formatted, formatQuantity, say } from '@/core/quantity/format';
+import { type Formatted, formatQuantity, numberFor, say } from '@/core/quantity/format';
 import type { QuantityName, UnitChoice } from '@/core/quantity/units';
 
 interface Units {
@@ -12,6 +12,8 @@ interface Units {
   readonly atmosphericPa: number;
   readonly format: (si: number, quantity: QuantityName) => Formatted;
   readonly say: (si: number, quantity: QuantityName) => string;
+  /** A number without a unit; as core/quantity/format.ts has it. */
+  readonly number: (value: number, decimals?: number, figures?: number) => string;
 }
 
 const UnitsContext = createContext<Units | undefined>(undefined);
@@ -54,6 +56,7 @@ function Provide({
       atmosphericPa,
       format: (si, quantity) => formatQuantity(si, quantity, choice, atmosphericPa),
       say: (si, quantity) => say(si, quantity, choice, atmosphericPa),
+      number: (value, decimals, figures) => numberFor(value, choice, decimals, figures),
     }),
     [choice, setChoice, atmosphericPa],
   );
@@ -75,3 +78,7 @@ export function Amount({ si, quantity, className }: { si: number; quantity: Quan
     </span>
   );
 }
+
+/** A number without a unit. */
+export const Plain = ({ value, decimals, figures }: { value: number; decimals?: number; figures?: number }) =>
+  useUnits().number(value, decimals, figures);

@@ -4,7 +4,6 @@ import { Popover } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
 import { explain, type Figure, type StationFigure } from '@/core/line/explain';
 import { COVERAGE, type Derivation } from '@/core/quantity/derivation';
-import { formatNumber } from '@/core/quantity/format';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
@@ -159,9 +158,9 @@ export function figureText({
 }
 
 function Explanation({ of: d }: { of: Derivation }) {
-  const { say, choice } = useUnits();
+  const { say, choice, number } = useUnits();
   const span = d.band && d.band.high - d.band.low > 0 ? d.band : undefined;
-  const tell = (x: number): string => (d.quantity === 'number' ? formatNumber(x) : say(x, d.quantity));
+  const tell = (x: number): string => (d.quantity === 'number' ? number(x) : say(x, d.quantity));
   const effect = (x: number): string =>
     d.quantity === 'temperature'
       ? say(x, 'temperatureDifference')
@@ -173,7 +172,7 @@ function Explanation({ of: d }: { of: Derivation }) {
       <div>
         <p className="eyebrow">{d.title}</p>
         <p className="text-[1.5rem] font-semibold">
-          {d.words ?? (d.quantity === 'number' ? formatNumber(d.value) : <Amount si={d.value} quantity={d.quantity} />)}
+          {d.words ?? (d.quantity === 'number' ? number(d.value) : <Amount si={d.value} quantity={d.quantity} />)}
         </p>
         {span && (
           <p className="text-quiet">
@@ -197,7 +196,7 @@ function Explanation({ of: d }: { of: Derivation }) {
               </th>
               <td className="py-1 pr-2 text-right font-semibold whitespace-nowrap">
                 {i.quantity === 'number'
-                  ? formatNumber(i.value, Math.abs(i.value) < 10 ? 4 : undefined)
+                  ? number(i.value, Math.abs(i.value) < 10 ? 4 : undefined)
                   : say(i.value, i.quantity)}
               </td>
               <td className="py-1 text-quiet">
