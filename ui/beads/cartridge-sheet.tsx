@@ -22,12 +22,11 @@ const WORTH: Record<Worth, { mark: string; word: string; look: string }> = {
   hopeless: { mark: '▲', word: 'Not recommended', look: 'text-brick' },
 };
 
-const hoursInWords = (hours: number): string =>
-  hours > 5000 ? 'more than 5000 h' : hours < 1 ? spell(hours * 3600) : `${hours.toPrecision(2)} h`;
-
 /** A cartridge sized within a minute, and told honestly. */
 export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partial<Query>) => void; ask: Ask }) {
-  const { say } = useUnits();
+  const { say, number } = useUnits();
+  const hoursInWords = (hours: number): string =>
+    hours > 5000 ? 'more than 5000 h' : hours < 1 ? spell(hours * 3600) : `${number(hours, undefined, 2)} h`;
   const size = sizeCartridge(dutyOf(q));
   const worth = WORTH[size.worth];
   const perDay = q.day / 3600;
@@ -104,7 +103,7 @@ export function CartridgeSheet({ q, set, ask }: { q: Query; set: (change: Partia
             <Amount key="m" si={size.weekKg} quantity="mass" />,
           ],
           ['Dry charges in stock, sealed', spares > 20 ? 'more than 20' : String(spares)],
-          ['Contact time', `${size.contactS.toPrecision(2)} s`],
+          ['Contact time', `${number(size.contactS, undefined, 2)} s`],
         ]}
       />
       <p>

@@ -6,8 +6,6 @@ import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { kW } from './query';
 
-const money = (m: number): string => (m >= 1000 ? `${(Math.round(m / 100) / 10).toFixed(1)} k` : m.toFixed(0));
-
 /** Those that fit, the cheapest first; then the others, with why. A row opens its sheet. */
 export function FamiliesTable({
   answers,
@@ -18,7 +16,7 @@ export function FamiliesTable({
   look: Family;
   onLook: (family: Family) => void;
 }) {
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const rank = (a: FamilyAnswer): number => (a.not.length > 0 ? 1e12 : 0) + a.perYear;
   const rows = answers.toSorted((a, b) => rank(a) - rank(b));
   const best = rows[0]?.not.length === 0 ? rows[0] : undefined;
@@ -83,9 +81,11 @@ export function FamiliesTable({
                     {a.airLost > 0 ? say(a.airLost, 'share') : '–'}
                   </td>
                   <td className="px-2 text-right whitespace-nowrap max-sm:hidden">
-                    {a.powerW > 0 ? kW(a.powerW) : '–'}
+                    {a.powerW > 0 ? kW(a.powerW, number) : '–'}
                   </td>
-                  <td className="px-2 text-right font-semibold whitespace-nowrap">{money(a.perYear)}</td>
+                  <td className="px-2 text-right font-semibold whitespace-nowrap">
+                    {a.perYear >= 1000 ? `${number(a.perYear / 1000, 1)} k` : number(a.perYear, 0)}
+                  </td>
                   <td className="pl-2 text-right whitespace-nowrap max-sm:hidden">
                     {a.minutesPerMonth < 600
                       ? `${Math.round(a.minutesPerMonth)} min`

@@ -46,10 +46,10 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
       <Figures
         rows={[
           ...(hot
-            ? ([['Controls and cooling fan, on average', kW(s.averageW)]] as const)
+            ? ([['Controls and cooling fan, on average', kW(s.averageW, number)]] as const)
             : ([
-                ['Heater, while it runs', kW(s.heaterW)],
-                ['On average over the cycle', kW(s.averageW)],
+                ['Heater, while it runs', kW(s.heaterW, number)],
+                ['On average over the cycle', kW(s.averageW, number)],
               ] as const)),
           [
             'Air that heats the bed, at about',
@@ -76,7 +76,7 @@ export function HeatedSheet({ kind, duty }: { kind: Heated; duty: DryerDuty }) {
             </span>,
           ],
           ['Bed takes', <Amount key="p" si={s.lossPa} quantity="pressureDifference" />],
-          ['Heat that a bed asks each turn', `${(s.bedJ / 3.6e6).toPrecision(2)} kWh`],
+          ['Heat that a bed asks each turn', `${number(s.bedJ / 3.6e6, undefined, 2)} kWh`],
           ['Dew point from the start, after', spell(s.startsInH * 3600)],
         ]}
       />

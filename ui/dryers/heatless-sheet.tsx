@@ -26,7 +26,7 @@ export function HeatlessSheet({
   ask: Ask;
   duty: DryerDuty;
 }) {
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const t = sizeTowers({
     ...duty,
     medium: 'alumina',
@@ -95,7 +95,7 @@ export function HeatlessSheet({
           ['Bed takes', <Amount key="p" si={t.lossPa} quantity="pressureDifference" />],
           [
             'Energy for a kilogram of water',
-            `${t.kWhPerKg.toPrecision(2)} kWh (of water alone ${LEAST_KWH_PER_KG.toFixed(2)})`,
+            `${number(t.kWhPerKg, undefined, 2)} kWh (of water alone ${number(LEAST_KWH_PER_KG, 2)})`,
           ],
           ['Dew point from the start, after', `about ${spell(Math.round(t.startsInH) * 3600)} of air`],
         ]}

@@ -75,4 +75,5 @@ export const dutyOf = (q: Query): DryerDuty => ({
   hotOilFree: q.oilfree === 'yes',
 });
 
-export const kW = (w: number): string => `${(w / 1000).toPrecision(2)} kW`;
+export const kW = (w: number, number: (value: number, decimals?: number, figures?: number) => string): string =>
+  `${number(w / 1000, undefined, 2)} kW`;

@@ -14,7 +14,7 @@ const PLAIN =
 
 /** The plate of a refrigerated dryer to buy for a duty. */
 export function RefrigeratedSheet({ duty, cycling }: { duty: DryerDuty; cycling: boolean }) {
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const s = sizeRefrigerated(duty);
   return (
     <section aria-label="Refrigerated dryer" className="grid gap-3">
@@ -42,10 +42,10 @@ export function RefrigeratedSheet({ duty, cycling }: { duty: DryerDuty; cycling:
             'Hottest day, if bought for the usual one',
             <Amount key="h" si={s.hottestDewPointC} quantity="temperature" />,
           ],
-          ['Heat to take out: of the air', kW(s.sensibleW)],
-          ['Heat to take out: of the water', kW(s.latentW)],
-          ['Left for the refrigerant, with reheat', kW(s.refrigerantW)],
-          ['Electric power', kW(s.powerW)],
+          ['Heat to take out: of the air', kW(s.sensibleW, number)],
+          ['Heat to take out: of the water', kW(s.latentW, number)],
+          ['Left for the refrigerant, with reheat', kW(s.refrigerantW, number)],
+          ['Electric power', kW(s.powerW, number)],
           ['Water that falls, at full flow', <Amount key="w" si={s.condensedKgPerS} quantity="waterFlow" />],
         ]}
       />

@@ -10,6 +10,7 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { CalendarPart } from '@/ui/primitives/calendar-part';
+import { Plain } from '@/ui/units/units';
 import { useDue } from '../due/use-due';
 import { useSender } from '../outbox/use-sender';
 import { DrainsToAutomate, MaintenanceLevel } from './maintenance-level';
@@ -39,8 +40,8 @@ export function TodayView({ log }: { log: LogSummary }) {
       <div className="flex flex-wrap items-baseline gap-x-4 lg:col-span-2">
         <h1>Today</h1>
         <p className="text-quiet">
-          {format(new Date(now), 'EEEE d MMMM')} · {tasks.length} tasks, {Math.round(hoursPerMonth(tasks) * 10) / 10} h
-          a month
+          {format(new Date(now), 'EEEE d MMMM')} · {tasks.length} tasks,{' '}
+          <Plain value={hoursPerMonth(tasks)} decimals={1} /> h a month
         </p>
         <MaintenanceLevel facts={facts} />
         {sender.left > 0 && (

@@ -3,6 +3,7 @@
 import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import { useState } from 'react';
+import { useUnits } from '@/ui/units/units';
 
 /** The figures behind a picture, as a table. */
 export interface DataTable {
@@ -38,6 +39,7 @@ export function TableOf({ table }: { table: () => DataTable }) {
 }
 
 function Unfolded({ table }: { table: DataTable }) {
+  const { decimal } = useUnits().choice;
   const shown = table.rows.slice(0, SHOWN);
   return (
     <div className="relative mt-2 max-h-72 overflow-auto border border-hairline bg-card">
@@ -64,7 +66,7 @@ function Unfolded({ table }: { table: DataTable }) {
                   key={i}
                   className={`px-2 py-0.5 whitespace-nowrap ${typeof cell === 'number' ? 'text-right' : ''}`}
                 >
-                  {cell}
+                  {typeof cell === 'number' && decimal ? String(cell).replace('.', ',') : cell}
                 </td>
               ))}
             </tr>

@@ -92,7 +92,7 @@ export function WaysToDrain({ row }: { row: DrainRow }) {
 
 function WayCard({ way, row }: { way: Way; row: DrainRow }) {
   const { plan, edit } = usePlan();
-  const { say } = useUnits();
+  const { say, number } = useUnits();
   const { stage } = row.duty;
   const fitted = stage.parameters.drain === way.drain;
   const same =
@@ -113,7 +113,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
         {way.lostKgPerDay > 0
           ? `loses ${say(meanLossM3PerS(row.duty, way.lostKgPerDay), 'airLost')}, ${say(way.lostKgPerDay * row.duty.m3PerKg, 'volume')} a day · ${costs >= 1 ? `${Math.round(costs)} ${currency} of power` : `under 1 ${currency}`} a year`
           : 'no air lost'}{' '}
-        · {Math.round(way.taskMinutes / 6) / 10} h of tasks a year
+        · {number(way.taskMinutes / 60, 1)} h of tasks a year
       </p>
       {!same && way.suits > 0 && (
         <button
