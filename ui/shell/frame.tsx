@@ -2,7 +2,7 @@ import { House, ListTodo, MapPin, Settings as SettingsIcon } from 'lucide-react'
 import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
 import { OutboxChip } from '@/ui/outbox/outbox-chip';
-import { DevicePerson } from './device-person';
+import { DeviceChip } from './device-chip';
 import { hrefOf, PLACES } from './places';
 import { RailLink } from './rail-link';
 import { ThemeToggle } from './theme';
@@ -46,7 +46,7 @@ export function Frame({
         <div className="flex min-w-0 flex-1 items-center gap-2">{title}</div>
         {actions}
         <OutboxChip />
-        <DevicePerson />
+        <DeviceChip />
         <UnitsMenu />
         <ThemeToggle />
         <Link

@@ -1,70 +1,32 @@
 'use client';
 
-import { Check, ChevronDown, Download } from 'lucide-react';
-import Link from 'next/link';
-import { DropdownMenu } from 'radix-ui';
-import { useState } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { lazy, useState } from 'react';
 import { usePlanState } from '@/ui/plan/plan-provider';
+import { WhenUsed } from '@/ui/primitives/when-used';
 import { useLines } from './use-lines';
+
+const load = () => import('./line-menu').then((m) => ({ default: m.LineMenu }));
+const LineMenu = lazy(load);
 
 /** What is open, and the other lines. */
 export function LineSwitcher({ planId }: { planId: string }) {
-  const [open, setOpen] = useState(false);
-  const [near, setNear] = useState(false); // asked for as the pointer comes, so that the menu does not grow under it
-  const lines = useLines(open || near);
+  const [near, setNear] = useState(false); // asked for as somebody comes near, so that the menu does not grow under them
+  const lines = useLines(near);
   const shop = usePlanState((s) => s.plan.survey.shop);
   const name = usePlanState((s) => s.plan.name);
-  const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
-  return (
-    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
-      <DropdownMenu.Trigger
-        className="button min-w-0 shrink"
-        onPointerEnter={() => setNear(true)}
-        onPointerLeave={() => setNear(false)}
-      >
-        <span className="truncate">
-          <strong>{shop}</strong>
-          <span className="max-md:hidden"> · {name}</span>
-        </span>
-        <ChevronDown size={14} aria-hidden className="shrink-0" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          sideOffset={6}
-          className="floating z-50 max-h-[70vh] w-80 max-w-[92vw] overflow-auto p-1"
-        >
-          <div className="max-h-[45vh] overflow-auto">
-            {!lines && <p className="px-2 py-1.5 text-quiet">Looking for the other lines …</p>}
-            {lines?.map((line) => (
-              <DropdownMenu.Item key={line.id} asChild>
-                <Link href={`/lines/${line.id}/today`} prefetch={false} className={item}>
-                  <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
-                  <span className="min-w-0 truncate">
-                    {line.shop} · {line.name}
-                  </span>
-                </Link>
-              </DropdownMenu.Item>
-            ))}
-          </div>
-          <DropdownMenu.Separator className="my-1 border-t border-hairline" />
-          <DropdownMenu.Item asChild>
-            <a className={item} href={`/api/plans/${planId}/file`} download>
-              <Download size={14} aria-hidden className="w-4" /> Download this line as a plan file
-            </a>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item asChild>
-            <a className={item} href={`/api/plans/${planId}/copy`} download>
-              <Download size={14} aria-hidden className="w-4" /> Download it with its whole log
-            </a>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item asChild>
-            <Link href="/" className={item}>
-              <span className="w-4" /> All lines, or another one…
-            </Link>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+  const button = (
+    <button type="button" aria-haspopup="menu" className="button min-w-0 shrink">
+      <span className="truncate">
+        <strong>{shop}</strong>
+        <span className="max-md:hidden"> · {name}</span>
+      </span>
+      <ChevronDown size={14} aria-hidden className="shrink-0" />
+    </button>
   );
+  const come = (): Promise<unknown> => {
+    setNear(true);
+    return load();
+  };
+  return <WhenUsed load={come} button={button} opened={<LineMenu planId={planId} lines={lines} button={button} />} />;
 }

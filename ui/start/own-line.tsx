@@ -5,7 +5,6 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { JOBS } from '@/core/plan/jobs';
-import { startPlan } from '@/core/plan/start-plan';
 import type { Climate } from '@/core/plan/survey';
 import { METRIC, US_CUSTOMARY } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
@@ -43,6 +42,7 @@ export function OwnLine({ siteId, climate }: { siteId: string | undefined; clima
     setRefused(undefined);
     const year = weather ? await nearestYear(start) : undefined;
     if (year && 'message' in year) return setRefused(year);
+    const { startPlan } = await import('@/core/plan/start-plan'); // with every kind of stage: not before it is built
     const plan = startPlan({ ...start, yearId: year?.id }, () => crypto.randomUUID());
     const answer = await create(year ? plan : inClimate(plan, climate), siteId);
     if ('id' in answer) router.push(`/lines/${answer.id}/line`);
