@@ -56,10 +56,6 @@ export function SettingsView({
           </p>
         </section>
       )}
-      <section className="grid max-w-[24rem] gap-2" aria-label="Units and numbers">
-        <h2>Units and numbers</h2>
-        <UnitsForm />
-      </section>
       {backup && (
         <section className="grid max-w-[60ch] gap-1" aria-label="Backups">
           <h2>Backups</h2>
@@ -75,6 +71,10 @@ export function SettingsView({
           </p>
         </section>
       )}
+      <section className="grid max-w-[44rem] gap-2" aria-label="Units and numbers">
+        <h2>Units and numbers</h2>
+        <UnitsForm wide />
+      </section>
       <section className="grid max-w-[60ch] gap-1" aria-label="About">
         <h2>About</h2>
         <p>

@@ -30,12 +30,12 @@ export const withUnits = ({ decimal }: UnitChoice, units: UnitChoice): UnitChoic
   ...(decimal && { decimal }),
 });
 
-/** The person's units: a set, or each by itself; and their decimal sign. */
-export function UnitsForm() {
+/** The person's units: a set, or each by itself; and their decimal sign. @param wide in two columns, where there is room */
+export function UnitsForm({ wide = false }: { wide?: boolean }) {
   const { choice, setChoice } = useUnits();
   return (
     <>
-      <div className="mb-3 flex gap-2">
+      <div className="mb-3 flex max-w-80 gap-2">
         <button type="button" className="button flex-1" onClick={() => setChoice(withUnits(choice, METRIC))}>
           Metric
         </button>
@@ -43,7 +43,7 @@ export function UnitsForm() {
           US customary
         </button>
       </div>
-      <div className="grid gap-2">
+      <div className={`grid gap-2 ${wide ? 'gap-x-10 sm:grid-cols-2' : ''}`}>
         {SHOWN.map(([quantity, label]) => (
           <label key={quantity} className="grid grid-cols-[1fr_7.5rem] items-center gap-3">
             {label}
