@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { BrowserContext } from '@playwright/test';
 import { answerPoint } from './round-point';
 import { expect, nowMs, type Page, settled, test } from './test';
@@ -7,6 +8,7 @@ test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
 
 const database = (signal: 'SIGUSR1' | 'SIGUSR2'): void => void process.kill(Number(process.env.SWITCH_PID), signal);
 test.afterEach(() => database('SIGUSR2'));
+const killWeb = (): void => void process.kill(Number(readFileSync(process.env.WEB_PID_FILE ?? '', 'utf8')), 'SIGKILL');
 
 const DAY_MS = 86_400_000;
 const siteTime = (ms: number): string => new Date(ms).toISOString().slice(0, 16);
@@ -89,6 +91,8 @@ test('a round of twelve points with photos in airplane mode, over a restart and 
   const second = await context.newPage();
   await second.goto('/outbox');
   database('SIGUSR2');
+  await expect(async () => expect(await waiting.count()).toBeLessThan(POINTS + entries)).toPass({ intervals: [20] });
+  killWeb(); // in the middle of it; it is started again
   await expect(page.getByText('✓ Everything is sent.')).toBeVisible({ timeout: 60_000 });
   await expect(second.getByText('✓ Everything is sent.')).toBeVisible();
 

@@ -28,3 +28,28 @@ test('no page shows a metric number in US customary units', async ({ page, conte
   }
   expect(found).toEqual([]);
 });
+
+test('with a decimal comma figures are shown and typed with it', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('region', { name: 'Units and numbers' }).getByLabel('Decimals').selectOption('comma');
+  await page.goto('/');
+  await expect(page.getByLabel('Free air delivery')).toHaveValue('0,45');
+  const intake = page.getByLabel('Air at the intake');
+  await intake.fill('1.234');
+  await expect(page.getByText('can be read as 1234 or as 1,234')).toBeVisible();
+  await intake.fill('27,25');
+  await page.getByRole('button', { name: 'Build my line' }).click();
+  await page.waitForURL(/\/line$/);
+  await page.goto(page.url().replace(/line$/, 'survey'));
+  await expect(page.locator('input[value="27,25"]').first()).toBeVisible();
+  await expect(page.locator('#main')).toContainText(/\d,\d+ L/);
+  await expect(page.locator('#main')).not.toContainText(/\d\.\d/);
+});
+
+test('a browser that is set to a language with a comma begins with one', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL: baseURL as string, locale: 'de-DE' });
+  const page = await context.newPage();
+  await page.goto('/');
+  await expect(page.getByLabel('Free air delivery')).toHaveValue('0,45');
+  await context.close();
+});

@@ -4,7 +4,7 @@ import { database } from '../db/client';
 import { feeds, plans } from '../db/schema';
 import { calendarOf } from './calendar/calendar-of';
 import { RequestRefused } from './errors';
-import { permitted, type Who } from './people/may';
+import { ALONE, ownSignIn, permitted, type Who } from './people/may';
 import { hashOf, newSecret } from './people/secret';
 import { noSuchPlan } from './plan-id';
 import { storedPlan } from './stored-plan';
@@ -47,7 +47,10 @@ export function addFeed(of: { planId: string } | { personId: string }): Promise<
 }
 
 /** A new private address of the calendar of one’s own work list. It is told this once. */
-export const newWorkFeed = (who: Who): Promise<{ token: string }> => addFeed({ personId: orderOf(who) });
+export async function newWorkFeed(who: Who): Promise<{ token: string }> {
+  if (who !== ALONE) ownSignIn(who);
+  return addFeed({ personId: orderOf(who) });
+}
 
 /** Revokes all private addresses of one’s own work list. */
 export async function revokeWorkFeeds(who: Who): Promise<{ revoked: number }> {

@@ -19,20 +19,25 @@ import { Frame } from '@/ui/shell/frame';
 export const metadata: Metadata = { title: 'Settings' };
 export const dynamic = 'force-dynamic';
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ from?: string | string[] }> }) {
-  const from = idSchema.safeParse((await searchParams).from);
+type Asked = Promise<Record<string, string | string[] | undefined>>;
+
+export default async function Page({ searchParams }: { searchParams: Asked }) {
+  const asked = await searchParams;
+  const from = idSchema.safeParse(asked.from);
+  const only = idSchema.safeParse(asked.site).data;
   const read = await whenUp(async (who) => {
     const isOwner = sitesOf(who, 'people')?.length !== 0;
     const backup = isOwner ? await lastBackup() : undefined;
-    if (who === ALONE) return { person: undefined, sites: [], signIns: [], hasPin: false, passkeys: [], backup };
+    if (who === ALONE)
+      return { person: undefined, sites: [], more: false, signIns: [], hasPin: false, passkeys: [], backup };
     const { id, name, email, via } = who;
-    const [sites, signIns, has, passkeys] = await Promise.all([
-      readSites(who),
+    const [{ sites, more }, signIns, has, passkeys] = await Promise.all([
+      readSites(who, only),
       via ? [] : readSignIns(await headers()),
       hasPin(id),
       via ? [] : passkeysOf(id),
     ]);
-    return { person: { id, name, email, via }, sites, signIns, hasPin: has, passkeys, backup };
+    return { person: { id, name, email, via }, sites, more, signIns, hasPin: has, passkeys, backup };
   });
   return (
     <Frame {...(from.success && { planId: from.data })}>

@@ -10,10 +10,11 @@ import { Place } from './place';
 import { Writers } from './writers';
 
 // Everything that goes wrong on the worst day, on a real installation in a place of its own. With a share below one, so
-// much less of it. Ends with 1 where anything acknowledged was lost or doubled, or anything was answered with 500.
-const [dir = '', portsText = '', shareText = '1'] = process.argv.slice(2);
+// much less of it; with “shared”, on one where people sign in. Ends with 1 where anything acknowledged was lost or doubled, or anything was answered with 500.
+const [dir = '', portsText = '', shareText = '1', people = ''] = process.argv.slice(2);
 const [port = 0, otherPort = 0] = portsText.split(',').map(Number);
 const share = Number(shareText);
+const shared = people === 'shared';
 const times = (n: number): number => Math.max(1, Math.round(n * share));
 const DEMO = 'd0000000-0000-4000-8000-000000000001';
 const figures: [what: string, figure: string | number][] = [];
@@ -31,7 +32,7 @@ const chance = (): number => {
 const place = (name: string, at = port): Place => {
   const own = path.join(dir, name);
   mkdirSync(own, { recursive: true, mode: 0o755 });
-  return new Place(path.join(own, 'data'), at, path.join(own, 'start.log'));
+  return new Place(path.join(own, 'data'), at, path.join(own, 'start.log'), shared);
 };
 
 /** What of the acknowledged writes is missing, other than it was sent, or there twice. */
@@ -49,6 +50,7 @@ async function kills(): Promise<void> {
   const at = place('kills');
   at.begin();
   await at.up();
+  await at.signIn();
   let second = await at.run('start');
   for (let i = 0; i < 20 && !second.says.includes(at.url); i++) second = await at.run('start'); // it is up before it says so
   tell('a second bin/start ends with', second.code);
@@ -121,6 +123,7 @@ async function drill(): Promise<void> {
   }
   at.begin();
   await at.up();
+  await at.signIn();
   const answer = await fetch(`${at.url}/lines/${DEMO}/logbook/all`);
   tell('restore drill: the restored log answers', answer.status);
   if (answer.status !== 200) wrong.push('the restored log does not open');
@@ -131,6 +134,7 @@ async function fuzzed(): Promise<void> {
   const at = place('fuzz', otherPort);
   at.begin();
   await at.up();
+  await at.signIn();
   const web = at.pidIn('web.pid');
   const {
     requests,
@@ -159,9 +163,10 @@ async function fullDisk(): Promise<void> {
     return tell('full disk', 'left out: no disk can be made here (needs root)');
   }
   try {
-    const at = new Place(path.join(disk, 'data'), otherPort, path.join(dir, 'disk.log'));
+    const at = new Place(path.join(disk, 'data'), otherPort, path.join(dir, 'disk.log'), shared);
     at.begin();
     await at.up();
+    await at.signIn();
     const fill = path.join(disk, 'fill');
     const { bavail, bsize } = statfsSync(disk);
     writeFileSync(fill, Buffer.alloc(bavail * bsize - 2_000_000));

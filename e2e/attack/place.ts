@@ -5,6 +5,18 @@ import { setTimeout as pause } from 'node:timers/promises';
 
 const ROOT = path.join(import.meta.dirname, '../..');
 
+/** Who is signed in where a server is shared: everything is asked in their name. */
+const cookies = new Map<string, string>();
+const plain = globalThis.fetch;
+globalThis.fetch = (input, init) => {
+  const cookie = [...cookies].find(([url]) => String(input).startsWith(url))?.[1];
+  if (cookie === undefined) return plain(input, init);
+  const headers = new Headers(init?.headers);
+  headers.set('cookie', cookie);
+  return plain(input, { ...init, headers });
+};
+const ACCOUNT = { email: 'attack@example.com', password: 'only of this attack' };
+
 /** An installation in a place of its own, run by bin/start as a person would, and killed as nobody would. */
 export class Place {
   private starter: ChildProcess | undefined;
@@ -13,10 +25,12 @@ export class Place {
     readonly dir: string,
     readonly port: number,
     private readonly log: string,
+    /** Whether people sign in on it. */
+    private readonly shared = false,
   ) {}
 
   get url(): string {
-    return `http://127.0.0.1:${this.port}`;
+    return `${this.shared ? 'https' : 'http'}://127.0.0.1:${this.port}`;
   }
   private get env(): NodeJS.ProcessEnv {
     const { DATABASE_URL: _, MIGRATE_DATABASE_URL: __, ...env } = process.env;
@@ -36,7 +50,8 @@ export class Place {
   /** Begins bin/start; `up` tells when it answers. */
   begin(...args: string[]): void {
     const out = openSync(this.log, 'a');
-    this.starter = spawn(path.join(ROOT, 'bin/start'), args, { cwd: ROOT, env: this.env, stdio: ['ignore', out, out] });
+    const all = this.shared ? ['--share', ...args] : args;
+    this.starter = spawn(path.join(ROOT, 'bin/start'), all, { cwd: ROOT, env: this.env, stdio: ['ignore', out, out] });
   }
 
   async up(seconds = 60): Promise<void> {
@@ -48,6 +63,26 @@ export class Place {
       if (this.starter?.exitCode !== null) throw new Error(`bin/start ended: ${this.said()}`);
     }
     throw new Error(`It did not come up within ${seconds} s: ${this.said()}`);
+  }
+
+  /** Signs somebody in, where people do: with the first account, which is made where it is not there yet. */
+  async signIn(): Promise<void> {
+    if (!this.shared) return;
+    const send = (to: string, body: object): Promise<Response> =>
+      plain(`${this.url}/api/${to}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+    let answer = await send('sign-in', ACCOUNT);
+    for (let i = 0; i < 100 && !answer.ok; i++) {
+      const code = /\/join\?code=(\S+)/.exec(readFileSync(this.log, 'utf8'))?.[1];
+      if (code) answer = await send('join', { ...ACCOUNT, code, name: 'Attack' });
+      else await pause(100); // it is up before it says so
+    }
+    if (!answer.ok) throw new Error(`Nobody could sign in: ${await answer.text()}`);
+    const cookie = answer.headers.getSetCookie().map((c) => c.split(';')[0]);
+    cookies.set(this.url, cookie.join('; '));
   }
 
   said = (): string => readFileSync(this.log, 'utf8').slice(-2000);

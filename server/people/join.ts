@@ -3,7 +3,18 @@ import { and, eq, gt, isNull } from 'drizzle-orm';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { z } from 'zod';
 import { database } from '../../db/client';
-import { credentials, invitations, members, people, ROLES, type Role, signIns, sites } from '../../db/people';
+import {
+  credentials,
+  invitations,
+  members,
+  passkeys,
+  people,
+  pins,
+  ROLES,
+  type Role,
+  signIns,
+  sites,
+} from '../../db/people';
 import { checked, RequestRefused } from '../errors';
 import { checkedId } from '../plan-id';
 import { inTransaction, type Transaction } from '../transaction';
@@ -203,7 +214,7 @@ export async function join(input: unknown): Promise<{ email: string; password: s
   });
 }
 
-/** Sets a new password with a code of the owner, and signs them out wherever they were signed in. */
+/** Sets a new password with a code, signs them out wherever they were signed in, and removes their passkeys and PIN. */
 export async function renew(input: unknown): Promise<{ email: string; password: string }> {
   onlyWhereShared();
   const { code, password } = checked(renewSchema, input);
@@ -218,6 +229,8 @@ export async function renew(input: unknown): Promise<{ email: string; password: 
       .update(credentials)
       .set({ password: hash, updatedAt: new Date() })
       .where(and(eq(credentials.userId, personId), eq(credentials.providerId, 'credential')));
+    // Whoever had taken the account over is out of it.
+    for (const table of [passkeys, pins]) await tx.delete(table).where(eq(table.personId, personId));
     await tx.delete(signIns).where(eq(signIns.userId, personId));
     return { email: person.email, password };
   });

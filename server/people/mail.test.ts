@@ -3,10 +3,13 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { eq } from 'drizzle-orm';
 import type { Pool } from 'mysql2/promise';
-import { FIRST_SITE_ID } from '../../db/people';
+import { database } from '../../db/client';
+import { FIRST_SITE_ID, people } from '../../db/people';
 import { keepMails } from '../../instruments/mail';
 import { closeDatabase, freshDatabase } from '../test/database';
+import { hasPin, setPin } from './devices';
 import { codeFor, invitationOf, invite, join, mailNewPassword, renew } from './join';
 import { sendMail } from './mail';
 import { ALONE } from './may';
@@ -54,6 +57,8 @@ test('an invitation is sent to its address, with a link that works', async () =>
 test('whoever lost their password sets a new one with the link of a mail; an unknown address is answered the same', async () => {
   const code = await codeFor(FIRST_SITE_ID, 'technician');
   await join({ code, name: 'Ada', email: 'ada@example.com', password: 'tank drain filter' });
+  const [ada] = await database().select().from(people).where(eq(people.email, 'ada@example.com'));
+  await setPin({ id: ada?.id ?? '', name: 'Ada', email: 'ada@example.com', roles: new Map() }, { pin: '4711' });
   const before = mails().length;
   const answers = [
     await mailNewPassword({ email: 'nobody@example.com' }, 'a'),
@@ -64,6 +69,7 @@ test('whoever lost their password sets a new one with the link of a mail; an unk
   expect(all.slice(before).map((m) => /^To: (.*)$/m.exec(m)?.[1]?.trim())).toEqual(['ada@example.com']);
   const account = await renew({ code: codeIn(all.at(-1)), password: 'another good one' });
   expect((await signIn(account, new Headers(), '')).cookies).not.toHaveLength(0);
+  expect(await hasPin(ada?.id ?? '')).toBe(false); // whoever had taken the account over is out of it
 });
 
 test('five of an hour are sent to one address, and five from one caller', async () => {

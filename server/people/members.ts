@@ -1,4 +1,4 @@
-import { and, asc, count, eq } from 'drizzle-orm';
+import { and, asc, count, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { database } from '../../db/client';
 import { members, people, ROLES, type Role, sites } from '../../db/people';
@@ -27,24 +27,27 @@ export interface SiteOf {
   readonly devices?: readonly Device[];
 }
 
-/** The sites on which somebody is, by name. */
-export async function readSites(who: Who): Promise<SiteOf[]> {
-  const all = await database().select({ id: sites.id, name: sites.name }).from(sites).orderBy(asc(sites.name));
+/** Sites that Settings shows at once. */
+export const LISTED = 10;
+
+/**
+ * The sites on which somebody is, by name, and whether there are more of them.
+ * @param only one of them
+ */
+export async function readSites(who: Who, only?: string): Promise<{ sites: SiteOf[]; more: boolean }> {
   const [own, led] = [sitesOf(who, 'read'), sitesOf(who, 'people')];
-  return Promise.all(
-    all
-      .filter((site) => own?.includes(site.id) ?? true)
-      .map(async (site) =>
-        (led?.includes(site.id) ?? true)
-          ? {
-              ...site,
-              members: await membersOf(site.id),
-              links: await guestLinksOf(site.id),
-              devices: await devicesOf(site.id),
-            }
-          : site,
-      ),
-  );
+  const rows = await database()
+    .select({ id: sites.id, name: sites.name })
+    .from(sites)
+    .where(and(own && inArray(sites.id, own), only === undefined ? undefined : eq(sites.id, only)))
+    .orderBy(asc(sites.name))
+    .limit(LISTED + 1);
+  const told = rows.slice(0, LISTED).map(async ({ id, name }): Promise<SiteOf> => {
+    if (led && !led.includes(id)) return { id, name };
+    const [members, links, devices] = await Promise.all([membersOf(id), guestLinksOf(id), devicesOf(id)]);
+    return { id, name, members, links, devices };
+  });
+  return { sites: await Promise.all(told), more: rows.length > LISTED };
 }
 
 /** Who is on a site that may be read. */

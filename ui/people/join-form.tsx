@@ -41,7 +41,7 @@ export function JoinForm({ code, invitation }: { code: string; invitation: Invit
     return (
       <AccountForm
         title="New password"
-        says={`For ${invitation.name}, ${invitation.email}. You are signed out everywhere else.`}
+        says={`For ${invitation.name}, ${invitation.email}. You are signed out everywhere else; passkeys and PIN are removed.`}
         asked={[PASSWORD]}
         also={{ code }}
         does="Set the password"

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { UnitsForm } from '@/ui/units/units-form';
 import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
@@ -10,6 +11,7 @@ import { type OwnSignIn, type Person, SignInsPart } from './sign-ins-part';
 export function SettingsView({
   person,
   sites,
+  more,
   signIns,
   hasPin,
   passkeys,
@@ -21,6 +23,8 @@ export function SettingsView({
 }: {
   person: Person | undefined;
   sites: readonly SiteOf[];
+  /** Whether there are sites besides. */
+  more: boolean;
   signIns: readonly OwnSignIn[];
   hasPin: boolean;
   passkeys: readonly Passkey[];
@@ -39,6 +43,15 @@ export function SettingsView({
           {sites.map((site) => (
             <PeoplePart key={site.id} site={site} ownId={person.id} address={address} mails={mails} />
           ))}
+          {more && (
+            <p className="text-quiet">
+              You are on more sites than these. The people of another one are found by way of its page, on{' '}
+              <Link href="/sites" className="text-water underline underline-offset-4">
+                Sites
+              </Link>
+              .
+            </p>
+          )}
           <SharingPart address={address} hasAuthority={hasAuthority} />
           <SignInsPart person={person} signIns={signIns} hasPin={hasPin} passkeys={passkeys} />
         </>

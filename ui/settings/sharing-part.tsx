@@ -2,22 +2,7 @@
 
 import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
-
-const TRUST = [
-  [
-    'Android',
-    'Settings › Security › Encryption & credentials › Install a certificate › CA certificate. Choose the file.',
-  ],
-  [
-    'iPhone, iPad',
-    'Open the file and allow the profile. Settings › General › VPN & Device Management: install it. Then Settings › General › About › Certificate Trust Settings: switch it on.',
-  ],
-  [
-    'Windows',
-    'Open the file › Install Certificate › Local Machine › Place all certificates in the following store › Trusted Root Certification Authorities.',
-  ],
-  ['macOS', 'Open the file in Keychain Access. Open its entry › Trust › When using this certificate: Always Trust.'],
-] as const;
+import { TrustSteps } from './trust-steps';
 
 /** Where others of the network find this server, and how their devices come to trust it. */
 export function SharingPart({ address, hasAuthority }: { address: string | undefined; hasAuthority: boolean }) {
@@ -42,12 +27,7 @@ export function SharingPart({ address, hasAuthority }: { address: string | undef
                   Download the certificate
                 </a>
               </p>
-              {TRUST.map(([device, steps]) => (
-                <details key={device} className="border-b border-hairline py-1">
-                  <summary className="min-h-6 cursor-pointer font-medium">{device}</summary>
-                  <p className="max-w-[60ch] py-1 text-quiet">{steps}</p>
-                </details>
-              ))}
+              <TrustSteps />
             </>
           )}
         </div>

@@ -23,7 +23,7 @@ export function SiteView({ site }: { site: SitePage }) {
             <h2>People</h2>
             <p>{site.members.map((m) => `${m.name} (${m.role})`).join(', ')}</p>
             <p>
-              <Link href="/settings" className="text-water underline underline-offset-4">
+              <Link href={`/settings?site=${site.id}`} className="text-water underline underline-offset-4">
                 Invite or change them in Settings
               </Link>
             </p>

@@ -8,6 +8,7 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import type { WorkTask } from '@/core/maintenance/line-state';
 import { send } from '@/ui/forms/send';
+import { useSignedIn } from '@/ui/people/signed-in';
 import { CalendarPart } from '@/ui/primitives/calendar-part';
 import { SortableList } from '@/ui/primitives/sortable-list';
 import { sayTime } from '@/ui/units/when';
@@ -26,6 +27,7 @@ const POLL_MS = 3000;
 /** What is due where, over all sites, and which of it becomes a visit. */
 export function WorkView({ list, ahead, order }: { list: WorkList; ahead: 1 | 7 | 31; order: 'date' | 'own' }) {
   const router = useRouter();
+  const via = useSignedIn()?.via;
   const [chosen, choose] = useQueryState('visit', parseAsArrayOf(parseAsString).withDefault([]));
   useEffect(() => {
     if (list.stale === 0) return;
@@ -82,7 +84,7 @@ export function WorkView({ list, ahead, order }: { list: WorkList; ahead: 1 | 7 
           .
         </p>
       )}
-      <CalendarPart feed="/api/work-feed" />
+      {!via && <CalendarPart feed="/api/work-feed" />}
       {visit.length > 0 && (
         <div className="no-print sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-hairline bg-paper py-3 max-sm:bottom-14">
           <p className="mr-auto">

@@ -16,7 +16,7 @@ export default async function Page({ searchParams }: { searchParams: Asked }) {
   const siteId = typeof site === 'string' ? site : '';
   const read = await whenUp(async (who) => {
     const page = await readAudit(who, siteId, typeof before === 'string' ? before : undefined);
-    const own = (await readSites(who)).find((s) => s.id === siteId);
+    const own = (await readSites(who, siteId)).sites[0];
     return { page, site: { id: siteId, name: own?.name ?? '' } };
   });
   return <Frame>{read ? <ChangesView {...read} /> : <DatabaseDown />}</Frame>;
