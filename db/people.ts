@@ -31,6 +31,8 @@ export const sites = mysqlTable('sites', {
   address: varchar('address', { length: 300 }).notNull().default(''),
   contacts: varchar('contacts', { length: 500 }).notNull().default(''),
   notes: varchar('notes', { length: 2000 }).notNull().default(''),
+  /** Of the IANA time zone database; empty: that of the server, and of whoever looks. */
+  timeZone: varchar('time_zone', { length: 64 }).notNull().default(''),
   /** The weather of the year that new lines begin with. */
   climate: json('climate').$type<Climate>(),
   at: moment('at').notNull().$defaultFn(now),

@@ -114,3 +114,23 @@ test('a photo of the site is kept and removed', async ({ page }) => {
   await photos.getByRole('button', { name: 'Remove photo 1' }).click();
   await expect(photos.getByRole('img')).toHaveCount(0);
 });
+
+test('the clock of a site counts on its lines', async ({ page }) => {
+  await page.goto('/sites');
+  await page.getByLabel('New site').last().fill('Far island');
+  await page.getByRole('button', { name: 'Add' }).click();
+  await page.waitForURL(/\/sites\/./);
+  const zone = page.getByLabel('Time zone');
+  await zone.fill('Nowhere');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert').first()).toContainText('This time zone is not known here.');
+  await zone.fill('Pacific/Kiritimati'); // 14 hours ahead of universal time
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.getByRole('link', { name: 'New line here' }).click();
+  await page.getByRole('button', { name: 'Build my line' }).click();
+  await page.waitForURL(/\/line$/);
+  await page.goto(page.url().replace(/line$/, 'logbook'));
+  const there = await page.evaluate(() => new Date(Date.now() + 14 * 3_600_000).toISOString().slice(0, 13));
+  await expect(page.getByLabel('Drained at')).toHaveValue(new RegExp(`^${there}`));
+});

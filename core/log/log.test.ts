@@ -5,7 +5,7 @@ import { planOf, stageOf } from '../test/plan-of';
 import { type DrainEntry, drainEntrySchema, futureMessage } from './drain-entry';
 import { expectDrain, explainDrain } from './expect-drain';
 import { judgeLogged, type LoggedDrain } from './judge-log';
-import { siteTimeMs, siteTimeOf, workingHoursBetween } from './site-clock';
+import { clockIn, isZone, siteTimeMs, siteTimeOf, workingHoursBetween } from './site-clock';
 
 const WEEK = { days: [1, 2, 3, 4, 5], startsAtH: 8, endsAtH: 17 };
 const plan: Plan = planOf(
@@ -268,4 +268,22 @@ test.each([
     return found.value;
   };
   expect((factors.reduce((product, label) => product * of(label), 1) / (why?.value ?? 0)) * 1e-3).toBeCloseTo(1, 9);
+});
+
+// Offsets of the IANA time zone database: New York −4 h in summer and −5 h in winter, Kathmandu +5:45.
+test.each([
+  ['America/New_York', Date.UTC(2026, 6, 1, 12), '2026-07-01T08:00'],
+  ['America/New_York', Date.UTC(2026, 0, 1, 3), '2025-12-31T22:00'],
+  ['Asia/Kathmandu', Date.UTC(2026, 0, 1), '2026-01-01T05:45'],
+])('on the wall in %s', (zone, ms, time) => {
+  expect(clockIn(zone, ms)).toBe(time);
+});
+
+test('universal time is the clock without a zone, at every minute; a zone that is none is said to be none', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: Date.UTC(2100, 0) }), (ms) => {
+      expect(clockIn('UTC', ms)).toBe(siteTimeOf(ms));
+    }),
+  );
+  expect(['', 'Europe/Lisbon', 'Mars/Olympus', 'x'.repeat(80)].map(isZone)).toEqual([true, true, false, false]);
 });

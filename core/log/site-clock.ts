@@ -32,6 +32,36 @@ export function siteTimeOf(ms: number): SiteTime {
 }
 
 /**
+ * The clock on the wall in a time zone at a moment.
+ * @param zone of the IANA time zone database; empty for that of the machine
+ * @param ms since 1970 in universal time
+ * @throws RangeError where there is no such zone
+ * @example clockIn('Asia/Tokyo', 0) // '1970-01-01T09:00'
+ */
+export function clockIn(zone: string, ms: number): SiteTime {
+  // Swedish writes a date as ISO 8601 does.
+  const written = new Intl.DateTimeFormat('sv-SE', {
+    dateStyle: 'short',
+    timeStyle: 'short',
+    ...(zone !== '' && { timeZone: zone }),
+  });
+  return written.format(ms).replace(/\s/, 'T');
+}
+
+/**
+ * Whether a time zone is known here.
+ * @param zone of the IANA time zone database
+ * @example isZone('Mars/Olympus') // false
+ */
+export function isZone(zone: string): boolean {
+  try {
+    return clockIn(zone, 0) !== '';
+  } catch {
+    return false;
+  }
+}
+
+/**
  * Working hours between two times by the weekly pattern, its shifts and holidays.
  * @returns hours ≥ 0
  * @example workingHoursBetween('2026-11-16T08:00', '2026-11-17T12:00', { days: [1,2,3,4,5], startsAtH: 8, endsAtH: 17 }) // 13

@@ -6,7 +6,7 @@ import type { Plan } from '../../core/plan/plan';
 import { surveyAtmosphericPa } from '../../core/plan/survey';
 import { yearOfMonths } from '../../core/year/month-means';
 import type { WeatherHours } from '../../core/year/weather';
-import { clockOnTheWall } from '../clock';
+import { clockOnTheWall, zoneOfLine } from '../clock';
 import { RequestRefused } from '../errors';
 import { readLogSummary } from '../read-log-summary';
 import { weatherOf } from '../save-weather';
@@ -47,8 +47,8 @@ export async function hoursOf(plan: Plan): Promise<WeatherHours | undefined> {
 
 /** The calendar of a line as text: worked out in a thread of its own, once a day while nothing that it follows from changes. */
 export async function calendarOf(planId: string, plan: Plan): Promise<string> {
-  const [log, weather] = await Promise.all([readLogSummary(planId, plan), hoursOf(plan)]);
-  const now = clockOnTheWall();
+  const [log, weather, zone] = await Promise.all([readLogSummary(planId, plan), hoursOf(plan), zoneOfLine(planId)]);
+  const now = clockOnTheWall(zone);
   const day = now.slice(0, 10);
   const key = createHash('sha256')
     .update(JSON.stringify([planId, plan, log, weather, day]))

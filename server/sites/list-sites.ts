@@ -101,6 +101,8 @@ export interface SitePage {
   readonly address: string;
   readonly contacts: string;
   readonly notes: string;
+  /** Empty where none is said. */
+  readonly timeZone: string;
   /** The weather of the year that new lines begin with. */
   readonly climate: Climate | null;
   readonly lines: readonly SiteLine[];

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { isZone } from '../../core/log/site-clock';
 import type { Climate } from '../../core/plan/survey';
 import { database } from '../../db/client';
 import { members, sites } from '../../db/people';
@@ -18,6 +19,10 @@ const details = {
   address: text(300),
   contacts: text(500),
   notes: text(2000),
+  timeZone: z
+    .string()
+    .max(64)
+    .refine((zone) => zone === '' || isZone(zone), 'This time zone is not known here.'),
 };
 const createSchema = z.strictObject({ id: idSchema, name: details.name });
 const changeSchema = z
@@ -33,6 +38,7 @@ const LABELS: Readonly<Record<keyof typeof details, string>> = {
   address: 'Address',
   contacts: 'Contacts',
   notes: 'Notes',
+  timeZone: 'Time zone',
 };
 
 /** A new site; whoever makes it is its owner. Owners of a site may make others. Repeated, it is one site. */

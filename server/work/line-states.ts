@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { and, count, eq, inArray, isNull, ne, or, type SQL } from 'drizzle-orm';
+import { and, count, eq, inArray, isNull, ne, or, type SQL, sql } from 'drizzle-orm';
 import { Piscina } from 'piscina';
 import type { LineState } from '../../core/maintenance/line-state';
 import { database } from '../../db/client';
+import { sites } from '../../db/people';
 import { lineStates, plans } from '../../db/schema';
 import { hoursOf } from '../calendar/calendar-of';
 import { clockOnTheWall } from '../clock';
@@ -25,33 +26,39 @@ const threads = new Piscina({
   idleTimeout: IDLE_MS,
 });
 
-const staleOn = (day: string, of: SQL | undefined): SQL | undefined =>
+/** What day it is on the sites, each by its own clock. */
+async function today(): Promise<SQL> {
+  const zones = await database().selectDistinct({ zone: sites.timeZone }).from(sites);
+  const days = zones.map(({ zone }) => sql`WHEN ${zone} THEN ${clockOnTheWall(zone).slice(0, 10)}`);
+  return sql`CASE ${sites.timeZone} ${sql.join(days, sql` `)} END`;
+}
+
+/** Lines of some sites, of all where none are named, that are not calculated as they stand today. */
+const staleLinesOf = async (siteIds: readonly string[] | undefined): Promise<SQL | undefined> =>
   and(
     isListed,
-    of,
-    or(isNull(lineStates.planId), ne(lineStates.day, day), ne(lineStates.rowVersion, plans.rowVersion)),
+    siteIds && inArray(plans.siteId, [...siteIds]),
+    or(isNull(lineStates.planId), ne(lineStates.day, await today()), ne(lineStates.rowVersion, plans.rowVersion)),
   );
-
-const withStates = () =>
-  database().select({ id: plans.id }).from(plans).leftJoin(lineStates, eq(lineStates.planId, plans.id));
 
 /**
  * How many lines of some sites are not worked out yet as they stand today; all sites where none are named. That begins, in the
  * background.
  */
 export async function staleLines(siteIds: readonly string[] | undefined): Promise<number> {
-  const own = siteIds && inArray(plans.siteId, [...siteIds]);
   const [row] = await database()
     .select({ n: count() })
     .from(plans)
+    .innerJoin(sites, eq(sites.id, plans.siteId))
     .leftJoin(lineStates, eq(lineStates.planId, plans.id))
-    .where(staleOn(clockOnTheWall().slice(0, 10), own));
+    .where(await staleLinesOf(siteIds));
   if (row?.n) void workOutStale().catch(() => undefined);
   return row?.n ?? 0;
 }
 
 /** Works one line out, unless something is written into it meanwhile: then it stays to be done. */
-async function workOut(planId: string, now: string): Promise<void> {
+async function workOut(planId: string, zone: string): Promise<void> {
+  const now = clockOnTheWall(zone);
   const claim = randomUUID();
   await database().insert(lineStates).values({ planId, claim }).onDuplicateKeyUpdate({ set: { claim } });
   const [row] = await database().select().from(plans).where(eq(plans.id, planId));
@@ -82,14 +89,17 @@ export function workOutStale(): Promise<void> {
   running ??= (async () => {
     const failed = new Set<string>();
     for (;;) {
-      const now = clockOnTheWall();
-      const rows = await withStates()
-        .where(staleOn(now.slice(0, 10), undefined))
+      const rows = await database()
+        .select({ id: plans.id, zone: sites.timeZone })
+        .from(plans)
+        .innerJoin(sites, eq(sites.id, plans.siteId))
+        .leftJoin(lineStates, eq(lineStates.planId, plans.id))
+        .where(await staleLinesOf(undefined))
         .limit(BATCH + failed.size);
       const stale = rows.filter(({ id }) => !failed.has(id));
       if (stale.length === 0) return;
-      for (const { id } of stale) {
-        await workOut(id, now).catch((error: unknown) => {
+      for (const { id, zone } of stale) {
+        await workOut(id, zone).catch((error: unknown) => {
           failed.add(id); // not again in this run
           console.error('state of a line:', String(error));
         });

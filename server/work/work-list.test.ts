@@ -12,6 +12,7 @@ import { logAnEntry } from '../log-an-entry';
 import { ALONE, type Person } from '../people/may';
 import { createPlan, savePlan } from '../save-plan';
 import { listSites } from '../sites/list-sites';
+import { changeSite } from '../sites/save-site';
 import { closeDatabase, freshDatabase } from '../test/database';
 import { staleLines, workOutStale } from './line-states';
 import { workCalendar } from './work-calendar';
@@ -147,4 +148,31 @@ test('where people sign in, a calendar has the sites of its owner as they are to
   const text = await workCalendar(id);
   delete process.env.COOL_DRAM_SHARE;
   expect([text.includes('Site 0:'), text.includes('Site 1:')]).toEqual([true, false]);
+});
+
+test('each line stands as of the day on the clock of its own site', async () => {
+  // Of the IANA time zone database: 14 hours ahead of universal time, and 11 behind; so never on the same day.
+  const zones = ['Pacific/Kiritimati', 'Pacific/Pago_Pago'] as const;
+  for (const [i, timeZone] of zones.entries()) await changeSite(ALONE, SITES[i] as string, { timeZone });
+  expect(await staleLines(undefined)).toBeGreaterThan(0);
+  await workOutStale();
+  expect(await staleLines(undefined)).toBe(0);
+  const days = await Promise.all(
+    [0, 1].map(async (i) => {
+      const [row] = await database()
+        .select({ day: lineStates.day })
+        .from(lineStates)
+        .where(eq(lineStates.planId, LINES[i] as string));
+      return row?.day;
+    }),
+  );
+  expect(days).toEqual(zones.map((zone) => clockOnTheWall(zone).slice(0, 10)));
+  expect(days[0]).not.toBe(days[1]);
+});
+
+test('a time zone that is not known is refused at its field', async () => {
+  await expect(changeSite(ALONE, SITES[0], { timeZone: 'Mars/Olympus' })).rejects.toMatchObject({
+    status: 422,
+    issues: [{ field: 'timeZone' }],
+  });
 });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { Field, tied } from '@/ui/forms/field';
 import { type Refused, send } from '@/ui/forms/send';
@@ -13,6 +13,7 @@ const DETAILS = [
   ['address', 'Address', 300, 2],
   ['contacts', 'Contacts', 500, 3],
   ['notes', 'Notes: access, keys, parking', 2000, 4],
+  ['timeZone', 'Time zone', 64, 1],
 ] as const;
 
 /** What one has to know to go there: to be read, or changed by an owner. */
@@ -38,6 +39,8 @@ function Details({ site }: { site: SitePage }) {
 function DetailsForm({ site }: { site: SitePage }) {
   const router = useRouter();
   const [refused, setRefused] = useState<Refused>();
+  const [zones, setZones] = useState<readonly string[]>([]);
+  useEffect(() => setZones(Intl.supportedValuesOf('timeZone')), []);
   const save = async (form: HTMLFormElement): Promise<void> => {
     const answer = await send('PATCH', `/api/sites/${site.id}`, Object.fromEntries(new FormData(form)));
     setRefused('refused' in answer ? answer.refused : undefined);
@@ -66,11 +69,26 @@ function DetailsForm({ site }: { site: SitePage }) {
           className: 'control',
         };
         return (
-          <Field key={field} id={field} label={label} error={issueOf(field)}>
-            {rows === 1 ? <input {...input} /> : <textarea {...input} rows={rows} />}
+          <Field
+            key={field}
+            id={field}
+            label={label}
+            error={issueOf(field)}
+            {...(field === 'timeZone' && { help: 'Empty: that of the server. For example Europe/Lisbon.' })}
+          >
+            {rows === 1 ? (
+              <input {...input} {...(field === 'timeZone' && { list: 'time-zones', autoComplete: 'off' })} />
+            ) : (
+              <textarea {...input} rows={rows} />
+            )}
           </Field>
         );
       })}
+      <datalist id="time-zones">
+        {zones.map((zone) => (
+          <option key={zone} value={zone} />
+        ))}
+      </datalist>
       {refused && refused.issues.length === 0 && (
         <p role="alert" className="text-brick">
           {refused.message}

@@ -15,6 +15,7 @@ export interface SitePage {
   readonly address: string;
   readonly contacts: string;
   readonly notes: string;
+  readonly timeZone: string;
   readonly climate: Climate | null;
   readonly lines: readonly SiteLine[];
   readonly archived: readonly SiteLine[];

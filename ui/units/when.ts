@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { type SiteTime, siteTimeMs } from '@/core/log/site-clock';
+import { clockIn, type SiteTime, siteTimeMs } from '@/core/log/site-clock';
 
 /**
  * A shop time in words: “Mon 16 Nov, 16:05”. The shop's clock has no zone: the day is read at noon, which every zone has,
@@ -14,7 +14,11 @@ export function sayTime(time: SiteTime): string {
 /** A moment in words, on the clock of this device: “16 Nov 2026, 16:05”. */
 export const sayMoment = (at: string): string => format(new Date(at), 'd MMM yyyy, HH:mm');
 
-/** Now, on the clock of this device. */
-export function nowOnTheWall(): SiteTime {
-  return format(new Date(), "yyyy-MM-dd'T'HH:mm");
+let siteZone = '';
+/** Whose clock counts while a line is open: that of its site, or where none is said that of this device. */
+export function setSiteZone(zone: string): void {
+  siteZone = zone;
 }
+
+/** Now, on the clock of the site whose line is open. */
+export const nowOnTheWall = (): SiteTime => clockIn(siteZone, Date.now());

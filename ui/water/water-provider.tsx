@@ -1,11 +1,13 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useState } from 'react';
+import { siteTimeMs } from '@/core/log/site-clock';
 import { withSurvey } from '@/core/plan/edit';
 import type { Climate } from '@/core/plan/survey';
 import { dayOfYear, hourOf } from '@/core/year/calendar';
 import type { WeatherHours, WeatherSummary } from '@/core/year/weather';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { nowOnTheWall } from '@/ui/units/when';
 import { useClimateWeather } from './use-climate-weather';
 import { type RanPlan, useWeatherRun } from './use-weather-run';
 
@@ -34,10 +36,8 @@ export function useWater(): Water {
   return water;
 }
 
-/** Now as milliseconds of a clock without zones, as it shows on this wall. */
-export function wallClockMs(now = new Date()): number {
-  return Date.UTC(now.getFullYear(), now.getMonth(), now.getDate(), now.getHours(), now.getMinutes());
-}
+/** Now as milliseconds of a clock without zones, as it shows on the wall of the site. */
+export const wallClockMs = (): number => siteTimeMs(nowOnTheWall());
 
 /** Holds the weather of a line and its year, so that the parts of the Water pages share one run. */
 export function WaterProvider({ years: stored, children }: { years: readonly WeatherSummary[]; children: ReactNode }) {

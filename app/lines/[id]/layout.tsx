@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react';
+import { zoneOfLine } from '@/server/clock';
 import { ALONE, limitedRole } from '@/server/people/may';
 import { openProposals } from '@/server/proposals';
 import { readPlan } from '@/server/read-plan';
 import { whenUp } from '@/server/when-up';
 import { KeepLine } from '@/ui/offline/keep-line';
 import { PlanProvider } from '@/ui/plan/plan-provider';
+import { SiteZone } from '@/ui/plan/site-zone';
 import { DatabaseDown } from '@/ui/shell/database-down';
 import { Frame } from '@/ui/shell/frame';
 import { LineSwitcher } from '@/ui/shell/line-switcher';
@@ -26,6 +28,7 @@ export default async function LineLayout({
     stored: await readPlan(who, id),
     role: await limitedRole(who, id),
     proposed: who === ALONE ? 0 : await openProposals(id),
+    zone: await zoneOfLine(id),
   }));
   if (!read)
     return (
@@ -33,9 +36,10 @@ export default async function LineLayout({
         <DatabaseDown />
       </Frame>
     );
-  const { proposed, ...line } = read;
+  const { proposed, zone, ...line } = read;
   return (
     <PlanProvider key={id} planId={id} {...line}>
+      <SiteZone zone={zone} />
       <Frame planId={id} title={<LineSwitcher planId={id} />} actions={<SaveStatus />}>
         <SaveNotice />
         {proposed > 0 && !line.role && <ProposedNotice planId={id} count={proposed} />}

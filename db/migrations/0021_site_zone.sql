@@ -1,0 +1,1 @@
+ALTER TABLE `sites` ADD COLUMN IF NOT EXISTS `time_zone` varchar(64) NOT NULL DEFAULT '';
