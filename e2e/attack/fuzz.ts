@@ -58,7 +58,8 @@ const BODIES = [
   '{"plan":{"stages":{"length":1e9}}}',
   '1e999',
 ];
-const PAGES = ['', '/dew-point', '/beads', '/dryers', '/bed', '/catalogue'];
+const SITE = '5c7e1b0a-0000-4000-8000-000000000001'; // the first of an installation
+const PAGES = ['', '/sites', '/work', '/settings', '/outbox', '/dew-point', '/beads', '/dryers', '/bed', '/catalogue'];
 const LINE_PAGES = [
   'survey',
   'line',
@@ -162,6 +163,11 @@ export async function fuzz(
     `/lines/${id}/line`,
     `/api/weather/${id}`,
     `/api/feeds/${id}`,
+    `/guest/${id}`,
+    `/sites/${id}`,
+    `/settings?site=${id}`,
+    `/api/sites/${id}`,
+    `/api/sites/${id}/photos/${id}`,
     `/${id}`,
   ]);
   const asked: Ask[] = [
@@ -178,6 +184,22 @@ export async function fuzz(
     ['POST', '/api/copies?as=new'],
     ['POST', '/api/copies?as=merge'],
     ['PUT', `/api/plans/${planId}/photos/${planId}`],
+    ...['links', 'devices', 'templates', 'invitations'].map((of): [string, string] => [
+      'POST',
+      `/api/sites/${SITE}/${of}`,
+    ]),
+    ['PUT', `/api/sites/${SITE}/names`],
+    ['PATCH', `/api/sites/${SITE}`],
+    ['PUT', `/api/sites/${SITE}/photos/${planId}`],
+    ['POST', `/api/plans/${planId}/proposals`],
+    ['PATCH', `/api/plans/${planId}/proposals/${planId}`],
+    ['PUT', '/api/work-order'],
+    ['PUT', '/api/pin'],
+    ['PUT', '/api/device/person'],
+    ['POST', '/api/passkeys'],
+    ['POST', '/api/sign-in/passkey'],
+    ['POST', '/api/forgotten'],
+    ['POST', '/api/join'],
     ...PLAN_PARTS.slice(1, 5).map((part): [string, string] => ['POST', `/api/plans/${planId}${part}`]),
   ];
   for (const [method, path] of writes) for (const body of BODIES) asked.push([method, path, body]);
