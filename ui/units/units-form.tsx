@@ -76,8 +76,8 @@ export function UnitsForm({ wide = false }: { wide?: boolean }) {
         </label>
       </div>
       <p className="mt-3 text-[0.8rem] text-quiet">
-        You may type any unit in any field: 38 cfm, 100F, 7 bar. Pressures are gauge unless you type “bar abs” or
-        “psia”.
+        You may type any other unit in any field, such as 38 cfm or 100F. Pressures are gauge unless you type “bar abs”
+        or “psia”.
       </p>
     </>
   );
