@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Field, tied } from '@/ui/forms/field';
 import { send } from '@/ui/forms/send';
 import { forgetKeptPages } from '@/ui/offline/kept-pages';
+import { Listed } from './listed';
 
 export interface Device {
   readonly id: string;
@@ -44,23 +45,15 @@ export function DevicesPart({
       {devices.length > 0 && (
         <ul className="border-t border-hairline">
           {devices.map((d) => (
-            <li key={d.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2">
-              <span className="min-w-0 flex-1 basis-48">
-                <strong className="block truncate">{d.name}</strong>
-                <span className="block text-quiet" suppressHydrationWarning>
-                  {d.seenAt ? `last used ${format(new Date(d.seenAt), 'd MMM yyyy HH:mm')}` : 'not used yet'}
-                </span>
-              </span>
-              <button
-                type="button"
-                className="button"
-                onClick={() =>
-                  void told(send('DELETE', `${base}/devices/${d.id}`), `${d.name} is no shared device any more.`)
-                }
-              >
-                Remove
-              </button>
-            </li>
+            <Listed
+              key={d.id}
+              name={d.name}
+              says={d.seenAt ? `last used ${format(new Date(d.seenAt), 'd MMM yyyy HH:mm')}` : 'not used yet'}
+              ends="Remove"
+              onEnd={() =>
+                void told(send('DELETE', `${base}/devices/${d.id}`), `${d.name} is no shared device any more.`)
+              }
+            />
           ))}
         </ul>
       )}

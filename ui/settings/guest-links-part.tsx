@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { Field, tied } from '@/ui/forms/field';
 import { type Refused, send } from '@/ui/forms/send';
+import { Listed } from './listed';
 
 export interface GuestLink {
   readonly id: string;
@@ -51,24 +52,15 @@ export function GuestLinksPart({
       {links.length > 0 && (
         <ul className="border-t border-hairline">
           {links.map((l) => (
-            <li key={l.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2">
-              <span className="min-w-0 flex-1 basis-48">
-                <strong className="block truncate">{l.name}</strong>
-                <span className="block text-quiet" suppressHydrationWarning>
-                  until {format(new Date(l.expiresAt), 'd MMM yyyy')},{' '}
-                  {l.openedAt ? `last opened ${format(new Date(l.openedAt), 'd MMM yyyy')}` : 'not opened yet'}
-                </span>
-              </span>
-              <button
-                type="button"
-                className="button"
-                onClick={() =>
-                  void told(send('DELETE', `${base}/links/${l.id}`), `The link for ${l.name} does not work any more.`)
-                }
-              >
-                Revoke
-              </button>
-            </li>
+            <Listed
+              key={l.id}
+              name={l.name}
+              says={`until ${format(new Date(l.expiresAt), 'd MMM yyyy')}, ${l.openedAt ? `last opened ${format(new Date(l.openedAt), 'd MMM yyyy')}` : 'not opened yet'}`}
+              ends="Revoke"
+              onEnd={() =>
+                void told(send('DELETE', `${base}/links/${l.id}`), `The link for ${l.name} does not work any more.`)
+              }
+            />
           ))}
         </ul>
       )}

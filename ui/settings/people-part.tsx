@@ -61,8 +61,8 @@ export function PeoplePart({
     setIssue('refused' in answer ? answer.refused.issues.find((i) => i.field === 'email')?.message : undefined);
     if ('refused' in answer) return void toast(answer.refused.message);
     if (answer.body.mailed) toast(`The link was sent to ${email}.`);
-    else if (email !== '') toast('The mail could not be sent. Give the link yourself.');
-    setEmail('');
+    else if (answer.body.mailed === false && email !== '') toast('The mail could not be sent. Give the link yourself.');
+    if (answer.body.mailed !== undefined) setEmail('');
     setLink({ says: <Once whom={whom} />, url: `${origin}/join?code=${answer.body.code}` });
   };
   const base = `/api/sites/${site.id}`;
