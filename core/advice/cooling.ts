@@ -8,8 +8,8 @@ import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
-const DUTY_WANTS_COOLER = 0.3;
-const HOT_OVER_ROOM_K = 15;
+export const DUTY_WANTS_COOLER = 0.3;
+export const HOT_OVER_ROOM_K = 15;
 const WARM_OVER_ROOM_K = 8;
 export const APPROACH_MOST_K = 15;
 const USUAL_APPROACH_K = 8; // 10–20 °F (common practice)

@@ -8,7 +8,8 @@ import { at, set } from './fix';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
-const MANUAL_MOST_KG = 0.5; // a shift
+/** Water that a drain by hand may bring in a shift, kg. */
+export const MANUAL_MOST_KG = 0.5;
 
 const TIMER_MOST_SHARE = 0.01; // of what the compressors deliver
 

@@ -8,9 +8,9 @@ import type { LineFacts, StageOf } from './line-facts';
 import type { Rule } from './rule';
 
 // Limits: common practice of the trade.
-const TREATMENT_MOST_PA = 68_948; // 10 psi
+export const TREATMENT_MOST_PA = 68_948; // 10 psi
 
-const TREATMENT_MOST_SHARE = 0.1;
+export const TREATMENT_MOST_SHARE = 0.1;
 
 const BENCH_M = 15; // 50 ft (common practice, no source)
 

@@ -1,9 +1,10 @@
 import { LineFacts } from '../advice/line-facts';
 import { CHILLED, DESICCANT, DRYERS, is, TREATMENT } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
+import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import { costOfPressure } from '../line/waterfall';
-import { type Money, priceOf } from '../plan/money';
+import { type Money, priceOfStage } from '../plan/money';
 import type { Plan } from '../plan/plan';
 import { hoursPerWeek } from '../plan/working-time';
 import { CFM, WORKING_WEEKS } from '../quantity/constants';
@@ -60,8 +61,8 @@ export interface LineCost {
  *   invented placeholders
  * @example costOfLine(plan, moneySchema.parse({})).kWh.pressure // 163.5
  */
-export function costOfLine(plan: Plan, money: Money): LineCost {
-  const line = new LineFacts(plan, walk(plan));
+export function costOfLine(plan: Plan, money: Money, section: Section = walk(plan)): LineCost {
+  const line = new LineFacts(plan, section);
   const { yearKWh, kWhPerPa } = costOfPressure(plan);
   const losses = line.of('outlet').map((o) =>
     line
@@ -87,7 +88,7 @@ export function costOfLine(plan: Plan, money: Money): LineCost {
     refrigeration: (chilledW / 1000) * hours,
   };
   const prices = line.stages
-    .map((s) => ({ kind: s.kind, ...priceOf(money, s.kind) }))
+    .map((s) => ({ kind: s.kind, ...priceOfStage(money, s) }))
     .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
   const minutes = taskLoad(plan, line.section).reduce((sum, c) => sum + c.minutesPerYear, 0);
   const first = prices.reduce((sum, p) => sum + p.price.first, 0);

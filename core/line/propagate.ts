@@ -1,6 +1,6 @@
 import type { Basis } from '../air/enhancement-factor';
 import { fieldsOf, isRelevant } from '../equipment/index';
-import type { FieldMeta } from '../equipment/shared/kind';
+import type { FieldMeta, Uncertainty } from '../equipment/shared/kind';
 import type { Asks } from '../network/shares';
 import { setParameter } from '../plan/edit';
 import type { Plan } from '../plan/plan';
@@ -23,6 +23,10 @@ interface UncertainInput {
 
 /** Reads the figure in question from a walked plan; `undefined` where the walk did not get that far. */
 export type ReadFigure = (section: Section, plan: Plan) => number | undefined;
+
+/** A dew point that is asked of a dryer’s maker in writing, for this air, holds within so much, K (estimate: a calibrated meter). */
+const ASKED_WITHIN: Uncertainty = { abs: 1 };
+const BY_DEW_POINT = ['pressureDewPointC', 'ratedDewPointC'];
 
 function shifted(value: number, meta: FieldMeta, sign: 1 | -1): number {
   const { abs = 0, rel = 0 } = meta.uncertainty ?? {};
@@ -61,10 +65,12 @@ function inputsOf(plan: Plan): UncertainInput[] {
   for (const stage of allStages(standing(plan))) {
     const parameters = stage.parameters as Record<string, unknown>;
     for (const [field, meta] of fieldsOf(stage.kind)) {
+      const known = provenanceOf(stage, field);
+      const isAsked = known === 'proposed' && BY_DEW_POINT.includes(field);
       if (isRelevant(meta, parameters))
         add(
-          `${meta.label}, ${stage.name} (${provenanceOf(stage, field)})`,
-          meta,
+          `${meta.label}, ${stage.name} (${known})`,
+          isAsked ? { ...meta, uncertainty: ASKED_WITHIN } : meta,
           parameters[field],
           (v) => setParameter(plan, stage.id, field, v),
           stage.id,

@@ -14,7 +14,7 @@ import { DEW_POINT, KEPT, Section } from './section';
 const NO_FIGURES = new Float64Array(0);
 
 /** The air as it enters an intake, at the flow that its compressor delivers while it is loaded. */
-function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirStream {
+export function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirStream {
   const intake = parameters[0] as ParametersOf<'intake'>;
   const compressor = parameters[1] as ParametersOf<'compressor'>;
   const x = vapourFractionFromRelativeHumidity(
@@ -39,7 +39,7 @@ function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirS
 }
 
 /** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
-function dewPointOf(air: AirStream): number {
+export function pressureDewPointOf(air: AirStream): number {
   if (air.liquidKgPerS > 0) return air.temperatureC;
   const { vapourKgPerS } = air;
   const fraction = vapourKgPerS / (WATER_TO_AIR_MASS * air.dryAirKgPerS + vapourKgPerS); // of the moles: one division
@@ -116,7 +116,7 @@ export function walkPrepared(
         if (kept !== null) {
           figures[k] = air.temperatureC;
           figures[k + 1] = air.pressurePa;
-          figures[k + DEW_POINT] = dewPointOf(air);
+          figures[k + DEW_POINT] = pressureDewPointOf(air);
           figures[k + 3] = air.vapourKgPerS;
           figures[k + 4] = air.liquidKgPerS;
           figures[k + 5] = air.caughtKgPerS;

@@ -5,7 +5,7 @@ import type { Section } from '../line/section';
 import { compressorsOf, SHARE_PER_PA } from '../line/waterfall';
 import { type LifeEntry, standingEntries } from '../log/log-entry';
 import { type SiteTime, siteTimeMs, siteTimeOf } from '../log/site-clock';
-import { priceOf } from '../plan/money';
+import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
 import { surroundingsAt } from '../plan/surroundings';
@@ -99,7 +99,7 @@ function lifeOf(known: Known, stage: ElementStage): ElementLife {
     stage.kind === 'carbon-filter' && before
       ? carbonLastsS(stage.parameters, before.temperatureC, freeAirM3PerS(before, surroundingsAt(plan, stage)))
       : undefined;
-  const price = priceOf(plan.money, stage.kind).price.yearly;
+  const price = priceOfStage(plan.money, stage).price.yearly;
   const days: [ChangeReason, SiteTime | undefined][] = [
     ['drop', after(known, since, rises && every.dropPa && every.dropPa / rises)],
     ['hours', after(known, since, every.loadedH)],

@@ -32,6 +32,8 @@ export function tasksOfStages(plan: Plan): { stage: Stage; task: Task }[] {
 /** Where water asks for it more often than that, hardly anybody opens a drain by hand (estimate): it needs an automatic one. */
 export const HAND_LEAST_DAYS = 2;
 
+const WEEK_DAYS = 7;
+
 export interface Timed {
   readonly stage: Stage;
   readonly task: Task;
@@ -79,18 +81,30 @@ export function hoursPerMonth(tasks: readonly { task: Task; interval: Pick<Inter
   return tasks.reduce((sum, { task, interval }) => sum + (task.minutes / 60) * (30.4 / interval.days), 0);
 }
 
+/** Minutes a month of the tasks of a stage at the normal level that days bring. */
+function serviceMinutes(stage: Stage, daysOf: (task: Task, usual: number) => number): number {
+  const tasks = serviceOf(stage).flatMap((id) => {
+    const task = taskById(id);
+    const days = task && daysAt(task, 'normal');
+    return task && days && (task.when?.(stage) ?? true) ? [{ task, interval: { days: daysOf(task, days) } }] : [];
+  });
+  return hoursPerMonth(tasks) * 60;
+}
+
 /**
  * Minutes a month of the service that a kind of stage brings at the normal level, by the usual days of its tasks: those of
  * the routine, before a line’s hours, water and weather change them.
  * @returns min
  * @example usualServiceMinutes('twin-tower') // 19.1
  */
-export function usualServiceMinutes(kind: Stage['kind']): number {
-  const stage = newStage(kind, kind);
-  const tasks = serviceOf(stage).flatMap((id) => {
-    const task = taskById(id);
-    const days = task && daysAt(task, 'normal');
-    return task && days && (task.when?.(stage) ?? true) ? [{ task, interval: { days } }] : [];
-  });
-  return hoursPerMonth(tasks) * 60;
-}
+export const usualServiceMinutes = (kind: Stage['kind']): number =>
+  serviceMinutes(newStage(kind, kind), (_, usual) => usual);
+
+/**
+ * Minutes a month that a stage asks for at least, whatever its line: a drain that hardly gets water is opened once a week,
+ * anything else comes as usual or more often.
+ * @returns min
+ * @example leastServiceMinutes(newStage('regulator', 'r')) // 1.69
+ */
+export const leastServiceMinutes = (stage: Stage): number =>
+  serviceMinutes(stage, (task, usual) => (task.every.fillings === undefined ? usual : Math.max(usual, WEEK_DAYS)));

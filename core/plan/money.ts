@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import type { KindName } from '../equipment/index';
+import { type KindName, kindOf } from '../equipment/index';
+import { CFM } from '../quantity/constants';
+import type { Stage } from './plan';
 
 /** What a thing costs to buy, and to keep a year: elements, media, service. */
 export interface Price {
@@ -72,10 +74,62 @@ export const moneySchema = z.strictObject({
 export type Money = z.infer<typeof moneySchema>;
 
 /**
- * The price of a kind, and whether it is the person’s own or a placeholder.
+ * The price of a kind of usual size, and whether it is the person’s own or a placeholder.
  * @example priceOf(moneySchema.parse({}), 'receiver').own // false
  */
 export function priceOf(money: Money, kind: KindName): { readonly price: Price; readonly own: boolean } {
   const own = money.prices[kind];
   return own ? { price: own, own: true } : { price: PLACEHOLDERS[kind] ?? SMALL, own: false };
+}
+
+/** What a drain costs over one that is opened by hand, in the same invented money (handbook’s order: float 40, timer 90, level 200). */
+const DRAINS: Readonly<Record<string, number>> = { float: 40, timer: 90, level: 200 };
+const drainOf = (parameters: object): number => DRAINS[(parameters as { drain?: string }).drain ?? ''] ?? 0;
+
+/** What makes a thing large, the first that is said. */
+const SIZES = [
+  'ratedFlowM3PerS',
+  'volumeM3',
+  'massKg',
+  'freeAirDeliveryM3PerS',
+  'lossAtM3PerS',
+  'conductance',
+  'boreM',
+] as const;
+/** Flow for which the placeholders are, where a kind has no usual rating of its own: 16 cfm, a 5 hp compressor (estimate). */
+const USUAL_M3_PER_S = 16 * CFM;
+/** A price grows with size^0.8 (from handbook prices at 100 and 1000 cfm), upkeep with size^0.6 (six-tenths rule). */
+const GROWS = { first: 0.8, yearly: 0.6 } as const;
+
+const usual = new Map<KindName, Readonly<Record<string, unknown>>>();
+/** The parameters of a kind as it usually is. */
+function usualOf(kind: KindName): Readonly<Record<string, unknown>> {
+  const known = usual.get(kind) ?? kindOf(kind).parameters.parse({});
+  usual.set(kind, known);
+  return known;
+}
+
+/** Size of a stage beside the usual one of its kind, by what its plate says; 1 where it says nothing. */
+function relativeSize({ kind, parameters }: Pick<Stage, 'kind' | 'parameters'>): number {
+  const own = parameters as Readonly<Record<string, unknown>>;
+  const field = SIZES.find((f) => typeof own[f] === 'number' && (own[f] as number) > 0);
+  if (field === undefined) return 1;
+  const standard = usualOf(kind)[field];
+  return (own[field] as number) / (typeof standard === 'number' && standard > 0 ? standard : USUAL_M3_PER_S);
+}
+
+/**
+ * The price of a stage: the person’s own for its kind, or a placeholder that grows with its size.
+ * @example priceOfStage(moneySchema.parse({}), stage('receiver')).price.first // 500
+ */
+export function priceOfStage(
+  money: Money,
+  stage: Pick<Stage, 'kind' | 'parameters'>,
+): { readonly price: Price; readonly own: boolean } {
+  const { price, own } = priceOf(money, stage.kind);
+  if (own) return { price, own };
+  const size = relativeSize(stage);
+  // A placeholder is for the drain that its kind usually has.
+  const drain = drainOf(stage.parameters) - drainOf(usualOf(stage.kind));
+  return { price: { first: price.first * size ** GROWS.first + Math.max(0, drain), yearly: price.yearly * size ** GROWS.yearly }, own };
 }

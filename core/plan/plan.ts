@@ -10,8 +10,8 @@ import { upgradePlan } from './upgrade';
 export const PLAN_FORMAT = 'cool-dram-plan';
 export const PLAN_VERSION = 1;
 
-/** How a number can be known. */
-const KNOWN = ['measured', 'nameplate'] as const;
+/** How a number can be known; a proposed one is asked of the maker in writing. */
+const KNOWN = ['measured', 'nameplate', 'proposed'] as const;
 export type Known = (typeof KNOWN)[number];
 
 function stageSchema(kind: KindName, parameters: z.ZodObject) {

@@ -1,0 +1,159 @@
+import type { Advice } from '../advice/judge-line';
+import { judgeLine, RULES } from '../advice/judge-line';
+import type { StageOf } from '../advice/line-facts';
+import { dewPointFromVapourPressureC } from '../air/dew-point';
+import { saturationPressurePa } from '../air/saturation';
+import { costOfLine } from '../cost/cost-of-line';
+import { inAll, judgeOutlets, type Verdicts } from '../line/judge-outlet';
+import { dryMarginK, type OutletStage, outletCriteria } from '../line/outlet-criteria';
+import type { Surroundings } from '../equipment/shared/kind';
+import type { Section, Station } from '../line/section';
+import { walk } from '../line/walk';
+import { maintenanceFacts } from '../maintenance/facts';
+import { drainsToAutomate } from '../maintenance/line-tasks';
+import { priceOfStage } from '../plan/money';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages } from '../plan/runs';
+import { surroundingsAt } from '../plan/surroundings';
+import { type Asked, IDS } from './base-line';
+import { inSteps, type Merits } from './front';
+import type { Ownable } from './question';
+
+/** Dryer than this under what a job asks for is worth nothing more, K: the margin of instrument air, 18 °F (ISA-7.0.01, recalled). */
+export const ENOUGH_K = 10;
+
+const LEAST_HUMIDITY = 0.01; // so dry that it is beyond every margin here
+
+/** Rules that only ask for a record: they name what to check before building, not a fault of the proposal. */
+export const RECORDS = ['A03', 'A04', 'A16'];
+/** Rules on the compressor and tank that are given: shown with the answer, no fault of what is put between them and the jobs. */
+export const OF_WHAT_IS_GIVEN = ['O47'];
+
+/**
+ * By how much the air of an outlet is drier than its job asks for, K of dew point at that pressure.
+ * @example outletMarginK(outlet, section.at('outlet'), around) // 12.3
+ */
+export function outletMarginK(outlet: OutletStage, station: Station, around: Surroundings): number {
+  const own = dryMarginK(station, around); // whatever it asks for, its hose must stay dry
+  if (outlet.parameters.need === 'no-liquid') return own;
+  const margins = outletCriteria(outlet).flatMap((c) => {
+    if (!c) return [];
+    const gets = c.read(station, around);
+    if (c.quantity !== 'share') return [c.limit - gets];
+    // Of a humidity, between the dew points that it and its limit have at that temperature; drier than 1 % is no better.
+    const full = saturationPressurePa(station.temperatureC, 'water');
+    const dewC = (humidity: number): number =>
+      dewPointFromVapourPressureC(Math.max(humidity, LEAST_HUMIDITY) * full, 'water');
+    return [dewC(c.limit) - dewC(gets)];
+  });
+  return Math.min(own, ...margins);
+}
+
+/** The worst margin of all jobs, up to what is worth having; nothing where air does not arrive at one. */
+export function worstMarginK(plan: Plan, section: Section): number | undefined {
+  let worst = ENOUGH_K;
+  for (const s of allStages(plan)) {
+    if (s.kind !== 'outlet') continue;
+    const station = section.at(s.id);
+    if (!station) return undefined;
+    worst = Math.min(worst, outletMarginK(s, station, surroundingsAt(plan, s)));
+  }
+  return worst;
+}
+
+/** Whether a stage has to be bought: neither given with the question nor owned. */
+export function isBought({ question: { owned } }: Pick<Asked, 'question'>, stage: Stage): boolean {
+  const given: readonly string[] = [IDS.intake, IDS.compressor, IDS.receiver, IDS.valve];
+  return stage.kind !== 'outlet' && !given.includes(stage.id) && !owned.includes(stage.kind as Ownable);
+}
+
+const tankOf = (plan: Plan): StageOf<'receiver'> => plan.stages.find((s) => s.id === IDS.receiver) as StageOf<'receiver'>;
+
+/** What a tank costs beside the one that is there: nothing, its drain, or a whole one. */
+export function priceOfTank(asked: Pick<Asked, 'base'>, plan: Plan): number {
+  const [given, tank] = [tankOf(asked.base), tankOf(plan)];
+  const price = (s: Stage): number => priceOfStage(plan.money, s).price.first;
+  return tank.parameters.volumeM3 === given.parameters.volumeM3 ? price(tank) - price(given) : price(tank);
+}
+
+/** What of a line has to be bought, in the person’s money. */
+export function purchaseOf(asked: Asked, plan: Plan): number {
+  const bought = allStages(plan).filter((s) => isBought(asked, s));
+  return bought.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0) + priceOfTank(asked, plan);
+}
+
+/**
+ * The same line on the coldest day: outdoors and compressor room as cold as they get.
+ * @example onColdDay(asked, plan).survey.places[1].temperatureC // 10
+ */
+export function onColdDay({ question: q }: Pick<Asked, 'question'>, plan: Plan): Plan {
+  const { intakePlaceId, roomPlaceId } = plan.survey;
+  const coldest = new Map([
+    [intakePlaceId, Math.min(q.intakeC, q.coldestRoomC)],
+    [roomPlaceId, q.coldestRoomC],
+    ...q.jobs.map((j, i) => [IDS.place(i), j.coldestC] as const),
+  ]);
+  return {
+    ...plan,
+    survey: {
+      ...plan.survey,
+      places: plan.survey.places.map((p) => ({ ...p, temperatureC: coldest.get(p.id) ?? p.temperatureC })),
+    },
+  };
+}
+
+/** What stands against a line: the jobs that it does not serve, and what the advice faults. */
+export interface Against {
+  readonly jobs: readonly string[];
+  readonly rules: readonly Advice[];
+  /** Drains that would have to be opened by hand more often than anybody does. */
+  readonly drains: readonly string[];
+}
+
+export interface Judged {
+  readonly section: Section;
+  readonly verdicts: Verdicts;
+  readonly against: Against;
+}
+
+const isFault = (a: Advice, gravest: boolean): boolean =>
+  ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(a.rule.id) && (a.rule.grade === 'must' || (!gravest && a.rule.grade === 'should'));
+
+/**
+ * Judges a line as its own screens do, at the design hour and on the coldest day.
+ * @example judgeProposal(asked, plan).against.rules.length // 0
+ */
+export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judged {
+  const at = (day: Plan, gravest: boolean) => {
+    const section = walk(day);
+    const verdicts = judgeOutlets(day, section);
+    const missed = [...verdicts.values()].filter((v) => inAll(v) !== 'meets').map((v) => v.stageId);
+    const { advice } = judgeLine(day, section, RULES, [], verdicts);
+    return { section, verdicts, missed, rules: advice.filter((a) => isFault(a, gravest)) };
+  };
+  const warm = at(plan, false);
+  const cold = at(onColdDay(asked, plan), true);
+  return {
+    section: warm.section,
+    verdicts: warm.verdicts,
+    against: {
+      jobs: [...new Set([...warm.missed, ...cold.missed])],
+      drains: drainsToAutomate(maintenanceFacts(plan, warm.section)).map(({ stage }) => stage.name),
+      rules: [...warm.rules, ...cold.rules.filter((a) => !warm.rules.some((b) => b.key === a.key))],
+    },
+  };
+}
+
+/** Whether nothing stands against a line. */
+export const isFeasible = ({ against }: Pick<Judged, 'against'>): boolean =>
+  against.jobs.length === 0 && against.rules.length === 0 && against.drains.length === 0;
+
+/** A year of minutes as those of a week. */
+export const perWeek = (minutesPerYear: number): number => minutesPerYear / 52;
+
+/** By what a line is compared with others. */
+export function meritsOf(asked: Asked, plan: Plan, section: Section, marginK: number): Merits {
+  const cost = costOfLine(plan, plan.money, section);
+  const purchase = purchaseOf(asked, plan);
+  return inSteps({ purchase, yearly: cost.yearly, minutesPerWeek: perWeek(cost.minutes), marginK });
+}

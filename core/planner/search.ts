@@ -1,0 +1,383 @@
+import { CHILLED, DESICCANT, is } from '../equipment/groups';
+import { kindOf } from '../equipment/index';
+import { airBalance } from '../line/balance';
+import { costOfPressure } from '../line/waterfall';
+import { walk } from '../line/walk';
+import { maintenanceFacts } from '../maintenance/facts';
+import { hoursPerMonth, leastServiceMinutes, tasksOfLine } from '../maintenance/line-tasks';
+import { priceOfStage } from '../plan/money';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, stageById } from '../plan/runs';
+import { hoursPerWeek } from '../plan/working-time';
+import { CFM, WORKING_WEEKS } from '../quantity/constants';
+import { type Asked, askedOf, IDS, stagesOfJob } from './base-line';
+import { asProposed, buildLine, type Choices, withDrain } from './build-line';
+import { FastWalk, type Walked } from './fast-walk';
+import { inSteps, type Merits, noWorse, withMember } from './front';
+import { ENOUGH_K, isBought, isFeasible, type Judged, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
+import { drainOf, groupsOf, type Option, type Position, positionsOf } from './positions';
+import type { Question } from './question';
+
+/** A line that serves every job, with nothing against it. */
+export interface Proposal {
+  readonly plan: Plan;
+  readonly choices: readonly number[];
+  readonly merits: Merits;
+  readonly judged: Judged;
+}
+
+/** How far a search is. */
+export interface Progress {
+  /** Complete lines that are settled, by a bound or by a judgement. */
+  readonly settled: number;
+  readonly of: number;
+  readonly front: readonly Proposal[];
+}
+
+/** What came of a search. */
+export interface Found extends Progress {
+  readonly asked: Asked;
+  readonly positions: readonly Position[];
+}
+
+const WIDEST = 2;
+const NO_STAGES: readonly Stage[] = [];
+/** The fast walk leaves out what purge does to the shares of air: a line that it finds this much short may still do, K. */
+const SLACK_K = 0.5;
+const TELL_EVERY = 200;
+
+/** Whether the stages before it allow a stage: what the advice would fault in any line whatever. */
+function allowed(stage: Stage, before: readonly Stage[], oiled: boolean): boolean {
+  const has = (test: (s: Stage) => boolean): boolean => before.some(test);
+  const coalescer = (grade: string) => (s: Stage) => s.kind === 'coalescing-filter' && s.parameters.grade === grade;
+  if (stage.kind === 'coalescing-filter' && stage.parameters.grade === 'fine') return has(coalescer('general'));
+  if (oiled && is([...DESICCANT, 'membrane', 'carbon-filter'], stage.kind)) return has(coalescer('fine'));
+  if (is(CHILLED, stage.kind)) return !has((s) => is(DESICCANT, s.kind));
+  return true;
+}
+
+/** What is known of a choice before its line is walked: exact, or at least so much. */
+interface Bound {
+  readonly purchase: number;
+  readonly yearly: number;
+  readonly minutesPerWeek: number;
+}
+const plus = (a: Bound, b: Bound): Bound => ({
+  purchase: a.purchase + b.purchase,
+  yearly: a.yearly + b.yearly,
+  minutesPerWeek: a.minutesPerWeek + b.minutesPerWeek,
+});
+
+const NOTHING: Bound = { purchase: 0, yearly: 0, minutesPerWeek: 0 };
+
+/** One choice of a part of the line (its main, or the run of a group), with the air that it makes. */
+interface Part extends Bound {
+  readonly choices: readonly number[];
+  readonly walked: Walked | undefined;
+  readonly marginK: number;
+  readonly lostPa: number;
+}
+
+const WEEKS_PER_MONTH = 30.4 / 7;
+const CHILLED_W = 750 / (100 * CFM); // 0.6–0.9 kW for 100 cfm, always on (trade handbook)
+
+/** The search of one question. */
+class Search {
+  readonly asked: Asked;
+  readonly positions: readonly Position[];
+  private readonly fast: FastWalk;
+  private readonly oiled: boolean;
+  private readonly pressurePerPa: number;
+  /** What is given costs at least, whatever is built; the tank without its drain is in the bound of the main. */
+  private readonly given: Bound;
+  private front: readonly Proposal[] = [];
+  private settled = 0;
+  private of = 0;
+
+  constructor(question: Question, positions?: readonly Position[]) {
+    this.asked = askedOf(question);
+    this.positions = positions ?? positionsOf(this.asked);
+    this.fast = new FastWalk(this.asked);
+    this.oiled = question.compressor.type !== 'oilfree';
+    this.pressurePerPa = costOfPressure(this.asked.base).kWhPerPa * question.money.perKWh;
+    this.given = this.givenBound();
+  }
+
+  /** What is given: the compressor by its hours, anything else as usual. */
+  private givenBound(): Bound {
+    const { base, question } = this.asked;
+    const machines = tasksOfLine(maintenanceFacts(base, walk(base))).filter(
+      ({ stage }) => stage.kind === 'intake' || stage.kind === 'compressor',
+    );
+    const minutes = (hoursPerMonth(machines) * 60) / WEEKS_PER_MONTH;
+    const compressor = stageById(base, IDS.compressor) as Stage;
+    const pipes = question.jobs.flatMap((_, i) => this.pipeOf(i));
+    const { yearly } = priceOfStage(question.money, compressor).price;
+    return plus(this.boundOf([stageById(base, IDS.valve) as Stage, ...pipes]), {
+      purchase: 0,
+      yearly: yearly + ((minutes * 52) / 60) * question.money.perHour,
+      minutesPerWeek: minutes,
+    });
+  }
+
+  /** What an option costs at least. */
+  private boundOf(stages: readonly Stage[]): Bound {
+    const { money } = this.asked.question;
+    const hours = hoursPerWeek(this.asked.base.survey.working) * WORKING_WEEKS;
+    let [purchase, yearly, minutesPerWeek] = [0, 0, 0];
+    for (const s of stages) {
+      const { price } = priceOfStage(money, s);
+      if (isBought(this.asked, s)) purchase += price.first;
+      const minutes = leastMinutes(s);
+      const kWh = is(CHILLED, s.kind) ? (CHILLED_W * rated(s) * hours) / 1000 : 0;
+      yearly += price.yearly + kWh * money.perKWh + ((minutes * 52) / 60) * money.perHour;
+      minutesPerWeek += minutes;
+    }
+    return { purchase, yearly, minutesPerWeek };
+  }
+
+  /** All choices of some positions that the order allows, each with its bound. */
+  private *choose(
+    places: readonly number[],
+    stagesOf: (option: Option) => readonly Stage[],
+    before: readonly Stage[],
+  ): Generator<{ choices: number[]; stages: readonly Stage[] }> {
+    const choices: number[] = [];
+    const { positions, oiled } = this;
+    function* from(i: number, stages: readonly Stage[]): Generator<{ choices: number[]; stages: readonly Stage[] }> {
+      if (i === places.length) {
+        yield { choices: [...choices], stages };
+        return;
+      }
+      const { options } = positions[places[i] as number] as Position;
+      for (const [k, option] of options.entries()) {
+        const own = stagesOf(option);
+        if (own.some((s) => !allowed(s, [...before, ...stages], oiled))) continue;
+        choices[i] = k;
+        yield* from(i + 1, [...stages, ...own]);
+      }
+    }
+    yield* from(0, []);
+  }
+
+  /** The mains: everything that all jobs share. */
+  private mains(places: readonly number[]): Part[] {
+    const { asked, positions, fast } = this;
+    const before = places.filter((p) => positions[p]?.where === 'before-tank').length;
+    const [, , receiver, valve] = asked.base.stages as [Stage, Stage, Stage, Stage];
+    const start = fast.start();
+    const parts: Part[] = [];
+    for (const { choices, stages } of this.choose(places, (o) => o.stages, [])) {
+      const options = choices.map((c, i) => (positions[places[i] as number] as Position).options[c] as Option);
+      const first = options.slice(0, before).reduce((n, o) => n + o.stages.length, 0);
+      const drains = options.find((o) => o.drains)?.drains ?? 'by hand';
+      const drained = (s: Stage): Stage => withDrain(s, drainOf(s.kind, drains, asked.question.hasPower === 'yes'));
+      const tank = drained(receiver);
+      const walked = fast.main(start, [...stages.slice(0, first).map(drained), tank, valve, ...stages.slice(first)]);
+      if (!walked) continue;
+      const price = (s: Stage): number => priceOfStage(asked.question.money, s).price.first;
+      const bound = this.boundOf([...stages.map(drained), tank]);
+      parts.push({
+        ...plus(bound, this.given),
+        purchase: bound.purchase + this.given.purchase + price(tank) - price(receiver),
+        choices,
+        walked,
+        marginK: ENOUGH_K,
+        lostPa: walked.lostPa,
+      });
+    }
+    return parts;
+  }
+
+  /**
+   * What a group’s jobs may get of a main’s air: of all that is allowed, what serves each of them by the fast walk. Runs that
+   * begin alike are walked once; one that has lost the pressure of its job, or is too dear already, is followed no further.
+   */
+  private served(main: Part, before: readonly Stage[], places: readonly number[], group: readonly number[]): Part[] {
+    const { asked, positions, fast, oiled } = this;
+    const { budget, minutesPerWeek } = asked.question;
+    const found: Part[] = [];
+    const choices: number[] = [];
+    const enter = (airs: readonly Walked[], stagesAt: (job: number) => readonly Stage[]): Walked[] | undefined => {
+      const left: Walked[] = [];
+      for (const [g, job] of group.entries()) {
+        const air = fast.run(airs[g], stagesAt(job), job);
+        if (!air || fast.isStarved(air, job)) return undefined;
+        left.push(air);
+      }
+      return left;
+    };
+    const end = (airs: readonly Walked[], bound: Bound): void => {
+      let [marginK, lostPa] = [ENOUGH_K, 0];
+      for (const [g, job] of group.entries()) {
+        const margin = fast.marginAtJob(airs[g] as Walked, job);
+        if (margin === undefined || margin < -SLACK_K) return;
+        marginK = Math.min(marginK, margin);
+        lostPa = Math.max(lostPa, (airs[g] as Walked).lostPa);
+      }
+      found.push({ ...bound, choices: [...choices], walked: undefined, marginK, lostPa });
+    };
+    const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], bound: Bound): void => {
+      if (bound.purchase > budget || bound.minutesPerWeek + this.given.minutesPerWeek > minutesPerWeek) return;
+      if (i === places.length) return end(airs, bound);
+      const { options } = positions[places[i] as number] as Position;
+      for (const [k, { byJob, wider }] of options.entries()) {
+        const at = (job: number): readonly Stage[] =>
+          wider === undefined ? (byJob?.get(job) ?? NO_STAGES) : this.endOf(job, wider);
+        const own = at(group[0] as number);
+        if (own.some((s) => !allowed(s, stages, oiled))) continue;
+        const leaves = own.length === 0 ? airs : enter(airs, at);
+        if (!leaves) continue;
+        choices[i] = k;
+        const bought = this.boundOfOption(`${places[i]} ${k}`, () => group.flatMap(at));
+        follow(i + 1, leaves, own.length === 0 ? stages : [...stages, ...own], plus(bound, bought));
+        if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
+      }
+    };
+    const arrives = group.map((job) => fast.run(fast.toJob(main.walked, job), this.pipeOf(job), job));
+    this.of += places.reduce((n, p) => n * (positions[p] as Position).options.length, 1);
+    if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
+    return found;
+  }
+
+  private readonly bounds = new Map<string, Bound>();
+  private boundOfOption(key: string, stages: () => readonly Stage[]): Bound {
+    const known = this.bounds.get(key) ?? this.boundOf(stages());
+    this.bounds.set(key, known);
+    return known;
+  }
+
+  /** The pipe to a job, of the smallest size: a wider one loses less, and cools the air alike. */
+  private pipeOf = (job: number): readonly Stage[] => this.runOf(job, WIDEST).filter((s) => s.kind === 'pipe');
+
+  /** What stands downstream of a job’s treatment: regulator, hose, outlet. */
+  private endOf(job: number, steps: number): readonly Stage[] {
+    return this.runOf(job, steps).filter((s) => s.kind !== 'pipe');
+  }
+
+  private readonly runs = new Map<string, readonly Stage[]>();
+  private runOf(job: number, steps: number): readonly Stage[] {
+    const key = `${job} ${steps}`;
+    const known = this.runs.get(key) ?? stagesOfJob(this.asked, job, steps);
+    this.runs.set(key, known);
+    return known;
+  }
+
+  private progress(): Progress {
+    return { settled: this.settled, of: this.of, front: this.front };
+  }
+
+  /** Looks at all lines; tells how far it is as it goes. */
+  *run(): Generator<Progress, Found> {
+    const { asked, positions } = this;
+    const { question: q } = asked;
+    const groups = groupsOf(q.jobs);
+    const at = (test: (p: Position) => boolean): number[] => positions.flatMap((p, i) => (test(p) ? [i] : []));
+    const mainPlaces = at((p) => typeof p.where !== 'number');
+    const groupPlaces = groups.map((_, g) => at((p) => p.where === g));
+    const lines: (Bound & { choices: number[]; marginK: number })[] = [];
+    const servedBy = new Map<string, Part[][]>();
+    for (const main of this.mains(mainPlaces)) {
+      const stages = mainPlaces.flatMap((p, i) => (positions[p] as Position).options[main.choices[i] as number]?.stages ?? []);
+      const alike = airOf(stages);
+      const known = servedBy.get(alike);
+      const perGroup = known ?? groups.map((group, g) => this.served(main, stages, groupPlaces[g] as number[], group));
+      if (!known) servedBy.set(alike, perGroup);
+      yield this.progress();
+      for (const parts of product(perGroup)) {
+        const sum = parts.reduce<Bound>(plus, main);
+        const lostPa = Math.max(0, ...parts.map((p) => p.lostPa));
+        const choices = new Array<number>(positions.length).fill(0);
+        for (const [i, p] of mainPlaces.entries()) choices[p] = main.choices[i] as number;
+        for (const [g, part] of parts.entries())
+          for (const [i, p] of (groupPlaces[g] as number[]).entries()) choices[p] = part.choices[i] as number;
+        lines.push({
+          purchase: sum.purchase,
+          yearly: sum.yearly + lostPa * this.pressurePerPa,
+          minutesPerWeek: sum.minutesPerWeek,
+          marginK: Math.min(ENOUGH_K, ...parts.map((p) => p.marginK + SLACK_K)),
+          choices,
+        });
+      }
+    }
+    lines.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
+    for (const [n, { choices, ...bound }] of lines.entries()) {
+      this.settled++;
+      if (n % TELL_EVERY === 0) yield this.progress();
+      if (bound.purchase > q.budget) continue;
+      if (bound.minutesPerWeek > q.minutesPerWeek) continue;
+      const least = inSteps(bound);
+      if (this.front.some((m) => noWorse(m.merits, least))) continue;
+      this.consider(choices);
+    }
+    return { ...this.progress(), asked, positions };
+  }
+
+  /** Judges a line as its own screens would, and keeps it where no other is nowhere worse. */
+  private consider(choices: readonly number[]): void {
+    const { asked } = this;
+    const plan = loadedFor(buildLine(asked, this.positions, choices));
+    const section = walk(plan);
+    const marginK = worstMarginK(plan, section);
+    if (marginK === undefined) return;
+    const merits = meritsOf(asked, plan, section, marginK);
+    if (merits.minutesPerWeek > asked.question.minutesPerWeek || merits.purchase > asked.question.budget) return;
+    if (this.front.some((m) => noWorse(m.merits, merits))) return;
+    const proposed = asProposed(plan, (s) => isBought(asked, s));
+    const judged = judgeProposal(asked, proposed);
+    if (isFeasible(judged)) this.front = withMember(this.front, { plan: proposed, choices, merits, judged });
+  }
+}
+
+/** Mains that differ in their drains only send on the same air. */
+const airOf = (stages: readonly Stage[]): string => JSON.stringify(stages.map(({ id, parameters }) => [id, parameters]));
+
+/**
+ * The line of a choice: its new stages told as proposed, its compressor loaded for what the jobs and its own losses take.
+ * @example proposedLine(asked, positionsOf(asked), new Array(13).fill(0)).name // 'Proposed line'
+ */
+export function proposedLine(asked: Asked, positions: readonly Position[], choices: Choices): Plan {
+  return asProposed(loadedFor(buildLine(asked, positions, choices)), (s) => isBought(asked, s));
+}
+
+/** A line whose compressor is loaded for what the jobs and its own losses take. */
+function loadedFor(plan: Plan): Plan {
+  const vents = allStages(plan).some((s) => kindOf(s.kind).ventsM3PerS !== undefined);
+  if (!vents) return plan;
+  const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, walk(plan));
+  const loadedShare = Math.min(1, Math.max(0.01, (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9)));
+  return { ...plan, survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } } };
+}
+
+const rated = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
+
+/** Minutes a week that a stage asks for at least: water and hours only add to them. */
+const leastMinutes = (s: Stage): number => leastServiceMinutes(s) / WEEKS_PER_MONTH;
+
+/** One of each. */
+function* product<T>(lists: readonly (readonly T[])[]): Generator<T[]> {
+  const [first, ...rest] = lists;
+  if (!first) yield [];
+  else for (const tail of product(rest)) for (const head of first) yield [head, ...tail];
+}
+
+/**
+ * Looks for the lines that serve all jobs of a question and that no other beats in purchase, yearly cost, minutes a week and
+ * margin. Exact: what it leaves out by a bound could not have been on the front.
+ * @returns a generator that tells how far it is; its end is the front
+ * @example [...search(question({}))].length > 0 // true
+ */
+export const search = (question: Question, positions?: readonly Position[]): Generator<Progress, Found> =>
+  new Search(question, positions).run();
+
+/**
+ * The same at once.
+ * @example searched(question({})).front.length // 4
+ */
+export function searched(question: Question, positions?: readonly Position[]): Found {
+  const run = search(question, positions);
+  for (;;) {
+    const { done, value } = run.next();
+    if (done) return value;
+  }
+}
