@@ -131,5 +131,11 @@ export function priceOfStage(
   const size = relativeSize(stage);
   // A placeholder is for the drain that its kind usually has.
   const drain = drainOf(stage.parameters) - drainOf(usualOf(stage.kind));
-  return { price: { first: price.first * size ** GROWS.first + Math.max(0, drain), yearly: price.yearly * size ** GROWS.yearly }, own };
+  return {
+    price: {
+      first: price.first * size ** GROWS.first + Math.max(0, drain),
+      yearly: price.yearly * size ** GROWS.yearly,
+    },
+    own,
+  };
 }

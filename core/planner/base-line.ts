@@ -2,8 +2,8 @@ import { newStage } from '../plan/edit';
 import { JOBS, setJob } from '../plan/jobs';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../plan/plan';
 import { withStage } from '../plan/runs';
-import { surveyAtmosphericPa } from '../plan/survey';
 import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
+import { surveyAtmosphericPa } from '../plan/survey';
 import { FREE_AIR_KG_PER_M3 } from '../quantity/constants';
 import { dryAirKgPerS } from '../quantity/flow-basis';
 import { MOST_HOSE_LOSS_PA, sizeHose } from '../sizing/size-hose';
@@ -34,6 +34,8 @@ const SPARE_PA = 2e4; // what a gauge of a regulator cannot be set closer than (
 /** Rated pressure of what is bought for a line, over the cut-out pressure: the next plate up (common practice, no source). */
 const PLATE_OVER = 1.25;
 const DUTY_LIMIT = { piston1: 0.6, piston2: 0.75, screw: 1, oilfree: 1 } as const; // trade handbook
+/** Loaded share of the time that a compressor bears, by its type. */
+export const dutyLimitOf = (type: keyof typeof DUTY_LIMIT): number => DUTY_LIMIT[type];
 const STARTS_AT_H = 8;
 
 /** What the sizes of a question turn on. */
@@ -99,7 +101,12 @@ export function stagesOfJob({ question: q, atmosphericPa, flowsKgPerS }: Sizes, 
   const temperatureC = q.roomC;
   const duty = { kgPerS, temperatureC, pressurePa: cutInPa, lengthM: job.distanceM } as const;
   const larger = WIDER[steps] as number;
-  const pipe = sizePipe({ ...duty, material: 'aluminium', use: 'branch', mostLossPa: (MOST_PIPE_LOSS * cutInPa) / larger ** 2 });
+  const pipe = sizePipe({
+    ...duty,
+    material: 'aluminium',
+    use: 'branch',
+    mostLossPa: (MOST_PIPE_LOSS * cutInPa) / larger ** 2,
+  });
   const hose = sizeHose({
     kgPerS,
     temperatureC,
@@ -216,12 +223,20 @@ export function askedOf(q: Question): Asked {
     routine: { ...bare.routine, level: 'normal' },
   });
   const base = q.jobs.reduce((now, { job, flowM3PerS, leastGaugePa, usedShare }, i) => {
-    const asks = { flowM3PerS, usedShare, leastPressurePa: atmosphericPa + leastGaugePa };
+    const asks = { flowM3PerS, usedShare, leastPressurePa: atmosphericPa + leastGaugePa, nozzle: 'relieving' };
     return withStage(
       setJob(now, IDS.outlet(i), job),
       IDS.outlet(i),
       (s) => ({ ...s, parameters: { ...s.parameters, ...asks } }) as Stage,
     );
   }, plan);
-  return { question: q, base, atmosphericPa, flowsKgPerS, deliversM3PerS: freeAirDeliveryM3PerS, peaksM3PerS, demandM3PerS };
+  return {
+    question: q,
+    base,
+    atmosphericPa,
+    flowsKgPerS,
+    deliversM3PerS: freeAirDeliveryM3PerS,
+    peaksM3PerS,
+    demandM3PerS,
+  };
 }

@@ -59,7 +59,12 @@ export const withDrain = (s: Stage, drain: Drain | undefined): Stage =>
   drain === undefined ? s : ({ ...s, parameters: { ...s.parameters, drain } } as Stage);
 
 /** The run of a job with larger pipe, regulator and hose, where they are chosen for its group. */
-function served(asked: Asked, wider: ReadonlyMap<number, number>, job: number, run: readonly Stage[]): readonly Stage[] {
+function served(
+  asked: Asked,
+  wider: ReadonlyMap<number, number>,
+  job: number,
+  run: readonly Stage[],
+): readonly Stage[] {
   const group = groupsOf(asked.question.jobs).findIndex((g) => g.includes(job));
   const steps = wider.get(group) ?? 0;
   if (steps === 0) return run;

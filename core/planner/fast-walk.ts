@@ -1,15 +1,15 @@
 import { DUTY_WANTS_COOLER, HOT_OVER_ROOM_K } from '../advice/cooling';
 import { MANUAL_MOST_KG } from '../advice/drains';
 import { TREATMENT_MOST_PA, TREATMENT_MOST_SHARE } from '../advice/pressure-left';
+import { OutOfRange } from '../air/out-of-range';
 import { is, TREATMENT } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/shared/kind';
-import { OutOfRange } from '../air/out-of-range';
-import { GAUGE_TELLS_PA, type OutletStage } from '../line/outlet-criteria';
 import { isAsClean, letter, roomAir } from '../line/grade-line';
+import { GAUGE_TELLS_PA, type OutletStage } from '../line/outlet-criteria';
 import { humidityAt, type Station } from '../line/section';
-import { loadedHoursPerDay } from '../line/working-day';
 import { drawnAir, pressureDewPointOf } from '../line/walk';
+import { loadedHoursPerDay } from '../line/working-day';
 import type { Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
@@ -59,8 +59,7 @@ export class FastWalk {
     this.supplyPa = compressor.parameters.cutInPa - this.around.atmosphericPa;
     this.dayS = loadedHoursPerDay(base) * HOUR_S;
     // Of a piston compressor that is loaded so much (O01).
-    this.wantsCooler =
-      q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
+    this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
     this.outlets = q.jobs.map((_, i) => stageById(base, IDS.outlet(i)) as OutletStage);
     this.peakKgPerS = peak * freeAirKgPerM3(this.around);
   }
@@ -121,7 +120,8 @@ export class FastWalk {
       return (shows?.find((s) => s.figure === 'life')?.value ?? 0) < this.dayS;
     }
     if (stage.kind !== 'receiver') return false;
-    if (stage.parameters.drain === 'manual' && leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG) return true;
+    if (stage.parameters.drain === 'manual' && leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG)
+      return true;
     return this.wantsCooler && enters.temperatureC >= around.roomTemperatureC + HOT_OVER_ROOM_K;
   }
 
@@ -151,7 +151,8 @@ export class FastWalk {
   marginAtJob({ delivered, dirt }: Walked, job: number): number | undefined {
     const outlet = this.outlets[job] as OutletStage;
     const { particleClass, oilClass } = outlet.parameters;
-    if (!isAsClean(letter(dirt.particle), particleClass) || !isAsClean(oilClassOf(dirt.oilMg), oilClass)) return undefined;
+    if (!isAsClean(letter(dirt.particle), particleClass) || !isAsClean(oilClassOf(dirt.oilMg), oilClass))
+      return undefined;
     if (delivered.liquidKgPerS > 0) return undefined;
     const station = {
       temperatureC: delivered.temperatureC,

@@ -22,10 +22,7 @@ export function inSteps(merits: Merits): Merits {
 
 /** Whether the first is nowhere worse than the second. */
 export const noWorse = (a: Merits, b: Merits): boolean =>
-  a.purchase <= b.purchase &&
-  a.yearly <= b.yearly &&
-  a.minutesPerWeek <= b.minutesPerWeek &&
-  a.marginK >= b.marginK;
+  a.purchase <= b.purchase && a.yearly <= b.yearly && a.minutesPerWeek <= b.minutesPerWeek && a.marginK >= b.marginK;
 
 /**
  * Whether the first beats the second: nowhere worse, and somewhere better.

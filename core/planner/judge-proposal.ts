@@ -4,9 +4,9 @@ import type { StageOf } from '../advice/line-facts';
 import { dewPointFromVapourPressureC } from '../air/dew-point';
 import { saturationPressurePa } from '../air/saturation';
 import { costOfLine } from '../cost/cost-of-line';
+import type { Surroundings } from '../equipment/shared/kind';
 import { inAll, judgeOutlets, type Verdicts } from '../line/judge-outlet';
 import { dryMarginK, type OutletStage, outletCriteria } from '../line/outlet-criteria';
-import type { Surroundings } from '../equipment/shared/kind';
 import type { Section, Station } from '../line/section';
 import { walk } from '../line/walk';
 import { maintenanceFacts } from '../maintenance/facts';
@@ -49,14 +49,20 @@ export function outletMarginK(outlet: OutletStage, station: Station, around: Sur
   return Math.min(own, ...margins);
 }
 
+/** The same of an outlet of a walked line; nothing where the air does not arrive. */
+export function outletMarginAt(plan: Plan, outlet: OutletStage, section: Section): number | undefined {
+  const station = section.at(outlet.id);
+  return station && outletMarginK(outlet, station, surroundingsAt(plan, outlet));
+}
+
 /** The worst margin of all jobs, up to what is worth having; nothing where air does not arrive at one. */
 export function worstMarginK(plan: Plan, section: Section): number | undefined {
   let worst = ENOUGH_K;
   for (const s of allStages(plan)) {
     if (s.kind !== 'outlet') continue;
-    const station = section.at(s.id);
-    if (!station) return undefined;
-    worst = Math.min(worst, outletMarginK(s, station, surroundingsAt(plan, s)));
+    const margin = outletMarginAt(plan, s, section);
+    if (margin === undefined) return undefined;
+    worst = Math.min(worst, margin);
   }
   return worst;
 }
@@ -67,7 +73,8 @@ export function isBought({ question: { owned } }: Pick<Asked, 'question'>, stage
   return stage.kind !== 'outlet' && !given.includes(stage.id) && !owned.includes(stage.kind as Ownable);
 }
 
-const tankOf = (plan: Plan): StageOf<'receiver'> => plan.stages.find((s) => s.id === IDS.receiver) as StageOf<'receiver'>;
+const tankOf = (plan: Plan): StageOf<'receiver'> =>
+  plan.stages.find((s) => s.id === IDS.receiver) as StageOf<'receiver'>;
 
 /** What a tank costs beside the one that is there: nothing, its drain, or a whole one. */
 export function priceOfTank(asked: Pick<Asked, 'base'>, plan: Plan): number {
@@ -117,7 +124,8 @@ export interface Judged {
 }
 
 const isFault = (a: Advice, gravest: boolean): boolean =>
-  ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(a.rule.id) && (a.rule.grade === 'must' || (!gravest && a.rule.grade === 'should'));
+  ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(a.rule.id) &&
+  (a.rule.grade === 'must' || (!gravest && a.rule.grade === 'should'));
 
 /**
  * Judges a line as its own screens do, at the design hour and on the coldest day.

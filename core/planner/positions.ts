@@ -4,7 +4,7 @@ import { newStage } from '../plan/edit';
 import { JOBS } from '../plan/jobs';
 import type { Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
-import { RATED_M3_PER_S } from '../sizing/next-size';
+import { RATED_M3_PER_S, ratingFor } from '../sizing/next-size';
 import type { Asked } from './base-line';
 import type { Ownable, QuestionJob } from './question';
 
@@ -46,9 +46,18 @@ export interface Position {
 export type Group = readonly number[];
 
 const EMPTY: Option = { stages: [] };
-const RATED_PA = 801_325; // 7 bar above the atmosphere, at which filters are rated (ISO 7183, recalled)
+const BEFORE_FILTERS_PA = 5e4; // lost upstream of the last filter, so that its rating still holds there (estimate)
 /** Losses of new, clean elements at their rated flow, wet, Pa: 2 psi, and 3 of a fine one (trade handbook). */
-const LOSS = { general: 14e3, fine: 20e3, dust: 7e3, carbon: 7e3, bowl: 10e3, chilled: 20e3, towers: 28e3, cooler: 15e3 };
+const LOSS = {
+  general: 14e3,
+  fine: 20e3,
+  dust: 7e3,
+  carbon: 7e3,
+  bowl: 10e3,
+  chilled: 20e3,
+  towers: 28e3,
+  cooler: 15e3,
+};
 /** Cartridges that are sold, kg of dry beads: 2 to 44 lb (common practice, no source). */
 const CARTRIDGES_KG = [0.91, 2.27, 6.8, 20];
 /** Where a copper run is still worth hanging on a wall, m³/s: its table ends at some 25 cfm (trade handbook). */
@@ -82,7 +91,7 @@ function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number)
   const may = (kind: Ownable): boolean => !q.refused.includes(kind);
   const power = q.hasPower === 'yes';
   /** Plate at 7 bar for what passes at cut-in. */
-  const [filterM3PerS = passesM3PerS] = ratedFor((passesM3PerS * RATED_PA) / cutInPa, 1);
+  const filterM3PerS = ratingFor(passesM3PerS, cutInPa - BEFORE_FILTERS_PA);
   const plate = { ratedFlowM3PerS: filterM3PerS, lossAtM3PerS: filterM3PerS };
   const element = (lossPa: number) => ({ ...plate, pressureLossPa: lossPa, cleanLossPa: lossPa });
   const bowl = { roomBelow: 'enough' as const };
@@ -146,7 +155,8 @@ function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number)
             proposed('twin-tower', id('towers'), {
               ratedFlowM3PerS,
               purgeM3PerS: PURGE_SHARE * ratedFlowM3PerS,
-              purgeSetPa: atmosphericPa + (q.compressor.cutInGaugePa + q.compressor.cutOutGaugePa) / 2 - BEFORE_TOWERS_PA,
+              purgeSetPa:
+                atmosphericPa + (q.compressor.cutInGaugePa + q.compressor.cutOutGaugePa) / 2 - BEFORE_TOWERS_PA,
               control: 'dew-point',
               pressureLossPa: LOSS.towers,
               lossAtM3PerS: ratedFlowM3PerS,
@@ -252,7 +262,11 @@ export function positionsOf(asked: Asked): Position[] {
   const may = (kind: Ownable): boolean => !q.refused.includes(kind);
   const power = q.hasPower === 'yes';
   const before = (id: string, ...options: readonly Option[]): Position => ({ id, where: 'before-tank', options });
-  const main = (id: string, ...options: readonly Option[]): Position => ({ id, where: 'main', options: [EMPTY, ...options] });
+  const main = (id: string, ...options: readonly Option[]): Position => ({
+    id,
+    where: 'main',
+    options: [EMPTY, ...options],
+  });
   const cooler = (approachK: number, times: number): Option => ({
     stages: [
       proposed('aftercooler', 'cooler', {

@@ -197,7 +197,11 @@ export const questionSchema = z
       .min(0, 'Not below 0.')
       .max(3000, 'At most 3,000.')
       .default(60),
-    budget: z.number({ error: 'An amount.' }).min(0, 'Not below 0.').max(1e9, 'At most a thousand million.').default(1e5),
+    budget: z
+      .number({ error: 'An amount.' })
+      .min(0, 'Not below 0.')
+      .max(1e9, 'At most a thousand million.')
+      .default(1e5),
     money: moneySchema.default(moneySchema.parse({})),
   })
   .refine((q) => q.compressor.cutInGaugePa < q.compressor.cutOutGaugePa, {

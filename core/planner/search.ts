@@ -1,8 +1,8 @@
-import { CHILLED, DESICCANT, is } from '../equipment/groups';
+import { CHILLED, DESICCANT, FILTERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { airBalance } from '../line/balance';
-import { costOfPressure } from '../line/waterfall';
 import { walk } from '../line/walk';
+import { costOfPressure } from '../line/waterfall';
 import { maintenanceFacts } from '../maintenance/facts';
 import { hoursPerMonth, leastServiceMinutes, tasksOfLine } from '../maintenance/line-tasks';
 import { priceOfStage } from '../plan/money';
@@ -10,12 +10,13 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById } from '../plan/runs';
 import { hoursPerWeek } from '../plan/working-time';
 import { CFM, WORKING_WEEKS } from '../quantity/constants';
-import { type Asked, askedOf, IDS, stagesOfJob } from './base-line';
+import { ratingFor } from '../sizing/next-size';
+import { type Asked, askedOf, dutyLimitOf, IDS, stagesOfJob } from './base-line';
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
 import { FastWalk, type Walked } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
 import { ENOUGH_K, isBought, isFeasible, type Judged, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
-import { drainOf, groupsOf, type Option, type Position, positionsOf } from './positions';
+import { drainOf, type Group, groupsOf, type Option, type Position, positionsOf } from './positions';
 import type { Question } from './question';
 
 /** A line that serves every job, with nothing against it. */
@@ -219,7 +220,10 @@ class Search {
     };
     const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], bound: Bound): void => {
       if (bound.purchase > budget || bound.minutesPerWeek + this.given.minutesPerWeek > minutesPerWeek) return;
-      if (i === places.length) return end(airs, bound);
+      if (i === places.length) {
+        end(airs, bound);
+        return;
+      }
       const { options } = positions[places[i] as number] as Position;
       for (const [k, { byJob, wider }] of options.entries()) {
         const at = (job: number): readonly Stage[] =>
@@ -238,6 +242,44 @@ class Search {
     this.of += places.reduce((n, p) => n * (positions[p] as Position).options.length, 1);
     if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
     return found;
+  }
+
+  /**
+   * Of the runs of a group those that no other with the same dryer beats in all that counts: what a run costs and does depends
+   * on the air of the main, not on the runs of other groups.
+   */
+  private unbeaten(parts: readonly Part[], dryPlace: number): Part[] {
+    const kept: Part[] = [];
+    const sorted = parts.toSorted((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
+    for (const p of sorted) {
+      const beaten = kept.some(
+        (k) =>
+          k.choices[dryPlace] === p.choices[dryPlace] &&
+          k.yearly <= p.yearly &&
+          k.minutesPerWeek <= p.minutesPerWeek &&
+          k.marginK >= p.marginK - 1e-9 &&
+          k.lostPa <= p.lostPa,
+      );
+      if (!beaten) kept.push(p);
+    }
+    return kept;
+  }
+
+  private servedAll(
+    main: Part,
+    stages: readonly Stage[],
+    groups: readonly Group[],
+    places: readonly (readonly number[])[],
+  ): Part[][] {
+    const perGroup: Part[][] = [];
+    for (const [g, group] of groups.entries()) {
+      const own = places[g] as readonly number[];
+      const served = this.served(main, stages, own, group);
+      const dryPlace = own.findIndex((p) => this.positions[p]?.id.startsWith('dry-'));
+      perGroup.push(groups.length > 1 ? this.unbeaten(served, dryPlace) : served);
+      if (served.length === 0) break; // whatever the others get, one job is not served
+    }
+    return perGroup.length === groups.length ? perGroup : [[]];
   }
 
   private readonly bounds = new Map<string, Bound>();
@@ -271,6 +313,9 @@ class Search {
   *run(): Generator<Progress, Found> {
     const { asked, positions } = this;
     const { question: q } = asked;
+    // No treatment gives air: with too much asked of the compressor nothing is possible.
+    if (asked.demandM3PerS > asked.deliversM3PerS * dutyLimitOf(q.compressor.type) || q.breathed === 'yes')
+      return { ...this.progress(), asked, positions };
     const groups = groupsOf(q.jobs);
     const at = (test: (p: Position) => boolean): number[] => positions.flatMap((p, i) => (test(p) ? [i] : []));
     const mainPlaces = at((p) => typeof p.where !== 'number');
@@ -278,10 +323,12 @@ class Search {
     const lines: (Bound & { choices: number[]; marginK: number })[] = [];
     const servedBy = new Map<string, Part[][]>();
     for (const main of this.mains(mainPlaces)) {
-      const stages = mainPlaces.flatMap((p, i) => (positions[p] as Position).options[main.choices[i] as number]?.stages ?? []);
+      const stages = mainPlaces.flatMap(
+        (p, i) => (positions[p] as Position).options[main.choices[i] as number]?.stages ?? [],
+      );
       const alike = airOf(stages);
       const known = servedBy.get(alike);
-      const perGroup = known ?? groups.map((group, g) => this.served(main, stages, groupPlaces[g] as number[], group));
+      const perGroup = known ?? this.servedAll(main, stages, groups, groupPlaces);
       if (!known) servedBy.set(alike, perGroup);
       yield this.progress();
       for (const parts of product(perGroup)) {
@@ -330,7 +377,8 @@ class Search {
 }
 
 /** Mains that differ in their drains only send on the same air. */
-const airOf = (stages: readonly Stage[]): string => JSON.stringify(stages.map(({ id, parameters }) => [id, parameters]));
+const airOf = (stages: readonly Stage[]): string =>
+  JSON.stringify(stages.map(({ id, parameters }) => [id, parameters]));
 
 /**
  * The line of a choice: its new stages told as proposed, its compressor loaded for what the jobs and its own losses take.
@@ -340,13 +388,27 @@ export function proposedLine(asked: Asked, positions: readonly Position[], choic
   return asProposed(loadedFor(buildLine(asked, positions, choices)), (s) => isBought(asked, s));
 }
 
-/** A line whose compressor is loaded for what the jobs and its own losses take. */
+/** A line whose compressor is loaded for what the jobs and its own losses take, its filters rated for what then passes. */
 function loadedFor(plan: Plan): Plan {
   const vents = allStages(plan).some((s) => kindOf(s.kind).ventsM3PerS !== undefined);
   if (!vents) return plan;
-  const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, walk(plan));
+  const section = walk(plan);
+  const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, section);
   const loadedShare = Math.min(1, Math.max(0.01, (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9)));
-  return { ...plan, survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } } };
+  const fitted = (s: Stage): Stage => {
+    const air = section.at(s.id);
+    if (!is(FILTERS, s.kind) || !air) return s;
+    const passes = ((air.dryAirKgPerS + air.ventedAirKgPerS) / section.dryAirKgPerS) * deliveredM3PerS;
+    const ratedFlowM3PerS = ratingFor(passes, air.pressurePa);
+    if (ratedFlowM3PerS <= rated(s)) return s;
+    return { ...s, parameters: { ...s.parameters, ratedFlowM3PerS, lossAtM3PerS: ratedFlowM3PerS } } as Stage;
+  };
+  return {
+    ...plan,
+    survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } },
+    stages: plan.stages.map(fitted),
+    branches: plan.branches.map((b) => ({ ...b, stages: b.stages.map(fitted) })),
+  };
 }
 
 const rated = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;

@@ -28,7 +28,10 @@ export interface HoseAt {
   readonly lossPa: number;
 }
 
-function hoseAt({ kgPerS, temperatureC, pressurePa, lengthM }: HoseDuty, { boreM, insertBoreM }: (typeof HOSES)[number]): HoseAt {
+function hoseAt(
+  { kgPerS, temperatureC, pressurePa, lengthM }: HoseDuty,
+  { boreM, insertBoreM }: (typeof HOSES)[number],
+): HoseAt {
   const startsPa = pressurePa + MOST_HOSE_LOSS_PA;
   const air = new AirStream('real', kgPerS, 0, temperatureC, startsPa);
   try {
@@ -46,7 +49,9 @@ function hoseAt({ kgPerS, temperatureC, pressurePa, lengthM }: HoseDuty, { boreM
  * @source Darcy–Weisbach with the inserts at its ends (core/equipment/serving/hose-flow)
  * @example sizeHose({ kgPerS: 0.0078, temperatureC: 20, pressurePa: 3.8e5, lengthM: 7.62 }).boreM // 0.0127
  */
-export function sizeHose(duty: HoseDuty): HoseAt & { readonly beside: Omit<Sized<HoseAt>, 'size'>; readonly fits: boolean } {
+export function sizeHose(
+  duty: HoseDuty,
+): HoseAt & { readonly beside: Omit<Sized<HoseAt>, 'size'>; readonly fits: boolean } {
   const most = duty.mostLossPa ?? MOST_HOSE_LOSS_PA;
   const { size, down, up } = smallestOf(
     HOSES.map((h) => hoseAt(duty, h)),

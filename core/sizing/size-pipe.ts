@@ -41,7 +41,9 @@ function pipeAt(duty: PipeDuty, size: Nominal): PipeAt {
  * @source isothermal flow by Darcy–Weisbach (core/pipe-flow); velocities of the trade handbook
  * @example sizePipe({ kgPerS: 0.009, temperatureC: 20, pressurePa: 8e5, lengthM: 15, material: 'aluminium', use: 'branch' }).size // '1/2'
  */
-export function sizePipe(duty: PipeDuty): PipeAt & { readonly beside: Omit<Sized<PipeAt>, 'size'>; readonly fits: boolean } {
+export function sizePipe(
+  duty: PipeDuty,
+): PipeAt & { readonly beside: Omit<Sized<PipeAt>, 'size'>; readonly fits: boolean } {
   const made = (Object.keys(NOMINAL) as Nominal[]).filter((s) => boreOf(duty.material, s));
   const most = duty.mostLossPa ?? MOST_PIPE_LOSS * duty.pressurePa;
   const willDo = (p: PipeAt): boolean => p.velocityMPerS <= FASTEST_M_PER_S[duty.use] && p.lossPa <= most;

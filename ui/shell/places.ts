@@ -13,6 +13,7 @@ import {
   Layers,
   type LucideIcon,
   MessageSquareWarning,
+  Sparkles,
   Waypoints,
   Wind,
 } from 'lucide-react';
@@ -122,6 +123,14 @@ export const PLACES: readonly Place[] = [
     path: '/charges',
     key: 'H',
     menu: { group: 'Maintain', icon: Boxes },
+  },
+  {
+    name: 'Planner',
+    says: 'what to build for your jobs',
+    of: 'all',
+    path: '/planner',
+    key: 'N',
+    menu: { group: 'Plan', icon: Sparkles },
   },
   {
     name: 'Dew point',

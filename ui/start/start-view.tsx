@@ -1,4 +1,4 @@
-import { Droplets, Grape, Waypoints, Wind } from 'lucide-react';
+import { Droplets, Grape, Sparkles, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanList } from '@/core/plan/plan';
 import type { Climate } from '@/core/plan/survey';
@@ -42,6 +42,14 @@ export function StartView({
       </div>
       {sees === 'plans' ? <OwnLine siteId={siteId} climate={climate} /> : <NoOwnLine isOnNoSite={sees === 'nothing'} />}
       <div className="grid gap-4">
+        <Link href="/planner" className="block rounded-md border border-copper bg-card p-4 hover:border-edge">
+          <span className="flex items-center gap-2 font-semibold">
+            <Sparkles size={18} aria-hidden className="text-copper" /> What do I need for my jobs?
+          </span>
+          <span className="mt-1 block text-quiet">
+            From compressor, weather and jobs to the few lines worth building, priced and in order of buying.
+          </span>
+        </Link>
         {demos.map((demo) => (
           <Link
             key={demo.id}

@@ -1,0 +1,35 @@
+import { walk } from '../line/walk';
+import { hoursPerWeek } from '../plan/working-time';
+import { HOUR_S } from '../quantity/constants';
+import { askedOf, dutyLimitOf } from './base-line';
+import type { Question } from './question';
+
+/** What a question implies before anything is planned. */
+export interface Implied {
+  /** Share of the time that the compressor is loaded, and what its type bears. */
+  readonly loadedShare: number;
+  readonly dutyLimit: number;
+  /** What the jobs take on average and all at once, m³/s of free air. */
+  readonly averageM3PerS: number;
+  readonly peakM3PerS: number;
+  /** Water that the compressor draws in on a working day of the design hour, kg. */
+  readonly waterKgPerDay: number;
+}
+
+/**
+ * What a question implies at once: the duty of the compressor, and the water of a day.
+ * @source walk of the intake and the compressor; demand = Σ flow · share in use
+ * @example impliedBy(question({})).loadedShare // 0.407
+ */
+export function impliedBy(question: Question): Implied {
+  const { base, demandM3PerS, deliversM3PerS, peaksM3PerS } = askedOf(question);
+  const loadedShare = demandM3PerS / deliversM3PerS;
+  const hoursPerDay = hoursPerWeek(base.survey.working) / question.daysPerWeek;
+  return {
+    loadedShare,
+    dutyLimit: dutyLimitOf(question.compressor.type),
+    averageM3PerS: demandM3PerS,
+    peakM3PerS: peaksM3PerS.reduce((sum, p) => sum + p, 0),
+    waterKgPerDay: walk(base).waterInKgPerS * Math.min(1, loadedShare) * hoursPerDay * HOUR_S,
+  };
+}

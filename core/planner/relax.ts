@@ -1,0 +1,112 @@
+import { JOBS } from '../plan/jobs';
+import { askedOf, dutyLimitOf } from './base-line';
+import type { Question } from './question';
+import { search } from './search';
+
+/** A change of what is asked that makes a line possible. */
+export interface Relaxation {
+  /** A text with its figures in braces, for the units of its reader. */
+  readonly says: string;
+  readonly question: Question;
+}
+
+/** Steps in which each wish is given up, the smallest first (estimates: what somebody would think about). */
+const LARGER = [1.1, 1.25, 1.4, 1.6, 2, 3];
+const LESS_PA = [2e4, 4e4, 7e4, 1e5, 1.5e5];
+const FROST_FREE_C = 5;
+const ANY = 1e9;
+const MOST_MINUTES = 3000;
+
+const compressorOf = (q: Question, times: number): Question => ({
+  ...q,
+  compressor: { ...q.compressor, freeAirDeliveryM3PerS: q.compressor.freeAirDeliveryM3PerS * times },
+});
+
+/** The wishes that could be given up, each as its steps. */
+function wishes(q: Question): readonly (readonly Relaxation[])[] {
+  const larger = LARGER.map((times) => ({
+    says: `A compressor that delivers ${Math.round((times - 1) * 100)} % more`,
+    question: compressorOf(q, times),
+  }));
+  const lower = q.jobs.map((job, i) =>
+    LESS_PA.filter((pa) => job.leastGaugePa - pa > 0.3 * job.leastGaugePa).map(
+      (pa): Relaxation => ({
+        says: `{${(pa / 1e5).toFixed(1)} bar} less at ${JOBS[job.job].label}`,
+        question: { ...q, jobs: q.jobs.with(i, { ...job, leastGaugePa: job.leastGaugePa - pa }) },
+      }),
+    ),
+  );
+  return [
+    ...(q.refused.length > 0 ? [[{ says: 'Allow what is not wanted', question: { ...q, refused: [] } }]] : []),
+    ...(q.hasPower === 'no'
+      ? [[{ says: 'Mains power at the line', question: { ...q, hasPower: 'yes' as const } }]]
+      : []),
+    ...(q.coldestRoomC < FROST_FREE_C
+      ? [[{ says: 'A compressor room kept free of frost', question: { ...q, coldestRoomC: FROST_FREE_C } }]]
+      : []),
+    ...lower,
+    larger,
+  ];
+}
+
+/** Whether any line serves a question. */
+function isServed(question: Question): boolean {
+  for (const { front } of search(question)) if (front.length > 0) return true;
+  return false;
+}
+
+/** What the jobs take of what the compressor may give, 1 at its duty limit. */
+export function dutyOver(question: Question): number {
+  const { demandM3PerS, deliversM3PerS } = askedOf(question);
+  return demandM3PerS / (deliversM3PerS * dutyLimitOf(question.compressor.type));
+}
+
+/**
+ * The smallest changes of a question, each alone, that make a line possible: money and minutes first, then each wish by the
+ * first of its steps that is enough.
+ * @returns a generator, for each may take as long as a search
+ * @example [...relaxations(question({ budget: 10 }))][0].question.budget // 2760
+ */
+export function* relaxations(question: Question): Generator<Relaxation | undefined> {
+  const free = { ...question, budget: ANY, minutesPerWeek: MOST_MINUTES };
+  if (dutyOver(question) <= 1) {
+    let last: ReturnType<ReturnType<typeof search>['next']>;
+    const run = search(free);
+    do {
+      last = run.next();
+      yield undefined;
+    } while (!last.done);
+    const { front } = last.value;
+    const purchases = front
+      .filter((p) => p.merits.minutesPerWeek <= question.minutesPerWeek)
+      .map((p) => p.merits.purchase);
+    const minutes = front.filter((p) => p.merits.purchase <= question.budget).map((p) => p.merits.minutesPerWeek);
+    // The figures of the front are whole steps, rounded down: one step more is enough.
+    if (purchases.length > 0) {
+      const budget = Math.min(...purchases) + 10;
+      yield { says: `${budget} ${question.money.currency} to buy it with`, question: { ...question, budget } };
+    }
+    if (minutes.length > 0) {
+      const minutesPerWeek = Math.ceil(Math.min(...minutes)) + 1;
+      yield { says: `${minutesPerWeek} minutes a week`, question: { ...question, minutesPerWeek } };
+    }
+    if (front.length > 0 && purchases.length === 0 && minutes.length === 0) {
+      const [least] = front.toSorted((a, b) => a.merits.purchase - b.merits.purchase);
+      if (least) {
+        const [budget, minutesPerWeek] = [least.merits.purchase + 10, Math.ceil(least.merits.minutesPerWeek) + 1];
+        yield {
+          says: `${budget} ${question.money.currency} to buy it with, and ${minutesPerWeek} minutes a week`,
+          question: { ...question, budget, minutesPerWeek },
+        };
+      }
+    }
+    if (front.length > 0) return;
+  }
+  for (const steps of wishes(question))
+    for (const { says, question: changed } of steps) {
+      yield undefined;
+      if (dutyOver(changed) > 1 || !isServed(changed)) continue;
+      yield { says, question: changed };
+      break;
+    }
+}

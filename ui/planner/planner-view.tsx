@@ -1,0 +1,121 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { type ReactNode, useState } from 'react';
+import { atmosphericPressurePa } from '@/core/air/atmosphere';
+import { impliedBy } from '@/core/planner/implied';
+import { type Question, questionSchema, question as questionWith } from '@/core/planner/question';
+import { AtmosphereProvider, useUnits } from '@/ui/units/units';
+import { useRun } from '@/ui/worker/use-run';
+import type { PlannerAnswer, PlannerProgress } from '@/workers/planner.worker';
+import { QuestionForm } from './question-form';
+
+const Answer = dynamic(() => import('./answer').then((m) => m.Answer));
+
+const start = (): Worker => new Worker(new URL('../../workers/planner.worker.ts', import.meta.url));
+
+/** From compressor, weather and jobs to the few lines worth building. */
+export function PlannerView({ from }: { from?: { name: string; question: Question } }) {
+  const [q, setQuestion] = useState<Question>(() => from?.question ?? questionWith({}));
+  const [put, setPut] = useState<Question>();
+  const { state, run, stop } = useRun<Question, PlannerAnswer, PlannerProgress>(start);
+  const checked = questionSchema.safeParse(q);
+  const find = (question: Question): void => {
+    setQuestion(question);
+    setPut(question);
+    run(question);
+  };
+  return (
+    <AtmosphereProvider atmosphericPa={atmosphericPressurePa(q.altitudeM)}>
+      <div className="mx-auto grid max-w-[1180px] items-start gap-x-6 gap-y-4 p-4 lg:grid-cols-[25rem_minmax(0,1fr)]">
+        <div className="lg:col-span-2">
+          <h1>What do I need for my jobs?</h1>
+          <p className="max-w-[75ch] text-quiet">
+            {from
+              ? `Begun with what ${from.name} tells. Change what is asked, and find the lines that serve it.`
+              : 'Say what the air is for. Every other number is a typical one and may stay.'}
+          </p>
+        </div>
+        <form
+          className="grid gap-4"
+          id="question"
+          aria-label="Question"
+          noValidate
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (checked.success) find(q);
+          }}
+        >
+          <QuestionForm question={q} set={(change) => setQuestion({ ...q, ...change })} />
+        </form>
+        <div className="grid min-w-0 gap-4">
+          <Implies question={q}>
+            <button
+              type="submit"
+              form="question"
+              className="button button-strong min-h-12 px-6 max-sm:w-full"
+              disabled={!checked.success || state.kind === 'progress'}
+            >
+              Find the lines
+            </button>
+          </Implies>
+          {state.kind === 'progress' && <Looking progress={state.share || undefined} stop={stop} />}
+          {state.kind === 'failed' && (
+            <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+              {state.message}
+            </p>
+          )}
+          {state.kind === 'done' && put && (
+            <Answer answer={state.answer} question={put} changed={put !== q} onQuestion={find} />
+          )}
+        </div>
+      </div>
+    </AtmosphereProvider>
+  );
+}
+
+/** What the question says by itself: water, duty. */
+function Implies({ question, children }: { question: Question; children: ReactNode }) {
+  const { say } = useUnits();
+  const i = impliedBy(question);
+  const over = i.loadedShare > i.dutyLimit;
+  const figures = [
+    ['Water drawn in, a warm day', say(i.waterKgPerDay / 1000, 'drained')],
+    ['The jobs draw, on average', say(i.averageM3PerS, 'volumeFlow')],
+    ['all at once', say(i.peakM3PerS, 'volumeFlow')],
+    ['Compressor loaded', `${say(i.loadedShare, 'share')} of the time`],
+  ] as const;
+  return (
+    <section aria-label="What it implies" className="rounded-md border border-hairline bg-card p-4">
+      <dl className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
+        {figures.map(([label, value], n) => (
+          <div key={label}>
+            <dt className="text-[0.82rem] text-quiet">{label}</dt>
+            <dd className={`text-[1.15rem] font-semibold ${n === 3 && over ? 'text-brick' : ''}`}>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {over && (
+        <p className="mt-2 text-brick">
+          ▲ It is made for {say(i.dutyLimit, 'share')}. No treatment gives more air: a larger compressor, or fewer jobs.
+        </p>
+      )}
+      <div className="mt-3">{children}</div>
+    </section>
+  );
+}
+
+function Looking({ progress, stop }: { progress: PlannerProgress | undefined; stop: () => void }) {
+  const { number } = useUnits();
+  return (
+    <section className="flex flex-wrap items-center gap-4 rounded-md border border-hairline bg-card p-4">
+      <p className="min-w-0 flex-1" role="status">
+        {progress ? `Looked at ${number(progress.looked, 0)} of ${number(progress.of, 0)} lines.` : 'Preparing.'}
+        {progress?.cheapest !== undefined && ` The cheapest so far costs ${number(progress.cheapest, 0)}.`}
+      </p>
+      <button type="button" className="button" onClick={stop}>
+        Stop
+      </button>
+    </section>
+  );
+}
