@@ -35,6 +35,7 @@ const FLOORS = [
   'cost',
   'sizing',
   'diagnosis',
+  'planner',
   'command',
 ];
 const onlyDown = FLOORS.map((floor, i) => ({

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { type KindName, kindOf } from '../equipment/index';
 import { CFM } from '../quantity/constants';
-import type { Stage } from './plan';
 
 /** What a thing costs to buy, and to keep a year: elements, media, service. */
 export interface Price {
@@ -109,8 +108,14 @@ function usualOf(kind: KindName): Readonly<Record<string, unknown>> {
   return known;
 }
 
+/** A stage as far as its price goes. */
+interface Priced {
+  readonly kind: KindName;
+  readonly parameters: object;
+}
+
 /** Size of a stage beside the usual one of its kind, by what its plate says; 1 where it says nothing. */
-function relativeSize({ kind, parameters }: Pick<Stage, 'kind' | 'parameters'>): number {
+function relativeSize({ kind, parameters }: Priced): number {
   const own = parameters as Readonly<Record<string, unknown>>;
   const field = SIZES.find((f) => typeof own[f] === 'number' && (own[f] as number) > 0);
   if (field === undefined) return 1;
@@ -120,12 +125,9 @@ function relativeSize({ kind, parameters }: Pick<Stage, 'kind' | 'parameters'>):
 
 /**
  * The price of a stage: the person’s own for its kind, or a placeholder that grows with its size.
- * @example priceOfStage(moneySchema.parse({}), stage('receiver')).price.first // 500
+ * @example priceOfStage(moneySchema.parse({}), stage('receiver')).price.first // 940
  */
-export function priceOfStage(
-  money: Money,
-  stage: Pick<Stage, 'kind' | 'parameters'>,
-): { readonly price: Price; readonly own: boolean } {
+export function priceOfStage(money: Money, stage: Priced): { readonly price: Price; readonly own: boolean } {
   const { price, own } = priceOf(money, stage.kind);
   if (own) return { price, own };
   const size = relativeSize(stage);

@@ -134,7 +134,7 @@ export function againstInWords(plan: Plan, { rules, jobs, drains }: Against): Se
 
 /**
  * The obvious lines that are not among those shown: each with its own reason, see {@link becauseOf}.
- * @example whyNot(searched(question({}))).length // 4
+ * @example whyNot(found).length // 3
  */
 export function whyNot(found: Found): WhyNot[] {
   const { asked, positions, front } = found;

@@ -18,7 +18,7 @@ export const chosen = (positions: readonly Position[], choices: Choices): Stage[
 
 /**
  * The line of a choice: the base line with the chosen stages at their places.
- * @example buildLine(asked, positionsOf(asked), new Array(11).fill(0)).stages.length // 8
+ * @example buildLine(asked, positionsOf(asked), new Array(12).fill(0)).stages.length // 8
  */
 export function buildLine(asked: Asked, positions: readonly Position[], choices: Choices): Plan {
   const before: Stage[] = [];

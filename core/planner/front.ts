@@ -32,7 +32,7 @@ export const dominates = (a: Merits, b: Merits): boolean => noWorse(a, b) && !no
 
 /**
  * The front with one more: unchanged where another is nowhere worse, else without those that it beats.
- * @example withMember([], { merits }).length // 1
+ * @example withMember([], { merits: { purchase: 1, yearly: 1, minutesPerWeek: 1, marginK: 2 } }).length // 1
  */
 export function withMember<M extends { readonly merits: Merits }>(front: readonly M[], one: M): readonly M[] {
   if (front.some((m) => noWorse(m.merits, one.merits))) return front;

@@ -31,7 +31,7 @@ export const OF_WHAT_IS_GIVEN = ['O47'];
 
 /**
  * By how much the air of an outlet is drier than its job asks for, K of dew point at that pressure.
- * @example outletMarginK(outlet, section.at('outlet'), around) // 12.3
+ * @example outletMarginK(stage('outlet'), section.at('outlet'), around) // 4.3
  */
 export function outletMarginK(outlet: OutletStage, station: Station, around: Surroundings): number {
   const own = dryMarginK(station, around); // whatever it asks for, its hose must stay dry
@@ -129,7 +129,7 @@ const isFault = (a: Advice, gravest: boolean): boolean =>
 
 /**
  * Judges a line as its own screens do, at the design hour and on the coldest day.
- * @example judgeProposal(asked, plan).against.rules.length // 0
+ * @example judgeProposal(asked, asked.base).against.jobs.length // 1
  */
 export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judged {
   const at = (day: Plan, gravest: boolean) => {
@@ -151,6 +151,11 @@ export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judge
     },
   };
 }
+
+/** Whether the advice faults a line before its bands are worked out: for who only asks whether it is feasible. */
+export const isFaultedAtOnce = (plan: Plan, section: Section): boolean =>
+  judgeLine(plan, section).advice.some((a) => isFault(a, false)) ||
+  drainsToAutomate(maintenanceFacts(plan, section)).length > 0;
 
 /** Whether nothing stands against a line. */
 export const isFeasible = ({ against }: Pick<Judged, 'against'>): boolean =>

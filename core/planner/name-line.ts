@@ -18,7 +18,7 @@ const wordsOf = (stages: readonly Stage[]): string[] =>
 
 /**
  * A line in words: what is done to its air, and what is done at one job alone.
- * @example nameLine(plan) // 'Cool, separate, chill, filter'
+ * @example nameLine(plan) // 'Cool, separate, chill, filter; beads at Spray'
  */
 export function nameLine(plan: Plan): string {
   const main = wordsOf(plan.stages);

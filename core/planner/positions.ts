@@ -52,6 +52,7 @@ const LOSS = {
   general: 14e3,
   fine: 20e3,
   dust: 7e3,
+  fineDust: 14e3,
   carbon: 7e3,
   bowl: 10e3,
   chilled: 20e3,
@@ -181,7 +182,16 @@ function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number)
     ? [option(proposed('bowl-filter', id('bowl'), { drain: 'float', ...element(LOSS.bowl), ...bowl }))]
     : [];
   const dust = may('particulate-filter')
-    ? [option(proposed('particulate-filter', id('dust'), element(LOSS.dust), 'Dust filter'))]
+    ? (['1', '0.01'] as const).map((grade) =>
+        option(
+          proposed(
+            'particulate-filter',
+            id('dust'),
+            { element: grade, ...element(grade === '1' ? LOSS.dust : LOSS.fineDust) },
+            `Dust filter ${grade} µm`,
+          ),
+        ),
+      )
     : [];
   const carbon = may('carbon-filter')
     ? [option(proposed('carbon-filter', id('carbon'), { ...element(LOSS.carbon), counted: 'yes' }))]
@@ -247,15 +257,15 @@ function atJobs(asked: Asked, group: Group, where: number, hasMain: boolean): Po
     ...(hasMain ? [position('chill', 'chill')] : []),
     position('fine', 'fine'),
     position('dry', 'beads', 'dry'),
-    position('dust', 'dust'),
     position('carbon', 'carbon'),
+    position('dust', 'dust'), // of beads and of carbon
     { id: `serve-${where + 1}`, where, options: [0, 1, 2].map((wider) => ({ stages: [], wider })) },
   ];
 }
 
 /**
  * The positions of a question with what may stand there, in the order of flow.
- * @example positionsOf(askedOf(question({}))).length // 13
+ * @example positionsOf(askedOf(question({}))).length // 12
  */
 export function positionsOf(asked: Asked): Position[] {
   const { question: q, deliversM3PerS, peaksM3PerS } = asked;

@@ -25,7 +25,7 @@ const within = (least: number, value: number, most: number): number => Math.min(
 
 /**
  * A question with what a line already tells: its air, compressor, tank, jobs and what it owns.
- * @example questionOf(plan).jobs.length // 1
+ * @example questionOf(plan).jobs.length // 2
  */
 export function questionOf(plan: Plan): Question {
   const line = standing(plan);

@@ -55,7 +55,10 @@ function isServed(question: Question): boolean {
   return false;
 }
 
-/** What the jobs take of what the compressor may give, 1 at its duty limit. */
+/**
+ * What the jobs take of what the compressor may give, 1 at its duty limit.
+ * @example dutyOver(question({})) // 0.68
+ */
 export function dutyOver(question: Question): number {
   const { demandM3PerS, deliversM3PerS } = askedOf(question);
   return demandM3PerS / (deliversM3PerS * dutyLimitOf(question.compressor.type));
@@ -65,7 +68,7 @@ export function dutyOver(question: Question): number {
  * The smallest changes of a question, each alone, that make a line possible: money and minutes first, then each wish by the
  * first of its steps that is enough.
  * @returns a generator, for each may take as long as a search
- * @example [...relaxations(question({ budget: 10 }))][0].question.budget // 2760
+ * @example [...relaxations(question({ breathed: 'yes' }))].filter((r) => r).length // 0
  */
 export function* relaxations(question: Question): Generator<Relaxation | undefined> {
   const free = { ...question, budget: ANY, minutesPerWeek: MOST_MINUTES };

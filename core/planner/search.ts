@@ -2,7 +2,7 @@ import { CHILLED, DESICCANT, FILTERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { airBalance } from '../line/balance';
 import { walk } from '../line/walk';
-import { costOfPressure } from '../line/waterfall';
+import { costOfPressure, energyPerM3 } from '../line/waterfall';
 import { maintenanceFacts } from '../maintenance/facts';
 import { hoursPerMonth, leastServiceMinutes, tasksOfLine } from '../maintenance/line-tasks';
 import { priceOfStage } from '../plan/money';
@@ -15,7 +15,17 @@ import { type Asked, askedOf, dutyLimitOf, IDS, stagesOfJob } from './base-line'
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
 import { FastWalk, type Walked } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
-import { ENOUGH_K, isBought, isFeasible, type Judged, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
+import {
+  ENOUGH_K,
+  isBought,
+  isFaultedAtOnce,
+  isFeasible,
+  type Judged,
+  judgeProposal,
+  meritsOf,
+  onColdDay,
+  worstMarginK,
+} from './judge-proposal';
 import { drainOf, type Group, groupsOf, type Option, type Position, positionsOf } from './positions';
 import type { Question } from './question';
 
@@ -41,6 +51,8 @@ export interface Found extends Progress {
   readonly positions: readonly Position[];
 }
 
+/** Of the cut-in pressure, what is certainly left where a dryer blows (the advice faults more loss than a tenth). */
+const SWEPT_AT = 0.8;
 const WIDEST = 2;
 const NO_STAGES: readonly Stage[] = [];
 /** The fast walk leaves out what purge does to the shares of air: a line that it finds this much short may still do, K. */
@@ -52,7 +64,8 @@ function allowed(stage: Stage, before: readonly Stage[], oiled: boolean): boolea
   const has = (test: (s: Stage) => boolean): boolean => before.some(test);
   const coalescer = (grade: string) => (s: Stage) => s.kind === 'coalescing-filter' && s.parameters.grade === grade;
   if (stage.kind === 'coalescing-filter' && stage.parameters.grade === 'fine') return has(coalescer('general'));
-  if (oiled && is([...DESICCANT, 'membrane', 'carbon-filter'], stage.kind)) return has(coalescer('fine'));
+  if (oiled && stage.kind === 'membrane') return has(coalescer('fine'));
+  if (oiled && is([...DESICCANT, 'carbon-filter'], stage.kind)) return has(coalescer('general'));
   if (is(CHILLED, stage.kind)) return !has((s) => is(DESICCANT, s.kind));
   return true;
 }
@@ -130,11 +143,22 @@ class Search {
       const { price } = priceOfStage(money, s);
       if (isBought(this.asked, s)) purchase += price.first;
       const minutes = leastMinutes(s);
-      const kWh = is(CHILLED, s.kind) ? (CHILLED_W * rated(s) * hours) / 1000 : 0;
+      const kWh = ((is(CHILLED, s.kind) ? CHILLED_W * rated(s) : 0) + this.sweepW(s)) * (hours / 1000);
       yearly += price.yearly + kWh * money.perKWh + ((minutes * 52) / 60) * money.perHour;
       minutesPerWeek += minutes;
     }
     return { purchase, yearly, minutesPerWeek };
+  }
+
+  /** Power behind the air that a stage blows away whatever passes, at cut-in. */
+  private sweepW(s: Stage): number {
+    const { base, atmosphericPa, question } = this.asked;
+    if ((s.parameters as { control?: string }).control === 'dew-point') return 0; // by its load
+    const vents = kindOf(s.kind).ventsM3PerS?.(
+      s.parameters,
+      atmosphericPa + SWEPT_AT * question.compressor.cutInGaugePa,
+    );
+    return (vents ?? 0) * energyPerM3(base);
   }
 
   /** All choices of some positions that the order allows, each with its bound. */
@@ -367,10 +391,14 @@ class Search {
     const section = walk(plan);
     const marginK = worstMarginK(plan, section);
     if (marginK === undefined) return;
+    // What misses a job by its middle figures does so all the more by its bands: no need to judge it.
+    const cold = onColdDay(asked, plan);
+    if (marginK < 0 || (worstMarginK(cold, walk(cold)) ?? -1) < 0) return;
     const merits = meritsOf(asked, plan, section, marginK);
     if (merits.minutesPerWeek > asked.question.minutesPerWeek || merits.purchase > asked.question.budget) return;
     if (this.front.some((m) => noWorse(m.merits, merits))) return;
     const proposed = asProposed(plan, (s) => isBought(asked, s));
+    if (isFaultedAtOnce(proposed, section)) return;
     const judged = judgeProposal(asked, proposed);
     if (isFeasible(judged)) this.front = withMember(this.front, { plan: proposed, choices, merits, judged });
   }
@@ -382,7 +410,7 @@ const airOf = (stages: readonly Stage[]): string =>
 
 /**
  * The line of a choice: its new stages told as proposed, its compressor loaded for what the jobs and its own losses take.
- * @example proposedLine(asked, positionsOf(asked), new Array(13).fill(0)).name // 'Proposed line'
+ * @example proposedLine(asked, positionsOf(asked), new Array(12).fill(0)).name // 'Proposed line'
  */
 export function proposedLine(asked: Asked, positions: readonly Position[], choices: Choices): Plan {
   return asProposed(loadedFor(buildLine(asked, positions, choices)), (s) => isBought(asked, s));
@@ -434,7 +462,7 @@ export const search = (question: Question, positions?: readonly Position[]): Gen
 
 /**
  * The same at once.
- * @example searched(question({})).front.length // 4
+ * @example found.front.length // 2
  */
 export function searched(question: Question, positions?: readonly Position[]): Found {
   const run = search(question, positions);

@@ -105,7 +105,7 @@ export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): S
 
 /**
  * A line of which only some steps are bought: the rest stands as planned, with what should trigger it.
- * @example boughtUpTo(plan, steps, 1).stages.filter((s) => s.planned).length // 3
+ * @example boughtUpTo(found.front[0].plan, steps, 1).stages.filter((s) => s.planned).length // 3
  */
 export function boughtUpTo(plan: Plan, steps: readonly Step[], bought: number): Plan {
   return steps

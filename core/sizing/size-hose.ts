@@ -47,7 +47,7 @@ function hoseAt(
  * The narrowest hose that brings a tool its air within a pressure loss, with the sizes beside it.
  * @param duty dry air, kg/s; pressure absolute, 1.1…41 bar; length 0.1…100 m
  * @source Darcy–Weisbach with the inserts at its ends (core/equipment/serving/hose-flow)
- * @example sizeHose({ kgPerS: 0.0078, temperatureC: 20, pressurePa: 3.8e5, lengthM: 7.62 }).boreM // 0.0127
+ * @example sizeHose({ kgPerS: 0.0078, temperatureC: 20, pressurePa: 3.8e5, lengthM: 7.62 }).boreM // 0.0095
  */
 export function sizeHose(
   duty: HoseDuty,

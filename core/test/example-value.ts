@@ -8,6 +8,10 @@ import { maintenanceFacts } from '../maintenance/facts';
 import { type Plan, planSchema, type Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { surroundingsOf } from '../plan/surroundings';
+import { askedOf } from '../planner/base-line';
+import { question } from '../planner/question';
+import { type Found, type Proposal, searched } from '../planner/search';
+import { stepsOfBuying } from '../planner/staged';
 import type { DryerDuty } from '../sizing/dryer-duty';
 import { AirStream } from '../stream/air-stream';
 import { runWeather, type WeatherRun } from '../year/run-weather';
@@ -24,6 +28,13 @@ let year: WeatherRun | undefined;
 const yearOfLine = (): WeatherRun | undefined => {
   year ??= runWeather(plan, steady(25, 0.6), { year: 2026 });
   return year;
+};
+
+let found: Found | undefined;
+/** What the planner finds for a spray gun, of a few kinds of dryer. */
+const proposals = (): Found => {
+  found ??= searched(question({ refused: ['membrane', 'twin-tower', 'cooling-run'] }));
+  return found;
 };
 
 const NOW = '2026-11-25T09:00';
@@ -60,6 +71,9 @@ const NAMES: Readonly<Record<string, () => unknown>> = {
     ...{ stageName: 'Fine', enteredAt: NOW, expected: [] },
   }),
   dryerDuty: () => DRYER_DUTY,
+  asked: () => askedOf(question({})),
+  found: proposals,
+  steps: () => stepsOfBuying(askedOf(question({})), proposals().front[0] as Proposal),
 };
 
 /** The files of core/ without its tests. */

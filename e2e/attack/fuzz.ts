@@ -59,7 +59,19 @@ const BODIES = [
   '1e999',
 ];
 const SITE = '5c7e1b0a-0000-4000-8000-000000000001'; // the first of an installation
-const PAGES = ['', '/sites', '/work', '/settings', '/outbox', '/dew-point', '/beads', '/dryers', '/bed', '/catalogue'];
+const PAGES = [
+  '',
+  '/sites',
+  '/work',
+  '/settings',
+  '/outbox',
+  '/dew-point',
+  '/beads',
+  '/dryers',
+  '/planner',
+  '/bed',
+  '/catalogue',
+];
 const LINE_PAGES = [
   'survey',
   'line',

@@ -1,0 +1,86 @@
+import { judgeLine } from '../advice/judge-line';
+import { is, TOWERS } from '../equipment/groups';
+import type { KindName } from '../equipment/index';
+import { allStages } from '../plan/runs';
+import { CFM, PSI } from '../quantity/constants';
+import { OF_WHAT_IS_GIVEN, RECORDS } from './judge-proposal';
+import { question, questionJob } from './question';
+import { type Proposal, searched } from './search';
+
+// Shops as experienced people equip them (common practice, no source), each written down before the program was asked.
+const TWO_STAGE = {
+  type: 'piston2',
+  freeAirDeliveryM3PerS: 18 * CFM,
+  cutInGaugePa: 135 * PSI,
+  cutOutGaugePa: 175 * PSI,
+} as const;
+const LARGER = { ...TWO_STAGE, freeAirDeliveryM3PerS: 30 * CFM };
+const shop = (more: Parameters<typeof question>[0]) =>
+  searched(question({ compressor: TWO_STAGE, receiverM3: 0.3, minutesPerWeek: 120, ...more })).front;
+const has = (p: Proposal, ...kinds: readonly KindName[]): boolean => allStages(p.plan).some((s) => is(kinds, s.kind));
+const DRYING = ['refrigerated-dryer', 'bead-cartridge', 'membrane', ...TOWERS] as const;
+const cheapest = (front: readonly Proposal[]): Proposal =>
+  front.reduce((a, b) => (b.merits.purchase < a.merits.purchase ? b : a));
+
+test('air tools on a hard-worked piston: cooler and separator before the tank, a filter at the wall, no dryer', () => {
+  const front = shop({ jobs: [questionJob('sander', { usedShare: 0.5 })] });
+  const line = cheapest(front);
+  expect(has(line, 'aftercooler') && has(line, 'separator') && has(line, 'coalescing-filter')).toBe(true);
+  expect(has(line, ...DRYING)).toBe(false);
+});
+
+test('solvent-borne spray some evenings: coalescers with beads at the gun, or a small refrigerated dryer; daily, the dryer', () => {
+  const evenings = shop({ jobs: [questionJob('solvent-spray', { usedShare: 0.08 })] });
+  expect(has(cheapest(evenings), 'bead-cartridge')).toBe(true);
+  expect(evenings.some((p) => has(p, 'refrigerated-dryer') && !has(p, 'bead-cartridge'))).toBe(true);
+  const daily = shop({ jobs: [questionJob('solvent-spray', { usedShare: 0.45 })] });
+  expect(has(cheapest(daily), 'refrigerated-dryer')).toBe(true);
+});
+
+test('blasting in a humid place: cooling, and a refrigerated dryer takes a fraction of the work that beads do', () => {
+  const front = shop({
+    compressor: LARGER,
+    intakeC: 32,
+    intakeHumidity: 0.75,
+    jobs: [questionJob('blast-cabinet')],
+  });
+  expect(front.every((p) => has(p, 'aftercooler'))).toBe(true);
+  const minutes = (kind: KindName): number =>
+    Math.min(...front.filter((p) => has(p, kind)).map((p) => p.merits.minutesPerWeek));
+  expect(minutes('refrigerated-dryer')).toBeLessThan(minutes('bead-cartridge') / 2);
+});
+
+test('3 % humidity in the line at the gun: no refrigerated dryer alone, whatever it costs', () => {
+  const front = shop({ compressor: LARGER, jobs: [questionJob('water-spray')] });
+  expect(front.length).toBeGreaterThan(0);
+  expect(front.every((p) => has(p, 'bead-cartridge', 'membrane', ...TOWERS))).toBe(true);
+});
+
+test('a plant with instruments in the frost: refrigerated for the works, towers for the one branch that needs them', () => {
+  const front = shop({
+    compressor: { type: 'screw', freeAirDeliveryM3PerS: 125 * CFM, cutInGaugePa: 110 * PSI, cutOutGaugePa: 125 * PSI },
+    receiverM3: 0.9,
+    minutesPerWeek: 200,
+    refused: ['membrane', 'cooling-run', 'bead-cartridge', 'bowl-filter'], // of the rest the towers are the only deep dryer
+    jobs: [
+      questionJob('packaging', { flowM3PerS: 80 * CFM, usedShare: 0.8 }),
+      questionJob('instruments', { flowM3PerS: 6 * CFM, coldestC: -20 }),
+    ],
+  });
+  const { plan } = cheapest(front);
+  const kinds = (stages: typeof plan.stages): KindName[] => stages.map((s) => s.kind).filter((k) => is(DRYING, k));
+  expect([kinds(plan.stages), kinds(plan.branches[0]?.stages ?? [])]).toEqual([['refrigerated-dryer'], ['twin-tower']]);
+});
+
+test('what asks for more than the compressor bears has no line; what is breathed has none either', () => {
+  expect(shop({ jobs: [questionJob('blast-nozzle')] })).toEqual([]);
+  expect(shop({ breathed: 'yes' })).toEqual([]);
+});
+
+test('of every proposed line the advice says nothing but what is given, and what nobody has recorded', () => {
+  const front = shop({ jobs: [questionJob('sander', { usedShare: 0.5 })] });
+  for (const { plan } of front) {
+    const grave = judgeLine(plan).advice.filter((a) => a.rule.grade !== 'note');
+    expect(grave.map((a) => a.rule.id).filter((id) => ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(id))).toEqual([]);
+  }
+});

@@ -1,0 +1,47 @@
+import { CFM, FREE_AIR_KG_PER_M3, INCH, PSI } from '../quantity/constants';
+import { ratingFor } from './next-size';
+import { sizeHose } from './size-hose';
+import { sizePipe } from './size-pipe';
+import { sizeRegulator } from './size-regulator';
+
+const kgPerS = (cfm: number): number => cfm * CFM * FREE_AIR_KG_PER_M3;
+const absolute = (psig: number): number => 101_325 + psig * PSI;
+
+test('a main for 100 cfm at 100 psig under 20 ft/s is of 1½ in steel: 12.8 cfm of compressed air want 1.40 in of bore', () => {
+  // By hand: 100 / (114.7/14.7) = 12.8 cfm; 12.8/60/19.7 ft² = 1.56 in² = 1.41 in; schedule 40 has 1.38 and 1.61 in.
+  const main = {
+    kgPerS: kgPerS(100),
+    temperatureC: 20,
+    pressurePa: absolute(100),
+    lengthM: 10,
+    material: 'black',
+  } as const;
+  const sized = sizePipe({ ...main, use: 'main' });
+  expect([sized.beside.down?.size, sized.size, sized.beside.up?.size]).toEqual(['1-1/4', '1-1/2', '2']);
+  // As a branch, at 9 m/s, one size less; over a kilometre the loss decides, not the speed.
+  expect(sizePipe({ ...main, use: 'branch' }).size).toBe('1-1/4');
+  const far = sizePipe({ ...main, use: 'main', lengthM: 2000 });
+  expect(far.lossPa).toBeLessThanOrEqual(0.03 * main.pressurePa);
+  expect(far.beside.down?.lossPa).toBeGreaterThan(0.03 * main.pressurePa);
+  expect(far.beside.down?.velocityMPerS).toBeLessThan(6);
+});
+
+test('a spray gun of 14 cfm wants ⅜ in of hose at 25 ft, and more at 100 ft', () => {
+  const gun = { kgPerS: kgPerS(14), temperatureC: 20, pressurePa: absolute(40) };
+  const bore = (lengthM: number): number => sizeHose({ ...gun, lengthM }).boreM / INCH;
+  expect(bore(30)).toBeGreaterThan(bore(7.62));
+  const { lossPa, beside } = sizeHose({ ...gun, lengthM: 7.62 });
+  expect(lossPa).toBeLessThanOrEqual(5 * PSI + 100);
+  expect(beside.down?.lossPa ?? Infinity).toBeGreaterThan(5 * PSI);
+});
+
+test('a regulator of C = 10 dm³/(s·bar) chokes at 80 dm³/s from 8 bar, and is used for a third of it (ISO 6358)', () => {
+  const duty = { kgPerS: 0.35 * 80e-3 * 1.185 * 0.999, supplyPa: 8e5, temperatureC: 20 };
+  expect(sizeRegulator(duty).port).toBe('3/8');
+  expect(sizeRegulator({ ...duty, kgPerS: duty.kgPerS * 1.01 }).port).toBe('1/2');
+});
+
+test('a filter passes in proportion to the absolute pressure: 25 cfm at 50 psig want a plate of 50 cfm at 100 psig', () => {
+  expect(ratingFor(25 * CFM, absolute(50)) / CFM).toBeCloseTo(50, 6);
+  expect(ratingFor(25 * CFM, absolute(101.6)) / CFM).toBeCloseTo(25, 6);
+});
