@@ -27,7 +27,14 @@ const PICTURES = [
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
   { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark', offline: true },
   { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
-  { name: 'beads', at: '/beads', size: DESK, theme: 'light' },
+  {
+    name: 'planner',
+    at: '/planner',
+    size: { width: 1280, height: 1100 },
+    theme: 'light',
+    press: /^Find the lines/,
+    until: /^Build this line/,
+  },
   { name: 'dryers', at: '/dryers', size: DESK, theme: 'light' },
   { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
   { name: 'settings', at: '/settings', size: DESK, theme: 'light' },
@@ -59,6 +66,7 @@ for (const picture of process.argv[2] === 'sites' ? OF_SITES : PICTURES) {
   if (await broken.count()) throw new Error(`${picture.name}: ${await broken.first().textContent()}`);
   if ('press' in picture) {
     await page.getByRole('button', { name: picture.press }).first().click();
+    if ('until' in picture) await page.getByRole('button', { name: picture.until }).waitFor({ timeout: 60_000 });
     await page.waitForTimeout(600);
   }
   await page.screenshot({ path: `docs/screenshots/${picture.name}.png` });

@@ -1,4 +1,4 @@
-import { moneySchema, PLACEHOLDERS } from '../plan/money';
+import { moneySchema, PLACEHOLDERS, priceOfStage } from '../plan/money';
 import { CFM } from '../quantity/constants';
 import { all, behind, but, goodDry, goodShop, without, working } from '../test/good-lines';
 import { stageOf } from '../test/plan-of';
@@ -50,7 +50,9 @@ test('the sum is what it is made of; a price of one’s own replaces the placeho
   expect(cost.whole).toBeCloseTo(cost.first + 10 * cost.yearly, 6);
   expect(cost.placeholders).toContain('twin-tower');
   const own = costOfLine(plan, { ...money, prices: { 'twin-tower': { first: 3000, yearly: 100 } } });
-  expect(own.first - cost.first).toBeCloseTo(3000 - (PLACEHOLDERS['twin-tower']?.first ?? 0), 9);
+  // The placeholder is for 16 cfm; this tower is rated for 0.012 m³/s.
+  const placeholder = (PLACEHOLDERS['twin-tower']?.first ?? 0) * (0.012 / (16 * CFM)) ** 0.8;
+  expect(own.first - cost.first).toBeCloseTo(3000 - placeholder, 9);
   expect(own.placeholders).not.toContain('twin-tower');
 });
 
@@ -76,4 +78,14 @@ test.each([
 ])('%j is refused in words', (input, message) => {
   const result = moneySchema.safeParse(input);
   expect(result.error?.issues.map((i) => i.message).join()).toMatch(message);
+});
+
+test('a placeholder grows with size as handbook prices do, from 6,500 at 100 cfm to 41,000 at 1,000; a drain has its own', () => {
+  const price = (kind: 'twin-tower' | 'separator', parameters: object): number =>
+    priceOfStage(money, { kind, parameters }).price.first;
+  const [hundred, thousand] = [100, 1000].map((cfm) => price('twin-tower', { ratedFlowM3PerS: cfm * CFM }));
+  // Trade handbook (recalled): heatless towers, 5–8 k at 100 cfm, 35–50 k at 1000 cfm.
+  expect((thousand as number) / (hundred as number)).toBeCloseTo(41_000 / 6500, 1);
+  const drained = (drain: string): number => price('separator', { drain });
+  expect([drained('float'), drained('level')].map((p) => p - drained('manual'))).toEqual([40, 200]);
 });

@@ -20,10 +20,17 @@ export interface Grade {
 const RUST_OVER = 0.5;
 const RUST_CLASS = 6;
 
-/** The air of a room as the intake meets it: oil 0.05–0.5 mg/m³, dust above any class (estimates). */
+/**
+ * The air of a room as the intake meets it: oil 0.05–0.5 mg/m³, dust above any class (estimates).
+ * @example roomAir().oilMg // 0.20
+ */
 export const roomAir = (): Dirt =>
   new Dirt(0.2, 'oil in the air of the room, estimate', PARTICLE_X, 'the dust of the room');
 
+/**
+ * The particle class as it is written.
+ * @example letter(8) // 'X'
+ */
 export const letter = (particle: number): string => (particle >= PARTICLE_X ? 'X' : String(particle));
 
 /**

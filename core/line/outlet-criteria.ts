@@ -28,7 +28,11 @@ export interface OutletCriterion {
   readonly read: (station: Station, around: Surroundings) => number;
 }
 
-/** By how much the air of an outlet is above its dew point once hose and tool have brought it to the room, K; below 0 it drops water. */
+/**
+ * By how much the air of an outlet is above its dew point once hose and tool have brought it to the room, K; below 0 it drops
+ * water.
+ * @example dryMarginK(section.at('outlet'), around) // 16.6
+ */
 export function dryMarginK(station: Station, { roomTemperatureC }: { readonly roomTemperatureC: number }): number {
   return Math.min(station.temperatureC, roomTemperatureC) - station.pressureDewPointC;
 }

@@ -13,7 +13,10 @@ import { DEW_POINT, KEPT, Section } from './section';
 
 const NO_FIGURES = new Float64Array(0);
 
-/** The air as it enters an intake, at the flow that its compressor delivers while it is loaded. */
+/**
+ * The air as it enters an intake, at the flow that its compressor delivers while it is loaded.
+ * @example drawnAir([stage('intake').parameters, stage('compressor').parameters], around).dryAirKgPerS // 0.01169
+ */
 export function drawnAir(parameters: Stretch['parameters'], around: Surroundings): AirStream {
   const intake = parameters[0] as ParametersOf<'intake'>;
   const compressor = parameters[1] as ParametersOf<'compressor'>;
@@ -38,7 +41,10 @@ export function drawnAir(parameters: Stretch['parameters'], around: Surroundings
   );
 }
 
-/** Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature. */
+/**
+ * Pressure dew point of a stream. Air that carries drops is saturated: its dew point is its own temperature.
+ * @example pressureDewPointOf(air) // 50.1
+ */
 export function pressureDewPointOf(air: AirStream): number {
   if (air.liquidKgPerS > 0) return air.temperatureC;
   const { vapourKgPerS } = air;

@@ -104,7 +104,7 @@ export const usualServiceMinutes = (kind: Stage['kind']): number =>
  * Minutes a month that a stage asks for at least, whatever its line: a drain that hardly gets water is opened once a week,
  * anything else comes as usual or more often.
  * @returns min
- * @example leastServiceMinutes(newStage('regulator', 'r')) // 2.02
+ * @example leastServiceMinutes(newStage('regulator', 'r')) // 0.68
  */
 export const leastServiceMinutes = (stage: Stage): number =>
   serviceMinutes(stage, (task, usual) => (task.every.fillings === undefined ? usual : Math.max(usual, WEEK_DAYS)));

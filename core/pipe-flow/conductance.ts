@@ -16,6 +16,7 @@ export interface Conductance {
  * @param upstreamPa Pa absolute
  * @param temperatureC °C
  * @source ISO 6358: C · p₁ · ρ₀ · √(T₀/T₁)
+ * @example chokedKgPerS({ c: 1e-7, b: 0.3 }, 8e5, 20) // 0.0948
  */
 export function chokedKgPerS({ c }: Conductance, upstreamPa: number, temperatureC: number): number {
   return c * upstreamPa * REFERENCE_KG_PER_M3 * Math.sqrt(REFERENCE_K / (temperatureC + ZERO_CELSIUS_K));

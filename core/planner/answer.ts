@@ -29,13 +29,13 @@ export interface Shown extends Proposal {
   readonly cold: readonly JobThen[];
 }
 
-/** An obvious line that is not on the front, and what stands against it. */
+/** An obvious line that is not on the front. */
 export interface WhyNot {
   readonly what: string;
   readonly plan: Plan;
 }
 
-/** What stands against it; where nothing does, by what it is compared. */
+/** What is wrong with it; where nothing is, by what it is compared. */
 export interface Because {
   readonly because: readonly Sentence[];
   readonly merits?: Merits;
@@ -81,7 +81,10 @@ function jobsOn(plan: Plan): JobThen[] {
   });
 }
 
-/** The lines to show, named, with their days. */
+/**
+ * The lines to show, named, with their days.
+ * @example shownOf(found)[0].name // 'Cool, separate, chill, filter, carbon'
+ */
 export function shownOf({ asked, front }: Found): Shown[] {
   return fewOf(front).map((p) => ({
     ...p,
@@ -123,13 +126,13 @@ function having(
   return choices;
 }
 
-/** What stands against a line, gravest first, in words: at most a few. */
-export function againstInWords(plan: Plan, { rules, jobs, drains }: Against): Sentence[] {
+/** What is wrong with a line, gravest first, in words: at most a few. */
+export function againstInWords(plan: Plan, { rules, jobs, practice }: Against): Sentence[] {
   const names = jobs.map((id) => stageById(plan, id)?.name ?? id);
   const said = rules.slice(0, 2).map((a) => a.finding.what);
   if (said.length > 0) return said;
   if (names.length > 0) return [`${names.join(', ')} does not get what it needs.`];
-  return drains.length > 0 ? [`${drains.join(', ')}: it would have to be opened by hand too often.`] : [];
+  return [...practice];
 }
 
 /**
@@ -174,7 +177,7 @@ export function whyNot(found: Found): WhyNot[] {
 }
 
 /**
- * What stands against a line, or what it would cost.
+ * What is wrong with a line, or what it would cost.
  * @example becauseOf(asked, plan).because.length // 1
  */
 export function becauseOf(asked: Asked, plan: Plan): Because {

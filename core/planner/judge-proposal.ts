@@ -4,6 +4,7 @@ import type { StageOf } from '../advice/line-facts';
 import { dewPointFromVapourPressureC } from '../air/dew-point';
 import { saturationPressurePa } from '../air/saturation';
 import { costOfLine } from '../cost/cost-of-line';
+import { DESICCANT, is } from '../equipment/groups';
 import type { Surroundings } from '../equipment/shared/kind';
 import { inAll, judgeOutlets, type Verdicts } from '../line/judge-outlet';
 import { dryMarginK, type OutletStage, outletCriteria } from '../line/outlet-criteria';
@@ -13,7 +14,7 @@ import { maintenanceFacts } from '../maintenance/facts';
 import { drainsToAutomate } from '../maintenance/line-tasks';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
-import { allStages } from '../plan/runs';
+import { allStages, pathTo } from '../plan/runs';
 import { surroundingsAt } from '../plan/surroundings';
 import { type Asked, IDS } from './base-line';
 import { inSteps, type Merits } from './front';
@@ -31,7 +32,7 @@ export const OF_WHAT_IS_GIVEN = ['O47'];
 
 /**
  * By how much the air of an outlet is drier than its job asks for, K of dew point at that pressure.
- * @example outletMarginK(stage('outlet'), section.at('outlet'), around) // 4.3
+ * @example outletMarginK(stage('outlet'), section.at('outlet'), around) // 8.0
  */
 export function outletMarginK(outlet: OutletStage, station: Station, around: Surroundings): number {
   const own = dryMarginK(station, around); // whatever it asks for, its hose must stay dry
@@ -109,12 +110,12 @@ export function onColdDay({ question: q }: Pick<Asked, 'question'>, plan: Plan):
   };
 }
 
-/** What stands against a line: the jobs that it does not serve, and what the advice faults. */
+/** What is wrong with a line: the jobs that it does not serve, and what the advice faults. */
 export interface Against {
   readonly jobs: readonly string[];
   readonly rules: readonly Advice[];
-  /** Drains that would have to be opened by hand more often than anybody does. */
-  readonly drains: readonly string[];
+  /** What no experienced hand would build, in words. */
+  readonly practice: readonly string[];
 }
 
 export interface Judged {
@@ -126,6 +127,22 @@ export interface Judged {
 const isFault = (a: Advice, gravest: boolean): boolean =>
   ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(a.rule.id) &&
   (a.rule.grade === 'must' || (!gravest && a.rule.grade === 'should'));
+
+/** Drains by hand that would have to be opened too often, and media behind less than 1 µm and 0.01 µm (trade handbook, O07). */
+function badPractice(plan: Plan, section: Section): string[] {
+  const isFine = (s: Stage): boolean => s.kind === 'coalescing-filter' && s.parameters.grade === 'fine';
+  const stages = allStages(plan);
+  const oiled = stages.some((s) => s.kind === 'compressor' && s.parameters.type !== 'oilfree');
+  const unguarded = stages.filter(
+    (s) => oiled && is([...DESICCANT, 'carbon-filter'], s.kind) && !pathTo(plan, s.id).some(isFine),
+  );
+  return [
+    ...drainsToAutomate(maintenanceFacts(plan, section)).map(
+      ({ stage }) => `${stage.name} would have to be opened by hand more often than anybody does.`,
+    ),
+    ...unguarded.map((s) => `No 0.01 µm coalescer keeps oil from ${s.name}.`),
+  ];
+}
 
 /**
  * Judges a line as its own screens do, at the design hour and on the coldest day.
@@ -146,7 +163,7 @@ export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judge
     verdicts: warm.verdicts,
     against: {
       jobs: [...new Set([...warm.missed, ...cold.missed])],
-      drains: drainsToAutomate(maintenanceFacts(plan, warm.section)).map(({ stage }) => stage.name),
+      practice: badPractice(plan, warm.section),
       rules: [...warm.rules, ...cold.rules.filter((a) => !warm.rules.some((b) => b.key === a.key))],
     },
   };
@@ -154,12 +171,11 @@ export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judge
 
 /** Whether the advice faults a line before its bands are worked out: for who only asks whether it is feasible. */
 export const isFaultedAtOnce = (plan: Plan, section: Section): boolean =>
-  judgeLine(plan, section).advice.some((a) => isFault(a, false)) ||
-  drainsToAutomate(maintenanceFacts(plan, section)).length > 0;
+  judgeLine(plan, section).advice.some((a) => isFault(a, false)) || badPractice(plan, section).length > 0;
 
-/** Whether nothing stands against a line. */
+/** Whether nothing is wrong with a line. */
 export const isFeasible = ({ against }: Pick<Judged, 'against'>): boolean =>
-  against.jobs.length === 0 && against.rules.length === 0 && against.drains.length === 0;
+  against.jobs.length === 0 && against.rules.length === 0 && against.practice.length === 0;
 
 /** A year of minutes as those of a week. */
 export const perWeek = (minutesPerYear: number): number => minutesPerYear / 52;

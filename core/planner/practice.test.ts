@@ -72,7 +72,7 @@ test('a plant with instruments in the frost: refrigerated for the works, towers 
   expect([kinds(plan.stages), kinds(plan.branches[0]?.stages ?? [])]).toEqual([['refrigerated-dryer'], ['twin-tower']]);
 });
 
-test('what asks for more than the compressor bears has no line; what is breathed has none either', () => {
+test('what asks for more than the compressor bears has no line; breathing air has none either', () => {
   expect(shop({ jobs: [questionJob('blast-nozzle')] })).toEqual([]);
   expect(shop({ breathed: 'yes' })).toEqual([]);
 });

@@ -180,7 +180,7 @@ export const questionSchema = z
     refused: z.array(z.enum(ownable)).max(ownable.length).default([]),
     hasPower: yesNo('Mains power at the line'),
     breathed: choiceField({
-      label: 'Does anybody breathe this air?',
+      label: 'Is the air used for breathing?',
       options: { no: 'nobody', yes: 'yes: a hood, a mask, diving, medical air' },
     }),
     hoursPerDay: numberField({

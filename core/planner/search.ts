@@ -29,7 +29,7 @@ import {
 import { drainOf, type Group, groupsOf, type Option, type Position, positionsOf } from './positions';
 import type { Question } from './question';
 
-/** A line that serves every job, with nothing against it. */
+/** A line that serves every job, with nothing wrong. */
 export interface Proposal {
   readonly plan: Plan;
   readonly choices: readonly number[];
@@ -59,13 +59,12 @@ const NO_STAGES: readonly Stage[] = [];
 const SLACK_K = 0.5;
 const TELL_EVERY = 200;
 
-/** Whether the stages before it allow a stage: what the advice would fault in any line whatever. */
+/** Whether the stages before it allow a stage: what is faulted in any line whatever. */
 function allowed(stage: Stage, before: readonly Stage[], oiled: boolean): boolean {
   const has = (test: (s: Stage) => boolean): boolean => before.some(test);
   const coalescer = (grade: string) => (s: Stage) => s.kind === 'coalescing-filter' && s.parameters.grade === grade;
   if (stage.kind === 'coalescing-filter' && stage.parameters.grade === 'fine') return has(coalescer('general'));
-  if (oiled && stage.kind === 'membrane') return has(coalescer('fine'));
-  if (oiled && is([...DESICCANT, 'carbon-filter'], stage.kind)) return has(coalescer('general'));
+  if (oiled && is([...DESICCANT, 'membrane', 'carbon-filter'], stage.kind)) return has(coalescer('fine'));
   if (is(CHILLED, stage.kind)) return !has((s) => is(DESICCANT, s.kind));
   return true;
 }

@@ -63,7 +63,7 @@ const gained = (after: State, before: State): number =>
 /**
  * An order in which a line can be bought: each step alone improves what can be measured at the jobs, as much as possible for
  * its price, and nothing that is bought is thrown away later. What goes without an improvement of its own comes last.
- * @example stepsOfBuying(asked, found.front[0]).length // 4
+ * @example stepsOfBuying(asked, found.front[0]).length // 5
  */
 export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): Step[] {
   const price = (stages: readonly Stage[]): number =>
@@ -105,7 +105,7 @@ export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): S
 
 /**
  * A line of which only some steps are bought: the rest stands as planned, with what should trigger it.
- * @example boughtUpTo(found.front[0].plan, steps, 1).stages.filter((s) => s.planned).length // 3
+ * @example boughtUpTo(found.front[0].plan, steps, 1).stages.filter((s) => s.planned).length // 4
  */
 export function boughtUpTo(plan: Plan, steps: readonly Step[], bought: number): Plan {
   return steps

@@ -112,7 +112,7 @@ function PriceRow({
       <span className="pt-1">
         {kindOf(kind).label}
         <span className={`block text-[0.85rem] ${own ? 'text-water' : 'text-amber'}`}>
-          {own ? 'your own' : '◆ placeholder'}
+          {own ? 'your own' : '◆ placeholder, usual size'}
         </span>
       </span>
       <Amount id={`${kind}-first`} label="To buy" value={price.first} onCommit={(first) => onPrice({ first })} />

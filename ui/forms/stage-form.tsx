@@ -141,6 +141,7 @@ function KnownFrom({
       <option value={unsaid}>{unsaid}</option>
       <option value="measured">measured</option>
       <option value="nameplate">nameplate</option>
+      {provenance === 'proposed' && <option value="proposed">proposed by the planner</option>}
     </select>
   );
 }

@@ -288,7 +288,7 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
         />
         <ChoiceInput
           id="breathed"
-          label="Does anybody breathe it?"
+          label="Used for breathing?"
           value={q.breathed}
           options={{ no: 'nobody', yes: 'yes: hood, mask, diving' }}
           onCommit={(breathed) => set({ breathed: breathed as Question['breathed'] })}

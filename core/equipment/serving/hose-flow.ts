@@ -46,6 +46,7 @@ const INTO = 0.5; // velocity heads where a pipe narrows sharply (texts on fluid
  * The pressure downstream of a hose: friction along it, and at each end an insert that it narrows into and widens from.
  * @throws Refusal where it chokes, or where less than the atmosphere would be left
  * @source isothermal flow by Darcy–Weisbach; K of an insert at its own bore: 0.5 + (1 − β²)² (Borda–Carnot)
+ * @example pressureBehindHosePa(air, { lengthM: 7.62, boreM: 0.0127, insertBoreM: 0.01 }, around) // 794574
  */
 export function pressureBehindHosePa(air: AirStream, p: HoseFlow, around: Surroundings): number {
   const insert = Math.min(p.insertBoreM, p.boreM);

@@ -1,0 +1,168 @@
+import { sayIn } from '../advice/rule';
+import { judgeOutlets } from '../line/judge-outlet';
+import { walk } from '../line/walk';
+import { currentPlanSchema } from '../plan/plan';
+import { allStages } from '../plan/runs';
+import { CFM, PSI } from '../quantity/constants';
+import { say } from '../quantity/format';
+import { goodShop, goodSpray } from '../test/good-lines';
+import { becauseOf, fewOf, shownOf, whyNot } from './answer';
+import { askedOf } from './base-line';
+import { dominates, inSteps, type Merits, withMember } from './front';
+import { impliedBy } from './implied';
+import { isBought } from './judge-proposal';
+import { question, questionJob, questionSchema } from './question';
+import { questionOf } from './question-of';
+import { dutyOver, relaxations } from './relax';
+import { type Proposal, searched } from './search';
+import { boughtUpTo, stepsOfBuying } from './staged';
+
+const merits = (purchase: number, yearly: number, minutesPerWeek: number, marginK: number): Merits => ({
+  purchase,
+  yearly,
+  minutesPerWeek,
+  marginK,
+});
+const spray = question({ refused: ['membrane', 'twin-tower', 'cooling-run'] });
+const found = searched(spray);
+const [first] = found.front as [Proposal];
+
+test('a line beats another where it is nowhere worse and somewhere better; more margin is better, all else worse', () => {
+  const one = merits(100, 50, 10, 5);
+  for (const worse of [merits(110, 50, 10, 5), merits(100, 60, 10, 5), merits(100, 50, 11, 5), merits(100, 50, 10, 4)])
+    expect([dominates(one, worse), dominates(worse, one)]).toEqual([true, false]);
+  expect(dominates(one, one)).toBe(false);
+  expect(dominates(merits(90, 60, 10, 5), one)).toBe(false);
+  const front = [one, merits(90, 60, 10, 5), merits(80, 40, 9, 6)].reduce(
+    (all, m) => withMember(all, { merits: m }),
+    [] as readonly { merits: Merits }[],
+  );
+  expect(front.map((m) => m.merits)).toEqual([merits(80, 40, 9, 6)]);
+});
+
+test('merits are compared in steps that somebody would choose by: ten of the currency, a minute, a kelvin', () => {
+  expect(inSteps(merits(109.9, 59.9, 10.9, 5.9))).toEqual(merits(100, 50, 10, 5));
+  expect(inSteps(merits(110, 60, 11, 6))).toEqual(merits(110, 60, 11, 6));
+});
+
+test('of many lines eight are shown, among them the best by each merit, the cheapest first', () => {
+  const many = Array.from({ length: 40 }, (_, i) => ({
+    ...first,
+    merits: merits(1000 + 100 * i, 3000 - 50 * i, 20 + ((i * 7) % 13), i % 11),
+  }));
+  const few = fewOf(many);
+  expect(few).toHaveLength(8);
+  expect(few[0]?.merits.purchase).toBe(1000);
+  expect(Math.min(...few.map((p) => p.merits.yearly))).toBe(1050);
+  expect(Math.max(...few.map((p) => p.merits.marginK))).toBe(10);
+  expect(few.map((p) => p.merits.purchase)).toEqual(few.map((p) => p.merits.purchase).toSorted((a, b) => a - b));
+});
+
+test('a proposed line is a plan like any other, its numbers told as proposed, and judged as its own screen judges it', () => {
+  for (const { plan, name, warm } of shownOf(found)) {
+    expect(currentPlanSchema.parse(plan)).toEqual(plan);
+    expect(name).toMatch(/^Cool, separate, chill, filter, carbon/);
+    for (const s of allStages(plan))
+      if (isBought(found.asked, s)) expect(new Set(Object.values(s.known ?? {}))).toEqual(new Set(['proposed']));
+    const verdict = judgeOutlets(plan, walk(plan)).get('job-1');
+    expect(verdict?.verdict).toBe('meets');
+    expect(warm[0]?.sparePa).toBeCloseTo((verdict?.pressure.getsPa ?? 0) - (verdict?.pressure.needsPa ?? 0), 6);
+  }
+});
+
+test('the obvious lines that are not there say why, with a figure of their own', () => {
+  const said = whyNot(found).map(({ what, plan }) => {
+    const { because, merits: own } = becauseOf(found.asked, plan);
+    return `${what}: ${because.map((b) => sayIn(b, (si, q) => say(si, q))).join(' ')}${own ? own.purchase : ''}`;
+  });
+  expect(said.map((s) => s.split(':')[0])).toEqual([
+    'A bead cartridge alone',
+    'No aftercooler',
+    'More stages, to be safe',
+  ]);
+  for (const s of said) expect(s).toMatch(/\d/);
+});
+
+test('a line is bought in steps: what is bought stays, the last step is the whole, each step costs what its stages cost', () => {
+  const steps = stepsOfBuying(found.asked, first);
+  expect(steps[0]?.stages.map((s) => s.kind)).toEqual(['aftercooler', 'separator']);
+  expect(steps.at(-1)?.marginK).toBeGreaterThanOrEqual(0);
+  const pipesAndHoses = allStages(first.plan).filter((s) => ['pipe', 'hose', 'regulator'].includes(s.kind));
+  const bought = allStages(first.plan).filter((s) => isBought(found.asked, s));
+  expect(steps.flatMap((s) => s.stages)).toHaveLength(bought.length - pipesAndHoses.length);
+  for (const [i] of steps.entries()) {
+    const planned = allStages(boughtUpTo(first.plan, steps, i + 1)).filter((s) => s.planned);
+    expect(planned.map((s) => s.id).toSorted()).toEqual(
+      steps
+        .slice(i + 1)
+        .flatMap((s) => s.stages.map((x) => x.id))
+        .toSorted(),
+    );
+  }
+});
+
+test('what is owned is not paid for again, and more that is owned never makes a line dearer', () => {
+  const owns = searched({ ...spray, owned: ['refrigerated-dryer'] }).front;
+  const least = (front: readonly Proposal[]): number => Math.min(...front.map((p) => p.merits.purchase));
+  expect(least(owns)).toBeLessThan(least(found.front) - 1000);
+});
+
+test('with too little money the smallest sum that is enough is named, and is enough', () => {
+  const poor = { ...spray, budget: 500 };
+  expect(searched(poor).front).toEqual([]);
+  const eased = [...relaxations(poor)].filter((r) => r !== undefined);
+  expect(eased.map((r) => r.says)).toEqual([expect.stringMatching(/to buy it with$/)]);
+  const [{ question: enough }] = eased as [(typeof eased)[number]];
+  expect(searched(enough).front.length).toBeGreaterThan(0);
+  expect(searched({ ...enough, budget: enough.budget - 20 }).front).toEqual([]);
+});
+
+test('a compressor that is loaded beyond its duty limit is answered with the next larger one', () => {
+  const busy = question({ jobs: [questionJob('blast-cabinet')], refused: ['membrane', 'twin-tower', 'cooling-run'] });
+  // 16 cfm · 0.65 of 16 cfm is 65 %, of which a one-stage piston bears 60 (trade handbook); its flow is of ISO 8778 air besides.
+  expect(dutyOver(busy)).toBeGreaterThan(1);
+  const [eased] = [...relaxations(busy)].filter((r) => r !== undefined);
+  expect(eased?.says).toBe('A compressor that delivers 25 % more');
+});
+
+test('a question implies its duty and the water of a day, by hand', () => {
+  const q = question({
+    intakeC: 30,
+    intakeHumidity: 0.65,
+    hoursPerDay: 8 * 3600,
+    compressor: { freeAirDeliveryM3PerS: 0.01 },
+    jobs: [questionJob('solvent-spray', { flowM3PerS: 0.008, usedShare: 0.5 })],
+  });
+  const i = impliedBy(q);
+  // ISO 8778: 0.008 m³/s at 1.185 kg/m³ of humid air; the intake’s dry air is 1.13 kg/m³ (psychrometric chart, 30 °C, 65 %).
+  expect(i.averageM3PerS / (0.5 * 0.008 * (1.178 / 1.137))).toBeCloseTo(1, 1);
+  // 17.5 g/kg (chart) · 1.137 kg/m³ · 0.01 m³/s · 0.414 · 8 h
+  expect(i.waterKgPerDay / (0.0175 * 1.137 * 0.01 * i.loadedShare * 8 * 3600)).toBeCloseTo(1, 1);
+});
+
+test('a line that is there tells its compressor, tank, jobs and what it owns', () => {
+  const q = questionOf(goodSpray());
+  expect(questionSchema.safeParse(q).success).toBe(true);
+  expect(q.owned).toEqual(
+    expect.arrayContaining(['aftercooler', 'separator', 'coalescing-filter', 'refrigerated-dryer', 'bead-cartridge']),
+  );
+  expect(q.jobs[0]).toMatchObject({ job: 'solvent-spray', flowM3PerS: 0.006, usedShare: 0.45 });
+  expect(q.compressor).toMatchObject({ type: 'piston2', freeAirDeliveryM3PerS: 0.01 });
+  expect(q.compressor.cutInGaugePa).toBeCloseTo(8.5e5, 0);
+  expect(askedOf(questionOf(goodShop())).base.stages.length).toBeGreaterThan(4);
+});
+
+test('a question that makes no sense is refused at its field', () => {
+  const at = (more: object): string[] => {
+    const checked = questionSchema.safeParse({ ...spray, ...more });
+    return checked.success ? [] : checked.error.issues.map((i) => i.path.join('.'));
+  };
+  const swapped = { ...spray.compressor, cutInGaugePa: 125 * PSI, cutOutGaugePa: 95 * PSI };
+  expect(at({ compressor: swapped })).toEqual(['compressor.cutInGaugePa']);
+  expect(at({ jobs: [] })).toEqual(['jobs']);
+  expect(at({ jobs: Array.from({ length: 7 }, () => questionJob('wrench')) })).toEqual(['jobs']);
+  expect(at({ budget: -1 })).toEqual(['budget']);
+  expect(at({ minutesPerWeek: 3001 })).toEqual(['minutesPerWeek']);
+  expect(at({ intakeHumidity: 1.01 })).toEqual(['intakeHumidity']);
+  expect(at({ receiverM3: 0.0227, compressor: { ...spray.compressor, freeAirDeliveryM3PerS: 16 * CFM } })).toEqual([]);
+});
