@@ -1,9 +1,7 @@
-import { pressureDewPointC } from '../air/dew-point';
-import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import { refrigeratedCapacity } from '../equipment/drying/refrigerated-capacity';
 import { CHILLED, DRYERS, INERT, is } from '../equipment/groups';
+import { askedDewPointC } from '../line/outlet-criteria';
 import type { Stage } from '../plan/plan';
-import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import { put } from './fix';
 import type { LineFacts, StageOf } from './line-facts';
 import type { Fix } from './rule';
@@ -21,24 +19,9 @@ export function neededDewPointC(line: LineFacts, s: StageOf<'outlet'>): number |
 }
 
 function workOutNeed(line: LineFacts, s: StageOf<'outlet'>): number | undefined {
-  const p = s.parameters;
-  const here = line.at(s);
-  const pressurePa = here?.pressurePa ?? WORKING_PA;
-  const roomC = line.roomC(s);
-  const of = (temperatureC: number, pa: number): number =>
-    pressureDewPointC(vapourFractionFromRelativeHumidity(p.relativeHumidity, temperatureC, pa), pressurePa);
-  switch (p.need) {
-    case 'no-liquid':
-      return undefined;
-    case 'dew-point':
-      return p.dewPointC;
-    case 'iso-class':
-      return WATER_CLASS_DEW_POINT_C[p.waterClass];
-    case 'humidity-expanded':
-      return of(roomC, line.around.atmosphericPa);
-    default:
-      return of(here?.temperatureC ?? roomC, pressurePa);
-  }
+  const around = { roomTemperatureC: line.roomC(s), atmosphericPa: line.around.atmosphericPa };
+  const here = line.at(s) ?? { pressurePa: WORKING_PA, temperatureC: around.roomTemperatureC };
+  return askedDewPointC(s.parameters, here, around);
 }
 
 export const CHILLED_LEAST_C = 1.7; // 35 °F (common practice)

@@ -1,4 +1,6 @@
+import { pressureDewPointC } from '../air/dew-point';
 import type { Basis } from '../air/enhancement-factor';
+import { vapourFractionFromRelativeHumidity } from '../air/humidity';
 import type { Surroundings } from '../equipment/shared/kind';
 import type { Stage } from '../plan/plan';
 import { surroundingsAt } from '../plan/surroundings';
@@ -94,4 +96,31 @@ export function criteriaOf(stage: OutletStage, basis: Basis): Criterion[] {
         return station && c.read(station, surroundingsAt(plan, stage, basis));
       },
     }));
+}
+
+/**
+ * The pressure dew point that an outlet asks for, °C; of a humidity, the one at which the air of that place has it. Where
+ * nobody knows on which basis, the harder of the two: in the line.
+ * @returns `undefined` where it only asks for no drops
+ * @example askedDewPointC(stage('outlet').parameters, section.at('outlet'), around) // 7
+ */
+export function askedDewPointC(
+  p: OutletStage['parameters'],
+  air: { readonly temperatureC: number; readonly pressurePa: number },
+  around: { readonly roomTemperatureC: number; readonly atmosphericPa: number },
+): number | undefined {
+  const of = (temperatureC: number, pa: number): number =>
+    pressureDewPointC(vapourFractionFromRelativeHumidity(p.relativeHumidity, temperatureC, pa), air.pressurePa);
+  switch (p.need) {
+    case 'no-liquid':
+      return undefined;
+    case 'dew-point':
+      return p.dewPointC;
+    case 'iso-class':
+      return WATER_CLASS_DEW_POINT_C[p.waterClass];
+    case 'humidity-expanded':
+      return of(around.roomTemperatureC, around.atmosphericPa);
+    default:
+      return of(air.temperatureC, air.pressurePa);
+  }
 }

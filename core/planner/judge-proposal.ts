@@ -1,13 +1,11 @@
 import type { Advice } from '../advice/judge-line';
 import { judgeLine, RULES } from '../advice/judge-line';
 import type { StageOf } from '../advice/line-facts';
-import { dewPointFromVapourPressureC } from '../air/dew-point';
-import { saturationPressurePa } from '../air/saturation';
 import { costOfLine } from '../cost/cost-of-line';
 import { DESICCANT, is } from '../equipment/groups';
 import type { Surroundings } from '../equipment/shared/kind';
 import { inAll, judgeOutlets, type Verdicts } from '../line/judge-outlet';
-import { dryMarginK, type OutletStage, outletCriteria } from '../line/outlet-criteria';
+import { askedDewPointC, dryMarginK, type OutletStage } from '../line/outlet-criteria';
 import type { Section, Station } from '../line/section';
 import { walk } from '../line/walk';
 import { maintenanceFacts } from '../maintenance/facts';
@@ -23,8 +21,6 @@ import type { Ownable } from './question';
 /** Dryer than this under what a job asks for is worth nothing more, K: the margin of instrument air, 18 °F (ISA-7.0.01, recalled). */
 export const ENOUGH_K = 10;
 
-const LEAST_HUMIDITY = 0.01; // so dry that it is beyond every margin here
-
 /** Rules that only ask for a record: they name what to check before building, not a fault of the proposal. */
 export const RECORDS = ['A03', 'A04', 'A16'];
 /** Rules on the compressor and tank that are given: shown with the answer, no fault of what is put between them and the jobs. */
@@ -35,19 +31,9 @@ export const OF_WHAT_IS_GIVEN = ['O47'];
  * @example outletMarginK(stage('outlet'), section.at('outlet'), around) // 8.0
  */
 export function outletMarginK(outlet: OutletStage, station: Station, around: Surroundings): number {
+  const asked = askedDewPointC(outlet.parameters, station, around);
   const own = dryMarginK(station, around); // whatever it asks for, its hose must stay dry
-  if (outlet.parameters.need === 'no-liquid') return own;
-  const margins = outletCriteria(outlet).flatMap((c) => {
-    if (!c) return [];
-    const gets = c.read(station, around);
-    if (c.quantity !== 'share') return [c.limit - gets];
-    // Of a humidity, between the dew points that it and its limit have at that temperature; drier than 1 % is no better.
-    const full = saturationPressurePa(station.temperatureC, 'water');
-    const dewC = (humidity: number): number =>
-      dewPointFromVapourPressureC(Math.max(humidity, LEAST_HUMIDITY) * full, 'water');
-    return [dewC(c.limit) - dewC(gets)];
-  });
-  return Math.min(own, ...margins);
+  return asked === undefined ? own : Math.min(own, asked - station.pressureDewPointC);
 }
 
 /** The same of an outlet of a walked line; nothing where the air does not arrive. */

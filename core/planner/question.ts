@@ -83,7 +83,7 @@ export const questionSchema = z
     name: nameField(80).default('My shop'),
     /** The design hour: as warm and humid as it is on 0.4 % of the hours of a year (ASHRAE’s design days, recalled). */
     intakeC: numberField({
-      label: 'Intake air, warm and humid day',
+      label: 'Intake air, warm day',
       quantity: 'temperature',
       least: -10,
       most: 50,
@@ -99,7 +99,7 @@ export const questionSchema = z
       source: 'assumed: a humid day',
     }),
     roomC: numberField({
-      label: 'Compressor room on that day',
+      label: 'Compressor room, warm day',
       quantity: 'temperature',
       least: 0,
       most: 50,
@@ -107,7 +107,7 @@ export const questionSchema = z
       source: 'assumed: 3 K above the intake',
     }),
     workroomC: numberField({
-      label: 'Where the jobs are, on that day',
+      label: 'At the jobs, warm day',
       quantity: 'temperature',
       least: 0,
       most: 50,
@@ -115,7 +115,7 @@ export const questionSchema = z
       source: 'assumed: as warm as outdoors',
     }),
     coldestRoomC: numberField({
-      label: 'Compressor room when it is coldest',
+      label: 'Compressor room, coldest',
       quantity: 'temperature',
       least: -40,
       most: 40,

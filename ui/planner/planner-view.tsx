@@ -14,9 +14,18 @@ const Answer = dynamic(() => import('./answer').then((m) => m.Answer));
 
 const start = (): Worker => new Worker(new URL('../../workers/planner.worker.ts', import.meta.url));
 
+/** Typical of a small shop in round metric numbers (common practice, no source). */
+const METRIC = {
+  compressor: { freeAirDeliveryM3PerS: 0.45 / 60, cutInGaugePa: 6.5e5, cutOutGaugePa: 8.5e5 },
+  receiverM3: 0.23,
+};
+
 /** From compressor, weather and jobs to the few lines worth building. */
 export function PlannerView({ from }: { from?: { name: string; question: Question } }) {
-  const [q, setQuestion] = useState<Question>(() => from?.question ?? questionWith({}));
+  const { choice } = useUnits();
+  const [q, setQuestion] = useState<Question>(
+    () => from?.question ?? questionWith(choice.pressure === 'psi' ? {} : METRIC),
+  );
   const [put, setPut] = useState<Question>();
   const { state, run, stop } = useRun<Question, PlannerAnswer, PlannerProgress>(start);
   const checked = questionSchema.safeParse(q);

@@ -31,27 +31,22 @@ function Ask({
   id,
   value,
   onValue,
-  label,
-  help,
 }: {
   shape: Shape;
   field: string;
   id: string;
   value: number;
   onValue: (value: number) => void;
-  label?: string;
-  help?: string;
 }) {
   const meta = shape[field]?.meta() as FieldMeta & { quantity: NonNullable<FieldMeta['quantity']> };
   return (
     <QuantityInput
       id={id}
-      label={label ?? meta.label}
+      label={meta.label}
       quantity={meta.quantity}
       value={value}
       min={meta.least}
       max={meta.most}
-      help={help}
       onCommit={(si) => {
         onValue(si);
         return undefined;
@@ -76,14 +71,13 @@ const PAIR = 'grid grid-cols-2 items-end gap-x-3 gap-y-2';
 
 /** The question in four steps; every field has a number that may stay. */
 export function QuestionForm({ question: q, set }: { question: Question; set: Set }) {
-  const ask = (field: keyof Question & string, help?: string) => (
+  const ask = (field: keyof Question & string) => (
     <Ask
       shape={SHAPE}
       field={field}
       id={field}
       value={q[field] as number}
       onValue={(value) => set({ [field]: value })}
-      {...(help && { help })}
     />
   );
   return (
@@ -111,8 +105,9 @@ export function QuestionForm({ question: q, set }: { question: Question; set: Se
       </Step>
       <CompressorStep question={q} set={set} />
       <Step number={3} title="Air and rooms">
+        <p className="text-[0.85rem] text-quiet">Warm day: one of the 35 warmest, most humid hours of a year.</p>
         <div className={PAIR}>
-          {ask('intakeC', 'On one of the 35 warmest, most humid hours of a year.')}
+          {ask('intakeC')}
           {ask('intakeHumidity')}
           {ask('roomC')}
           {ask('coldestRoomC')}

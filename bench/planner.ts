@@ -1,0 +1,45 @@
+import assert from 'node:assert/strict';
+import { walk } from '../core/line/walk';
+import { question, questionJob } from '../core/planner/question';
+import { search } from '../core/planner/search';
+import { CFM, PSI } from '../core/quantity/constants';
+import { bestMs } from './best-ms';
+
+// The search of the planner: a small shop’s question against the three seconds that it may take, the lines that it settles in
+// a second against a hundred thousand in ten, and what settling one costs beside walking one that is put together anew.
+const WITHIN_MS = 3000;
+const LINES_PER_MS = 1e5 / 1e4;
+const MOST_BYTES = 300e6;
+
+const asked = {
+  'spray gun, 5 hp of one stage': question({}),
+  'spray gun some evenings, 5 hp of two stages': question({
+    compressor: {
+      type: 'piston2',
+      freeAirDeliveryM3PerS: 18 * CFM,
+      cutInGaugePa: 135 * PSI,
+      cutOutGaugePa: 175 * PSI,
+    },
+    jobs: [questionJob('solvent-spray', { usedShare: 0.08 })],
+    minutesPerWeek: 120,
+  }),
+};
+
+for (const [name, q] of Object.entries(asked)) {
+  const began = performance.now();
+  let next: ReturnType<ReturnType<typeof search>['next']>;
+  const run = search(q);
+  do next = run.next();
+  while (!next.done);
+  const ms = performance.now() - began;
+  const { of, front } = next.value;
+  const [first] = front;
+  assert(first);
+  const walked = bestMs(() => walk(first.plan));
+  console.log(
+    `${name}: ${Math.round((100 * ms) / WITHIN_MS)} % of the ${WITHIN_MS / 1000} s that it may take; ${of} lines settled, ${(of / ms / LINES_PER_MS).toFixed(1)} times 100,000 in 10 s; each in ${(ms / of / walked).toFixed(2)} of a walk; ${front.length} on the front.`,
+  );
+}
+const { rss } = process.memoryUsage();
+console.log(`Memory: ${Math.round((100 * rss) / MOST_BYTES)} % of the 300 MB that it may take.`);
+assert(rss < MOST_BYTES);
