@@ -18,8 +18,8 @@ test('a newcomer with a compressor and a spray gun comes from the start page to 
   await page.waitForURL(/\/lines\/[^/]+\/line/);
   // The line says of itself what its proposal said.
   await expect(page.getByText('meets the need')).toBeVisible();
-  await page.goto(page.url().replace(/\/line.*$/, '/today'));
-  await expect(page.getByText('Drain', { exact: false }).first()).toBeVisible();
+  await page.goto(page.url().replace(/\/line(\?.*)?$/, '/today'));
+  await expect(page.locator('#main')).toContainText(/Separator|Receiver|Refrigerated dryer/); // its routine
   expect(Date.now() - began).toBeLessThan(120_000);
 });
 
