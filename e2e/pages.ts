@@ -26,6 +26,7 @@ export const PAGES = [
   '/beads',
   '/dryers',
   '/planner',
+  '/sizes',
   '/bed',
   '/bed?of=towers&first=alumina&kg=30&bore=0.3&flow=0.047&c=35',
   '/lines/d0000000-0000-4000-8000-000000000001/charges',

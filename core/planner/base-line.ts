@@ -6,6 +6,7 @@ import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
 import { surveyAtmosphericPa } from '../plan/survey';
 import { FREE_AIR_KG_PER_M3 } from '../quantity/constants';
 import { dryAirKgPerS } from '../quantity/flow-basis';
+import { DUTY_LIMIT } from '../sizing/size-compressor';
 import { MOST_HOSE_LOSS_PA, sizeHose } from '../sizing/size-hose';
 import { MOST_PIPE_LOSS, sizePipe } from '../sizing/size-pipe';
 import { sizeRegulator } from '../sizing/size-regulator';
@@ -33,7 +34,6 @@ const WIDER = [1, 1.5, 2.5] as const;
 const SPARE_PA = 2e4; // what a gauge of a regulator cannot be set closer than (estimate)
 /** Rated pressure of what is bought for a line, over the cut-out pressure: the next plate up (common practice, no source). */
 const PLATE_OVER = 1.25;
-const DUTY_LIMIT = { piston1: 0.6, piston2: 0.75, screw: 1, oilfree: 1 } as const; // trade handbook
 /** Loaded share of the time that a compressor bears, by its type. */
 export const dutyLimitOf = (type: keyof typeof DUTY_LIMIT): number => DUTY_LIMIT[type];
 const STARTS_AT_H = 8;

@@ -69,6 +69,7 @@ const PAGES = [
   '/beads',
   '/dryers',
   '/planner',
+  '/sizes',
   '/bed',
   '/catalogue',
 ];

@@ -13,6 +13,7 @@ import {
   Layers,
   type LucideIcon,
   MessageSquareWarning,
+  Ruler,
   Sparkles,
   Waypoints,
   Wind,
@@ -155,6 +156,14 @@ export const PLACES: readonly Place[] = [
     path: '/dryers',
     key: 'Y',
     menu: { group: 'Calculators', icon: Wind },
+  },
+  {
+    name: 'Sizes',
+    says: 'compressor, receiver, cooler, separator, pipe, hose',
+    of: 'all',
+    path: '/sizes',
+    key: 'Z',
+    menu: { group: 'Calculators', icon: Ruler },
   },
   {
     name: 'Desiccant bed',

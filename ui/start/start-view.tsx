@@ -1,4 +1,4 @@
-import { Droplets, Grape, Sparkles, Waypoints, Wind } from 'lucide-react';
+import { Droplets, Grape, Ruler, Sparkles, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanList } from '@/core/plan/plan';
 import type { Climate } from '@/core/plan/survey';
@@ -89,6 +89,14 @@ export function StartView({
           </span>
           <span className="mt-1 block text-quiet">
             Every type of dryer for the same air: dew point, air lost, power, cost, tasks.
+          </span>
+        </Link>
+        <Link href="/sizes" className="block rounded-md border border-hairline bg-card p-4 hover:border-edge">
+          <span className="flex items-center gap-2 font-semibold">
+            <Ruler size={18} aria-hidden className="text-water" /> Sizes
+          </span>
+          <span className="mt-1 block text-quiet">
+            Compressor, receiver, cooler, separator, pipe, regulator and hose, and what one size more or less changes.
           </span>
         </Link>
         {(own.length > 0 || words !== '') && (

@@ -17,7 +17,10 @@ const BY_LOAD: readonly (readonly [load: number, ofBest: number])[] = [
   [2, 0.6],
 ];
 
-/** Share of its best that a cyclone catches at a share of its rated flow. */
+/**
+ * Share of its best that a cyclone catches at a share of its rated flow.
+ * @example cycloneAtLoad(0.7) // 1
+ */
 export function cycloneAtLoad(load: number): number {
   const i = BY_LOAD.findIndex(([at]) => at > load);
   const [x1, y1] = BY_LOAD.at(i < 0 ? -1 : Math.max(0, i - 1)) as [number, number];

@@ -1,0 +1,20 @@
+import { expect, test } from '@playwright/test';
+
+test('sizes follow what the jobs take; the address keeps the question, a wrong number stays at its field', async ({
+  page,
+}) => {
+  await page.goto('/sizes');
+  const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
+  await expect(row('Compressor')).toContainText('5 hp');
+  await expect(row('Receiver')).toContainText('starts an hour');
+  await page.getByLabel('Average use').fill('60 cfm');
+  await page.getByLabel('Peak use').fill('80 cfm');
+  // By hand: 60 · 1.1 · 1.15 / 0.75 = 101 cfm; 25 hp give 95, 30 hp 114 (trade handbook, 3.8 cfm/hp).
+  await expect(row('Compressor')).toContainText('30 hp');
+  await page.getByLabel('Leaks').fill('often');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.getByLabel('Leaks').fill('30 %');
+  await expect(row('Compressor')).toContainText('40 hp');
+  await page.reload();
+  await expect(row('Compressor')).toContainText('40 hp');
+});

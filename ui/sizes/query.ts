@@ -1,0 +1,122 @@
+import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
+import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import { saturatedHumidityRatio } from '@/core/air/humidity';
+import { estimatedDischargeC } from '@/core/equipment/supply/compressor';
+import { CFM, FREE_AIR_KG_PER_M3, PSI } from '@/core/quantity/constants';
+import { ratingFor } from '@/core/sizing/next-size';
+import { sizeAftercooler } from '@/core/sizing/size-aftercooler';
+import { sizeCompressor } from '@/core/sizing/size-compressor';
+import { sizeHose } from '@/core/sizing/size-hose';
+import { sizePipe } from '@/core/sizing/size-pipe';
+import { sizeReceiver } from '@/core/sizing/size-receiver';
+import { sizeRegulator } from '@/core/sizing/size-regulator';
+import { sizeSeparator } from '@/core/sizing/size-separator';
+import type { AskFor, Bounds } from '@/ui/forms/ask';
+
+const TYPES = ['piston1', 'piston2', 'screw', 'oilfree'] as const;
+const FOLLOWS = ['refrigerated', 'desiccant'] as const;
+
+/** The question, as the address bar holds it; SI, pressures above the atmosphere. */
+export const STATE = {
+  type: parseAsStringLiteral(TYPES).withDefault('piston2'),
+  avg: parseAsFloat.withDefault(8 * CFM),
+  peak: parseAsFloat.withDefault(16 * CFM),
+  lasts: parseAsFloat.withDefault(120),
+  leak: parseAsFloat.withDefault(0.1),
+  growth: parseAsFloat.withDefault(0.15),
+  in: parseAsFloat.withDefault(135 * PSI),
+  out: parseAsFloat.withDefault(175 * PSI),
+  starts: parseAsFloat.withDefault(10),
+  c: parseAsFloat.withDefault(30),
+  rh: parseAsFloat.withDefault(0.65),
+  room: parseAsFloat.withDefault(33),
+  follows: parseAsStringLiteral(FOLLOWS).withDefault('refrigerated'),
+  main: parseAsFloat.withDefault(15),
+  tool: parseAsFloat.withDefault(14 * CFM),
+  at: parseAsFloat.withDefault(40 * PSI),
+  hose: parseAsFloat.withDefault(7.62),
+};
+export type Query = { [K in keyof typeof STATE]: (typeof STATE)[K]['defaultValue'] };
+type Numbers = { [K in keyof Query]: Query[K] extends number ? K : never }[keyof Query];
+export type Ask = AskFor<Numbers>;
+
+export const BOUNDS: Bounds<Numbers> = {
+  avg: [1e-5, 1],
+  peak: [1e-5, 1],
+  lasts: [1, 14_400],
+  leak: [0, 0.5],
+  growth: [0, 1],
+  in: [2e5, 13e5],
+  out: [2.2e5, 13.7e5],
+  starts: [1, 60],
+  c: [-10, 50],
+  rh: [0.05, 1],
+  room: [0, 50],
+  main: [0.5, 3000],
+  tool: [1e-5, 0.5],
+  at: [1e4, 13e5],
+  hose: [0.5, 60],
+};
+
+/** The hottest air that what follows the cooler bears, °C (trade handbook). */
+const HOTTEST_C = { refrigerated: 49, desiccant: 38 } as const;
+
+/** All sizes of a question, each from the ones before it. */
+export function sizesOf(q: Query) {
+  const outPa = Math.max(q.out, q.in + 2e4);
+  const [cutInPa, cutOutPa] = [SEA_LEVEL_PA + q.in, SEA_LEVEL_PA + outPa];
+  const peakM3PerS = Math.max(q.peak, q.avg);
+  const need = { averageM3PerS: q.avg, peakM3PerS, peakLastsS: q.lasts, leakShare: q.leak, growthShare: q.growth };
+  const compressor = sizeCompressor({ ...need, type: q.type, storedM3: 0 });
+  const c = compressor.deliversM3PerS;
+  const receiver = sizeReceiver({
+    deliversM3PerS: c,
+    bandPa: outPa - q.in,
+    startsPerHour: q.starts,
+    burstM3PerS: Math.max(0, peakM3PerS - c),
+    burstLastsS: q.lasts,
+    burstFallsPa: Math.max(1e4, q.in - q.at),
+    atmosphericPa: SEA_LEVEL_PA,
+  });
+  const bandPa = (cutInPa + cutOutPa) / 2;
+  const kgPerS = c * FREE_AIR_KG_PER_M3;
+  const inletC = Math.min(195, estimatedOrLess(q, bandPa));
+  const humidityRatio = q.rh * saturatedHumidityRatio(q.c, SEA_LEVEL_PA);
+  const cooler = sizeAftercooler({
+    dryAirKgPerS: kgPerS,
+    humidityRatio,
+    inletC,
+    pressurePa: bandPa,
+    coolingC: q.room,
+    hottestOutC: HOTTEST_C[q.follows],
+  });
+  const passesM3PerS = Math.max(c, peakM3PerS);
+  const separator = sizeSeparator({ passesM3PerS: c, pressurePa: cutInPa, dropsKgPerS: cooler.condensesKgPerS });
+  const filterM3PerS = ratingFor(passesM3PerS, cutInPa);
+  const main = sizePipe({
+    kgPerS: passesM3PerS * FREE_AIR_KG_PER_M3,
+    temperatureC: q.room,
+    pressurePa: cutInPa,
+    lengthM: q.main,
+    material: 'aluminium',
+    use: 'main',
+  });
+  const toolKgPerS = q.tool * FREE_AIR_KG_PER_M3;
+  const regulator = sizeRegulator({ kgPerS: toolKgPerS, supplyPa: cutInPa, temperatureC: q.room });
+  const hose = sizeHose({
+    kgPerS: toolKgPerS,
+    temperatureC: q.room,
+    pressurePa: SEA_LEVEL_PA + q.at,
+    lengthM: q.hose,
+  });
+  return { compressor, receiver, cooler, inletC, separator, filterM3PerS, passesM3PerS, main, regulator, hose };
+}
+
+/** What leaves the compressor; where the estimate ends, what the equations still hold for. */
+function estimatedOrLess(q: Query, bandPa: number): number {
+  try {
+    return estimatedDischargeC(q.type, q.c, bandPa / SEA_LEVEL_PA, q.room);
+  } catch {
+    return 195;
+  }
+}
