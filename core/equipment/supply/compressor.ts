@@ -35,8 +35,11 @@ export const OIL_MG: Record<CompressorType, number> = { piston1: 18, piston2: 12
 
 /**
  * Estimated temperature of the air that leaves the compressor.
+ * @param pressureRatio absolute pressures, 1…20
  * @returns °C; ±25 K for pistons: measure rather than rely on it
  * @throws Refusal above 200 °C, where the moist-air equations end
+ * @source polytropic compression, exponents set to usual head-outlet temperatures (common practice, estimate)
+ * @example estimatedDischargeC('screw', 25, 8, 24) // 33.7
  */
 export function estimatedDischargeC(
   type: CompressorType,
