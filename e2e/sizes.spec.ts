@@ -12,7 +12,7 @@ test('sizes follow what the jobs take; the address keeps the question, a wrong n
   // By hand: 60 · 1.1 · 1.15 / 0.75 = 101 cfm; 25 hp give 95, 30 hp 114 (trade handbook, 3.8 cfm/hp).
   await expect(row('Compressor')).toContainText('30 hp');
   await page.getByLabel('Leaks').fill('often');
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(page.getByText('is not a number')).toBeVisible();
   await page.getByLabel('Leaks').fill('30 %');
   await expect(row('Compressor')).toContainText('40 hp');
   await page.reload();
