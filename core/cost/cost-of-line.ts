@@ -11,7 +11,7 @@ import { CFM, WORKING_WEEKS } from '../quantity/constants';
 import { taskLoad } from './task-load';
 
 /** Of a refrigerated dryer, W for each m³/s of rating: 0.6–0.9 kW for 100 cfm, always on (trade handbook). */
-const CHILLED_W = 750 / (100 * CFM);
+export const CHILLED_W = 750 / (100 * CFM);
 const CYCLES = 0.5; // of that, by load (0.2–0.8, trade handbook)
 const ELEMENTS: readonly KindName[] = [
   'bowl-filter',

@@ -9,12 +9,8 @@ import { type Drains, drainOf, groupsOf, type Option, type Position } from './po
 export type Choices = ArrayLike<number>;
 
 /** The option that is chosen at a position. */
-export const optionAt = (positions: readonly Position[], choices: Choices, i: number): Option =>
+const optionAt = (positions: readonly Position[], choices: Choices, i: number): Option =>
   (positions[i] as Position).options[choices[i] as number] as Option;
-
-/** The stages that are chosen, in the order of flow. */
-export const chosen = (positions: readonly Position[], choices: Choices): Stage[] =>
-  positions.flatMap((_, i) => optionAt(positions, choices, i).stages);
 
 /**
  * The line of a choice: the base line with the chosen stages at their places.

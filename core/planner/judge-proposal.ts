@@ -63,17 +63,16 @@ export function isBought({ question: { owned } }: Pick<Asked, 'question'>, stage
 const tankOf = (plan: Plan): StageOf<'receiver'> =>
   plan.stages.find((s) => s.id === IDS.receiver) as StageOf<'receiver'>;
 
-/** What a tank costs beside the one that is there: nothing, its drain, or a whole one. */
-export function priceOfTank(asked: Pick<Asked, 'base'>, plan: Plan): number {
-  const [given, tank] = [tankOf(asked.base), tankOf(plan)];
-  const price = (s: Stage): number => priceOfStage(plan.money, s).price.first;
-  return tank.parameters.volumeM3 === given.parameters.volumeM3 ? price(tank) - price(given) : price(tank);
+/** What another drain of the tank costs; the tank itself is there. */
+function priceOfDrain(asked: Pick<Asked, 'base'>, plan: Plan): number {
+  const price = (of: Plan): number => priceOfStage(plan.money, tankOf(of)).price.first;
+  return price(plan) - price(asked.base);
 }
 
 /** What of a line has to be bought, in the person’s money. */
 export function purchaseOf(asked: Asked, plan: Plan): number {
   const bought = allStages(plan).filter((s) => isBought(asked, s));
-  return bought.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0) + priceOfTank(asked, plan);
+  return bought.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0) + priceOfDrain(asked, plan);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { CHILLED_W } from '../cost/cost-of-line';
 import { CHILLED, DESICCANT, FILTERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import { airBalance } from '../line/balance';
@@ -9,7 +10,7 @@ import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById } from '../plan/runs';
 import { hoursPerWeek } from '../plan/working-time';
-import { CFM, WORKING_WEEKS } from '../quantity/constants';
+import { WORKING_WEEKS } from '../quantity/constants';
 import { ratingFor } from '../sizing/next-size';
 import { type Asked, askedOf, dutyLimitOf, IDS, stagesOfJob } from './base-line';
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
@@ -92,7 +93,6 @@ interface Part extends Bound {
 }
 
 const WEEKS_PER_MONTH = 30.4 / 7;
-const CHILLED_W = 750 / (100 * CFM); // 0.6–0.9 kW for 100 cfm, always on (trade handbook)
 
 /** The search of one question. */
 class Search {
