@@ -19,6 +19,8 @@ async function join(page: Page, link: string, name: string, email: string): Prom
 
 async function meetsAa(page: Page): Promise<void> {
   await settled(page);
+  // A message that fades has the contrast of no moment that one reads it at.
+  await expect(page.locator('[data-sonner-toast]')).toHaveCount(0);
   const viewport = page.viewportSize() ?? { width: 1280, height: 800 };
   // As high as the page: what is half under the bar at this moment is not too small.
   const height = await page.evaluate(() => document.documentElement.scrollHeight);
