@@ -35,21 +35,28 @@ export function abilityC(s: Pick<Stage, 'kind'>): number {
 export const outletsBehind = (line: LineFacts, s: Stage): StageOf<'outlet'>[] =>
   line.downstream(s).filter((d): d is StageOf<'outlet'> => d.kind === 'outlet');
 
+/** What a refrigerated dryer is rated for: 38 °F. */
+const USUAL_DEW_POINT_C = 10 / 3;
 /** Below the room at the tool, so that its hose stays dry (common practice: 5 °F and more). */
 const BELOW_ROOM_K = 3;
 
 /**
- * What is asked of a dryer by all that is downstream of it: the lowest dew point that a job needs, the coldest place that the dried
- * air comes to, and the room where the dryer stands.
+ * What is asked of a dryer by what is downstream of it: the lowest dew point that a job needs, the coldest place that the dried
+ * air comes to, and the room where the dryer stands. A job with a further dryer on its way asks that one; this one then
+ * has to keep the usual rating, which the further one counts on.
  * @returns °C; a job that asks for no water asks for a dew point below its room
- * @example askedBehind(facts.line, stage('refrigerated-dryer')).wantedC // -20
+ * @example askedBehind(facts.line, stage('refrigerated-dryer')).wantedC // 3.33
  */
 export function askedBehind(
   line: LineFacts,
   s: Stage,
 ): { wantedC: number; coldestRoomC: number; coldestAfterC: number } {
-  const rooms = line.downstream(s).map((d) => line.roomC(d));
-  const needs = outletsBehind(line, s).map((o) => neededDewPointC(line, o) ?? line.roomC(o) - BELOW_ROOM_K);
+  const behind = line.downstream(s);
+  const rooms = behind.map((d) => line.roomC(d));
+  const isServedLater = (o: Stage): boolean => line.upstream(o).some((d) => is(DRYERS, d.kind) && behind.includes(d));
+  const needs = outletsBehind(line, s).map((o) =>
+    isServedLater(o) ? USUAL_DEW_POINT_C : (neededDewPointC(line, o) ?? line.roomC(o) - BELOW_ROOM_K),
+  );
   const coldestRoomC = line.roomC(s);
   return {
     wantedC: Math.min(...needs, coldestRoomC),
@@ -69,8 +76,6 @@ const PURGE = 0.15; // of the rated flow, heatless (trade handbook)
 const RATED_AT_PA = 801_325;
 
 const ROOM_FOR_MORE = 1.25;
-
-const USUAL_DEW_POINT_C = 10 / 3; // 38 °F
 
 /** A refrigerated dryer by its rating for what passes a stage, upstream of the regulator that serves it. */
 export function chilled(line: LineFacts, s: Stage, needsC: number): Fix {

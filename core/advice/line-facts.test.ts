@@ -125,3 +125,18 @@ test('what is asked of a dryer: the driest job downstream of it, the coldest pla
   );
   expect(of(cold)).toEqual({ wantedC: -8, coldestRoomC: 24, coldestAfterC: -5 });
 });
+
+test('a stage of the main run behind a tee gets what the branch leaves; with nothing taken off, all of it', () => {
+  const plan = all(
+    goodShop(),
+    branch('drop', 'isolating-valve', [stageOf('outlet', { flowM3PerS: 0.006, usedShare: 0.6 }, 'drop-outlet')], {
+      split: 'pressure',
+    }),
+  );
+  const [whole, shared] = [factsOf(goodShop()), factsOf(plan)];
+  const comes = (line: LineFacts, id: string): number => line.inlet(line.stage(id) as Stage)?.dryAirKgPerS ?? 0;
+  const { dryAirKgPerS } = shared.section;
+  expect(comes(whole, 'coalescing-filter')).toBe(dryAirKgPerS);
+  expect(comes(shared, 'coalescing-filter')).toBeCloseTo(dryAirKgPerS / 2, 9); // two jobs that draw alike
+  expect(comes(shared, 'isolating-valve')).toBe(dryAirKgPerS);
+});

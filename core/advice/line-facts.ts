@@ -111,12 +111,15 @@ export class LineFacts {
     return stage && this.section.at(stage.id);
   }
 
-  /** The air that reaches a stage: into a branch only its share of what reaches the tee. */
+  /** The air that reaches a stage: into a branch, or on past a tee, only its share of what reaches the tee. */
   inlet(stage: Stage): Station | undefined {
-    const comes = this.at(this.before(stage));
+    const before = this.before(stage);
+    const comes = this.at(before);
     const own = this.at(stage);
-    if (!comes || !own || this.topology.places.get(stage.id)?.index !== 0) return comes;
+    const isParted = before !== undefined && this.branchesAt(before).length > 0;
+    if (!comes || !own || !isParted) return comes;
     const share = (own.dryAirKgPerS + own.ventedAirKgPerS) / comes.dryAirKgPerS;
+    if (share >= 1) return comes; // something joins there
     const { dryAirKgPerS, vapourKgPerS, liquidKgPerS } = comes;
     return {
       ...comes,

@@ -38,16 +38,21 @@ export const KNOWN_FROM = 3;
 /** Where beads can be put, also in a unit that is away just now. */
 export type BeadPlace = Extract<Stage, { kind: 'bead-cartridge' | 'home-made-housing' }>;
 /**
+ * Whether a stage holds beads.
+ * @example isBeadPlace(stage('receiver')) // false
+ */
+export const isBeadPlace = (s: Stage): s is BeadPlace =>
+  s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel');
+/**
  * The stages of a line that hold beads.
  * @example beadPlaces(plan).map((s) => s.id) // ["beads"]
  */
-export const beadPlaces = (plan: Plan): BeadPlace[] =>
-  allStages(plan).filter(
-    (s): s is BeadPlace =>
-      s.kind === 'bead-cartridge' || (s.kind === 'home-made-housing' && s.parameters.filling === 'gel'),
-  );
+export const beadPlaces = (plan: Plan): BeadPlace[] => allStages(plan).filter(isBeadPlace);
 
-/** What a place is filled with, where no charge says otherwise. */
+/**
+ * What a place is filled with, where no charge says otherwise.
+ * @example mediumOf(stage('beads')) // 'silica'
+ */
 export const mediumOf = (place: BeadPlace): Medium =>
   place.kind === 'bead-cartridge' ? place.parameters.medium : 'silica';
 

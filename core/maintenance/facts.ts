@@ -74,7 +74,10 @@ function startsOf(plan: Plan, section: Section): number {
   return (cycle.startsPerHour * hoursPerWeek(plan.survey.working)) / 7;
 }
 
-/** Tasks of a stage, by its kind. */
+/**
+ * Tasks of a stage, by its kind.
+ * @example serviceOf(stage('beads')).length // 2
+ */
 export const serviceOf = (stage: Stage): readonly string[] => kindOf(stage.kind).service ?? [];
 
 /** Days in which the sump of a drain fills to its mark, by today’s water; `undefined` where nothing comes. */

@@ -36,7 +36,10 @@ const DAYS: Readonly<Record<string, { readonly normal: number | null; readonly e
   T05: { normal: 7, essential: 30 },
 };
 
-/** The usual days of a task at a level; `null` where the level leaves it out, nothing where no days bring it. */
+/**
+ * The usual days of a task at a level; `null` where the level leaves it out, nothing where no days bring it.
+ * @example daysAt(taskById('M21'), 'essential') // 14
+ */
 export function daysAt(task: Timed, level: Level): number | null | undefined {
   const own = level === 'thorough' ? undefined : DAYS[task.id];
   return own === undefined || task.every.days === undefined ? task.every.days : own[level as 'normal' | 'essential'];

@@ -33,7 +33,10 @@ function adopted(stages: Stage[], at: number): Stage[] {
   return stages.with(at, (unit === undefined ? free : { ...free, unit }) as Stage);
 }
 
-/** The plan without the units that have no stages any more. */
+/**
+ * The plan without the units that have no stages any more.
+ * @example withoutEmptyUnits(plan).units.length // 0
+ */
 export function withoutEmptyUnits(plan: Plan): Plan {
   const used = new Set(allStages(plan).map((s) => s.unit));
   return plan.units.every((u) => used.has(u.id)) ? plan : { ...plan, units: plan.units.filter((u) => used.has(u.id)) };

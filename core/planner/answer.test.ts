@@ -1,16 +1,18 @@
 import { sayIn } from '../advice/rule';
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { currentPlanSchema } from '../plan/plan';
+import { priceOfStage } from '../plan/money';
+import { currentPlanSchema, type Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
 import { say } from '../quantity/format';
 import { goodShop, goodSpray } from '../test/good-lines';
+import { stageOf } from '../test/plan-of';
 import { becauseOf, fewOf, shownOf, whyNot } from './answer';
 import { askedOf } from './base-line';
 import { dominates, inSteps, type Merits, withMember } from './front';
 import { impliedBy } from './implied';
-import { isBought } from './judge-proposal';
+import { boughtIn, purchaseOf } from './judge-proposal';
 import { question, questionJob, questionSchema } from './question';
 import { questionOf } from './question-of';
 import { dutyOver, relaxations } from './relax';
@@ -63,7 +65,8 @@ test('a proposed line is a plan like any other, its numbers told as proposed, an
     expect(currentPlanSchema.parse(plan)).toEqual(plan);
     expect(name).toMatch(/^Cool, separate, chill, filter, carbon/);
     for (const s of allStages(plan))
-      if (isBought(found.asked, s)) expect(new Set(Object.values(s.known ?? {}))).toEqual(new Set(['proposed']));
+      if (boughtIn(found.asked, plan).has(s.id))
+        expect(new Set(Object.values(s.known ?? {}))).toEqual(new Set(['proposed']));
     const verdict = judgeOutlets(plan, walk(plan)).get('job-1');
     expect(verdict?.verdict).toBe('meets');
     expect(warm[0]?.sparePa).toBeCloseTo((verdict?.pressure.getsPa ?? 0) - (verdict?.pressure.needsPa ?? 0), 6);
@@ -88,7 +91,8 @@ test('a line is bought in steps: what is bought stays, the last step is the whol
   expect(steps[0]?.stages.map((s) => s.kind)).toEqual(['aftercooler', 'separator']);
   expect(steps.at(-1)?.marginK).toBeGreaterThanOrEqual(0);
   const pipesAndHoses = allStages(first.plan).filter((s) => ['pipe', 'hose', 'regulator'].includes(s.kind));
-  const bought = allStages(first.plan).filter((s) => isBought(found.asked, s));
+  const ids = boughtIn(found.asked, first.plan);
+  const bought = allStages(first.plan).filter((s) => ids.has(s.id));
   expect(steps.flatMap((s) => s.stages)).toHaveLength(bought.length - pipesAndHoses.length);
   for (const [i] of steps.entries()) {
     const planned = allStages(boughtUpTo(first.plan, steps, i + 1)).filter((s) => s.planned);
@@ -165,4 +169,14 @@ test('a question that makes no sense is refused at its field', () => {
   expect(at({ minutesPerWeek: 3001 })).toEqual(['minutesPerWeek']);
   expect(at({ intakeHumidity: 1.01 })).toEqual(['intakeHumidity']);
   expect(at({ receiverM3: 0.0227, compressor: { ...spray.compressor, freeAirDeliveryM3PerS: 16 * CFM } })).toEqual([]);
+});
+
+test('of a kind that is owned one is there; a second one is bought', () => {
+  const asked = askedOf(question({ owned: ['bowl-filter'] }));
+  const [one, two] = [stageOf('bowl-filter', {}, 'one'), stageOf('bowl-filter', {}, 'two')];
+  const price = (stages: readonly Stage[]) =>
+    purchaseOf(asked, { ...asked.base, stages: [...asked.base.stages, ...stages] });
+  const none = price([]);
+  expect(price([one])).toBe(none);
+  expect(price([one, two])).toBeCloseTo(none + priceOfStage(asked.question.money, two).price.first, 9);
 });

@@ -85,7 +85,7 @@ function jobsOn(plan: Plan): JobThen[] {
  * The lines to show, named, with their days.
  * @example shownOf(found)[0].name // 'Cool, separate, chill, filter, carbon'
  */
-export function shownOf({ asked, front }: Found): Shown[] {
+export function shownOf({ asked, front }: Pick<Found, 'asked' | 'front'>): Shown[] {
   return fewOf(front).map((p) => ({
     ...p,
     name: nameLine(p.plan),

@@ -3,7 +3,7 @@ import { fieldsOf } from '../equipment/index';
 import type { Drain } from '../equipment/shared/drain-fields';
 import type { Plan, Stage } from '../plan/plan';
 import { type Asked, IDS, stagesOfJob } from './base-line';
-import { type Drains, drainOf, groupsOf, type Option, type Position } from './positions';
+import { type Drains, drainOf, groupsOf, isTreatedEarly, type Option, type Position } from './positions';
 
 /** One choice at each position: the number of its option. */
 export type Choices = ArrayLike<number>;
@@ -36,7 +36,8 @@ export function buildLine(asked: Asked, positions: readonly Position[], choices:
   const last = main.at(-1)?.id ?? IDS.valve;
   const hasPower = asked.question.hasPower === 'yes';
   const drained = (s: Stage): Stage => withDrain(s, drainOf(s.kind, drains, hasPower));
-  const runOf = (job: number, run: readonly Stage[]): Stage[] => withOwn(served(asked, wider, job, run), own.get(job));
+  const runOf = (job: number, run: readonly Stage[]): Stage[] =>
+    withOwn(asked, job, served(asked, wider, job, run), own.get(job));
   return {
     ...plan,
     stages: [
@@ -68,8 +69,9 @@ function served(
   return run.map((s) => (s.kind === 'outlet' ? s : (sized.get(s.id) ?? s)));
 }
 
-/** What treats the air of one job stands at the end of its pipe, upstream of its regulator. */
-function withOwn(run: readonly Stage[], own: readonly Stage[] = []): Stage[] {
+/** What treats the air of one job stands at the end of its pipe, upstream of its regulator; ahead of a pipe that is always cold. */
+function withOwn(asked: Asked, job: number, run: readonly Stage[], own: readonly Stage[] = []): Stage[] {
+  if (isTreatedEarly(asked, job)) return [...own, ...run];
   const at = run.findIndex((s) => s.kind === 'regulator');
   return [...run.slice(0, at), ...own, ...run.slice(at)];
 }

@@ -2,20 +2,29 @@ import { DUTY_WANTS_COOLER, HOT_OVER_ROOM_K } from '../advice/cooling';
 import { MANUAL_MOST_KG } from '../advice/drains';
 import { TREATMENT_MOST_PA, TREATMENT_MOST_SHARE } from '../advice/pressure-left';
 import { OutOfRange } from '../air/out-of-range';
+import { DRY_WEEKLY_KG, handDays } from '../drains/drain-work';
 import { is, TREATMENT } from '../equipment/groups';
-import { kindOf } from '../equipment/index';
+import { fieldsOf, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/shared/kind';
 import { isAsClean, letter, roomAir } from '../line/grade-line';
-import { GAUGE_TELLS_PA, type OutletStage } from '../line/outlet-criteria';
+import { GAUGE_TELLS_PA, type OutletStage, outletCriteria } from '../line/outlet-criteria';
 import { humidityAt, type Station } from '../line/section';
 import { drawnAir, pressureDewPointOf } from '../line/walk';
 import { loadedHoursPerDay } from '../line/working-day';
+import { NAMED_TASKS } from '../log/named-tasks';
+import { serviceOf } from '../maintenance/facts';
+import { daysAt } from '../maintenance/levels';
+import { HAND_LEAST_DAYS } from '../maintenance/line-tasks';
+import type { Task } from '../maintenance/task';
+import { taskById } from '../maintenance/tasks';
 import type { Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
+import { hoursPerWeek } from '../plan/working-time';
 import type { Dirt } from '../purity/dirt';
 import { oilClassOf } from '../purity/iso-8573';
-import { HOUR_S } from '../quantity/constants';
+import { HOUR_S, WATER_KG_PER_M3 } from '../quantity/constants';
+import { COVERAGE } from '../quantity/derivation';
 import type { AirStream } from '../stream/air-stream';
 import { type Asked, IDS } from './base-line';
 import { outletMarginK } from './judge-proposal';
@@ -29,12 +38,35 @@ export interface Walked {
   readonly peak: AirStream;
   /** Lost in treatment at the peak, Pa. */
   readonly lostPa: number;
+  /** Minutes a week that charges and hand drains ask for by the air and water that come, over what they ask for at least. */
+  readonly wearMinutes: number;
   /** Oil and particles of the air as delivered. */
   readonly dirt: Dirt;
 }
 
 /** Water at a drain by hand is found by shares that purge may shift: only far over its limit it is too much for certain. */
 const FOR_CERTAIN = 1.3;
+
+/** The fast walk leaves out what purge does to the shares of air: a line that it finds this much short may still do. */
+export const SLACK_K = 0.5;
+const SLACK_SHARE = 0.1;
+const SPENT_WITHIN = fieldsOf('bead-cartridge').find(([field]) => field === 'spentShare')?.[1].uncertainty?.abs ?? 0;
+/** Purge of another branch may shift the shares of air: so much of the work is certain. */
+const SURELY = 0.75;
+const CHARGE = taskById(NAMED_TASKS.changeCharge) as Task;
+
+const isByHand = (stage: Stage): boolean => (stage.parameters as { drain?: string }).drain === 'manual';
+
+/** The tasks of a stage that open its drain. */
+const drainTasks = (stage: Stage): Task[] =>
+  serviceOf(stage).flatMap((id) => {
+    const task = taskById(id);
+    return task && task.every.fillings !== undefined && (task.when?.(stage) ?? true) ? [task] : [];
+  });
+
+/** Minutes a week that a drain by hand takes at its usual interval, over once a week. */
+const dailyMinutes = (stage: Stage): number =>
+  drainTasks(stage).reduce((sum, task) => sum + task.minutes * Math.max(0, 7 / (daysAt(task, 'normal') ?? 7) - 1), 0);
 
 /** A walk that shares its beginnings: made once for a question. */
 export class FastWalk {
@@ -45,6 +77,7 @@ export class FastWalk {
   private readonly peakKgPerS: number;
   private readonly supplyPa: number;
   private readonly dayS: number;
+  private readonly weekS: number;
   private readonly wantsCooler: boolean;
   private readonly outlets: readonly OutletStage[];
 
@@ -58,6 +91,7 @@ export class FastWalk {
     const [, compressor] = base.stages as [Stage, Extract<Stage, { kind: 'compressor' }>];
     this.supplyPa = compressor.parameters.cutInPa - this.around.atmosphericPa;
     this.dayS = loadedHoursPerDay(base) * HOUR_S;
+    this.weekS = hoursPerWeek(base.survey.working) * base.survey.working.loadedShare * HOUR_S;
     // Of a piston compressor that is loaded so much (O01).
     this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
     this.outlets = q.jobs.map((_, i) => stageById(base, IDS.outlet(i)) as OutletStage);
@@ -74,7 +108,7 @@ export class FastWalk {
     const dirt = roomAir();
     kindOf('intake').cleans?.(dirt, intake.parameters, delivered as never);
     kindOf('compressor').cleans?.(dirt, compressor.parameters, delivered as never);
-    return { delivered, peak, lostPa: 0, dirt };
+    return { delivered, peak, lostPa: 0, wearMinutes: 0, dirt };
   }
 
   /** What leaves a stage; nothing where it refuses the air. */
@@ -91,10 +125,11 @@ export class FastWalk {
     }
   }
 
-  private through(walked: Walked | undefined, stages: readonly Stage[], around: Surroundings): Walked | undefined {
+  private through(walked: Walked | undefined, stages: readonly Stage[], atJob: Surroundings): Walked | undefined {
     let now = walked;
     for (const stage of stages) {
       if (!now) return undefined;
+      const around = stage.place === undefined ? this.around : atJob;
       if (stage.id === IDS.receiver) {
         const peak = now.peak.copy();
         peak.scale(this.peakKgPerS / peak.dryAirKgPerS);
@@ -103,26 +138,51 @@ export class FastWalk {
       const delivered = this.passed(now.delivered, stage, around);
       const peak = delivered && this.passed(now.peak, stage, around);
       if (!delivered || !peak) return undefined;
-      if (this.isFaulted(stage, now.delivered, delivered, around)) return undefined;
+      const lifeS = stage.kind === 'bead-cartridge' ? lifeOf(stage, now.delivered, around) : undefined;
+      if (this.isFaulted(stage, now.delivered, delivered, around, lifeS)) return undefined;
       const lostPa = now.lostPa + (is(TREATMENT, stage.kind) ? now.peak.pressurePa - peak.pressurePa : 0);
       if (lostPa > TREATMENT_MOST_PA && lostPa > TREATMENT_MOST_SHARE * this.supplyPa) return undefined; // O30
-      now = { delivered, peak, lostPa, dirt: cleaned(now.dirt, stage, delivered) };
+      const wearMinutes = now.wearMinutes + this.wearMinutes(stage, delivered, lifeS);
+      now = { delivered, peak, lostPa, wearMinutes, dirt: cleaned(now.dirt, stage, delivered) };
     }
     return now;
   }
 
   /** What the advice would say of a stage by the air at it alone: O35 of a drain by hand, O54 of beads, O01 of a tank. */
-  private isFaulted(stage: Stage, enters: AirStream, leaves: AirStream, around: Surroundings): boolean {
-    if ((stage.parameters as { drain?: string }).drain === 'manual' && stage.kind !== 'receiver')
-      return leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG;
+  private isFaulted(
+    stage: Stage,
+    enters: AirStream,
+    leaves: AirStream,
+    around: Surroundings,
+    lifeS: number | undefined,
+  ): boolean {
+    if (stage.kind === 'bead-cartridge') return (lifeS ?? 0) < this.dayS;
+    const isTooMuch = leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG;
+    if (isByHand(stage) && (isTooMuch || this.fillsTooSoon(stage, leaves))) return true;
+    const isHot = enters.temperatureC >= around.roomTemperatureC + HOT_OVER_ROOM_K;
+    return stage.kind === 'receiver' && this.wantsCooler && isHot;
+  }
+
+  /** Whether a drain by hand would have to be opened so often that nobody does. */
+  private fillsTooSoon(stage: Stage, leaves: AirStream): boolean {
+    const { sumpM3 } = stage.parameters as { sumpM3?: number };
+    if (sumpM3 === undefined) return false;
+    const kgPerDay = SURELY * leaves.caughtKgPerS * this.dayS;
+    const fillDays = kgPerDay > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerDay : undefined;
+    return drainTasks(stage).some((task) => {
+      const { days, water } = handDays(daysAt(task, 'normal') ?? HAND_LEAST_DAYS, fillDays, kgPerDay, false);
+      return water === 'sooner' && days < HAND_LEAST_DAYS;
+    });
+  }
+
+  /** Minutes a week of a charge, or of a drain by hand that gets water each day, over {@link leastServiceMinutes}. */
+  private wearMinutes(stage: Stage, leaves: AirStream, lifeS: number | undefined): number {
     if (stage.kind === 'bead-cartridge') {
-      const shows = kindOf(stage.kind).shows?.(enters, stage.parameters, around);
-      return (shows?.find((s) => s.figure === 'life')?.value ?? 0) < this.dayS;
+      const wholeS = (lifeS ?? 0) / Math.max(0.02, 1 - stage.parameters.spentShare);
+      const days = Math.max(1 / 24, ((CHARGE.every.spentShare ?? 1) * wholeS * 7) / this.weekS);
+      return (SURELY * CHARGE.minutes * 7) / days;
     }
-    if (stage.kind !== 'receiver') return false;
-    if (stage.parameters.drain === 'manual' && leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG)
-      return true;
-    return this.wantsCooler && enters.temperatureC >= around.roomTemperatureC + HOT_OVER_ROOM_K;
+    return isByHand(stage) && SURELY * leaves.caughtKgPerS * this.dayS >= DRY_WEEKLY_KG ? dailyMinutes(stage) : 0;
   }
 
   /** Through stages of the main. */
@@ -154,17 +214,60 @@ export class FastWalk {
     if (!isAsClean(letter(dirt.particle), particleClass) || !isAsClean(oilClassOf(dirt.oilMg), oilClass))
       return undefined;
     if (delivered.liquidKgPerS > 0) return undefined;
-    const station = {
-      temperatureC: delivered.temperatureC,
-      pressurePa: delivered.pressurePa,
-      pressureDewPointC: pressureDewPointOf(delivered),
-      vapourKgPerS: delivered.vapourKgPerS,
-      liquidKgPerS: delivered.liquidKgPerS,
-      dryAirKgPerS: delivered.dryAirKgPerS,
-    } as Station;
-    return outletMarginK(outlet, station, this.atJob[job] as Surroundings);
+    return outletMarginK(outlet, stationOf(delivered), this.atJob[job] as Surroundings);
+  }
+
+  /** Whether a job still gets its air where its run has to bring what it vents besides. */
+  isSupplied(arrives: Walked, leaves: Walked, run: () => readonly Stage[], job: number): boolean {
+    const brought = arrives.peak.dryAirKgPerS / leaves.peak.dryAirKgPerS;
+    if (brought <= 1 + 1e-9) return true;
+    const peak = arrives.peak.copy();
+    peak.scale(brought);
+    const again = this.run({ ...arrives, peak }, run(), job);
+    return again !== undefined && !this.isStarved(again, job);
+  }
+
+  /**
+   * Whether how far its beads are spent alone leaves it open that a job gets what it asks for: the band of its verdict is no
+   * narrower.
+   * @param run the stages of the job’s run
+   */
+  isOpen(arrives: Walked, run: readonly Stage[], job: number): boolean {
+    const leaves = (stages: readonly Stage[]): AirStream | undefined => this.run(arrives, stages, job)?.delivered;
+    const [mid, worse] = [leaves(run), leaves(run.map(spentMore))];
+    if (!mid || !worse) return false;
+    const around = this.atJob[job] as Surroundings;
+    return outletCriteria(this.outlets[job] as OutletStage).some((c) => {
+      if (!c) return false;
+      const [value, high] = [mid, worse].map((air) => c.read(stationOf(air), around)) as [number, number];
+      const slack = c.quantity === 'share' ? SLACK_SHARE * c.limit : SLACK_K;
+      return value + COVERAGE * Math.max(0, high - value) > c.limit + slack;
+    });
   }
 }
+
+const stationOf = (air: AirStream): Station =>
+  ({
+    temperatureC: air.temperatureC,
+    pressurePa: air.pressurePa,
+    pressureDewPointC: pressureDewPointOf(air),
+    vapourKgPerS: air.vapourKgPerS,
+    liquidKgPerS: air.liquidKgPerS,
+    dryAirKgPerS: air.dryAirKgPerS,
+  }) as Station;
+
+/** Beads by the standard uncertainty of their state further gone. */
+function spentMore(s: Stage): Stage {
+  if (s.kind !== 'bead-cartridge') return s;
+  const spentShare = Math.min(1, s.parameters.spentShare + SPENT_WITHIN);
+  return { ...s, parameters: { ...s.parameters, spentShare } };
+}
+
+/** How long a medium lasts from now, s of air. */
+const lifeOf = (stage: Stage, enters: AirStream, around: Surroundings): number | undefined =>
+  kindOf(stage.kind)
+    .shows?.(enters, stage.parameters, around)
+    .find((s) => s.figure === 'life')?.value;
 
 /** What a stage makes of oil and particles. */
 function cleaned(dirt: Dirt, stage: Stage, leaves: AirStream): Dirt {

@@ -54,10 +54,27 @@ export function worstMarginK(plan: Plan, section: Section): number | undefined {
   return worst;
 }
 
-/** Whether a stage has to be bought: neither given with the question nor owned. */
-export function isBought({ question: { owned } }: Pick<Asked, 'question'>, stage: Stage): boolean {
+/** Whether a stage may have to be bought: not given with the question. */
+const isNotGiven = ({ kind, id }: Stage): boolean => {
   const given: readonly string[] = [IDS.intake, IDS.compressor, IDS.receiver, IDS.valve];
-  return stage.kind !== 'outlet' && !given.includes(stage.id) && !owned.includes(stage.kind as Ownable);
+  return kind !== 'outlet' && !given.includes(id);
+};
+
+/** Whether a kind is owned already. */
+export const isOwned = ({ question }: Pick<Asked, 'question'>, { kind }: Stage): boolean =>
+  question.owned.includes(kind as Ownable);
+
+/** Whether a stage has to be bought in any line: neither given nor of a kind that is owned. */
+export const isAlwaysBought = (asked: Pick<Asked, 'question'>, stage: Stage): boolean =>
+  isNotGiven(stage) && !isOwned(asked, stage);
+
+/**
+ * What of a line has to be bought, by its ids: of a kind that is owned the first in the order of flow is there.
+ * @example boughtIn(asked, asked.base).size // 3
+ */
+export function boughtIn({ question }: Pick<Asked, 'question'>, plan: Plan): ReadonlySet<string> {
+  const left = new Set<string>(question.owned);
+  return new Set(allStages(plan).flatMap((s) => (isNotGiven(s) && !left.delete(s.kind) ? [s.id] : [])));
 }
 
 const tankOf = (plan: Plan): StageOf<'receiver'> =>
@@ -71,8 +88,12 @@ function priceOfDrain(asked: Pick<Asked, 'base'>, plan: Plan): number {
 
 /** What of a line has to be bought, in the person’s money. */
 export function purchaseOf(asked: Asked, plan: Plan): number {
-  const bought = allStages(plan).filter((s) => isBought(asked, s));
-  return bought.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0) + priceOfDrain(asked, plan);
+  const bought = boughtIn(asked, plan);
+  return (
+    allStages(plan)
+      .filter((s) => bought.has(s.id))
+      .reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0) + priceOfDrain(asked, plan)
+  );
 }
 
 /**

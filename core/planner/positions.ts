@@ -5,7 +5,7 @@ import { JOBS } from '../plan/jobs';
 import type { Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
 import { RATED_M3_PER_S, ratingFor } from '../sizing/next-size';
-import type { Asked } from './base-line';
+import { type Asked, IDS } from './base-line';
 import type { Ownable, QuestionJob } from './question';
 
 /** Where a position stands: before the tank, in the main downstream of it, or at the end of the pipe of each job of a group. */
@@ -234,6 +234,14 @@ function passesAtJob({ deliversM3PerS, demandM3PerS, peaksM3PerS, question: { jo
   return Math.max(draws, (deliversM3PerS * draws * (jobs[job] as QuestionJob).usedShare) / demandM3PerS);
 }
 
+/** Whether the air of a job is treated before its pipe leaves the compressor room, for the pipe is cold all the year. */
+export const isTreatedEarly = ({ question }: Pick<Asked, 'question'>, job: number): boolean =>
+  question.jobs[job]?.isCold === 'always';
+
+/** What treats the air of a job, in its place: at the job, or where its pipe begins. */
+const standingAt = (asked: Asked, job: number, stages: readonly Stage[]): readonly Stage[] =>
+  isTreatedEarly(asked, job) ? stages : stages.map((s) => ({ ...s, place: IDS.place(job) }));
+
 /** The positions at the jobs of a group: at each of them stands the same, of its own size. */
 function atJobs(asked: Asked, group: Group, where: number, hasMain: boolean): Position[] {
   const each = group.map((job) => [job, treatmentAt(asked, job, passesAtJob(asked, job))] as const);
@@ -245,7 +253,9 @@ function atJobs(asked: Asked, group: Group, where: number, hasMain: boolean): Po
       EMPTY,
       ...of.flatMap((what) =>
         first[what].map((_, k): Option => {
-          const byJob = new Map(each.map(([job, t]) => [job, (t[what][k] ?? t[what].at(-1) ?? EMPTY).stages]));
+          const byJob = new Map(
+            each.map(([job, t]) => [job, standingAt(asked, job, (t[what][k] ?? t[what].at(-1) ?? EMPTY).stages)]),
+          );
           return { stages: [...byJob.values()].flat(), byJob };
         }),
       ),

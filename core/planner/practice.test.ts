@@ -37,6 +37,22 @@ test('solvent-borne spray some evenings: coalescers with beads at the gun, or a 
   expect(has(cheapest(daily), 'refrigerated-dryer')).toBe(true);
 });
 
+test('10 hp in a hot, humid place: a cooler and a separator that drains itself before the tank; a dryer is optional', () => {
+  const front = shop({
+    compressor: { ...TWO_STAGE, freeAirDeliveryM3PerS: 34 * CFM, cutOutGaugePa: 165 * PSI },
+    intakeC: 31.1, // 88 °F, 80 %
+    intakeHumidity: 0.8,
+    jobs: [questionJob('wrench', { flowM3PerS: 20 * CFM, usedShare: 0.6 })],
+  });
+  for (const { plan } of front) {
+    const kinds = plan.stages.map((s) => s.kind);
+    expect(kinds.slice(2, 5)).toEqual(['aftercooler', 'separator', 'receiver']);
+    expect(plan.stages[3]?.parameters).toHaveProperty('drain', 'float');
+  }
+  expect(has(cheapest(front), ...DRYING)).toBe(false);
+  expect(front.some((p) => has(p, 'refrigerated-dryer'))).toBe(true);
+});
+
 test('blasting in a humid place: cooling, and a refrigerated dryer takes a fraction of the work that beads do', () => {
   const front = shop({
     compressor: LARGER,
@@ -70,6 +86,26 @@ test('a plant with instruments in the frost: refrigerated for the works, towers 
   const { plan } = cheapest(front);
   const kinds = (stages: typeof plan.stages): KindName[] => stages.map((s) => s.kind).filter((k) => is(DRYING, k));
   expect([kinds(plan.stages), kinds(plan.branches[0]?.stages ?? [])]).toEqual([['refrigerated-dryer'], ['twin-tower']]);
+});
+
+test('a branch through a freezer: dried before it leaves the room, and only that branch', () => {
+  const front = shop({
+    compressor: { type: 'screw', freeAirDeliveryM3PerS: 120 * CFM, cutInGaugePa: 105 * PSI, cutOutGaugePa: 120 * PSI },
+    receiverM3: 0.9,
+    minutesPerWeek: 240,
+    intakeC: 29.4, // 85 °F
+    refused: ['membrane', 'cooling-run', 'bead-cartridge', 'bowl-filter'],
+    jobs: [
+      questionJob('packaging', { flowM3PerS: 80 * CFM, usedShare: 0.8 }),
+      // 12 cfm through a blast freezer at −10 °F.
+      questionJob('instruments', { flowM3PerS: 12 * CFM, usedShare: 0.5, coldestC: -23.3, isCold: 'always' }),
+    ],
+  });
+  const { plan } = cheapest(front);
+  const branch = (plan.branches[0]?.stages ?? []).map((s) => s.kind);
+  expect(branch.indexOf('twin-tower')).toBeLessThan(branch.indexOf('pipe'));
+  expect(branch).toContain('twin-tower');
+  expect(plan.stages.some((s) => is(TOWERS, s.kind))).toBe(false);
 });
 
 test('what asks for more than the compressor bears has no line; breathing air has none either', () => {

@@ -1,33 +1,36 @@
+import type { StageOf } from '../advice/line-facts';
 import { CHILLED_W } from '../cost/cost-of-line';
-import { CHILLED, DESICCANT, FILTERS, is } from '../equipment/groups';
+import { CHILLED, DESICCANT, is, SENSITIVE } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
-import { airBalance } from '../line/balance';
 import { walk } from '../line/walk';
 import { costOfPressure, energyPerM3 } from '../line/waterfall';
 import { maintenanceFacts } from '../maintenance/facts';
 import { hoursPerMonth, leastServiceMinutes, tasksOfLine } from '../maintenance/line-tasks';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
-import { allStages, stageById } from '../plan/runs';
+import { stageById } from '../plan/runs';
 import { hoursPerWeek } from '../plan/working-time';
 import { WORKING_WEEKS } from '../quantity/constants';
-import { ratingFor } from '../sizing/next-size';
 import { type Asked, askedOf, dutyLimitOf, IDS, stagesOfJob } from './base-line';
+import { type Bound, isNoDearer, NOTHING, plus } from './bound';
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
-import { FastWalk, type Walked } from './fast-walk';
+import { FastWalk, SLACK_K, type Walked } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
 import {
+  boughtIn,
   ENOUGH_K,
-  isBought,
+  isAlwaysBought,
   isFaultedAtOnce,
   isFeasible,
+  isOwned,
   type Judged,
   judgeProposal,
   meritsOf,
   onColdDay,
   worstMarginK,
 } from './judge-proposal';
-import { drainOf, type Group, groupsOf, type Option, type Position, positionsOf } from './positions';
+import { loadedFor, rated } from './loaded-line';
+import { drainOf, type Group, groupsOf, isTreatedEarly, type Option, type Position, positionsOf } from './positions';
 import type { Question } from './question';
 
 /** A line that serves every job, with nothing wrong. */
@@ -55,9 +58,9 @@ export interface Found extends Progress {
 /** Of the cut-in pressure, what is certainly left where a dryer blows (the advice faults more loss than a tenth). */
 const SWEPT_AT = 0.8;
 const WIDEST = 2;
+/** Hold the dust of beads back. */
+const HOLD_DUST = ['particulate-filter', 'coalescing-filter', 'carbon-filter', 'tool-filter'] as const;
 const NO_STAGES: readonly Stage[] = [];
-/** The fast walk leaves out what purge does to the shares of air: a line that it finds this much short may still do, K. */
-const SLACK_K = 0.5;
 const TELL_EVERY = 200;
 
 /** Whether the stages before it allow a stage: what is faulted in any line whatever. */
@@ -69,20 +72,6 @@ function allowed(stage: Stage, before: readonly Stage[], oiled: boolean): boolea
   if (is(CHILLED, stage.kind)) return !has((s) => is(DESICCANT, s.kind));
   return true;
 }
-
-/** What is known of a choice before its line is walked: exact, or at least so much. */
-interface Bound {
-  readonly purchase: number;
-  readonly yearly: number;
-  readonly minutesPerWeek: number;
-}
-const plus = (a: Bound, b: Bound): Bound => ({
-  purchase: a.purchase + b.purchase,
-  yearly: a.yearly + b.yearly,
-  minutesPerWeek: a.minutesPerWeek + b.minutesPerWeek,
-});
-
-const NOTHING: Bound = { purchase: 0, yearly: 0, minutesPerWeek: 0 };
 
 /** One choice of a part of the line (its main, or the run of a group), with the air that it makes. */
 interface Part extends Bound {
@@ -98,6 +87,7 @@ const WEEKS_PER_MONTH = 30.4 / 7;
 class Search {
   readonly asked: Asked;
   readonly positions: readonly Position[];
+  private readonly groups: readonly Group[];
   private readonly fast: FastWalk;
   private readonly oiled: boolean;
   private readonly pressurePerPa: number;
@@ -110,6 +100,7 @@ class Search {
   constructor(question: Question, positions?: readonly Position[]) {
     this.asked = askedOf(question);
     this.positions = positions ?? positionsOf(this.asked);
+    this.groups = groupsOf(question.jobs);
     this.fast = new FastWalk(this.asked);
     this.oiled = question.compressor.type !== 'oilfree';
     this.pressurePerPa = costOfPressure(this.asked.base).kWhPerPa * question.money.perKWh;
@@ -127,7 +118,7 @@ class Search {
     const pipes = question.jobs.flatMap((_, i) => this.pipeOf(i));
     const { yearly } = priceOfStage(question.money, compressor).price;
     return plus(this.boundOf([stageById(base, IDS.valve) as Stage, ...pipes]), {
-      purchase: 0,
+      ...NOTHING,
       yearly: yearly + ((minutes * 52) / 60) * question.money.perHour,
       minutesPerWeek: minutes,
     });
@@ -138,15 +129,23 @@ class Search {
     const { money } = this.asked.question;
     const hours = hoursPerWeek(this.asked.base.survey.working) * WORKING_WEEKS;
     let [purchase, yearly, minutesPerWeek] = [0, 0, 0];
+    const owned: Record<string, number> = {};
     for (const s of stages) {
       const { price } = priceOfStage(money, s);
-      if (isBought(this.asked, s)) purchase += price.first;
+      if (isAlwaysBought(this.asked, s)) purchase += price.first;
+      else if (isOwned(this.asked, s)) owned[s.kind] = (owned[s.kind] ?? 0) + price.first;
       const minutes = leastMinutes(s);
       const kWh = ((is(CHILLED, s.kind) ? CHILLED_W * rated(s) : 0) + this.sweepW(s)) * (hours / 1000);
       yearly += price.yearly + kWh * money.perKWh + ((minutes * 52) / 60) * money.perHour;
       minutesPerWeek += minutes;
     }
-    return { purchase, yearly, minutesPerWeek };
+    return { purchase, yearly, minutesPerWeek, owned };
+  }
+
+  /** With the minutes that charges and hand drains ask for by what comes to them. */
+  private withWear(bound: Bound, minutes: number): Bound {
+    const yearly = ((minutes * 52) / 60) * this.asked.question.money.perHour;
+    return { ...bound, yearly: bound.yearly + yearly, minutesPerWeek: bound.minutesPerWeek + minutes };
   }
 
   /** Power behind the air that a stage blows away whatever passes, at cut-in. */
@@ -200,7 +199,7 @@ class Search {
       const walked = fast.main(start, [...stages.slice(0, first).map(drained), tank, valve, ...stages.slice(first)]);
       if (!walked) continue;
       const price = (s: Stage): number => priceOfStage(asked.question.money, s).price.first;
-      const bound = this.boundOf([...stages.map(drained), tank]);
+      const bound = this.withWear(this.boundOf([...stages.map(drained), tank]), walked.wearMinutes);
       parts.push({
         ...plus(bound, this.given),
         purchase: bound.purchase + this.given.purchase + price(tank) - price(receiver),
@@ -220,6 +219,11 @@ class Search {
   private served(main: Part, before: readonly Stage[], places: readonly number[], group: readonly number[]): Part[] {
     const { asked, positions, fast, oiled } = this;
     const { budget, minutesPerWeek } = asked.question;
+    const isEarly = isTreatedEarly(asked, group[0] as number);
+    const arrives = group.map((job) => {
+      const air = fast.toJob(main.walked, job);
+      return isEarly ? air : fast.run(air, this.pipeOf(job), job);
+    });
     const found: Part[] = [];
     const choices: number[] = [];
     const enter = (airs: readonly Walked[], stagesAt: (job: number) => readonly Stage[]): Walked[] | undefined => {
@@ -231,37 +235,59 @@ class Search {
       }
       return left;
     };
-    const end = (airs: readonly Walked[], bound: Bound): void => {
-      let [marginK, lostPa] = [ENOUGH_K, 0];
+    const stagesAt = (job: number): readonly Stage[] =>
+      places.flatMap((p, i) => this.stagesOf(p, choices[i] as number, job));
+    const end = (airs: readonly Walked[], own: readonly Stage[], bound: Bound): void => {
+      if (this.shedsDust(own, group)) return;
+      let marginK = ENOUGH_K;
       for (const [g, job] of group.entries()) {
+        if (!fast.isSupplied(arrives[g] as Walked, airs[g] as Walked, () => stagesAt(job), job)) return;
         const margin = fast.marginAtJob(airs[g] as Walked, job);
         if (margin === undefined || margin < -SLACK_K) return;
         marginK = Math.min(marginK, margin);
-        lostPa = Math.max(lostPa, (airs[g] as Walked).lostPa);
       }
-      found.push({ ...bound, choices: [...choices], walked: undefined, marginK, lostPa });
+      const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
+      if (hasBeads && group.some((job, g) => fast.isOpen(arrives[g] as Walked, stagesAt(job), job))) return;
+      found.push({ ...bound, choices: [...choices], walked: undefined, marginK, lostPa: mostLost(airs) });
     };
-    const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], bound: Bound): void => {
+    const isParted = this.groups.length > 1;
+    const dryPlace = this.dryPlaceOf(places);
+    /** What follows only costs more and loses more: another run with the same dryer stays better, where it is as dry as is worth having. */
+    const isBeaten = (airs: readonly Walked[], bound: Bound): boolean =>
+      found.some(
+        (k) =>
+          k.choices[dryPlace] === choices[dryPlace] &&
+          k.marginK >= ENOUGH_K &&
+          isNoDearer(k, bound) &&
+          k.yearly <= bound.yearly &&
+          k.minutesPerWeek <= bound.minutesPerWeek &&
+          k.lostPa <= mostLost(airs),
+      );
+    const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], paid: Bound): void => {
+      const wear = airs.reduce((sum, a) => sum + a.wearMinutes - (main.walked?.wearMinutes ?? 0), 0);
+      const bound = this.withWear(paid, wear);
       if (bound.purchase > budget || bound.minutesPerWeek + this.given.minutesPerWeek > minutesPerWeek) return;
+      if (isParted && i > dryPlace && isBeaten(airs, bound)) return;
       if (i === places.length) {
-        end(airs, bound);
+        end(airs, stages.slice(before.length), bound);
         return;
       }
       const { options } = positions[places[i] as number] as Position;
-      for (const [k, { byJob, wider }] of options.entries()) {
-        const at = (job: number): readonly Stage[] =>
-          wider === undefined ? (byJob?.get(job) ?? NO_STAGES) : this.endOf(job, wider);
+      for (const [k, { wider }] of options.entries()) {
+        const at = (job: number): readonly Stage[] => this.stagesOf(places[i] as number, k, job);
         const own = at(group[0] as number);
         if (own.some((s) => !allowed(s, stages, oiled))) continue;
         const leaves = own.length === 0 ? airs : enter(airs, at);
         if (!leaves) continue;
         choices[i] = k;
-        const bought = this.boundOfOption(`${places[i]} ${k}`, () => group.flatMap(at));
-        follow(i + 1, leaves, own.length === 0 ? stages : [...stages, ...own], plus(bound, bought));
+        const bought = this.boundOfOption(
+          `${places[i]} ${k}`,
+          () => group.flatMap(at).filter((s) => s.kind !== 'pipe'), // a pipe is given, wherever it stands
+        );
+        follow(i + 1, leaves, own.length === 0 ? stages : [...stages, ...own], plus(paid, bought));
         if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
       }
     };
-    const arrives = group.map((job) => fast.run(fast.toJob(main.walked, job), this.pipeOf(job), job));
     this.of += places.reduce((n, p) => n * (positions[p] as Position).options.length, 1);
     if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
     return found;
@@ -278,6 +304,7 @@ class Search {
       const beaten = kept.some(
         (k) =>
           k.choices[dryPlace] === p.choices[dryPlace] &&
+          isNoDearer(k, p) &&
           k.yearly <= p.yearly &&
           k.minutesPerWeek <= p.minutesPerWeek &&
           k.marginK >= p.marginK - 1e-9 &&
@@ -298,12 +325,14 @@ class Search {
     for (const [g, group] of groups.entries()) {
       const own = places[g] as readonly number[];
       const served = this.served(main, stages, own, group);
-      const dryPlace = own.findIndex((p) => this.positions[p]?.id.startsWith('dry-'));
-      perGroup.push(groups.length > 1 ? this.unbeaten(served, dryPlace) : served);
+      perGroup.push(groups.length > 1 ? this.unbeaten(served, this.dryPlaceOf(own)) : served);
       if (served.length === 0) break; // whatever the others get, one job is not served
     }
     return perGroup.length === groups.length ? perGroup : [[]];
   }
+
+  private dryPlaceOf = (places: readonly number[]): number =>
+    places.findIndex((p) => this.positions[p]?.id.startsWith('dry-'));
 
   private readonly bounds = new Map<string, Bound>();
   private boundOfOption(key: string, stages: () => readonly Stage[]): Bound {
@@ -312,12 +341,30 @@ class Search {
     return known;
   }
 
+  /** What an option of a position puts at a job. */
+  private stagesOf(place: number, option: number, job: number): readonly Stage[] {
+    const { byJob, wider } = (this.positions[place] as Position).options[option] as Option;
+    return wider === undefined ? (byJob?.get(job) ?? NO_STAGES) : this.endOf(job, wider);
+  }
+
+  /** Whether the dust of a job’s own beads would reach it, where dust matters (O09). */
+  private shedsDust(own: readonly Stage[], group: readonly number[]): boolean {
+    const beads = own.findLastIndex((s) => is(DESICCANT, s.kind));
+    if (beads < 0 || own.slice(beads).some((s) => is(HOLD_DUST, s.kind))) return false;
+    return group.some((job) => {
+      const { use, particleClass } = (stageById(this.asked.base, IDS.outlet(job)) as StageOf<'outlet'>).parameters;
+      return (SENSITIVE as readonly string[]).includes(use) || ['1', '2', '3'].includes(particleClass);
+    });
+  }
+
   /** The pipe to a job, of the smallest size: a wider one loses less, and cools the air alike. */
   private pipeOf = (job: number): readonly Stage[] => this.runOf(job, WIDEST).filter((s) => s.kind === 'pipe');
 
-  /** What stands downstream of a job’s treatment: regulator, hose, outlet. */
+  /** What stands downstream of a job’s treatment: regulator, hose, outlet, and a pipe that is always cold. */
   private endOf(job: number, steps: number): readonly Stage[] {
-    return this.runOf(job, steps).filter((s) => s.kind !== 'pipe');
+    return isTreatedEarly(this.asked, job)
+      ? this.runOf(job, steps)
+      : this.runOf(job, steps).filter((s) => s.kind !== 'pipe');
   }
 
   private readonly runs = new Map<string, readonly Stage[]>();
@@ -339,11 +386,11 @@ class Search {
     // No treatment gives air: with too much asked of the compressor nothing is possible.
     if (asked.demandM3PerS > asked.deliversM3PerS * dutyLimitOf(q.compressor.type) || q.breathed === 'yes')
       return { ...this.progress(), asked, positions };
-    const groups = groupsOf(q.jobs);
+    const { groups } = this;
     const at = (test: (p: Position) => boolean): number[] => positions.flatMap((p, i) => (test(p) ? [i] : []));
     const mainPlaces = at((p) => typeof p.where !== 'number');
     const groupPlaces = groups.map((_, g) => at((p) => p.where === g));
-    const lines: (Bound & { choices: number[]; marginK: number })[] = [];
+    const lines: (Omit<Bound, 'owned'> & { choices: number[]; marginK: number })[] = [];
     const servedBy = new Map<string, Part[][]>();
     for (const main of this.mains(mainPlaces)) {
       const stages = mainPlaces.flatMap(
@@ -356,6 +403,10 @@ class Search {
       yield this.progress();
       for (const parts of product(perGroup)) {
         const sum = parts.reduce<Bound>(plus, main);
+        if (sum.purchase > q.budget || sum.minutesPerWeek > q.minutesPerWeek) {
+          this.settled++;
+          continue;
+        }
         const lostPa = Math.max(0, ...parts.map((p) => p.lostPa));
         const choices = new Array<number>(positions.length).fill(0);
         for (const [i, p] of mainPlaces.entries()) choices[p] = main.choices[i] as number;
@@ -374,8 +425,6 @@ class Search {
     for (const [n, { choices, ...bound }] of lines.entries()) {
       this.settled++;
       if (n % TELL_EVERY === 0) yield this.progress();
-      if (bound.purchase > q.budget) continue;
-      if (bound.minutesPerWeek > q.minutesPerWeek) continue;
       const least = inSteps(bound);
       if (this.front.some((m) => noWorse(m.merits, least))) continue;
       this.consider(choices);
@@ -396,12 +445,15 @@ class Search {
     const merits = meritsOf(asked, plan, section, marginK);
     if (merits.minutesPerWeek > asked.question.minutesPerWeek || merits.purchase > asked.question.budget) return;
     if (this.front.some((m) => noWorse(m.merits, merits))) return;
-    const proposed = asProposed(plan, (s) => isBought(asked, s));
+    const bought = boughtIn(asked, plan);
+    const proposed = asProposed(plan, (s) => bought.has(s.id));
     if (isFaultedAtOnce(proposed, section)) return;
     const judged = judgeProposal(asked, proposed);
     if (isFeasible(judged)) this.front = withMember(this.front, { plan: proposed, choices, merits, judged });
   }
 }
+
+const mostLost = (airs: readonly Walked[]): number => airs.reduce((most, a) => Math.max(most, a.lostPa), 0);
 
 /** Mains that differ in their drains only send on the same air. */
 const airOf = (stages: readonly Stage[]): string =>
@@ -412,33 +464,10 @@ const airOf = (stages: readonly Stage[]): string =>
  * @example proposedLine(asked, positionsOf(asked), new Array(12).fill(0)).name // 'Proposed line'
  */
 export function proposedLine(asked: Asked, positions: readonly Position[], choices: Choices): Plan {
-  return asProposed(loadedFor(buildLine(asked, positions, choices)), (s) => isBought(asked, s));
+  const plan = loadedFor(buildLine(asked, positions, choices));
+  const bought = boughtIn(asked, plan);
+  return asProposed(plan, (s) => bought.has(s.id));
 }
-
-/** A line whose compressor is loaded for what the jobs and its own losses take, its filters rated for what then passes. */
-function loadedFor(plan: Plan): Plan {
-  const vents = allStages(plan).some((s) => kindOf(s.kind).ventsM3PerS !== undefined);
-  if (!vents) return plan;
-  const section = walk(plan);
-  const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, section);
-  const loadedShare = Math.min(1, Math.max(0.01, (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9)));
-  const fitted = (s: Stage): Stage => {
-    const air = section.at(s.id);
-    if (!is(FILTERS, s.kind) || !air) return s;
-    const passes = ((air.dryAirKgPerS + air.ventedAirKgPerS) / section.dryAirKgPerS) * deliveredM3PerS;
-    const ratedFlowM3PerS = ratingFor(passes, air.pressurePa);
-    if (ratedFlowM3PerS <= rated(s)) return s;
-    return { ...s, parameters: { ...s.parameters, ratedFlowM3PerS, lossAtM3PerS: ratedFlowM3PerS } } as Stage;
-  };
-  return {
-    ...plan,
-    survey: { ...plan.survey, working: { ...plan.survey.working, loadedShare } },
-    stages: plan.stages.map(fitted),
-    branches: plan.branches.map((b) => ({ ...b, stages: b.stages.map(fitted) })),
-  };
-}
-
-const rated = (s: Stage): number => (s.parameters as { ratedFlowM3PerS?: number }).ratedFlowM3PerS ?? 0;
 
 /** Minutes a week that a stage asks for at least: water and hours only add to them. */
 const leastMinutes = (s: Stage): number => leastServiceMinutes(s) / WEEKS_PER_MONTH;

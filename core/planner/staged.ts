@@ -6,7 +6,7 @@ import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import type { Asked } from './base-line';
-import { isBought, perWeek, worstMarginK } from './judge-proposal';
+import { boughtIn, perWeek, worstMarginK } from './judge-proposal';
 import type { Proposal } from './search';
 
 /** One purchase of several, with what the line is after it. */
@@ -68,10 +68,11 @@ const gained = (after: State, before: State): number =>
 export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): Step[] {
   const price = (stages: readonly Stage[]): number =>
     stages.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0);
+  const bought = boughtIn(asked, plan);
   const bundles = new Map<number, Stage[]>();
   for (const s of allStages(plan)) {
     const bundle = bundleOf(s);
-    if (bundle >= 0 && isBought(asked, s)) bundles.set(bundle, [...(bundles.get(bundle) ?? []), s]);
+    if (bundle >= 0 && bought.has(s.id)) bundles.set(bundle, [...(bundles.get(bundle) ?? []), s]);
   }
   const without = (left: ReadonlySet<number>): Plan =>
     [...left].flatMap((b) => bundles.get(b) ?? []).reduce((p, s) => removeStage(p, s.id), plan);

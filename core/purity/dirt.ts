@@ -10,6 +10,7 @@ const DOUBLES_EACH_K = 9.7;
  * @param temperatureC °C
  * @returns mg/m³
  * @source estimate, as beside its numbers
+ * @example oilVapourLimit(40.4) // 1.2
  */
 export function oilVapourLimit(temperatureC: number): number {
   return OIL_VAPOUR_AT_21C * 2 ** ((temperatureC - 21) / DOUBLES_EACH_K);

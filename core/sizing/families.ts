@@ -1,5 +1,5 @@
 import { SALT_PER_WATER } from '../desiccant/salt';
-import { sizeCartridge, waterLoadKgPerS } from '../desiccant/size-cartridge';
+import { sizeCartridge, WARM_INLET_C, waterLoadKgPerS } from '../desiccant/size-cartridge';
 import { NAMED_TASKS } from '../log/named-tasks';
 import { usualServiceMinutes } from '../maintenance/line-tasks';
 import { taskById } from '../maintenance/tasks';
@@ -117,7 +117,7 @@ function refrigerated({ duty, flowM3PerS }: Asked): Found[] {
   ];
 }
 
-function cartridge({ duty }: Asked): Found {
+function cartridge({ duty, inletHotC }: Asked): Found {
   const beads = cartridgeFor(duty);
   const perYear = duty.hoursPerYear / beads.hours;
   return {
@@ -129,7 +129,7 @@ function cartridge({ duty }: Asked): Found {
       money: (perYear * beads.massKg * PER_KG_BEADS) / DRIED_TIMES,
       minutes: (perYear / 12) * CHARGE_MINUTES,
     },
-    not: beads.worth === 'hopeless' ? [beads.because] : [],
+    not: [...tooHot(inletHotC, WARM_INLET_C), ...(beads.worth === 'hopeless' ? [beads.because] : [])],
   };
 }
 
