@@ -34,6 +34,7 @@ const FLOORS = [
   'maintenance',
   'cost',
   'sizing',
+  'answers',
   'diagnosis',
   'planner',
   'command',

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { buildOwnLine } from './own-line';
 
 test('a newcomer with a compressor and a spray gun comes from the start page to a priced, ordered line, and builds it', async ({
   page,
@@ -58,4 +59,15 @@ test('a line that is there is where the question begins', async ({ page }) => {
   await page.goto('/planner?from=d0000000-0000-4000-8000-000000000001');
   await expect(page.getByText(/^Begun with what/)).toBeVisible();
   await expect(page.getByText(/^Owned already: .*aftercooler/)).toBeVisible();
+});
+
+test('a proposal for a line that is there is kept as its revision, and compared with it', async ({ page }) => {
+  const line = await buildOwnLine(page);
+  await page.goto(`/planner?from=${line.split('/').at(-1)}`);
+  await page.getByRole('button', { name: 'Find the lines' }).click();
+  const keep = page.getByRole('button', { name: /^Keep as a revision of/ });
+  await keep.click({ timeout: 120_000 });
+  await page.waitForURL(/\/compare\?with=revision/);
+  await expect(page.locator('#main')).toContainText('Receiver');
+  await expect(page.getByText('does not answer')).toHaveCount(0);
 });

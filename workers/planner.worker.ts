@@ -1,10 +1,11 @@
 import { expose } from 'comlink';
 import type { Plan } from '../core/plan/plan';
 import { type JobThen, shownOf, type WhyNot, whyNot } from '../core/planner/answer';
+import { askedOf } from '../core/planner/base-line';
 import type { Merits } from '../core/planner/front';
 import type { Question } from '../core/planner/question';
 import { type Relaxation, relaxations } from '../core/planner/relax';
-import { type Progress, search } from '../core/planner/search';
+import { type Found, type Progress, search } from '../core/planner/search';
 import { type Step, stepsOfBuying } from '../core/planner/staged';
 
 /** A proposed line, as it comes out of the worker. */
@@ -25,14 +26,16 @@ export interface PlannerAnswer {
   readonly looked: number;
 }
 
-/** How far it is: lines looked at, of how many, and what the cheapest costs so far. */
+/** How far it is: lines looked at, of how many, what the cheapest costs so far, and in a long search what it has found. */
 export interface PlannerProgress {
   readonly looked: number;
   readonly of: number;
   readonly cheapest?: number;
+  readonly soFar?: PlannerAnswer;
 }
 
 const TOLD_EVERY_MS = 150;
+const SHOWN_EVERY_MS = 5000; // what is found so far takes up to a second to put together
 const MOST_RELAXATIONS = 4;
 
 const told = ({ settled, of, front }: Progress): PlannerProgress => ({
@@ -41,19 +44,8 @@ const told = ({ settled, of, front }: Progress): PlannerProgress => ({
   ...(front.length > 0 && { cheapest: Math.min(...front.map((p) => p.merits.purchase)) }),
 });
 
-expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerAnswer => {
-  const run = search(question);
-  let toldMs = performance.now();
-  let next = run.next();
-  while (!next.done) {
-    if (performance.now() - toldMs > TOLD_EVERY_MS) {
-      toldMs = performance.now();
-      tell(told(next.value));
-    }
-    next = run.next();
-  }
-  const found = next.value;
-  const lines = shownOf(found).map(({ name, plan, merits, warm, cold }) => ({
+const linesOf = (found: Pick<Found, 'asked' | 'front'>): ProposedLine[] =>
+  shownOf(found).map(({ name, plan, merits, warm, cold }) => ({
     name,
     plan,
     merits,
@@ -61,6 +53,30 @@ expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerA
     cold,
     steps: stepsOfBuying(found.asked, { plan }),
   }));
+
+expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerAnswer => {
+  const run = search(question);
+  const asked = askedOf(question);
+  let [toldMs, shownMs] = [performance.now(), performance.now()];
+  let soFar: PlannerAnswer | undefined;
+  let shown: Progress['front'] = [];
+  let next = run.next();
+  while (!next.done) {
+    const now = performance.now();
+    if (now - toldMs > TOLD_EVERY_MS) {
+      toldMs = now;
+      const { front, settled: looked } = next.value;
+      if (front !== shown && front.length > 0 && now - shownMs > SHOWN_EVERY_MS) {
+        soFar = { lines: linesOf({ asked, front }), whyNot: [], relaxations: [], looked };
+        shown = front;
+        shownMs = performance.now();
+      }
+      tell({ ...told(next.value), ...(soFar && { soFar }) });
+    }
+    next = run.next();
+  }
+  const found = next.value;
+  const lines = linesOf(found);
   if (lines.length > 0) return { lines, whyNot: whyNot(found), relaxations: [], looked: found.of };
   const eased: Relaxation[] = [];
   for (const relaxation of relaxations(question)) {

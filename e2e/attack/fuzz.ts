@@ -70,6 +70,9 @@ const PAGES = [
   '/dryers',
   '/planner',
   '/sizes',
+  '/answers',
+  '/answers/hottest-day',
+  '/answers/water-today',
   '/bed',
   '/catalogue',
 ];

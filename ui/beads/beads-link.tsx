@@ -1,40 +1,32 @@
 'use client';
 
 import Link from 'next/link';
-import { humidityAt } from '@/core/line/section';
-import { loadedHoursPerDay } from '@/core/line/working-day';
+import { chargeDutyAt } from '@/core/answers/charge-duty-at';
+import { isBeadPlace } from '@/core/maintenance/charge-lives';
 import type { Stage } from '@/core/plan/plan';
 import { pathTo, standing } from '@/core/plan/runs';
 import { surveyAtmosphericPa } from '@/core/plan/survey';
-import { volumeFlowM3PerS } from '@/core/quantity/flow-basis';
+import { addressOf } from '@/ui/forms/address-of';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { FLOW_BASIS } from './query';
+import { queryOf } from './query';
 
 /** From a place with beads in the line to its sheet, with the air that reaches it and the pressures that its housing must bear. */
 export function BeadsLink({ stage }: { stage: Stage }) {
   const { plan, planId, section } = usePlan();
-  const line = standing(plan);
-  const path = pathTo(line, stage.id);
-  const before = path.at(-2);
-  const air = before && section.at(before.id);
-  const isCartridge = stage.kind === 'bead-cartridge';
-  if (!air || !(isCartridge || (stage.kind === 'home-made-housing' && stage.parameters.filling === 'gel'))) return null;
+  if (!isBeadPlace(stage)) return null;
+  const duty = chargeDutyAt(plan, section, stage);
+  if (!duty) return null;
   const roomPa = surveyAtmosphericPa(plan.survey);
+  const path = pathTo(standing(plan), stage.id);
   const compressor = path.find((s) => s.kind === 'compressor');
   const relief = path.find((s) => s.kind === 'receiver' && s.parameters.relief === 'own');
-  const ratedPa = isCartridge
-    ? stage.parameters.ratedGaugePa && stage.parameters.ratedGaugePa + roomPa
-    : stage.parameters.markedPa;
+  const ratedPa =
+    stage.kind === 'bead-cartridge'
+      ? stage.parameters.ratedGaugePa && stage.parameters.ratedGaugePa + roomPa
+      : stage.parameters.markedPa;
   const question = new URLSearchParams({
     from: planId,
-    atm: String(roomPa),
-    medium: isCartridge ? stage.parameters.medium : 'silica',
-    kg: String(stage.parameters.massKg),
-    flow: String(volumeFlowM3PerS(air.dryAirKgPerS, FLOW_BASIS, 1)),
-    day: String(loadedHoursPerDay(plan) * 3600),
-    c: String(air.temperatureC),
-    pa: String(air.pressurePa),
-    rh: String(Math.min(1, humidityAt(air, air.temperatureC, air.pressurePa))),
+    ...addressOf(queryOf(duty, roomPa)),
     ...(ratedPa > 0 && { marked: 'yes', rated: String(ratedPa) }),
     ...(compressor?.kind === 'compressor' && { cutout: String(compressor.parameters.cutOutPa) }),
     ...(relief?.kind === 'receiver' && {

@@ -6,7 +6,7 @@ import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
 import { RECHARGE, type Recharged } from '@/core/desiccant/recharge';
 import type { CartridgeDuty } from '@/core/desiccant/size-cartridge';
 import { CFM } from '@/core/quantity/constants';
-import { dryAirKgPerS } from '@/core/quantity/flow-basis';
+import { dryAirKgPerS, volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
 
 const MEDIUM_IDS = Object.keys(MEDIA) as Medium[];
@@ -83,4 +83,16 @@ export const dutyOf = (q: Query): CartridgeDuty => ({
   inletPa: q.pa,
   relativeHumidity: q.rh,
   airHPerDay: q.day / 3600,
+});
+
+/** The question that asks for a duty. */
+export const queryOf = (d: CartridgeDuty, atmosphericPa: number) => ({
+  atm: atmosphericPa,
+  medium: d.medium,
+  kg: d.massKg,
+  flow: volumeFlowM3PerS(d.dryAirKgPerS, FLOW_BASIS, 1),
+  day: d.airHPerDay * 3600,
+  c: d.inletC,
+  pa: d.inletPa,
+  rh: d.relativeHumidity,
 });

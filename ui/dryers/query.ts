@@ -1,7 +1,7 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { CFM } from '@/core/quantity/constants';
-import { dryAirKgPerS } from '@/core/quantity/flow-basis';
+import { dryAirKgPerS, volumeFlowM3PerS } from '@/core/quantity/flow-basis';
 import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { FAMILIES, type Family } from '@/core/sizing/families';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
@@ -73,6 +73,24 @@ export const dutyOf = (q: Query): DryerDuty => ({
   perKWh: q.kwh,
   perHour: q.hour,
   hotOilFree: q.oilfree === 'yes',
+});
+
+/** The question that asks for a duty. */
+export const queryOf = (d: DryerDuty) => ({
+  atm: d.atmosphericPa,
+  flow: volumeFlowM3PerS(d.dryAirKgPerS, FLOW_BASIS, 1),
+  load: d.load,
+  c: d.inletC,
+  pa: d.inletPa,
+  rh: d.relativeHumidity,
+  room: d.roomC,
+  hot: d.hottestRoomC,
+  cold: d.coldestRoomC,
+  after: d.coldestAfterC,
+  want: d.wantedC,
+  hours: d.hoursPerYear * HOUR,
+  kwh: d.perKWh,
+  hour: d.perHour,
 });
 
 export const kW = (w: number, number: (value: number, decimals?: number, figures?: number) => string): string =>

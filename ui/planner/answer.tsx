@@ -9,6 +9,7 @@ import { Scrolls } from '@/ui/primitives/scrolls';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import type { PlannerAnswer, ProposedLine } from '@/workers/planner.worker';
+import type { FromLine } from './from-line';
 import { FrontChart } from './front-chart';
 import { ProposedSheet } from './proposed-sheet';
 
@@ -18,11 +19,16 @@ const A_CHART = 3; // fewer the table shows as well
 export function Answer({
   answer,
   question,
+  from,
+  isWhole,
   changed,
   onQuestion,
 }: {
   answer: PlannerAnswer;
   question: Question;
+  from: FromLine | undefined;
+  /** All lines have been looked at. */
+  isWhole: boolean;
   /** The question has been changed since. */
   changed: boolean;
   onQuestion: (question: Question) => void;
@@ -44,12 +50,16 @@ export function Answer({
           {lines.length === 1 ? 'One line' : `${lines.length} lines`} worth building{' '}
           <span className="text-[0.9rem] font-normal text-quiet">of {number(answer.looked, 0)} looked at</span>
         </h2>
-        <p className="text-quiet">No other serves all jobs and is better in everything.</p>
+        <p className="text-quiet">
+          {isWhole
+            ? 'No other serves all jobs and is better in everything.'
+            : 'So far: not all lines have been looked at, and a better one may come.'}
+        </p>
         {lines.length >= A_CHART && <FrontChart lines={lines} at={at} currency={question.money.currency} />}
         <FrontTable lines={lines} at={at} onAt={setAt} currency={question.money.currency} />
       </section>
-      <ProposedSheet key={line.name} line={line} lines={lines} question={question} />
-      <WhyNots answer={answer} question={question} line={line} />
+      <ProposedSheet key={line.name} line={line} lines={lines} question={question} from={from} />
+      {isWhole && <WhyNots answer={answer} question={question} line={line} />}
     </>
   );
 }

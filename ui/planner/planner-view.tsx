@@ -8,6 +8,7 @@ import { type Question, questionSchema, question as questionWith } from '@/core/
 import { AtmosphereProvider, useUnits } from '@/ui/units/units';
 import { useRun } from '@/ui/worker/use-run';
 import type { PlannerAnswer, PlannerProgress } from '@/workers/planner.worker';
+import type { FromLine } from './from-line';
 import { QuestionForm } from './question-form';
 
 const Answer = dynamic(() => import('./answer').then((m) => m.Answer));
@@ -21,15 +22,19 @@ const METRIC = {
 };
 
 /** From compressor, weather and jobs to the few lines worth building. */
-export function PlannerView({ from }: { from?: { name: string; question: Question } }) {
+export function PlannerView({ from }: { from?: FromLine & { question: Question } }) {
   const { choice } = useUnits();
   const [q, setQuestion] = useState<Question>(
     () => from?.question ?? questionWith(choice.pressure === 'psi' ? {} : METRIC),
   );
   const [put, setPut] = useState<Question>();
   const { state, run, stop } = useRun<Question, PlannerAnswer, PlannerProgress>(start);
+  const [stopped, setStopped] = useState<PlannerAnswer>();
   const checked = questionSchema.safeParse(q);
+  const soFar = state.kind === 'progress' ? state.share || undefined : undefined;
+  const shown = state.kind === 'done' ? state.answer : (soFar?.soFar ?? stopped);
   const find = (question: Question): void => {
+    setStopped(undefined);
     setQuestion(question);
     setPut(question);
     run(question);
@@ -41,7 +46,7 @@ export function PlannerView({ from }: { from?: { name: string; question: Questio
           <h1>What do I need for my jobs?</h1>
           <p className="max-w-[75ch] text-quiet">
             {from
-              ? `Begun with what ${from.name} tells. Change what is asked, and find the lines that serve it.`
+              ? `Begun with what ${from.plan.name} tells. Change what is asked, and find the lines that serve it.`
               : 'Say what the air is for. Every other number is a typical one and may stay.'}
           </p>
         </div>
@@ -68,14 +73,29 @@ export function PlannerView({ from }: { from?: { name: string; question: Questio
               Find the lines
             </button>
           </Implies>
-          {state.kind === 'progress' && <Looking progress={state.share || undefined} stop={stop} />}
+          {state.kind === 'progress' && (
+            <Looking
+              progress={soFar}
+              stop={() => {
+                setStopped(soFar?.soFar);
+                stop();
+              }}
+            />
+          )}
           {state.kind === 'failed' && (
             <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
               {state.message}
             </p>
           )}
-          {state.kind === 'done' && put && (
-            <Answer answer={state.answer} question={put} changed={put !== q} onQuestion={find} />
+          {shown && put && (
+            <Answer
+              answer={shown}
+              question={put}
+              from={from}
+              isWhole={state.kind === 'done'}
+              changed={put !== q}
+              onQuestion={find}
+            />
           )}
         </div>
       </div>

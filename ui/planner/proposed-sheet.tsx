@@ -1,32 +1,31 @@
 'use client';
 
 import { ChevronRight } from 'lucide-react';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { judgeLine } from '@/core/advice/judge-line';
 import { sayIn } from '@/core/advice/rule';
 import { kindOf } from '@/core/equipment/index';
 import type { Plan } from '@/core/plan/plan';
 import { OF_WHAT_IS_GIVEN, RECORDS } from '@/core/planner/judge-proposal';
 import type { Question } from '@/core/planner/question';
-import { boughtUpTo } from '@/core/planner/staged';
 import { StageIcon } from '@/ui/line-section/stage-icon';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Scrolls } from '@/ui/primitives/scrolls';
-import { create, type Refused } from '@/ui/start/create-line';
-import { Refusals } from '@/ui/start/refusals';
 import { useUnits } from '@/ui/units/units';
 import type { ProposedLine } from '@/workers/planner.worker';
+import { Buying } from './buying';
+import type { FromLine } from './from-line';
 
 /** One proposed line: its stages, its days, in which order to buy it, and the button that builds it. */
 export function ProposedSheet({
   line,
   lines,
   question,
+  from,
 }: {
   line: ProposedLine;
   lines: readonly ProposedLine[];
   question: Question;
+  from: FromLine | undefined;
 }) {
   return (
     <section aria-label={line.name} className="grid gap-4 rounded-md border border-hairline bg-card p-4">
@@ -37,7 +36,7 @@ export function ProposedSheet({
       <Runs plan={line.plan} />
       <Days line={line} />
       <BeforeBuilding plan={line.plan} />
-      <Buying line={line} currency={question.money.currency} />
+      <Buying line={line} currency={question.money.currency} from={from} />
       <Cautions ids={['C40', 'C07', 'C12']} />
     </section>
   );
@@ -155,93 +154,6 @@ function BeforeBuilding({ plan }: { plan: Plan }) {
           </li>
         ))}
       </ul>
-    </div>
-  );
-}
-
-/** In which order to buy, and the buttons that build it whole or up to a step. */
-function Buying({ line, currency }: { line: ProposedLine; currency: string }) {
-  const router = useRouter();
-  const { say, number } = useUnits();
-  const [bought, setBought] = useState(line.steps.length);
-  const [refused, setRefused] = useState<Refused>();
-  const [busy, setBusy] = useState(false);
-  const build = async (): Promise<void> => {
-    setBusy(true);
-    setRefused(undefined);
-    const plan = { ...boughtUpTo(line.plan, line.steps, bought), name: line.name.slice(0, 80) };
-    const answer = await create(plan);
-    if ('id' in answer) return router.push(`/lines/${answer.id}/line`);
-    setRefused(answer);
-    setBusy(false);
-  };
-  return (
-    <div className="grid gap-3">
-      {line.steps.length > 1 && (
-        <Scrolls label="Order of buying">
-          <table className="w-full max-sm:text-[0.85rem]">
-            <thead>
-              <tr className="eyebrow">
-                <th scope="col" className="pb-1 text-left">
-                  Order of buying
-                </th>
-                <th scope="col" className="px-2 pb-1 text-right">
-                  {currency}
-                </th>
-                <th scope="col" className="px-2 pb-1 text-right">
-                  Margin after it
-                </th>
-                <th scope="col" className="px-2 pb-1 text-right">
-                  Oil, mg/m³
-                </th>
-                <th scope="col" className="pb-1 pl-2 text-right">
-                  Min a week
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {line.steps.map((step, i) => (
-                <tr key={step.stages[0]?.id} className="border-t border-hairline">
-                  <th scope="row" className="py-1 text-left font-normal">
-                    <label className="flex min-h-9 items-center gap-2">
-                      <input
-                        type="radio"
-                        name="bought"
-                        className="size-4 accent-(--water)"
-                        checked={bought === i + 1}
-                        onChange={() => setBought(i + 1)}
-                        aria-label={`Buy up to ${step.stages.map((s) => s.name).join(', ')}`}
-                      />
-                      {i + 1}. {step.stages.map((s) => s.name).join(', ')}
-                    </label>
-                  </th>
-                  <td className="px-2 text-right">{number(step.price, 0)}</td>
-                  <td className={`px-2 text-right whitespace-nowrap ${step.marginK < 0 ? 'text-brick' : ''}`}>
-                    {Number.isFinite(step.marginK) ? say(step.marginK, 'temperatureDifference') : 'no air'}
-                  </td>
-                  <td className="px-2 text-right">{number(step.oilMg, undefined, 2)}</td>
-                  <td className="pl-2 text-right">{number(step.minutesPerWeek, 0)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Scrolls>
-      )}
-      {refused && <Refusals of={refused} />}
-      <div className="flex flex-wrap items-center gap-3">
-        <button
-          type="button"
-          className="button button-strong min-h-11 px-5"
-          disabled={busy}
-          onClick={() => void build()}
-        >
-          {busy ? 'Building…' : bought === line.steps.length ? 'Build this line' : `Build it up to step ${bought}`}
-        </button>
-        <span className="text-[0.82rem] text-quiet">
-          {bought < line.steps.length && 'What comes later stands in it as planned. '}
-          Estimates only: nameplate, manual and local law take precedence.
-        </span>
-      </div>
     </div>
   );
 }

@@ -12,6 +12,7 @@ import {
   Grape,
   Layers,
   type LucideIcon,
+  MessageCircleQuestionMark,
   MessageSquareWarning,
   Ruler,
   Sparkles,
@@ -132,6 +133,14 @@ export const PLACES: readonly Place[] = [
     path: '/planner',
     key: 'N',
     menu: { group: 'Plan', icon: Sparkles },
+  },
+  {
+    name: 'Short answers',
+    says: 'six questions, a screen each',
+    of: 'all',
+    path: '/answers',
+    key: 'Q',
+    menu: { group: 'Calculators', icon: MessageCircleQuestionMark, below: true },
   },
   {
     name: 'Dew point',

@@ -1,6 +1,7 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
 import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { saturatedHumidityRatio } from '@/core/air/humidity';
+import { HOTTEST_C } from '@/core/answers/sizes-in-short';
 import { estimatedDischargeC } from '@/core/equipment/supply/compressor';
 import { CFM, FREE_AIR_KG_PER_M3, PSI } from '@/core/quantity/constants';
 import { ratingFor } from '@/core/sizing/next-size';
@@ -57,9 +58,6 @@ export const BOUNDS: Bounds<Numbers> = {
   at: [1e4, 13e5],
   hose: [0.5, 60],
 };
-
-/** The hottest air that what follows the cooler bears, °C (trade handbook). */
-const HOTTEST_C = { refrigerated: 49, desiccant: 38 } as const;
 
 /** All sizes of a question, each from the ones before it. */
 export function sizesOf(q: Query) {

@@ -1,7 +1,8 @@
-import { Droplets, Grape, Ruler, Sparkles, Waypoints, Wind } from 'lucide-react';
+import { Droplets, Grape, MessageCircleQuestionMark, Ruler, Sparkles, Waypoints, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { PlanList } from '@/core/plan/plan';
 import type { Climate } from '@/core/plan/survey';
+import { AnswerLinks } from '@/ui/answers/answer-links';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
 import { type TemplateName, Templates } from './templates';
@@ -50,6 +51,12 @@ export function StartView({
             From compressor, weather and jobs to the few lines worth building, priced and in order of buying.
           </span>
         </Link>
+        <section aria-labelledby="short-answers" className="rounded-md border border-hairline bg-card p-4">
+          <h2 id="short-answers" className="flex items-center gap-2 text-[1rem]">
+            <MessageCircleQuestionMark size={18} aria-hidden className="text-water" /> Short answers
+          </h2>
+          <AnswerLinks short />
+        </section>
         {demos.map((demo) => (
           <Link
             key={demo.id}

@@ -1,0 +1,128 @@
+import { NOMINAL } from '@/core/pipe-flow/pipes';
+import type { useUnits } from '@/ui/units/units';
+import { type Query, sizesOf } from './query';
+
+/** A part with its size, why, and the sizes beside it. */
+export interface SizeRow {
+  readonly what: string;
+  readonly size: string;
+  readonly why: string;
+  readonly down: string;
+  readonly up: string;
+  readonly wrong?: boolean;
+  /** What stands there now. */
+  readonly yours?: string;
+}
+
+type Units = ReturnType<typeof useUnits>;
+type Sizes = ReturnType<typeof sizesOf>;
+
+const largest = 'the largest made';
+const smallest = 'the smallest made';
+
+export function coolerRow(cooler: Sizes['cooler'], { say, number }: Units): SizeRow {
+  const approach = (at: typeof cooler.beside.up, none: string): string =>
+    at ? `${say(at.approachK, 'temperatureDifference')}: out at ${say(at.outletC, 'temperature')}` : none;
+  return {
+    what: 'Aftercooler',
+    size: `approach ${say(cooler.approachK, 'temperatureDifference')}`,
+    why: `out at ${say(cooler.outletC, 'temperature')}; ${say(cooler.condensesKgPerS, 'waterFlow')} of water; ${number(cooler.heatW / 1000, undefined, 2)} kW, wind ${say(cooler.windM3PerS, 'volumeFlow')}`,
+    down: approach(cooler.beside.down, smallest),
+    up: approach(cooler.beside.up, largest),
+    wrong: !cooler.fits,
+  };
+}
+
+export function separatorRow(separator: Sizes['separator'], { say }: Units): SizeRow {
+  const flow = (m3PerS: number): string => say(m3PerS, 'volumeFlow');
+  const cyclone = (at: typeof separator.beside.up, none: string): string =>
+    at ? `${flow(at.ratedM3PerS)}: catches ${say(at.catchesShare, 'share')}` : none;
+  return {
+    what: 'Separator',
+    size: flow(separator.ratedM3PerS),
+    why: `${say(separator.loadShare, 'share')} of its rating; drain ${separator.drain === 'manual' ? 'by hand' : separator.drain === 'float' ? 'with a float' : 'level-sensing'}, ${say(separator.drainKgPerS, 'waterFlow')}`,
+    down: cyclone(separator.beside.down, smallest),
+    up: cyclone(separator.beside.up, largest),
+  };
+}
+
+export function receiverRow(r: Sizes['receiver'], starts: number, { say, number }: Units): SizeRow {
+  const tank = (at: typeof r.beside.up, none: string): string =>
+    at ? `${say(at.volumeM3, 'volume')}: ${number(at.startsPerHour, 0)} starts an hour` : none;
+  return {
+    what: 'Receiver',
+    size: say(r.volumeM3, 'volume'),
+    why: [
+      `${say(r.byStartsM3, 'volume')} for ${number(starts, 0)} starts an hour`,
+      ...(r.byBurstM3 > 0 ? [`${say(r.byBurstM3, 'volume')} for the peak`] : []),
+    ].join(', '),
+    down: tank(r.beside.down, smallest),
+    up: tank(r.beside.up, largest),
+    wrong: !r.fits,
+  };
+}
+
+/** All parts of a question. */
+export function rowsOf(q: Query, units: Units): SizeRow[] {
+  const { say, number } = units;
+  const s = sizesOf(q);
+  const hp = (motor: number): string => number(motor, motor % 1 === 0 ? 0 : 1);
+  const flow = (m3PerS: number): string => say(m3PerS, 'volumeFlow');
+  const { compressor: c, main, regulator, hose } = s;
+  const motor = (at: typeof c.beside.up, none: string): string =>
+    at ? `${hp(at.hp)} hp: loaded ${say(at.loadedShare, 'share')}` : none;
+  const pipe = (at: typeof main.beside.up, none: string): string =>
+    at
+      ? `${NOMINAL[at.size]}: ${say(at.velocityMPerS, 'speed')}, ${Number.isFinite(at.lossPa) ? say(at.lossPa, 'pressureDifference') : 'chokes'}`
+      : none;
+  const through = (at: typeof hose.beside.up, none: string): string =>
+    at
+      ? `${say(at.boreM, 'size')}: ${Number.isFinite(at.lossPa) ? `loses ${say(at.lossPa, 'pressureDifference')}` : 'chokes'}`
+      : none;
+  return [
+    {
+      what: 'Compressor',
+      size: `${hp(c.hp)} hp`,
+      why: `${flow(c.neededM3PerS)} needed by the ${c.by === 'peak' ? 'peak, the tank left out' : 'average'}; loaded ${say(c.loadedShare, 'share')} of the time`,
+      down: motor(c.beside.down, smallest),
+      up: motor(c.beside.up, largest),
+      wrong: !c.fits,
+    },
+    receiverRow(s.receiver, q.starts, units),
+    coolerRow(s.cooler, units),
+    separatorRow(s.separator, units),
+    {
+      what: 'Filters',
+      size: flow(s.filterM3PerS),
+      why: `${flow(s.passesM3PerS)} pass at cut-in; the plate is for 7 bar`.replace(
+        '7 bar',
+        say(7e5, 'pressureDifference'),
+      ),
+      down: 'oil is carried through',
+      up: 'less pressure lost, dearer element',
+    },
+    {
+      what: 'Main pipe',
+      size: NOMINAL[main.size],
+      why: `${say(main.velocityMPerS, 'speed')}, loses ${say(main.lossPa, 'pressureDifference')}; aluminium`,
+      down: pipe(main.beside.down, smallest),
+      up: pipe(main.beside.up, largest),
+      wrong: !main.fits,
+    },
+    {
+      what: 'Regulator',
+      size: `${NOMINAL[regulator.port]}`,
+      why: `used to ${say(regulator.usedShare, 'share')} of what it chokes at`,
+      down: regulator.beside.down ? `${NOMINAL[regulator.beside.down.port]}: more droop` : smallest,
+      up: regulator.beside.up ? `${NOMINAL[regulator.beside.up.port]}: less droop` : largest,
+    },
+    {
+      what: 'Hose to the tool',
+      size: `${say(hose.boreM, 'size')} bore`,
+      why: Number.isFinite(hose.lossPa) ? `loses ${say(hose.lossPa, 'pressureDifference')}` : 'chokes',
+      down: through(hose.beside.down, smallest),
+      up: through(hose.beside.up, largest),
+      wrong: !hose.fits,
+    },
+  ];
+}
