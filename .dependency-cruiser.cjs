@@ -10,6 +10,7 @@ const allow = (from, ...to) => ({
 const FLOORS = [
   'air',
   'quantity',
+  'piping',
   'stream',
   'purity',
   'pipe-flow',
@@ -34,6 +35,7 @@ const FLOORS = [
   'maintenance',
   'cost',
   'sizing',
+  'fitting',
   'answers',
   'diagnosis',
   'planner',

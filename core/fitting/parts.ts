@@ -186,6 +186,13 @@ export const PARTS: readonly Part[] = [
   ]),
   ...adaptersOf('npt'),
   ...adaptersOf('bspt'),
+  ...END_FAMILIES.flange.sizes.flatMap((size, i, sizes) =>
+    sizes
+      .slice(Math.max(0, i - 2), i)
+      .map((less) =>
+        part('coupling', `Reducer ${size} × ${less}, flanged`, end('flange', size), end('flange', less), 1),
+      ),
+  ),
   ...END_FAMILIES['o-ring-boss'].sizes.map((dash) =>
     adapter(end('o-ring-boss', dash, 'male'), end('flare-37', dash, 'male')),
   ),

@@ -1,4 +1,5 @@
 import { deliveryFromPumpUp } from '../day/cycle';
+import { leakM3PerS } from '../day/shut-in';
 import type { Plan } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { placeOf, surveyAtmosphericPa } from '../plan/survey';
@@ -45,7 +46,7 @@ export function implied(
     return { what: 'delivery', flowM3PerS, ofDelivery: flowM3PerS / delivery };
   }
   if (entry.task === NAMED_TASKS.timeLeakDown && from > to) {
-    const flowM3PerS = (volumeM3 * (from - to)) / (atmosphericPa * seconds);
+    const flowM3PerS = leakM3PerS({ volumeM3, fromPa: from, toPa: to, seconds, atmosphericPa });
     return { what: 'leak', flowM3PerS, ofDelivery: flowM3PerS / delivery };
   }
   return undefined;

@@ -290,8 +290,8 @@ export function boreOfEndM(of: End): number {
   if (outsideM !== undefined) return outsideM - 2 * (outsideM < 0.013 ? 0.9e-3 : outsideM < 0.03 ? 1.1e-3 : 1.6e-3); // walls, typical
   if (family.startsWith('coupler'))
     return ((BODY_BORE[size] as number) / 1e3) * (family === 'coupler-full' ? FULL_FLOW : 1);
-  if (family === 'hose') return inchOf(size) * INCH;
-  if (family === 'barb') return 0.79 * inchOf(size) * INCH; // of ⅜ in hose 7.5 mm of 9.5 (estimate)
+  // What is clamped into a hose is its narrowest: of ⅜ in hose 7.5 mm of 9.5 (estimate).
+  if (family === 'hose' || family === 'barb') return 0.79 * inchOf(size) * INCH;
   if (family === 'flange') return Number(size.slice(3)) / 1e3;
   const mm = THREAD_BORE[size] ?? DASH_BORE[size];
   if (family === 'flare-45') return (DASH_BORE[FLARE_45_AS[size] as string] as number) / 1e3;

@@ -1,4 +1,6 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
+import { withDrawn } from './drawn';
+import { redrawn } from './edit-legs';
 import type { Plan, Stage } from './plan';
 import { allStages, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
 import { type Survey, surveyAtmosphericPa } from './survey';
@@ -160,7 +162,10 @@ export function chooseMeasured(plan: Plan, stageId: string, field: string, compu
  * @example setParameter(plan, 'receiver', 'volumeM3', 1).stages[4].parameters.volumeM3 // 1
  */
 export function setParameter(plan: Plan, stageId: string, field: string, value: number | string): Plan {
-  return withStage(plan, stageId, (s) => ({ ...s, parameters: { ...s.parameters, [field]: value } }) as Stage);
+  return withStage(plan, stageId, (s) => {
+    const changed = { ...s, parameters: { ...s.parameters, [field]: value } } as Stage;
+    return s.fit?.legs ? withDrawn(redrawn(changed, field, value)) : changed;
+  });
 }
 
 /**

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { KINDS, type KindName, type ParametersOf } from '../equipment/index';
 import { choiceField, numberField } from '../equipment/shared/kind';
 import { timeField } from './date-fields';
+import { withDrawn } from './drawn';
+import { type Fit, fitSchema, fittingSchema } from './fit-fields';
 import { maintenanceSchema } from './maintenance-settings';
 import { moneySchema } from './money';
 import { idField as id, nameField as name, surveySchema } from './survey';
@@ -28,6 +30,8 @@ function stageSchema(kind: KindName, parameters: z.ZodObject) {
     unit: id.optional(),
     /** The place of the survey where it stands; left out, where the line stands. */
     place: id.optional(),
+    /** How it is joined and drawn, as far as somebody said so. */
+    fit: fitSchema.optional(),
     /** Where its numbers come from, as far as somebody said so; the rest is typical or assumed. */
     known: z.partialRecord(z.enum(Object.keys(parameters.shape) as [string, ...string[]]), z.enum(KNOWN)).optional(),
   });
@@ -42,22 +46,26 @@ export type Stage = {
     checkFilter?: true | undefined;
     unit?: string | undefined;
     place?: string | undefined;
+    fit?: Fit | undefined;
     known?: { readonly [field: string]: Known | undefined } | undefined;
   };
 }[KindName];
 
 /** A stage of any kind in KINDS. */
-const anyStage = z.discriminatedUnion(
-  'kind',
-  Object.entries(KINDS).map(([kind, { parameters }]) => stageSchema(kind as KindName, parameters)) as unknown as [
-    z.core.$ZodTypeDiscriminable,
-    ...z.core.$ZodTypeDiscriminable[],
-  ],
-  {
-    error: (issue) =>
-      issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
-  },
-) as unknown as z.ZodType<Stage>;
+const anyStage = z
+  .discriminatedUnion(
+    'kind',
+    Object.entries(KINDS).map(([kind, { parameters }]) => stageSchema(kind as KindName, parameters)) as unknown as [
+      z.core.$ZodTypeDiscriminable,
+      ...z.core.$ZodTypeDiscriminable[],
+    ],
+    {
+      error: (issue) =>
+        issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
+    },
+  )
+  // One source: where a run is drawn, its length and bends are those of the drawing.
+  .overwrite((stage) => withDrawn(stage as Stage)) as unknown as z.ZodType<Stage>;
 
 const MOST_STAGES = 60;
 
@@ -149,6 +157,8 @@ const planFields = z.strictObject({
   money: moneySchema.default(moneySchema.parse({})),
   /** The routine: what a person pinned, left out, and the route. */
   routine: maintenanceSchema.default(maintenanceSchema.parse({})),
+  /** Threads, couplers, and what of the bill is ticked. */
+  fitting: fittingSchema.default(fittingSchema.parse({})),
 });
 
 /** The plan file as it is written today: survey and line of one shop. Every number is SI with its unit in the key; pressures are absolute. */

@@ -1,0 +1,173 @@
+import type { Section } from '../line/section';
+import { walk } from '../line/walk';
+import { boreOfEndM, type End, endInWords, sizeInWords } from '../piping/ends';
+import { mates } from '../piping/mates';
+import type { Plan, Stage } from '../plan/plan';
+import { allStages, type Run, runsOf, standing } from '../plan/runs';
+import { placeOf, surveyAtmosphericPa } from '../plan/survey';
+import { type Chain, type Chains, chainsBetween } from './chains';
+import { PARTS } from './parts';
+import { flowAtM3PerS, isApart, isConduit, isHung, portsOf, usualTube } from './ports';
+
+/** One of the two things that meet at a joint. */
+export interface Side {
+  readonly name: string;
+  readonly end: End;
+  /** Whether a person said what is there; otherwise it is what is usual. */
+  readonly said: boolean;
+}
+
+/** Where two things of a line meet. */
+export interface Joint {
+  /** The stage at whose inlet it is, and where: unique in a line. */
+  readonly id: string;
+  readonly stageId: string;
+  /** At the stage’s own inlet, or where the tube to it begins. */
+  readonly at: 'in' | 'tube';
+  readonly run: string;
+  readonly sides: readonly [Side, Side];
+  /** Whether the first side is a tee that the joint needs. */
+  readonly tee: boolean;
+  /** The air there, °C, and the pressure at cut-out, gauge Pa. */
+  readonly temperatureC: number;
+  readonly gaugePa: number;
+  /** Why the two must not simply be screwed together, where they can be and leak. */
+  readonly trap: string | undefined;
+  readonly chains: Chains;
+  /** What is built: the best, or the one that a person chose. */
+  readonly chosen: Chain | undefined;
+}
+
+/** A tube between two stages that are not screwed together. */
+export interface Connection {
+  /** The stage at its downstream end, and the one before it. */
+  readonly stageId: string;
+  readonly from: string;
+  readonly size: string;
+  readonly lengthM: number;
+}
+
+/** Length of a connecting tube that nobody measured (estimate). */
+export const USUAL_TUBE_M = 1;
+
+/** A chain by its parts, as a plan keeps the choice. */
+export const keyOfChain = ({ parts }: Chain): string => parts.map((p) => p.id).join('+');
+
+/** The stages that a run leads its air through, and what hangs on it: jobs that others come behind stand at a tee. */
+function parted(run: Run): { through: readonly Stage[]; jobs: readonly { job: Stage; at: Stage }[] } {
+  const joined = run.stages.filter((s) => !isHung(s) && !isApart(s));
+  const isTap = (s: Stage): boolean => s.kind === 'outlet' && s !== joined.at(-1);
+  return {
+    through: joined.filter((s) => !isTap(s)),
+    jobs: joined.flatMap((job, i) => {
+      const at = joined.slice(0, i).findLast((s) => !isTap(s));
+      return isTap(job) && at ? [{ job, at }] : [];
+    }),
+  };
+}
+
+/** The tube between two stages; nothing where they are screwed together or one is pipe or hose. */
+function tubeBetween(line: Plan, section: Section, run: Run, before: Stage, stage: Stage): Connection | undefined {
+  if (isConduit(before) || isConduit(stage)) return undefined;
+  // Between a compressor and its receiver the air is hot and pulses: tube is usual there.
+  const receiver = run.stages.findIndex((s) => s.kind === 'receiver');
+  const isDischarge = run.from === null && receiver >= run.stages.indexOf(stage);
+  const usual = isDischarge ? usualTube(flowAtM3PerS(line, section, stage)) : undefined;
+  const size = stage.fit?.tube ?? usual;
+  if (size === undefined || size === 'close') return undefined;
+  return { stageId: stage.id, from: before.id, size, lengthM: stage.fit?.tubeM ?? USUAL_TUBE_M };
+}
+
+/**
+ * The tubes that connect stages of a line.
+ * @example connectionsOf(plan, section).map((c) => c.stageId) // []
+ */
+export function connectionsOf(plan: Plan, section: Section = walk(plan)): Connection[] {
+  const line = standing(plan);
+  return runsOf(line).flatMap((run) => {
+    const { through } = parted(run);
+    return through.flatMap((s, i) => {
+      const before = through[i - 1];
+      return before ? (tubeBetween(line, section, run, before, s) ?? []) : [];
+    });
+  });
+}
+
+/** The branch of a tee: made for what goes on it, no wider than what it stands in. */
+function teeEnd(out: End, branch: End, { fitting }: Plan): End {
+  if (branch.family === 'flange') return branch;
+  if (branch.family === out.family && boreOfEndM(branch) > boreOfEndM(out)) return { ...out, gender: 'female' };
+  if (branch.family === 'npt' || branch.family === 'bspt') return { ...branch, gender: 'female' };
+  return { family: fitting.thread, size: '1/2', gender: 'female' };
+}
+
+/**
+ * Every joint of a line, in the order of flow: the two ends, and the best chains of parts between them that bear the
+ * temperature and the cut-out pressure there and are no narrower than the narrower end.
+ * @param section the walked line: its temperatures and flows
+ * @returns joints; of a branch, and of a job that others come behind, the first side is a tee
+ * @example jointsOf(plan, section).length // 14
+ */
+export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
+  const line = standing(plan);
+  const atmosphericPa = surveyAtmosphericPa(line.survey);
+  const gaugePa = Math.max(
+    ...allStages(line).map((s) => (s.kind === 'compressor' ? s.parameters.cutOutPa - atmosphericPa : 0)),
+  );
+  const roomC = placeOf(line.survey, line.survey.roomPlaceId).temperatureC;
+
+  const joint = (
+    run: Run,
+    stage: Stage,
+    at: Joint['at'],
+    before: Stage,
+    sides: Joint['sides'],
+    tee: boolean,
+  ): Joint => {
+    const temperatureC = Math.max(roomC, section.at(before.id)?.temperatureC ?? roomC);
+    const [a, b] = [sides[0].end, sides[1].end];
+    const leastBoreM = Math.min(boreOfEndM(a), boreOfEndM(b));
+    const chains = chainsBetween(a, b, PARTS, { temperatureC, gaugePa, leastBoreM });
+    const wanted = stage.fit?.chains?.[at];
+    const direct = mates(a, b);
+    const chosen = chains.ok ? (chains.best.find((c) => keyOfChain(c) === wanted) ?? chains.best[0]) : undefined;
+    const trap = direct.verdict === 'leaks' ? direct.why : undefined;
+    const where = { id: `${stage.id}:${at}`, stageId: stage.id, at, run: run.name };
+    return { ...where, sides, tee, temperatureC, gaugePa, trap, chains, chosen };
+  };
+
+  /** The joints where a stage is put on what is before it. */
+  const onto = (run: Run, stage: Stage, before: Stage, isTee: boolean): Joint[] => {
+    const [from, own] = [portsOf(line, section, before), portsOf(line, section, stage)];
+    const entering = { name: stage.name, end: own.in, said: own.said.in };
+    const leaving = isTee
+      ? { name: `Tee at ${before.name}`, end: teeEnd(from.out, own.in, line), said: false }
+      : { name: before.name, end: from.out, said: from.said.out };
+    const tube = isTee ? undefined : tubeBetween(line, section, run, before, stage);
+    if (!tube) return [joint(run, stage, 'in', before, [leaving, entering], isTee)];
+    const end: End = { family: 'tube', size: tube.size, gender: 'male' };
+    const middle = { name: `${sizeInWords(tube.size)} tube`, end, said: stage.fit?.tube !== undefined };
+    return [
+      joint(run, stage, 'tube', before, [leaving, middle], false),
+      joint(run, stage, 'in', before, [middle, entering], false),
+    ];
+  };
+
+  const all = allStages(line);
+  return runsOf(line).flatMap((run) => {
+    const { through, jobs } = parted(run);
+    const leaves = all.find((s) => s.id === run.from);
+    return through.flatMap((stage, i) => {
+      const before = through[i - 1];
+      const own = before ? onto(run, stage, before, false) : leaves ? onto(run, stage, leaves, true) : [];
+      return [...own, ...jobs.filter((j) => j.at === stage).flatMap(({ job }) => onto(run, job, stage, true))];
+    });
+  });
+}
+
+/**
+ * What stands at a joint, in words.
+ * @example inWords(jointsOf(plan, section)[0]).startsWith('Compressor') // true
+ */
+export const inWords = ({ sides: [a, b] }: Joint): string =>
+  `${a.name} (${endInWords(a.end)}) to ${b.name} (${endInWords(b.end)})`;

@@ -1,0 +1,47 @@
+import { demoPlan } from '../../db/demo';
+import type { Leg } from '../piping/legs';
+import { insertStage, newStage, setParameter } from './edit';
+import { setLegs } from './edit-legs';
+import { planSchema } from './plan';
+import { stageById } from './runs';
+
+const LEGS: Leg[] = [
+  { to: 'up', lengthM: 2.1, fall: 0 },
+  { to: 'east', lengthM: 6.4, fall: 0.01 },
+  { to: 'down', lengthM: 1.8, fall: 0, drain: true },
+];
+const withPipe = insertStage(demoPlan(), newStage('pipe', 'p'), 5);
+const drawn = setLegs(withPipe, 'p', LEGS);
+const pipeOf = (plan: typeof drawn) => stageById(plan, 'p');
+
+describe('a drawn run', () => {
+  it('is the one source of length, elbows, drip legs and fall', () => {
+    expect(pipeOf(drawn)?.parameters).toMatchObject({ lengthM: 10.3, elbows: 2, legs: 1, fall: 0.01 });
+    const other = {
+      ...drawn,
+      stages: drawn.stages.map((s) => (s.id === 'p' ? { ...s, parameters: { ...s.parameters, lengthM: 99 } } : s)),
+    };
+    expect(pipeOf(planSchema.parse(JSON.parse(JSON.stringify(other))))?.parameters).toMatchObject({ lengthM: 10.3 });
+  });
+
+  it('takes another fall into its level legs, and goes where its length is set otherwise', () => {
+    const fallen = pipeOf(setParameter(drawn, 'p', 'fall', 0.02));
+    expect(fallen?.fit?.legs?.map((l) => l.fall)).toEqual([0, 0.02, 0]);
+    const longer = pipeOf(setParameter(drawn, 'p', 'lengthM', 20));
+    expect(longer?.fit?.legs).toBeUndefined();
+    expect(longer?.parameters).toMatchObject({ lengthM: 20, elbows: 2 });
+    expect(pipeOf(setParameter(drawn, 'p', 'size', '1'))?.fit?.legs).toEqual(LEGS);
+  });
+
+  it('says of a hose whether water stands in it', () => {
+    const hose = (legs: Leg[]) => stageById(setLegs(insertStage(demoPlan(), newStage('hose', 'h'), 8), 'h', legs), 'h');
+    const down: Leg = { to: 'down', lengthM: 1, fall: 0 };
+    expect(hose([down, { to: 'up', lengthM: 1, fall: 0 }])?.parameters).toMatchObject({ hangs: 'loops', lengthM: 2 });
+    expect(hose([down])?.parameters).toMatchObject({ hangs: 'falls', lengthM: 1 });
+  });
+
+  it('is refused with its message at the leg', () => {
+    const bad = setLegs(withPipe, 'p', [{ to: 'east', lengthM: 2, fall: 0.5 }]);
+    expect(planSchema.safeParse(bad).error?.issues[0]?.path).toEqual(['stages', 5, 'fit', 'legs', 0, 'fall']);
+  });
+});

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { endSchema } from '../piping/ends';
+import { legsSchema } from '../piping/legs';
+
+/** How a stage is joined to what is before it and behind it, as far as somebody looked; the rest is typical of its kind. */
+export const fitSchema = z.strictObject({
+  /** What is on the thing in hand. */
+  in: endSchema.optional(),
+  out: endSchema.optional(),
+  /** The tube between it and the stage before, by its outside diameter; “close”, screwed together without one. */
+  tube: z.string().max(12).optional(),
+  /** Length of that tube. */
+  tubeM: z.number().min(0.05).max(20).optional(),
+  /** The run of a pipe, a hose or a cooling run, as it is drawn. */
+  legs: legsSchema.optional(),
+  /** Chains chosen in place of the best, by the joint. */
+  chains: z.partialRecord(z.enum(['in', 'out', 'tube']), z.string().max(400)).optional(),
+});
+export type Fit = z.infer<typeof fitSchema>;
+
+/** What is true of all joints of a line. */
+export const fittingSchema = z.strictObject({
+  /** The pipe thread of the site. */
+  thread: z.enum(['npt', 'bspt']).default('npt'),
+  /** The profile of its couplers. */
+  coupler: z.enum(['coupler-a', 'coupler-b', 'coupler-c', 'coupler-7.2', 'coupler-full']).default('coupler-b'),
+  /** What of the bill is ticked, by its key. */
+  ticks: z.record(z.string().max(400), z.enum(['bought', 'shelf', 'fitted'])).default({}),
+});
+export type Fitting = z.infer<typeof fittingSchema>;
