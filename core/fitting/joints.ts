@@ -8,6 +8,7 @@ import { placeOf, surveyAtmosphericPa } from '../plan/survey';
 import { type Chain, type Chains, chainsBetween } from './chains';
 import { PARTS } from './parts';
 import { flowAtM3PerS, isApart, isConduit, isHung, portsOf, usualTube } from './ports';
+import { closesUnturned, isStanding, withUnion } from './unions';
 
 /** One of the two things that meet at a joint. */
 export interface Side {
@@ -34,8 +35,10 @@ export interface Joint {
   /** Why the two must not simply be screwed together, where they can be and leak. */
   readonly trap: string | undefined;
   readonly chains: Chains;
-  /** What is built: the best, or the one that a person chose. */
+  /** What is built: the best, or the one that a person chose; with a union where it could not be closed otherwise. */
   readonly chosen: Chain | undefined;
+  /** Whether a union was put in: both sides stand, and nothing between them comes apart. */
+  readonly union: boolean;
 }
 
 /** A tube between two stages that are not screwed together. */
@@ -133,7 +136,7 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
     const chosen = chains.ok ? (chains.best.find((c) => keyOfChain(c) === wanted) ?? chains.best[0]) : undefined;
     const trap = direct.verdict === 'leaks' ? direct.why : undefined;
     const where = { id: `${stage.id}:${at}`, stageId: stage.id, at, run: run.name };
-    return { ...where, sides, tee, temperatureC, gaugePa, trap, chains, chosen };
+    return { ...where, sides, tee, temperatureC, gaugePa, trap, chains, chosen, union: false };
   };
 
   /** The joints where a stage is put on what is before it. */
@@ -157,12 +160,25 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
   return runsOf(line).flatMap((run) => {
     const { through, jobs } = parted(run);
     const leaves = all.find((s) => s.id === run.from);
+    // Between two things that stand, one joint must close without turning either.
+    let closed = !leaves || !isStanding(leaves);
     return through.flatMap((stage, i) => {
       const before = through[i - 1];
-      const own = before ? onto(run, stage, before, false) : leaves ? onto(run, stage, leaves, true) : [];
+      let own = before ? onto(run, stage, before, false) : leaves ? onto(run, stage, leaves, true) : [];
+      closed ||= own.some((j) => j.chosen && closesUnturned([j.sides[0].end, j.sides[1].end], j.chosen.parts));
+      if (isStanding(stage)) {
+        if (!closed && own.length > 0) own = [...own.slice(0, -1), joinedByUnion(own.at(-1) as Joint)];
+        closed = false;
+      }
       return [...own, ...jobs.filter((j) => j.at === stage).flatMap(({ job }) => onto(run, job, stage, true))];
     });
   });
+}
+
+function joinedByUnion(joint: Joint): Joint {
+  if (!joint.chosen) return joint;
+  const chosen = withUnion(joint.chosen, joint.sides[0].end);
+  return { ...joint, chosen, union: chosen !== joint.chosen };
 }
 
 /**

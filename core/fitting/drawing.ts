@@ -1,0 +1,148 @@
+import type { Section } from '../line/section';
+import { walk } from '../line/walk';
+import { isUpright, type Leg, type Point, pointsOf } from '../piping/legs';
+import { isDrawable } from '../plan/drawn';
+import type { Plan, Stage } from '../plan/plan';
+import { type Run, runsOf, standing } from '../plan/runs';
+import { connectionsOf } from './joints';
+import { isApart } from './ports';
+
+/** A straight piece of the drawing, from a point to a point, m. */
+export interface Piece {
+  readonly stageId: string;
+  /** Which leg of its stage, from 0. */
+  readonly leg: number;
+  readonly from: Point;
+  readonly to: Point;
+  readonly lengthM: number;
+  readonly fall: number;
+  /** Whether somebody drew it; otherwise its length goes straight on. */
+  readonly drawn: boolean;
+  readonly drain: boolean;
+}
+
+/** A thing on the drawing. */
+export interface Mark {
+  readonly stageId: string;
+  /** Its number, the same as on the bill. */
+  readonly item: number;
+  readonly at: Point;
+  /** Which run, and whether it is a job. */
+  readonly run: string;
+  readonly isJob: boolean;
+}
+
+/** A line as its run is drawn: to scale, in metres east, north and up of its compressor. */
+export interface Drawing {
+  readonly pieces: readonly Piece[];
+  readonly marks: readonly Mark[];
+  /** Where each run ends, with its height over the beginning. */
+  readonly ends: readonly { readonly run: string; readonly at: Point }[];
+}
+
+/** Room that a thing takes on the drawing, m. */
+export const THING_M = 0.6;
+
+/**
+ * Numbers of the stages of a line in the order of flow: the same on drawing, bill and list of assembly.
+ * @example itemNumbers(plan).get('receiver') // 4
+ */
+export function itemNumbers(plan: Plan): ReadonlyMap<string, number> {
+  const stages = runsOf(standing(plan)).flatMap((r) => r.stages.filter((s) => !isApart(s)));
+  return new Map(stages.map((s, i) => [s.id, i + 1]));
+}
+
+const STRAIGHT: readonly Leg['to'][] = ['east', 'south', 'north', 'west'];
+
+/** Legs of a stage: as drawn, or straight on by its length. */
+function legsOf(stage: Stage, along: Leg['to']): { legs: readonly Leg[]; drawn: boolean } | undefined {
+  if (stage.fit?.legs) return { legs: stage.fit.legs, drawn: true };
+  if (!isDrawable(stage) && stage.kind !== 'hose-reel') return undefined;
+  const { lengthM } = stage.parameters as { lengthM: number };
+  return { legs: [{ to: along, lengthM, fall: 0 }], drawn: false };
+}
+
+/**
+ * The drawing of a line from its legs: where each piece and each thing is. A branch begins at the stage that it leaves.
+ * @example drawingOf(plan, section).marks[0].item // 1
+ */
+export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
+  const line = standing(plan);
+  const items = itemNumbers(plan);
+  const tubes = new Map(connectionsOf(plan, section).map((c) => [c.stageId, c]));
+  const pieces: Piece[] = [];
+  const marks: Mark[] = [];
+  const ends: Drawing['ends'][number][] = [];
+  const leaves = new Map<string, { at: Point; along: Leg['to'] }>();
+
+  const draw = (run: Run, start: Point, along: Leg['to']): void => {
+    let at = start;
+    let facing = along;
+    const straight = (stageId: string, legs: readonly Leg[], drawn: boolean): void => {
+      const points = pointsOf(legs, at);
+      legs.forEach(({ lengthM, fall, drain }, leg) => {
+        pieces.push({
+          ...{ stageId, leg, lengthM, fall, drawn, drain: drain === true },
+          ...{ from: points[leg] as Point, to: points[leg + 1] as Point },
+        });
+      });
+      at = points.at(-1) as Point;
+      facing = legs.findLast((l) => !isUpright(l.to))?.to ?? facing;
+    };
+    const stages = run.stages.filter((s) => !isApart(s));
+    stages.forEach((stage, i) => {
+      const tube = tubes.get(stage.id);
+      const legs = legsOf(stage, facing);
+      const isJob = stage.kind === 'outlet';
+      if (tube && i > 0)
+        straight(stage.id, [{ to: facing, lengthM: tube.lengthM, fall: 0 }], stage.fit?.tubeM !== undefined);
+      else if (!legs && i > 0 && !isJob) at = pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point;
+      if (legs) {
+        const from = at;
+        straight(stage.id, legs.legs, legs.drawn);
+        const first = pointsOf(legs.legs, from)[1] as Point;
+        marks.push({
+          stageId: stage.id,
+          item: items.get(stage.id) ?? 0,
+          at: middle(from, first),
+          run: run.id,
+          isJob: false,
+        });
+      } else if (isJob) {
+        // A job that others come behind stands beside the run, down from its tee.
+        at = i === stages.length - 1 ? (pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point) : at;
+        marks.push({ stageId: stage.id, item: items.get(stage.id) ?? 0, at, run: run.id, isJob });
+        if (i < stages.length - 1) at = pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point;
+      } else marks.push({ stageId: stage.id, item: items.get(stage.id) ?? 0, at, run: run.id, isJob: false });
+      leaves.set(stage.id, { at, along: facing });
+    });
+    ends.push({ run: run.name, at });
+  };
+
+  const waiting = runsOf(line);
+  let sources = 0;
+  while (waiting.length > 0) {
+    const i = waiting.findIndex((r) => r.from === null || leaves.has(r.from));
+    const [run] = waiting.splice(Math.max(0, i), 1) as [Run];
+    const from = run.from === null ? undefined : leaves.get(run.from);
+    // A further compressor stands beside the first; a branch turns off the way its run goes.
+    const start: Point = from?.at ?? [0, -4 * sources++, 0];
+    const turned = from ? (STRAIGHT[(STRAIGHT.indexOf(from.along) + 1) % 2] ?? 'south') : 'east';
+    draw(run, start, turned);
+  }
+  return { pieces, marks, ends };
+}
+
+const middle = ([a, b, c]: Point, [d, e, f]: Point): Point => [(a + d) / 2, (b + e) / 2, (c + f) / 2];
+
+const COS_30 = Math.sqrt(3) / 2;
+
+/**
+ * A point as an isometric drawing shows it: east to the right and down, north to the right and up, both by 30°; up is up.
+ * @returns m to the right and m up, on axes of true length
+ * @example isometric([1, 0, 0]) // [0.866,-0.5]
+ */
+export const isometric = ([east, north, up]: Point): readonly [right: number, up: number] => [
+  (east + north) * COS_30,
+  (north - east) / 2 + up,
+];
