@@ -1,6 +1,6 @@
 import type { Nominal, PipeMaterial } from '../core/pipe-flow/pipes';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '../core/plan/plan';
-import { demoId, stage, through } from './demo-stage';
+import { demoId, fitted, stage, through } from './demo-stage';
 import { SYNTHETIC } from './demo-weather';
 
 // A made-up cheese dairy, plant size: two screws, a chilled main, a side-stream at −40 °C, a ring with twelve outlets.
@@ -43,15 +43,10 @@ const pipe = (
   lengthM: number,
   more: Partial<Extract<Stage, { kind: 'pipe' }>['parameters']> = {},
 ): Stage => stage('pipe', id, name, { material, size, lengthM, ...more });
-const ring = (id: string, name: string, lengthM: number, elbows = 2): Stage =>
-  pipe(id, name, 'aluminium', '3', lengthM, {
-    use: 'main',
-    elbows,
-    throughTees: 2,
-    fall: 0.01,
-    legs: 1,
-    drain: 'level',
-  });
+const falling = (run: string): string => run.replaceAll(/(?<=\b[nesw] )[\d.]+/g, '$& falling 1 %');
+/** A piece of the ring: every leg of it falls, and a drip leg hangs at its end. */
+const ring = (id: string, name: string, run: string): Stage =>
+  fitted(pipe(id, name, 'aluminium', '3', 1, { use: 'main', throughTees: 2, drain: 'level' }), `${falling(run)} drain`);
 
 const job = (
   id: string,
@@ -137,18 +132,22 @@ export function dairyPlan(): Plan {
         lossAtM3PerS: perMin(28),
       }),
       ...inHall([
-        pipe('header', 'Header to the hall', 'stainless', '4', 45, { use: 'main', elbows: 5, gateValves: 2, legs: 1 }),
-        ring('east-1', 'Ring, east 1', 22),
+        fitted(
+          pipe('header', 'Header to the hall', 'stainless', '4', 45, { use: 'main', gateValves: 2 }),
+          falling('up 3, e 14, s 6, e 16, down 2 drain, e 4'),
+        ),
+        ring('east-1', 'Ring, east 1', 'e 10, s 8, e 4'),
         job('curd', 'Curd cutters', 1.6, 0.5, 5.5),
         job('press-1', 'Press line 1', 2.4, 0.6, 5.8),
-        ring('east-2', 'Ring, east 2', 26),
+        ring('east-2', 'Ring, east 2', 's 12, e 10, s 4'),
         job('press-2', 'Press line 2', 2.4, 0.6, 5.8),
         job('washer', 'Mould washer', 3.2, 0.35, 5),
-        ring('east-3', 'Ring, east 3', 30, 3),
+        ring('east-3', 'Ring, east 3', 'e 8, s 12, w 6, s 4'),
         job('turner', 'Turning robot', 1.2, 0.7, 5.5),
         job('wax', 'Coating line', 1.8, 0.4, 5.5, { ...packed, oilClass: '2' }),
       ]),
     ],
+    fitting: { thread: 'bspt', coupler: 'coupler-c' },
     branches: [
       {
         id: 'pump-2',
@@ -170,7 +169,10 @@ export function dairyPlan(): Plan {
             { ratedFlowM3PerS: 'nameplate' },
           ),
           stage('particulate-filter', 'dust', 'Dust filter', { pressureLossPa: 6e3, lossAtM3PerS: perMin(3.5) }),
-          pipe('side-pipe', 'Pipe to the freezer', 'stainless', '1-1/2', 70, { use: 'branch', elbows: 8, legs: 2 }),
+          fitted(
+            pipe('side-pipe', 'Pipe to the freezer', 'stainless', '1-1/2', 70, { use: 'branch' }),
+            falling('up 3, n 12, e 10 drain, n 10, e 12, n 8, e 8 drain, n 4, down 3'),
+          ),
           job('sorter', 'Freezer sorter', 1.4, 0.8, 5, { need: 'dew-point', dewPointC: -30 }),
           job('powder', 'Whey powder valves', 0.8, 0.6, 5, { need: 'dew-point', dewPointC: -20 }),
         ],
@@ -182,16 +184,16 @@ export function dairyPlan(): Plan {
         into: 'wax',
         split: 'pressure',
         stages: inHall([
-          ring('west-1', 'Ring, west 1', 18),
+          ring('west-1', 'Ring, west 1', 's 8, w 6, s 4'),
           job('filler', 'Tub filler', 1.5, 0.7, 5.5, { ...packed, oilClass: '2' }),
           job('sealer', 'Tub sealer', 0.9, 0.7, 5.8, packed),
-          { ...ring('west-2', 'Ring, west 2: brine cellar', 34, 4), ...cellar },
+          { ...ring('west-2', 'Ring, west 2: brine cellar', 'w 8, s 8, w 8, s 6, e 4'), ...cellar },
           { ...job('brine', 'Brine gates', 0.7, 0.4, 5), ...cellar },
           job('labels', 'Labeller', 0.6, 0.8, 5.5),
-          ring('west-3', 'Ring, west 3', 28),
+          ring('west-3', 'Ring, west 3', 's 12, e 10, s 6'),
           job('cases', 'Case packer', 1.6, 0.7, 5.5),
           job('pallets', 'Palletiser', 2, 0.6, 5.8),
-          ring('west-4', 'Ring, west 4', 24, 3),
+          ring('west-4', 'Ring, west 4', 'e 8, s 6, e 6, s 4'),
         ]),
       },
       {
@@ -199,7 +201,10 @@ export function dairyPlan(): Plan {
         name: 'Laboratory',
         from: 'controller',
         stages: inHall([
-          pipe('lab-pipe', 'Pipe to the laboratory', 'stainless', '1/2', 9, { use: 'branch', elbows: 4 }),
+          fitted(
+            pipe('lab-pipe', 'Pipe to the laboratory', 'stainless', '1/2', 9, { use: 'branch' }),
+            falling('up 2.4, n 2, w 2, n 1.2, down 1.4'),
+          ),
           stage('bead-cartridge', DAIRY_BEADS, 'Beads at the balance', { massKg: 6, spentShare: 0.9 }),
           job('balance', 'Analytical balance', 0.03, 0.5, 3, { need: 'dew-point', dewPointC: -20 }),
         ]),
@@ -209,7 +214,10 @@ export function dairyPlan(): Plan {
         name: 'Workshop drop',
         from: 'east-2',
         stages: inHall([
-          pipe('drop', 'Drop pipe', 'black', '1/2', 12, { use: 'branch', elbows: 4, gateValves: 1 }),
+          fitted(
+            pipe('drop', 'Drop pipe', 'black', '1/2', 12, { use: 'branch', gateValves: 1 }),
+            falling('up 0.6, e 4, n 3.4, e 1, down 3'),
+          ),
           stage('regulator', 'shop-regulator', 'Workshop regulator', {
             setPressurePa: BAR_G(6),
             droopPa: 3e4,

@@ -1,4 +1,6 @@
+import { readLegs } from '../core/piping/read-legs';
 import { newStage } from '../core/plan/edit';
+import type { Fit } from '../core/plan/fit-fields';
 import type { Known, Stage } from '../core/plan/plan';
 import { type PlaceYear, USUAL_YEAR } from '../core/plan/survey';
 
@@ -32,3 +34,10 @@ export const through = (follows: PlaceYear['follows'], more: Partial<PlaceYear> 
   ...more,
   follows,
 });
+
+/** A stage of a demo as it is joined, with its run as one paces it out, in metres. */
+export function fitted(stage: Stage, run: string, more: Omit<Fit, 'legs'> = {}): Stage {
+  const read = readLegs(run);
+  if (!read.ok) throw new RangeError(read.message);
+  return { ...stage, fit: { ...more, legs: read.legs } } as Stage;
+}

@@ -1,10 +1,11 @@
 import type { DrainEntry } from '../core/log/drain-entry';
 import { type DrainConditions, expectDrain } from '../core/log/expect-drain';
 import { type SiteTime, siteTimeOf } from '../core/log/site-clock';
+import { end } from '../core/piping/ends';
 import { removeStage, setParameter } from '../core/plan/edit';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema } from '../core/plan/plan';
 import { DAY_MS } from '../core/quantity/constants';
-import { demoId, stage, through } from './demo-stage';
+import { demoId, fitted, stage, through } from './demo-stage';
 import { SYNTHETIC } from './demo-weather';
 
 // A made-up pipe-organ workshop.
@@ -66,22 +67,28 @@ export function demoPlan(): Plan {
         },
         { freeAirDeliveryM3PerS: 'nameplate', cutInPa: 'measured', cutOutPa: 'measured' },
       ),
-      stage('aftercooler', 'aftercooler', 'Finned cooler', { approachK: 10 }),
-      stage('separator', DEMO_STAGES.separator, 'Cyclone', { drain: 'float' }),
-      stage(
-        'receiver',
-        DEMO_STAGES.receiver,
-        'Receiver',
-        {
-          volumeM3: 0.27,
-          method: 'measured',
-          outletTemperatureC: 31,
-          nameplate: 'legible',
-          ratedGaugePa: 12e5,
-          relief: 'own',
-          reliefSetGaugePa: 11.5e5,
-        },
-        { volumeM3: 'nameplate' },
+      fitted(stage('aftercooler', 'aftercooler', 'Finned cooler', { approachK: 10 }), 'up 0.5, east 0.9, down 0.3', {
+        in: end('flare-37', '-10', 'male'),
+        out: end('flare-37', '-10', 'male'),
+      }),
+      fitted(stage('separator', DEMO_STAGES.separator, 'Cyclone', { drain: 'float' }), 'down 0.6, east 0.4'),
+      fitted(
+        stage(
+          'receiver',
+          DEMO_STAGES.receiver,
+          'Receiver',
+          {
+            volumeM3: 0.27,
+            method: 'measured',
+            outletTemperatureC: 31,
+            nameplate: 'legible',
+            ratedGaugePa: 12e5,
+            relief: 'own',
+            reliefSetGaugePa: 11.5e5,
+          },
+          { volumeM3: 'nameplate' },
+        ),
+        'up 0.8, south 1.6 falling 2 %, down 0.5',
       ),
       stage('coalescing-filter', DEMO_STAGES.coalescer, 'Coalescer 1 µm'),
       stage(
@@ -122,6 +129,12 @@ export function demoPlan(): Plan {
         ...uses(0.1, 0.4),
       }),
     ],
+    fitting: {
+      thread: 'bspt',
+      coupler: 'coupler-7.2',
+      // On the shelf since the last work on the line.
+      ticks: { 'supports:Wall bracket': 'shelf', 'spares:Float drain': 'shelf', 'sealing:nut 15 mm': 'bought' },
+    },
     branches: [
       {
         id: 'frame-drop',

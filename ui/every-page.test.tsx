@@ -12,6 +12,12 @@ import { AdviceView } from './advice/advice-view';
 import { ChargesView } from './charges/charges-view';
 import { CompareView } from './compare/compare-view';
 import { DayView } from './day/day-view';
+import { AssemblyView } from './fitting/assembly/assembly-view';
+import { FittingFrame } from './fitting/fitting-frame';
+import { JointsView } from './fitting/joints/joints-view';
+import { LeakTestView } from './fitting/leak-test/leak-test-view';
+import { PartsView } from './fitting/parts/parts-view';
+import { RunView } from './fitting/run/run-view';
 import { LineView } from './line-section/line-view';
 import { AllView } from './logbook/all-view';
 import { LogbookView } from './logbook/logbook-view';
@@ -51,6 +57,15 @@ const water = (view: ReactElement) => (
 const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
+  run: () => (
+    <FittingFrame>
+      <RunView />
+    </FittingFrame>
+  ),
+  joints: () => <JointsView />,
+  parts: () => <PartsView />,
+  assembly: () => <AssemblyView />,
+  'leak test': () => <LeakTestView />,
   advice: () => <AdviceView />,
   compare: (plan) => (
     <CompareView

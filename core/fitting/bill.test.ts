@@ -27,7 +27,7 @@ function discharge(): Plan {
     newStage('receiver', 'tank'),
     newStage('outlet', 'tool'),
   ];
-  return planSchema.parse({ ...demoPlan(), branches: [], stages });
+  return planSchema.parse({ ...demoPlan(), branches: [], stages, fitting: {} });
 }
 const count = (plan: Plan, part: string): number =>
   billOf(plan)
@@ -97,7 +97,7 @@ describe('the bill', () => {
       { to: 'down', lengthM: 1, fall: 0, drain: true },
     ]);
     const row = billOf(drawn).items.find((i) => i.key === 'tube:copper 3/4');
-    expect(row).toMatchObject({ count: 2, stockM: 3.05 }); // 2 + 1 m and a saw cut fit one bar, 3 m the other
+    expect(row).toMatchObject({ count: 2, stockM: 5 }); // 3 + 1 m from one bar, 2 m from the other: 3 + 2 m leave no room for the saw
     expect(count(drawn, 'Elbow for')).toBe(2);
     expect(count(drawn, 'Drip leg for')).toBe(1);
     // Every 1.2 m: 2 + 3 + 1 spans and one at the beginning.

@@ -3,7 +3,7 @@ import { walk } from '../line/walk';
 import { isUpright, type Leg, type Point, pointsOf } from '../piping/legs';
 import { isDrawable } from '../plan/drawn';
 import type { Plan, Stage } from '../plan/plan';
-import { type Run, runsOf, standing } from '../plan/runs';
+import { allStages, type Run, runsOf, standing } from '../plan/runs';
 import { connectionsOf } from './joints';
 import { isApart } from './ports';
 
@@ -27,8 +27,8 @@ export interface Mark {
   /** Its number, the same as on the bill. */
   readonly item: number;
   readonly at: Point;
-  /** Which run, and whether it is a job. */
-  readonly run: string;
+  /** Where the air comes to it, when that is not where it stands. */
+  readonly from: Point;
   readonly isJob: boolean;
 }
 
@@ -38,10 +38,13 @@ export interface Drawing {
   readonly marks: readonly Mark[];
   /** Where each run ends, with its height over the beginning. */
   readonly ends: readonly { readonly run: string; readonly at: Point }[];
+  /** Where the run goes on past a job that stands beside it. */
+  readonly past: readonly (readonly [Point, Point])[];
 }
 
-/** Room that a thing takes on the drawing, m. */
-export const THING_M = 0.6;
+/** Room that a thing takes on the drawing at the least, m; on a long line more, so that one sees it. */
+const THING_M = 0.8;
+const THINGS_IN_LENGTH = 25;
 
 /**
  * Numbers of the stages of a line in the order of flow: the same on drawing, bill and list of assembly.
@@ -52,14 +55,24 @@ export function itemNumbers(plan: Plan): ReadonlyMap<string, number> {
   return new Map(stages.map((s, i) => [s.id, i + 1]));
 }
 
-const STRAIGHT: readonly Leg['to'][] = ['east', 'south', 'north', 'west'];
+/** What turns off a run, or stands beside it: to the right of one that goes east or west, and east of any other. */
+const besides = (along: Leg['to']): Leg['to'] => (along === 'east' || along === 'west' ? 'south' : 'east');
 
 /** Legs of a stage: as drawn, or straight on by its length. */
 function legsOf(stage: Stage, along: Leg['to']): { legs: readonly Leg[]; drawn: boolean } | undefined {
-  if (stage.fit?.legs) return { legs: stage.fit.legs, drawn: true };
   if (!isDrawable(stage) && stage.kind !== 'hose-reel') return undefined;
+  if (stage.fit?.legs) return { legs: stage.fit.legs, drawn: true };
   const { lengthM } = stage.parameters as { lengthM: number };
   return { legs: [{ to: along, lengthM, fall: 0 }], drawn: false };
+}
+
+/**
+ * What can be drawn of a line: its pipes, hoses and cooling runs, and the stages that a tube leads to.
+ * @example drawableOf(plan, section).length // 2
+ */
+export function drawableOf(plan: Plan, section: Section = walk(plan)): Stage[] {
+  const tubes = new Set(connectionsOf(plan, section).map((c) => c.stageId));
+  return allStages(standing(plan)).filter((s) => isDrawable(s) || tubes.has(s.id));
 }
 
 /**
@@ -69,10 +82,17 @@ function legsOf(stage: Stage, along: Leg['to']): { legs: readonly Leg[]; drawn: 
 export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
   const line = standing(plan);
   const items = itemNumbers(plan);
+  const longest = Math.max(
+    ...runsOf(line).map((r) =>
+      r.stages.reduce((sum, s) => sum + ((s.parameters as { lengthM?: number }).lengthM ?? 0), 0),
+    ),
+  );
+  const thingM = Math.max(THING_M, longest / THINGS_IN_LENGTH);
   const tubes = new Map(connectionsOf(plan, section).map((c) => [c.stageId, c]));
   const pieces: Piece[] = [];
   const marks: Mark[] = [];
   const ends: Drawing['ends'][number][] = [];
+  const past: (readonly [Point, Point])[] = [];
   const leaves = new Map<string, { at: Point; along: Leg['to'] }>();
 
   const draw = (run: Run, start: Point, along: Leg['to']): void => {
@@ -89,31 +109,27 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
       at = points.at(-1) as Point;
       facing = legs.findLast((l) => !isUpright(l.to))?.to ?? facing;
     };
+    const on = (to: Leg['to']): Point => pointsOf([{ to, lengthM: thingM, fall: 0 }], at)[1] as Point;
     const stages = run.stages.filter((s) => !isApart(s));
     stages.forEach((stage, i) => {
+      const mark = { stageId: stage.id, item: items.get(stage.id) ?? 0, isJob: stage.kind === 'outlet' };
       const tube = tubes.get(stage.id);
-      const legs = legsOf(stage, facing);
-      const isJob = stage.kind === 'outlet';
-      if (tube && i > 0)
-        straight(stage.id, [{ to: facing, lengthM: tube.lengthM, fall: 0 }], stage.fit?.tubeM !== undefined);
-      else if (!legs && i > 0 && !isJob) at = pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point;
-      if (legs) {
-        const from = at;
-        straight(stage.id, legs.legs, legs.drawn);
-        const first = pointsOf(legs.legs, from)[1] as Point;
-        marks.push({
-          stageId: stage.id,
-          item: items.get(stage.id) ?? 0,
-          at: middle(from, first),
-          run: run.id,
-          isJob: false,
-        });
-      } else if (isJob) {
-        // A job that others come behind stands beside the run, down from its tee.
-        at = i === stages.length - 1 ? (pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point) : at;
-        marks.push({ stageId: stage.id, item: items.get(stage.id) ?? 0, at, run: run.id, isJob });
-        if (i < stages.length - 1) at = pointsOf([{ to: facing, lengthM: THING_M, fall: 0 }], at).at(-1) as Point;
-      } else marks.push({ stageId: stage.id, item: items.get(stage.id) ?? 0, at, run: run.id, isJob: false });
+      const own = legsOf(stage, facing);
+      const from = at;
+      if (own) {
+        straight(stage.id, own.legs, own.drawn);
+        const place = middle(from, pointsOf(own.legs, from)[1] as Point);
+        marks.push({ ...mark, at: place, from: place });
+      } else {
+        const drawn = isDrawable(stage) ? undefined : stage.fit?.legs;
+        if (tube && i > 0)
+          straight(stage.id, drawn ?? [{ to: facing, lengthM: tube.lengthM, fall: 0 }], drawn !== undefined);
+        else if (i > 0 || run.from !== null) at = on(facing);
+        // A job that others come behind stands beside the run, off its tee.
+        const isBeside = mark.isJob && i < stages.length - 1;
+        marks.push({ ...mark, at: isBeside ? on(besides(facing)) : at, from: isBeside ? at : tube ? at : from });
+        if (isBeside) past.push([from, at]);
+      }
       leaves.set(stage.id, { at, along: facing });
     });
     ends.push({ run: run.name, at });
@@ -127,10 +143,9 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
     const from = run.from === null ? undefined : leaves.get(run.from);
     // A further compressor stands beside the first; a branch turns off the way its run goes.
     const start: Point = from?.at ?? [0, -4 * sources++, 0];
-    const turned = from ? (STRAIGHT[(STRAIGHT.indexOf(from.along) + 1) % 2] ?? 'south') : 'east';
-    draw(run, start, turned);
+    draw(run, start, from ? besides(from.along) : 'east');
   }
-  return { pieces, marks, ends };
+  return { pieces, marks, ends, past };
 }
 
 const middle = ([a, b, c]: Point, [d, e, f]: Point): Point => [(a + d) / 2, (b + e) / 2, (c + f) / 2];

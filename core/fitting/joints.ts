@@ -1,6 +1,7 @@
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import { boreOfEndM, type End, endInWords, sizeInWords } from '../piping/ends';
+import { measuresOf } from '../piping/legs';
 import { mates } from '../piping/mates';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, type Run, runsOf, standing } from '../plan/runs';
@@ -13,6 +14,8 @@ import { closesUnturned, isStanding, withUnion } from './unions';
 /** One of the two things that meet at a joint. */
 export interface Side {
   readonly name: string;
+  /** The stage; nothing for a tube or a tee. */
+  readonly stageId?: string;
   readonly end: End;
   /** Whether a person said what is there; otherwise it is what is usual. */
   readonly said: boolean;
@@ -75,10 +78,12 @@ function tubeBetween(line: Plan, section: Section, run: Run, before: Stage, stag
   // Between a compressor and its receiver the air is hot and pulses: tube is usual there.
   const receiver = run.stages.findIndex((s) => s.kind === 'receiver');
   const isDischarge = run.from === null && receiver >= run.stages.indexOf(stage);
-  const usual = isDischarge ? usualTube(flowAtM3PerS(line, section, stage)) : undefined;
+  const usual = isDischarge ? usualTube(flowAtM3PerS(line, section, stage), line.fitting.thread) : undefined;
   const size = stage.fit?.tube ?? usual;
   if (size === undefined || size === 'close') return undefined;
-  return { stageId: stage.id, from: before.id, size, lengthM: stage.fit?.tubeM ?? USUAL_TUBE_M };
+  const legs = stage.fit?.legs;
+  const lengthM = legs ? measuresOf(legs).lengthM : (stage.fit?.tubeM ?? USUAL_TUBE_M);
+  return { stageId: stage.id, from: before.id, size, lengthM };
 }
 
 /**
@@ -142,10 +147,10 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
   /** The joints where a stage is put on what is before it. */
   const onto = (run: Run, stage: Stage, before: Stage, isTee: boolean): Joint[] => {
     const [from, own] = [portsOf(line, section, before), portsOf(line, section, stage)];
-    const entering = { name: stage.name, end: own.in, said: own.said.in };
+    const entering = { name: stage.name, stageId: stage.id, end: own.in, said: own.said.in };
     const leaving = isTee
       ? { name: `Tee at ${before.name}`, end: teeEnd(from.out, own.in, line), said: false }
-      : { name: before.name, end: from.out, said: from.said.out };
+      : { name: before.name, stageId: before.id, end: from.out, said: from.said.out };
     const tube = isTee ? undefined : tubeBetween(line, section, run, before, stage);
     if (!tube) return [joint(run, stage, 'in', before, [leaving, entering], isTee)];
     const end: End = { family: 'tube', size: tube.size, gender: 'male' };

@@ -50,14 +50,22 @@ const PORT_FOR: readonly (readonly [cfm: number, size: string])[] = [
   [450, '2'],
 ];
 /** Tube for the discharge of a piston compressor by its free air (common practice, no source). */
-const TUBE_FOR: readonly (readonly [cfm: number, size: string])[] = [
-  [12, '3/8'],
-  [30, '1/2'],
-  [60, '3/4'],
-  [110, '1-1/8'],
-];
+const TUBE_FOR = {
+  npt: [
+    [12, '3/8'],
+    [30, '1/2'],
+    [60, '3/4'],
+    [110, '1-1/8'],
+  ],
+  bspt: [
+    [12, '10 mm'],
+    [30, '15 mm'],
+    [60, '22 mm'],
+    [110, '28 mm'],
+  ],
+} as const;
 
-const sizeFor = (table: typeof PORT_FOR, m3PerS: number): string | undefined =>
+const sizeFor = (table: readonly (readonly [cfm: number, size: string])[], m3PerS: number): string | undefined =>
   table.find(([cfm]) => m3PerS <= cfm * CFM * (1 + 1e-9))?.[1];
 
 /**
@@ -75,9 +83,10 @@ export function flowAtM3PerS(plan: Plan, section: Section, stage: Stage): number
 
 /**
  * The discharge tube that is usual for a flow; nothing where such a line is piped.
- * @example usualTube(0.00472) // '3/8'
+ * @example usualTube(0.00472, 'npt') // '3/8'
  */
-export const usualTube = (m3PerS: number): string | undefined => sizeFor(TUBE_FOR, m3PerS);
+export const usualTube = (m3PerS: number, thread: keyof typeof TUBE_FOR): string | undefined =>
+  sizeFor(TUBE_FOR[thread], m3PerS);
 
 const NOMINAL_THREAD = (size: string): string | undefined => PIPE_THREADS.find((t) => t === size);
 

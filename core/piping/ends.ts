@@ -63,15 +63,15 @@ export const END_FAMILIES = {
     source: 'ASME B1.20.1',
   },
   bspt: {
-    label: 'BSPT (R, Rp, Rc)',
+    label: 'BSPT',
     seals: 'sealant on the taper thread',
     sizes: PIPE_THREADS,
-    genders: { male: 'male R', female: 'female Rc or Rp' },
+    genders: { male: 'male (R)', female: 'female (Rc, Rp)' },
     threads: BSPT,
     source: 'ISO 7-1',
   },
   bspp: {
-    label: 'BSPP (G)',
+    label: 'BSPP',
     seals: 'a washer or an O-ring at the shoulder',
     sizes: PIPE_THREADS,
     genders: SCREWED,
@@ -105,7 +105,7 @@ export const END_FAMILIES = {
     source: 'ISO 11926-1, SAE J1926',
   },
   compression: {
-    label: 'Compression fitting',
+    label: 'compression fitting',
     seals: 'a ferrule, used once',
     sizes: [...COMPRESSED, '22 mm', '28 mm'],
     genders: { female: 'nut and ferrule' },
@@ -114,7 +114,7 @@ export const END_FAMILIES = {
     source: 'by outside diameter of the tube; SAE J512, ISO 8434-1 (recalled)',
   },
   'push-in': {
-    label: 'Push-in fitting',
+    label: 'push-in fitting',
     seals: 'an O-ring on the tube',
     sizes: ['4 mm', '6 mm', '8 mm', '10 mm', '12 mm', '1/4', '3/8', '1/2'],
     genders: { female: 'collar' },
@@ -123,7 +123,7 @@ export const END_FAMILIES = {
     source: 'by outside diameter of the tube; common practice, no source',
   },
   solder: {
-    label: 'Brazed or pressed cup',
+    label: 'brazed or pressed cup',
     seals: 'braze, or the ring of a press fitting',
     sizes: ['3/8', '1/2', '5/8', '7/8', '1-1/8', '15 mm', '18 mm', '22 mm', '28 mm'],
     genders: { female: 'cup' },
@@ -131,7 +131,7 @@ export const END_FAMILIES = {
     source: 'by outside diameter of the tube; ASTM B88, EN 1057 (recalled)',
   },
   grip: {
-    label: 'Grip ring of an aluminium or plastic pipe system',
+    label: 'grip fitting',
     seals: 'an O-ring, held by a grip ring',
     sizes: ['16 mm', '20 mm', '25 mm', '32 mm', '40 mm', '50 mm'],
     genders: { female: 'nut and grip ring' },
@@ -140,7 +140,7 @@ export const END_FAMILIES = {
     source: 'by outside diameter of the pipe; common practice, no source',
   },
   tube: {
-    label: 'Plain tube',
+    label: 'tube',
     seals: 'by what takes it',
     sizes: Object.keys(TUBES),
     genders: { male: 'end' },
@@ -148,32 +148,32 @@ export const END_FAMILIES = {
     source: 'by outside diameter; ASTM B88, EN 1057 (recalled)',
   },
   barb: {
-    label: 'Hose barb',
+    label: 'hose barb',
     seals: 'a clamp on the hose',
     sizes: HOSES,
     genders: { male: 'barb' },
     source: 'by bore of the hose; common practice, no source',
   },
   hose: {
-    label: 'Plain hose',
+    label: 'hose',
     seals: 'a clamp on the hose',
     sizes: HOSES,
     genders: { female: 'end' },
     source: 'by bore of the hose; common practice, no source',
   },
   flange: {
-    label: 'Flange',
+    label: 'flange',
     seals: 'a gasket between the faces',
     sizes: FLANGES,
     genders: { both: 'face' },
     parts: true,
     source: 'one pattern and class (PN or class) on both sides; common practice, no source',
   },
-  'coupler-a': coupler('Coupler, profile A'),
-  'coupler-b': coupler('Coupler, profile B'),
-  'coupler-c': coupler('Coupler, profile C'),
-  'coupler-7.2': coupler('Coupler, 7.2–7.4 mm profile', ['1/4']),
-  'coupler-full': coupler('Coupler, full-flow profile', ['3/8', '1/2']),
+  'coupler-a': coupler('coupler A'),
+  'coupler-b': coupler('coupler B'),
+  'coupler-c': coupler('coupler C'),
+  'coupler-7.2': coupler('coupler 7.2', ['1/4']),
+  'coupler-full': coupler('full-flow coupler', ['3/8', '1/2']),
 } as const satisfies Record<string, Family>;
 export type FamilyName = keyof typeof END_FAMILIES;
 
@@ -235,8 +235,9 @@ export const tubeOutsideM = ({ family, size }: End): number | undefined => famil
  */
 export function endInWords({ family, size, gender }: End): string {
   const { label, genders } = familyOf(family);
-  const half = genders[gender] ?? gender;
-  return `${sizeInWords(size)} ${label}, ${half}`;
+  // Of a family with one half the name says it all.
+  const half = Object.keys(genders).length > 1 ? `, ${genders[gender] ?? gender}` : '';
+  return `${sizeInWords(size)} ${label}${half}`;
 }
 
 /**

@@ -11,12 +11,16 @@ export const fitSchema = z.strictObject({
   tube: z.string().max(12).optional(),
   /** Length of that tube. */
   tubeM: z.number().min(0.05).max(20).optional(),
-  /** The run of a pipe, a hose or a cooling run, as it is drawn. */
+  /** The run of a pipe, a hose or a cooling run, as it is drawn; of another thing, that of the tube to it. */
   legs: legsSchema.optional(),
   /** Chains chosen in place of the best, by the joint. */
   chains: z.partialRecord(z.enum(['in', 'out', 'tube']), z.string().max(400)).optional(),
 });
 export type Fit = z.infer<typeof fitSchema>;
+
+/** What has been done about a row of the bill, or a step of the assembly. */
+export const TICKS = ['bought', 'shelf', 'fitted'] as const;
+export type Tick = (typeof TICKS)[number];
 
 /** What is true of all joints of a line. */
 export const fittingSchema = z.strictObject({
@@ -25,6 +29,9 @@ export const fittingSchema = z.strictObject({
   /** The profile of its couplers. */
   coupler: z.enum(['coupler-a', 'coupler-b', 'coupler-c', 'coupler-7.2', 'coupler-full']).default('coupler-b'),
   /** What of the bill is ticked, by its key. */
-  ticks: z.record(z.string().max(400), z.enum(['bought', 'shelf', 'fitted'])).default({}),
+  ticks: z
+    .record(z.string().max(400), z.enum(TICKS))
+    .refine((ticks) => Object.keys(ticks).length <= 1000, 'At most 1000 rows can be ticked.')
+    .default({}),
 });
 export type Fitting = z.infer<typeof fittingSchema>;

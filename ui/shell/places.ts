@@ -18,6 +18,7 @@ import {
   Sparkles,
   Waypoints,
   Wind,
+  Wrench,
 } from 'lucide-react';
 
 /** A place of the menu. */
@@ -86,6 +87,18 @@ export const PLACES: readonly Place[] = [
     key: 'V',
     menu: { group: 'Plan', icon: Columns3 },
   },
+  {
+    name: 'Fitting',
+    says: 'the run as drawn, joints, parts, assembly, leak test',
+    of: 'line',
+    path: '/fitting',
+    key: 'F',
+    menu: { group: 'Plan', icon: Wrench, below: true },
+  },
+  { name: 'Joints', says: 'what meets, and the parts between', of: 'line', path: '/fitting/joints' },
+  { name: 'Parts', says: 'the bill, by shop aisle', of: 'line', path: '/fitting/parts' },
+  { name: 'Assembly', says: 'how it is put together, step by step', of: 'line', path: '/fitting/assembly' },
+  { name: 'Leak test', says: 'shut in, correct, record', of: 'line', path: '/fitting/leak-test' },
   {
     name: 'Compressor cycle',
     says: 'starts, loads, what the drains pass',

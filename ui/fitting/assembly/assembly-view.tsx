@@ -1,0 +1,107 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { type AssemblyStep, assemblyOf, PHASES } from '@/core/fitting/assembly';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { InUnits } from '@/ui/units/in-units';
+import { useTicks } from '../use-ticks';
+
+const keyOf = (step: AssemblyStep): string => `step:${step.id}`;
+
+/** How the line is put together: step by step with ticks, cautions first. */
+export function AssemblyView() {
+  const { plan, section } = usePlan();
+  const steps = useMemo(() => assemblyOf(plan, section), [plan, section]);
+  const { ticks, tick } = useTicks();
+  const [proven, setProven] = useState(false);
+  const done = steps.filter((s) => ticks[keyOf(s)]).length;
+  const tools = [...new Set(steps.flatMap((s) => s.tools))].sort();
+  return (
+    <div className="grid max-w-3xl gap-4">
+      <Cautions ids={['C07', 'C04', 'C05', 'C06']} />
+      <label className="flex min-h-12 items-center gap-3 rounded-md border border-hairline bg-card px-3 font-medium">
+        <input
+          type="checkbox"
+          className="size-6 shrink-0"
+          checked={proven}
+          onChange={(e) => setProven(e.target.checked)}
+        />
+        Power locked out, every section vented, zero pressure proved at a gauge.
+      </label>
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <strong>
+          {done} of {steps.length} steps done
+        </strong>
+        <span className="text-quiet">Tools: {tools.join(', ')}.</span>
+        <button type="button" className="button no-print ml-auto" onClick={() => window.print()}>
+          <Printer size={15} aria-hidden /> Print
+        </button>
+      </p>
+      {Object.entries(PHASES).map(([phase, name]) => (
+        <Phase key={phase} name={name} steps={steps.filter((s) => s.phase === phase)}>
+          {(step) => (
+            <Step
+              key={step.id}
+              step={step}
+              done={ticks[keyOf(step)] !== undefined}
+              onDone={(is) => tick(keyOf(step), is ? 'fitted' : undefined)}
+            />
+          )}
+        </Phase>
+      ))}
+      <p className="text-quiet">
+        Then the leak test, on the next page. Tests that a law asks for are the inspector’s; work on pressure vessels
+        and on wiring is for those who are licensed for it.
+      </p>
+    </div>
+  );
+}
+
+function Phase({
+  name,
+  steps,
+  children,
+}: {
+  name: string;
+  steps: readonly AssemblyStep[];
+  children: (step: AssemblyStep) => React.ReactNode;
+}) {
+  if (steps.length === 0) return null;
+  return (
+    <section aria-label={name}>
+      <h2 className="border-b border-ink pb-1">{name}</h2>
+      <ol>{steps.map(children)}</ol>
+    </section>
+  );
+}
+
+function Step({ step, done, onDone }: { step: AssemblyStep; done: boolean; onDone: (is: boolean) => void }) {
+  return (
+    <li className="break-inside-avoid border-b border-hairline">
+      <label className="flex min-h-12 cursor-pointer gap-3 py-2.5">
+        <input
+          type="checkbox"
+          className="mt-0.5 size-6 shrink-0"
+          checked={done}
+          onChange={(e) => onDone(e.target.checked)}
+        />
+        <span className="min-w-0">
+          <span className={`block font-medium ${done ? 'text-quiet line-through' : ''}`}>{step.does}</span>
+          {!done &&
+            step.how.map((line) => (
+              <span key={line} className="block text-[0.9rem] text-quiet">
+                <InUnits text={line} />
+              </span>
+            ))}
+        </span>
+      </label>
+      {!done && step.cautions.length > 0 && (
+        <div className="mb-2 ml-9">
+          <Cautions ids={step.cautions} />
+        </div>
+      )}
+    </li>
+  );
+}

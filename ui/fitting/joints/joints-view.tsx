@@ -1,0 +1,88 @@
+'use client';
+
+import { useMemo } from 'react';
+import { jointsOf } from '@/core/fitting/joints';
+import { isConduit } from '@/core/fitting/ports';
+import type { Fit, Fitting } from '@/core/plan/fit-fields';
+import type { Stage } from '@/core/plan/plan';
+import { allStages, withStage } from '@/core/plan/runs';
+import { ChoiceInput } from '@/ui/forms/choice-input';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { JointItem } from './joint-item';
+import { ThreadFinder } from './thread-finder';
+
+const THREADS = { npt: 'NPT', bspt: 'BSPT (R, Rp, Rc)' };
+const COUPLERS = {
+  'coupler-a': 'profile A',
+  'coupler-b': 'profile B',
+  'coupler-c': 'profile C',
+  'coupler-7.2': '7.2–7.4 mm profile',
+  'coupler-full': 'full-flow profile',
+};
+
+/** Every joint of the line: what meets, what goes between, and where it would leak. */
+export function JointsView() {
+  const { plan, section, edit } = usePlan();
+  const joints = useMemo(() => jointsOf(plan, section), [plan, section]);
+  const stages = useMemo(() => new Map(allStages(plan).map((s) => [s.id, s])), [plan]);
+  const set = (more: Partial<Fitting>): void => edit((p) => ({ ...p, fitting: { ...p.fitting, ...more } }));
+  const onFit = (stageId: string, fit: Fit): void =>
+    edit((p) => withStage(p, stageId, (s) => ({ ...s, fit }) as Stage));
+  const open = joints.filter((j) => !j.chosen);
+  const traps = joints.filter((j) => j.trap);
+  return (
+    <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <section aria-label="Joints" className="grid gap-3">
+        <p>
+          <strong>{joints.length} joints</strong>
+          {open.length > 0 && (
+            <span className="text-brick"> · ▲ {open.length} cannot be made with the parts that are common</span>
+          )}
+          {traps.length > 0 && <span className="text-amber"> · ▲ {traps.length} would screw on and leak</span>}
+          {open.length + traps.length === 0 && <span className="text-quiet"> · each has its parts</span>}
+        </p>
+        <ol className="grid divide-y divide-hairline">
+          {joints.map((j) => {
+            const stage = stages.get(j.stageId) as Stage;
+            const before = stages.get(j.sides[0].stageId ?? '');
+            const canTube = !j.tee && !isConduit(stage) && (before === undefined || !isConduit(before));
+            return (
+              <JointItem
+                key={j.id}
+                joint={j}
+                stage={stage}
+                before={before}
+                canTube={canTube && j.at === 'in'}
+                onFit={onFit}
+              />
+            );
+          })}
+        </ol>
+      </section>
+      <div className="grid gap-4">
+        <section aria-label="One of each" className="grid gap-3 rounded-md border border-hairline bg-card p-4">
+          <h2>One of each for the whole line</h2>
+          <ChoiceInput
+            id="site-thread"
+            label="Pipe thread"
+            value={plan.fitting.thread}
+            options={THREADS}
+            onCommit={(thread) => set({ thread: thread as Fitting['thread'] })}
+            help="NPT and BSP look alike and leak on each other: keep one."
+          />
+          <ChoiceInput
+            id="site-coupler"
+            label="Quick couplers"
+            value={plan.fitting.coupler}
+            options={COUPLERS}
+            onCommit={(coupler) => set({ coupler: coupler as Fitting['coupler'] })}
+            help="Two profiles of one size do not latch, or latch and leak. Letters of ISO 6150."
+          />
+        </section>
+        <ThreadFinder />
+        <Cautions ids={['C07', 'C06']} />
+      </div>
+    </div>
+  );
+}

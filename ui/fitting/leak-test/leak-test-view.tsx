@@ -1,0 +1,264 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { jointsOf } from '@/core/fitting/joints';
+import {
+  airVolumesOf,
+  judgeLeak,
+  type LeakReadings,
+  type LeakVerdict,
+  SETTLES_S,
+  STEPS,
+} from '@/core/fitting/leak-test';
+import { NAMED_TASKS } from '@/core/log/named-tasks';
+import { allStages, standing } from '@/core/plan/runs';
+import { placeOf } from '@/core/plan/survey';
+import { ChoiceInput } from '@/ui/forms/choice-input';
+import { Field, tied } from '@/ui/forms/field';
+import { QuantityInput } from '@/ui/forms/quantity-input';
+import { entryOf } from '@/ui/outbox/entry-of';
+import { useSender } from '@/ui/outbox/use-sender';
+import { WhoInput } from '@/ui/people/who-input';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { Figures, Headline } from '@/ui/primitives/figures';
+import { useUnits } from '@/ui/units/units';
+import { StopWatch } from './stop-watch';
+
+const SAYS: Readonly<Record<LeakVerdict['verdict'], string>> = {
+  tight: 'Tight',
+  acceptable: 'Acceptable for an old line',
+  leaks: 'It leaks: soap the joints again',
+  'too-short': 'Too short: the gauge could not have shown it',
+  rose: 'The pressure rose: is it shut off from the tank, and warm?',
+};
+
+/** The leak test: steps of pressure, soap, a shut-in with its correction, and the record. */
+export function LeakTestView() {
+  const { plan, section } = usePlan();
+  const { say, atmosphericPa } = useUnits();
+  const line = standing(plan);
+  const volumes = airVolumesOf(plan);
+  const roomC = placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC;
+  const cutOutPa = Math.max(...allStages(line).map((s) => (s.kind === 'compressor' ? s.parameters.cutOutPa : 0)));
+  const [read, setRead] = useState<LeakReadings>(() => ({
+    line: 'new',
+    volumeM3: volumes.totalM3,
+    fromPa: cutOutPa,
+    toPa: cutOutPa,
+    seconds: 2 * 3600,
+    fromC: roomC,
+    toC: roomC,
+    gaugeStepPa: 1e4,
+  }));
+  const set = (more: Partial<LeakReadings>): undefined => {
+    setRead((r) => ({ ...r, ...more }));
+  };
+  const judged = judgeLeak(plan, read);
+  const good = judged.verdict === 'tight' || judged.verdict === 'acceptable';
+  return (
+    <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="grid gap-4">
+        <Cautions ids={['C07', 'C04', 'C05']} />
+        <section aria-label="Before the test">
+          <h2 className="mb-1">Raise the pressure by steps</h2>
+          <p className="text-quiet">
+            Stand clear, eyes covered. Walk round at each step; never above the lowest rating in the run. Plastics: not
+            with air at all unless their maker says so. Tests that a law asks for are the inspector’s.
+          </p>
+          <ol className="mt-2 grid gap-1">
+            {STEPS.map((share) => (
+              <Check key={share}>
+                To {say((cutOutPa - atmosphericPa) * share, 'pressureDifference')} gauge, walk round
+              </Check>
+            ))}
+            <Check>
+              Shut in at the test valve; wait {say(SETTLES_S, 'duration')} until air and pipe have one temperature
+            </Check>
+          </ol>
+        </section>
+        <section aria-label="Soap list">
+          <h2 className="mb-1">Soap every joint</h2>
+          <ol className="columns-1 gap-x-6 sm:columns-2">
+            {jointsOf(plan, section).map((j) => (
+              <Check key={j.id}>
+                {j.sides[0].name} – {j.sides[1].name}
+              </Check>
+            ))}
+          </ol>
+        </section>
+      </div>
+      <div className="grid gap-4">
+        <section aria-label="Readings" className="grid gap-3 rounded-md border border-hairline bg-card p-4">
+          <h2>Hold it</h2>
+          <StopWatch onSeconds={(seconds) => set({ seconds })} />
+          <div className="grid gap-3 sm:grid-cols-2">
+            <ChoiceInput
+              id="leak-line"
+              label="The line is"
+              value={read.line}
+              options={{ new: 'new', old: 'in use for some time' }}
+              onCommit={(v) => set({ line: v as LeakReadings['line'] })}
+            />
+            <QuantityInput
+              id="leak-seconds"
+              label="Time it was shut in"
+              quantity="duration"
+              value={read.seconds}
+              min={10}
+              max={864_000}
+              onCommit={(seconds) => set({ seconds })}
+            />
+            <QuantityInput
+              id="leak-from"
+              label="Pressure at the start"
+              quantity="pressure"
+              value={read.fromPa}
+              min={1.1e5}
+              max={41e5}
+              onCommit={(fromPa) => set({ fromPa })}
+            />
+            <QuantityInput
+              id="leak-to"
+              label="Pressure at the end"
+              quantity="pressure"
+              value={read.toPa}
+              min={0.9e5}
+              max={41e5}
+              onCommit={(toPa) => set({ toPa })}
+            />
+            <QuantityInput
+              id="leak-from-c"
+              label="Air in the line at the start"
+              quantity="temperature"
+              value={read.fromC ?? roomC}
+              min={-30}
+              max={80}
+              onCommit={(fromC) => set({ fromC })}
+            />
+            <QuantityInput
+              id="leak-to-c"
+              label="Air in the line at the end"
+              quantity="temperature"
+              value={read.toC ?? roomC}
+              min={-30}
+              max={80}
+              onCommit={(toC) => set({ toC })}
+            />
+            <QuantityInput
+              id="leak-volume"
+              label="Room for air that was shut in"
+              quantity="volume"
+              value={read.volumeM3}
+              min={1e-4}
+              max={200}
+              help={`Of this line: receivers {${volumes.receiversM3} m3}, pipe and hose {${volumes.pipesM3.toFixed(5)} m3}. Less, if the tank is shut off.`}
+              onCommit={(volumeM3) => set({ volumeM3 })}
+            />
+            <QuantityInput
+              id="leak-step"
+              label="Smallest step of the gauge"
+              quantity="pressureDifference"
+              value={read.gaugeStepPa}
+              min={10}
+              max={1e5}
+              onCommit={(gaugeStepPa) => set({ gaugeStepPa })}
+            />
+          </div>
+        </section>
+        <section
+          aria-label="Verdict"
+          aria-live="polite"
+          className={`grid gap-2 border-l-4 pl-4 ${good ? 'border-water' : 'border-brick'}`}
+        >
+          <Headline>
+            {good ? '✓' : '▲'} {SAYS[judged.verdict]}
+          </Headline>
+          <Figures
+            rows={[
+              ['Leaks, free air', say(judged.leakM3PerS, 'volumeFlow')],
+              ['Allowed at most', say(judged.allowedM3PerS, 'volumeFlow')],
+              ['Of what the compressors deliver', `${(judged.ofDelivery * 100).toFixed(2)} %`],
+              ['Of its absolute pressure, an hour', `${(judged.perHour * 100).toFixed(2)} %`],
+              ['Of the fall, by temperature', say(judged.fromTemperaturePa, 'pressureDifference')],
+              ['This gauge needs at least', say(judged.leastS, 'duration')],
+            ]}
+          />
+          <p className="text-[0.85rem] text-quiet">
+            A fall of {say(1, 'temperatureDifference')} looks like a leak of 0.34 % of the absolute pressure; it is
+            taken off.
+          </p>
+        </section>
+        <Record read={read} judged={judged} />
+      </div>
+    </div>
+  );
+}
+
+function Check({ children }: { children: React.ReactNode }) {
+  return (
+    <li className="break-inside-avoid">
+      <label className="flex min-h-9 items-start gap-2 py-1 max-sm:min-h-12">
+        <input type="checkbox" className="mt-0.5 size-5 shrink-0" />
+        <span>{children}</span>
+      </label>
+    </li>
+  );
+}
+
+/** The record opens the log of the line. */
+function Record({ read, judged }: { read: LeakReadings; judged: LeakVerdict }) {
+  const { plan } = usePlan();
+  const { say } = useUnits();
+  const [who, setWho] = useState('');
+  const [error, setError] = useState<string>();
+  const [told, setTold] = useState(false);
+  const { put, left, refused, delayed } = useSender();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other readings are another record
+  useEffect(() => setTold(false), [read]);
+  const record = async (): Promise<void> => {
+    if (who.trim() === '') {
+      setError('Say who.');
+      return;
+    }
+    setError(undefined);
+    const tank = allStages(standing(plan)).find((s) => s.kind === 'receiver');
+    const what = `Leak test of a line ${read.line === 'new' ? 'that is new' : 'in use'}: ${SAYS[judged.verdict]}. ${say(read.fromC ?? 0, 'temperature')} at the start, ${say(read.toC ?? 0, 'temperature')} at the end; ${say(read.volumeM3, 'volume')} shut in; leaks ${say(judged.leakM3PerS, 'volumeFlow')}.`;
+    await put({
+      to: 'entries',
+      body: entryOf(plan, {
+        kind: 'done',
+        task: NAMED_TASKS.timeLeakDown,
+        stageId: tank?.id ?? '',
+        who: who.trim(),
+        result: judged.verdict === 'tight' || judged.verdict === 'acceptable' ? 'ok' : 'not-ok',
+        what,
+        readings: [
+          { of: 'pressure-from', value: read.fromPa },
+          { of: 'pressure-to', value: read.toPa },
+          { of: 'seconds', value: read.seconds },
+        ],
+      }),
+    });
+    setTold(true);
+  };
+  return (
+    <section aria-label="Record" className="grid max-w-sm gap-2">
+      <Field id="leak-who" label="Who" error={error}>
+        <WhoInput {...tied('leak-who', error)} value={who} onChange={(e) => setWho(e.target.value)} />
+      </Field>
+      <button type="button" className="button button-strong min-h-12" onClick={() => void record()} disabled={told}>
+        Log this test
+      </button>
+      <p role="status" className="min-h-6">
+        {told &&
+          (left > 0
+            ? `Kept on this device; ${delayed ?? 'it is being sent'}.`
+            : refused
+              ? ''
+              : 'It is in the logbook.')}
+        {refused && <span className="text-brick">Refused: {refused.message}</span>}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,53 @@
+import { type Drawing, isometric } from '@/core/fitting/drawing';
+import type { Point } from '@/core/piping/legs';
+
+/** A drawing on a sheet: where a point of the line is, in px. */
+export interface RunSheet {
+  readonly width: number;
+  readonly height: number;
+  readonly pxPerM: number;
+  readonly at: (point: Point) => readonly [x: number, y: number];
+}
+
+const WIDTH = 1100;
+const MOST_HEIGHT = 620;
+const LEAST_HEIGHT = 300;
+const MARGIN = 64;
+/** No larger than this: a line of a metre is not blown up to a page. */
+const MOST_PX_PER_M = 110;
+
+/** Lays a drawing on a sheet, as large as it goes. */
+export function sheetOf({ pieces, marks }: Drawing): RunSheet {
+  const points = [...pieces.flatMap((p) => [p.from, p.to]), ...marks.map((m) => m.at)].map(isometric);
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, right] = [Math.min(0, ...xs), Math.max(0, ...xs)];
+  const [low, high] = [Math.min(0, ...ys), Math.max(0, ...ys)];
+  const pxPerM = Math.min(
+    MOST_PX_PER_M,
+    (WIDTH - 2 * MARGIN) / Math.max(0.1, right - left),
+    (MOST_HEIGHT - 2 * MARGIN) / Math.max(0.1, high - low),
+  );
+  const height = Math.max(LEAST_HEIGHT, (high - low) * pxPerM + 2 * MARGIN);
+  const [dx, dy] = [(WIDTH - (right - left) * pxPerM) / 2, (height - (high - low) * pxPerM) / 2];
+  return {
+    width: WIDTH,
+    height,
+    pxPerM,
+    at: (point) => {
+      const [x, y] = isometric(point);
+      return [dx + (x - left) * pxPerM, dy + (high - y) * pxPerM];
+    },
+  };
+}
+
+/** Scales that a drawing is printed at. ISO 5455. */
+const SCALES = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000] as const;
+const PAPER_MM = 255; // width of a landscape A4 or Letter sheet within its margins
+
+/** The largest standard scale at which a sheet goes on A4 or Letter, and how wide it prints, mm. */
+export function printOf({ width, pxPerM }: RunSheet): { readonly scale: number; readonly widthMm: number } {
+  const realMm = (width / pxPerM) * 1e3;
+  const scale = SCALES.find((s) => realMm / s <= PAPER_MM) ?? 5000;
+  return { scale, widthMm: realMm / scale };
+}
