@@ -24,6 +24,10 @@ const BAR_G = (bar: number): number => 100129 + bar * 1e5; // gauge at the demo'
 /** Free air while in use, m³/min, and the share of the working time. Together the jobs ask for 45 % of what the pump gives. */
 const uses = (m3PerMin: number, usedShare: number) => ({ flowM3PerS: m3PerMin / 60, usedShare });
 
+/** Equipment that stands already. */
+const fittedNow = (ids: readonly string[]) =>
+  Object.fromEntries(ids.map((id) => [`equipment:${id}`, { as: 'fitted', count: 1 }]));
+
 export function demoPlan(): Plan {
   return planSchema.parse({
     format: PLAN_FORMAT,
@@ -133,7 +137,13 @@ export function demoPlan(): Plan {
       thread: 'bspt',
       coupler: 'coupler-7.2',
       // On the shelf since the last work on the line.
-      ticks: { 'supports:Wall bracket': 'shelf', 'spares:Float drain': 'shelf', 'sealing:nut 15 mm': 'bought' },
+      ticks: {
+        ...fittedNow(['compressor', 'aftercooler', 'separator', 'receiver', 'coalescer', 'dryer', 'regulator']),
+        ...fittedNow(['press-beads', 'frame-bowl', 'frame-regulator']),
+        'supports:Wall bracket': { as: 'shelf', count: 4 },
+        'spares:Float drain': { as: 'shelf', count: 1 },
+        'sealing:nut 15 mm': { as: 'bought', count: 6 },
+      },
     },
     branches: [
       {

@@ -79,7 +79,7 @@ function joinStep(
     how: [
       ...(test ? ['First a valve of full port, shut, straight in the tank: it is the test valve.'] : []),
       ...(joint.union ? ['Both sides stand: close it with the union, last.'] : []),
-      ...steps.map((m, i) => `${m.what}: ${methods[i]?.does}.`),
+      ...steps.map((m, i) => `${m.what}: ${methods[i]?.short}.`),
     ],
     tools: unique(methods.flatMap((m) => m.tools)),
     cautions: of.family === 'solder' ? ['C09'] : [],
@@ -119,9 +119,7 @@ function mountStep(stage: Stage, number: number | undefined): AssemblyStep {
     phase: 'mount',
     does: isStanding(stage) ? `Stand ${name} in its place and level it.` : `Mount ${name}.`,
     how: [
-      ...(bowl
-        ? [`Upright; leave the length of its bowl and {${DROP_OUT_MM / 1e3} m} under it, to drop the bowl.`]
-        : []),
+      ...(bowl ? [`Upright; leave the length of its bowl and {${DROP_OUT_MM} mm} under it, to drop the bowl.`] : []),
       ...(isStanding(stage) ? ['Room beside it as its plate asks; pads under what shakes.'] : []),
     ],
     tools: ['drill', 'level'],
@@ -181,8 +179,12 @@ export function assemblyOf(plan: Plan, section: Section = walk(plan)): AssemblyS
 }
 
 /**
- * Every end that a list of steps joins, in words, for a check of the whole.
- * @example joinedEnds(jointsOf(plan, section)[0]).length // 2
+ * How each kind of joint of a line is made, in full, each once.
+ * @example methodsOf(jointsOf(plan, section)).length // 2
  */
-export const joinedEnds = (joint: Joint): string[] =>
-  matings(joint).map((m) => `${endInWords(m.onto)} – ${endInWords(m.end)}`);
+export function methodsOf(joints: readonly Joint[]): { readonly of: string; readonly does: string }[] {
+  const ends = joints.flatMap((j) => matings(j).map((m) => decides(m.onto, m.end)));
+  const made = new Map(ends.map((e) => [endWithoutHalf(e), methodOf(e).does]));
+  return [...made].map(([of, does]) => ({ of, does }));
+}
+const endWithoutHalf = (end: End): string => endInWords(end).replace(/,.*/, '');

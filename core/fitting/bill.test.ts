@@ -10,7 +10,7 @@ import { type Plan, planSchema } from '../plan/plan';
 import { withStage } from '../plan/runs';
 import { CFM } from '../quantity/constants';
 import { anyPlan } from '../test/any-plan';
-import { billOf } from './bill';
+import { billOf, leftToBuy } from './bill';
 import { type Joint, jointsOf, keyOfChain } from './joints';
 import { supportsOf } from './supports';
 
@@ -124,10 +124,22 @@ describe('the bill', () => {
     const item = bill.items[1];
     const ticked = {
       ...demoPlan(),
-      fitting: { ...demoPlan().fitting, ticks: { [item?.key ?? '']: 'shelf' as const } },
+      fitting: {
+        ...demoPlan().fitting,
+        ticks: { [item?.key ?? '']: { as: 'shelf' as const, count: item?.count ?? 0 } },
+      },
     };
     expect(billOf(ticked).toBuy).toBeCloseTo(bill.total - (item?.price ?? 0) * (item?.count ?? 0), 2);
     expect(billOf(ticked).total).toBe(bill.total);
+  });
+});
+
+describe('a tick', () => {
+  it('counts: what a change needs more is open again', () => {
+    const key = 'sealing:nut 3/8';
+    const count = billOf(discharge()).items.find((i) => i.key === key)?.count ?? 0;
+    const left = (n: number): number => leftToBuy({ key, count }, n > 0 ? { [key]: { as: 'shelf', count: n } } : {});
+    expect([0, 4, 6, 9].map(left)).toEqual([6, 2, 0, 0]);
   });
 });
 

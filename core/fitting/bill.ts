@@ -6,6 +6,7 @@ import { boreOf, MATERIALS, NOMINAL } from '../pipe-flow/pipes';
 import { type End, sizeInWords, tubeOutsideM } from '../piping/ends';
 import type { Leg } from '../piping/legs';
 import { measuresOf } from '../piping/legs';
+import type { Fitting } from '../plan/fit-fields';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
@@ -45,12 +46,19 @@ export interface BillItem {
 
 export interface Bill {
   readonly items: readonly BillItem[];
-  /** Of what is to be bought: neither bought, nor on the shelf, nor fitted. */
+  /** What is still to be bought costs: neither bought, nor on the shelf, nor fitted. */
   readonly toBuy: number;
   readonly total: number;
   /** Joints for which there is no chain: what they need is not in the bill. */
   readonly open: readonly Joint[];
 }
+
+/**
+ * How many of a row are still to be bought, by what is ticked.
+ * @example leftToBuy({ key: 'a', count: 6 }, { a: { as: 'shelf', count: 4 } }) // 2
+ */
+export const leftToBuy = ({ key, count }: Pick<BillItem, 'key' | 'count'>, ticks: Fitting['ticks']): number =>
+  Math.max(0, count - (ticks[key]?.count ?? 0));
 
 /** Of every five nuts and ferrules one is held over (common practice, no source). */
 const SPARE_ONE_IN = 5;
@@ -128,6 +136,12 @@ function addJoint(rows: Rows, joint: Joint): void {
   // Each flanged joint has two faces.
   for (const e of of((x) => x.family === 'flange').filter((_, i) => i % 2 === 0))
     rows.add('sealing', `Gasket with bolts and nuts, ${e.size}`, 12, where, 1, { key: `gasket ${e.size}` });
+}
+
+/** What a thing is called, and what it is where its name does not say so. */
+function nameWithKind(s: Stage): string {
+  const kind = kindOf(s.kind).label.toLowerCase();
+  return s.name.toLowerCase().includes(kind) ? s.name : `${s.name}, ${kind}`;
 }
 
 /** Joints of a line that are sealed on a taper thread: half of the taper ends that meet in them. */
@@ -282,7 +296,7 @@ export function billOf(plan: Plan, section: Section = walk(plan)): Bill {
   for (const s of allStages(line)) {
     if (isConduit(s) || s.kind === 'intake' || s.kind === 'outlet') continue;
     const { price, own } = priceOfStage(line.money, s);
-    rows.add('equipment', `${s.name}, ${kindOf(s.kind).label.toLowerCase()}`, price.first, s.name, 1, {
+    rows.add('equipment', nameWithKind(s), price.first, s.name, 1, {
       key: s.id,
       own,
     });
@@ -309,7 +323,7 @@ export function billOf(plan: Plan, section: Section = walk(plan)): Bill {
   return {
     items,
     total: sum(items),
-    toBuy: sum(items.filter((i) => plan.fitting.ticks[i.key] === undefined)),
+    toBuy: cents(items.reduce((rest, i) => rest + i.price * leftToBuy(i, plan.fitting.ticks), 0)),
     open: joints.filter((j) => !j.chosen),
   };
 }

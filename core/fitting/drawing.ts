@@ -55,8 +55,11 @@ export function itemNumbers(plan: Plan): ReadonlyMap<string, number> {
   return new Map(stages.map((s, i) => [s.id, i + 1]));
 }
 
-/** What turns off a run, or stands beside it: to the right of one that goes east or west, and east of any other. */
-const besides = (along: Leg['to']): Leg['to'] => (along === 'east' || along === 'west' ? 'south' : 'east');
+/** Where the nth branch turns off a run: to one side and the other by turns. */
+const besides = (along: Leg['to'], nth: number): Leg['to'] => {
+  const sides: readonly Leg['to'][] = along === 'east' || along === 'west' ? ['south', 'north'] : ['east', 'west'];
+  return sides[nth % 2] as Leg['to'];
+};
 
 /** Legs of a stage: as drawn, or straight on by its length. */
 function legsOf(stage: Stage, along: Leg['to']): { legs: readonly Leg[]; drawn: boolean } | undefined {
@@ -93,7 +96,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
   const marks: Mark[] = [];
   const ends: Drawing['ends'][number][] = [];
   const past: (readonly [Point, Point])[] = [];
-  const leaves = new Map<string, { at: Point; along: Leg['to'] }>();
+  const leaves = new Map<string, { at: Point; along: Leg['to']; taken: number }>();
 
   const draw = (run: Run, start: Point, along: Leg['to']): void => {
     let at = start;
@@ -125,12 +128,12 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
         if (tube && i > 0)
           straight(stage.id, drawn ?? [{ to: facing, lengthM: tube.lengthM, fall: 0 }], drawn !== undefined);
         else if (i > 0 || run.from !== null) at = on(facing);
-        // A job that others come behind stands beside the run, off its tee.
+        // A job that others come behind hangs below the run, at its tee.
         const isBeside = mark.isJob && i < stages.length - 1;
-        marks.push({ ...mark, at: isBeside ? on(besides(facing)) : at, from: isBeside ? at : tube ? at : from });
+        marks.push({ ...mark, at: isBeside ? on('down') : at, from: isBeside ? at : tube ? at : from });
         if (isBeside) past.push([from, at]);
       }
-      leaves.set(stage.id, { at, along: facing });
+      leaves.set(stage.id, { at, along: facing, taken: 0 });
     });
     ends.push({ run: run.name, at });
   };
@@ -143,7 +146,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
     const from = run.from === null ? undefined : leaves.get(run.from);
     // A further compressor stands beside the first; a branch turns off the way its run goes.
     const start: Point = from?.at ?? [0, -4 * sources++, 0];
-    draw(run, start, from ? besides(from.along) : 'east');
+    draw(run, start, from ? besides(from.along, from.taken++) : 'east');
   }
   return { pieces, marks, ends, past };
 }

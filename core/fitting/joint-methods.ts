@@ -3,6 +3,8 @@ import { END_FAMILIES, type End } from '../piping/ends';
 /** How a joint is made: in words, and with what. */
 export interface JointMethod {
   readonly does: string;
+  /** What one looks up while doing it: turns and marks. */
+  readonly short: string;
   readonly tools: readonly string[];
 }
 
@@ -21,6 +23,9 @@ const FLATS: Readonly<Record<string, string>> = { '-4': '2 flats', '-5': '2 flat
 const FLATS_OF_LARGER = '1 flat';
 const SMALL_TUBES = ['1/4', '6 mm'];
 
+const turnsOf = (size: string): string => TURNS[size] ?? TURNS_OF_LARGER;
+const nutOf = (size: string): string => (SMALL_TUBES.includes(size) ? '¾ turn' : '1 to 1¼ turns');
+
 /**
  * How an end is made into a joint, with turns and tools.
  * @example methodOf(end('npt', '1/2', 'male')).does.includes('2 to 3 turns') // true
@@ -30,51 +35,78 @@ export function methodOf({ family, size }: End): JointMethod {
     case 'npt':
     case 'bspt':
       return {
-        does: `tape clockwise, 2–3 wraps, beginning one thread back; hand-tight, then ${TURNS[size] ?? TURNS_OF_LARGER} turns; never back off`,
+        does: `tape clockwise, 2–3 wraps, beginning one thread back; hand-tight, then ${turnsOf(size)} turns; never back off`,
+        short: `sealed, ${turnsOf(size)} turns`,
         tools: ['two wrenches', 'sealing tape'],
       };
     case 'bspp':
-      return { does: 'washer or O-ring at the shoulder, no tape; to the stop and firm', tools: ['two wrenches'] };
+      return {
+        does: 'washer or O-ring at the shoulder, no tape; to the stop and firm',
+        short: 'washer, no tape',
+        tools: ['two wrenches'],
+      };
     case 'compression':
       return {
-        does: `tube square and deburred, to the stop; hand-tight, mark nut and body, then ${SMALL_TUBES.includes(size) ? '¾ turn' : '1 to 1¼ turns'}`,
+        does: `tube square and deburred, to the stop; hand-tight, mark nut and body, then ${nutOf(size)}`,
+        short: `marked, ${nutOf(size)}`,
         tools: ['two wrenches', 'tube cutter', 'deburrer', 'marker'],
       };
     case 'flare-37':
       return {
         does: `seats clean and dry; finger-tight, then ${FLATS[size] ?? FLATS_OF_LARGER}`,
+        short: FLATS[size] ?? FLATS_OF_LARGER,
         tools: ['two wrenches'],
       };
     case 'flare-45':
-      return { does: 'seats clean; firm by its maker’s table; never onto a 37° seat', tools: ['two wrenches'] };
+      return {
+        does: 'seats clean; firm by its maker’s table; never onto a 37° seat',
+        short: 'firm',
+        tools: ['two wrenches'],
+      };
     case 'o-ring-boss':
-      return { does: 'oil the O-ring, lock nut back, screw to the stop, then the lock nut', tools: ['two wrenches'] };
+      return {
+        does: 'oil the O-ring, lock nut back, screw to the stop, then the lock nut',
+        short: 'O-ring oiled',
+        tools: ['two wrenches'],
+      };
     case 'push-in':
       return {
         does: 'tube square and chamfered; mark the depth, push to the mark, tug',
+        short: 'to the mark, tug',
         tools: ['tube cutter', 'chamfer tool', 'marker'],
       };
     case 'grip':
       return {
         does: 'pipe square and chamfered; mark the depth, push to the mark, nut by its maker’s sheet',
+        short: 'to the mark',
         tools: ['pipe cutter', 'chamfer tool', 'marker'],
       };
     case 'solder':
       return {
         does: 'braze or press, never soft solder where the air is hot',
+        short: 'brazed or pressed',
         tools: ['torch or press tool', 'tube cutter', 'deburrer'],
       };
     case 'barb':
     case 'hose':
       return {
         does: 'hose cut square, over the whole barb; clamp behind the last ridge',
+        short: 'clamped',
         tools: ['hose knife', 'screwdriver'],
       };
     case 'flange':
-      return { does: 'gasket centred; bolts crosswise in three rounds', tools: ['torque wrench'] };
+      return {
+        does: 'gasket centred; bolts crosswise in three rounds',
+        short: 'crosswise, three rounds',
+        tools: ['torque wrench'],
+      };
     case 'tube':
-      return { does: 'by what takes it', tools: [] };
+      return { does: 'by what takes it', short: '', tools: [] };
     default:
-      return { does: `push together until it latches (${END_FAMILIES[family].label}); pull to prove it`, tools: [] };
+      return {
+        does: `push together until it latches (${END_FAMILIES[family].label}); pull to prove it`,
+        short: 'latched',
+        tools: [],
+      };
   }
 }

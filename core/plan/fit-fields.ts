@@ -20,7 +20,11 @@ export type Fit = z.infer<typeof fitSchema>;
 
 /** What has been done about a row of the bill, or a step of the assembly. */
 export const TICKS = ['bought', 'shelf', 'fitted'] as const;
-export type Tick = (typeof TICKS)[number];
+export type TickName = (typeof TICKS)[number];
+export interface Tick {
+  readonly as: TickName;
+  readonly count: number;
+}
 
 /** What is true of all joints of a line. */
 export const fittingSchema = z.strictObject({
@@ -28,9 +32,9 @@ export const fittingSchema = z.strictObject({
   thread: z.enum(['npt', 'bspt']).default('npt'),
   /** The profile of its couplers. */
   coupler: z.enum(['coupler-a', 'coupler-b', 'coupler-c', 'coupler-7.2', 'coupler-full']).default('coupler-b'),
-  /** What of the bill is ticked, by its key. */
+  /** What of the bill is ticked, by its key, and how many of it: what a later change needs more is open again. */
   ticks: z
-    .record(z.string().max(400), z.enum(TICKS))
+    .record(z.string().max(400), z.strictObject({ as: z.enum(TICKS), count: z.int().min(1).max(100_000) }))
     .refine((ticks) => Object.keys(ticks).length <= 1000, 'At most 1000 rows can be ticked.')
     .default({}),
 });

@@ -2,7 +2,8 @@
 
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { type AssemblyStep, assemblyOf, PHASES } from '@/core/fitting/assembly';
+import { type AssemblyStep, assemblyOf, methodsOf, PHASES } from '@/core/fitting/assembly';
+import { jointsOf } from '@/core/fitting/joints';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
@@ -14,6 +15,7 @@ const keyOf = (step: AssemblyStep): string => `step:${step.id}`;
 export function AssemblyView() {
   const { plan, section } = usePlan();
   const steps = useMemo(() => assemblyOf(plan, section), [plan, section]);
+  const methods = useMemo(() => methodsOf(jointsOf(plan, section)), [plan, section]);
   const { ticks, tick } = useTicks();
   const [proven, setProven] = useState(false);
   const done = steps.filter((s) => ticks[keyOf(s)]).length;
@@ -39,6 +41,17 @@ export function AssemblyView() {
           <Printer size={15} aria-hidden /> Print
         </button>
       </p>
+      <details className="rounded-md border border-hairline bg-card px-3 py-2">
+        <summary className="cursor-pointer font-medium">How each joint is made</summary>
+        <dl className="mt-2 grid gap-x-4 gap-y-1.5 text-[0.9rem] sm:grid-cols-[11rem_1fr]">
+          {methods.map(({ of, does }) => (
+            <div key={of} className="contents">
+              <dt className="font-medium">{of}</dt>
+              <dd className="text-quiet">{does}.</dd>
+            </div>
+          ))}
+        </dl>
+      </details>
       {Object.entries(PHASES).map(([phase, name]) => (
         <Phase key={phase} name={name} steps={steps.filter((s) => s.phase === phase)}>
           {(step) => (
@@ -46,7 +59,7 @@ export function AssemblyView() {
               key={step.id}
               step={step}
               done={ticks[keyOf(step)] !== undefined}
-              onDone={(is) => tick(keyOf(step), is ? 'fitted' : undefined)}
+              onDone={(is) => tick([{ key: keyOf(step), count: 1 }], is ? 'fitted' : undefined)}
             />
           )}
         </Phase>
@@ -90,8 +103,9 @@ function Step({ step, done, onDone }: { step: AssemblyStep; done: boolean; onDon
         <span className="min-w-0">
           <span className={`block font-medium ${done ? 'text-quiet line-through' : ''}`}>{step.does}</span>
           {!done &&
-            step.how.map((line) => (
-              <span key={line} className="block text-[0.9rem] text-quiet">
+            step.how.map((line, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: two nipples of a kind are put on in the same words
+              <span key={i} className="block text-[0.9rem] text-quiet">
                 <InUnits text={line} />
               </span>
             ))}

@@ -49,8 +49,7 @@ export function JointItem({
       {chains.ok && chosen ? (
         <p className="text-[0.88rem] text-quiet">
           {chosen.joints === 1 ? 'The two meet without a part.' : `${chosen.joints} joints that can leak`}
-          {chosen.joints > 1 &&
-            `, narrowest ${say(chosen.boreM, 'size')}, about ${say(chosen.lengthM, 'length')} long.`}
+          {chosen.joints > 1 && `, narrowest ${say(chosen.boreM, 'size')}, about ${say(chosen.lengthM, 'size')} long.`}
           {joint.union && ' A union, as both things stand and nothing between them comes apart.'}
         </p>
       ) : (

@@ -19,7 +19,7 @@ export function ThreadFinder() {
   return (
     <section aria-label="Which thread is this?" className="grid gap-3 rounded-md border border-hairline bg-card p-4">
       <h2>Which thread is this?</h2>
-      <div className="grid gap-3 sm:grid-cols-3">
+      <div className="grid gap-3 sm:grid-cols-2">
         <ChoiceInput
           id="thread-half"
           label="It is"

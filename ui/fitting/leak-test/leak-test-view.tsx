@@ -72,9 +72,7 @@ export function LeakTestView() {
                 To {say((cutOutPa - atmosphericPa) * share, 'pressureDifference')} gauge, walk round
               </Check>
             ))}
-            <Check>
-              Shut in at the test valve; wait {say(SETTLES_S, 'duration')} until air and pipe have one temperature
-            </Check>
+            <Check>Shut in at the test valve; wait {SETTLES_S / 60} min until air and pipe have one temperature</Check>
           </ol>
         </section>
         <section aria-label="Soap list">
@@ -103,7 +101,7 @@ export function LeakTestView() {
             <QuantityInput
               id="leak-seconds"
               label="Time it was shut in"
-              quantity="duration"
+              quantity="time"
               value={read.seconds}
               min={10}
               max={864_000}
@@ -152,7 +150,7 @@ export function LeakTestView() {
               value={read.volumeM3}
               min={1e-4}
               max={200}
-              help={`Of this line: receivers {${volumes.receiversM3} m3}, pipe and hose {${volumes.pipesM3.toFixed(5)} m3}. Less, if the tank is shut off.`}
+              help={`Of this line: receivers ${say(volumes.receiversM3, 'volume')}, pipe and hose ${say(volumes.pipesM3, 'volume')}. Less, if the tank is shut off.`}
               onCommit={(volumeM3) => set({ volumeM3 })}
             />
             <QuantityInput
@@ -181,7 +179,7 @@ export function LeakTestView() {
               ['Of what the compressors deliver', `${(judged.ofDelivery * 100).toFixed(2)} %`],
               ['Of its absolute pressure, an hour', `${(judged.perHour * 100).toFixed(2)} %`],
               ['Of the fall, by temperature', say(judged.fromTemperaturePa, 'pressureDifference')],
-              ['This gauge needs at least', say(judged.leastS, 'duration')],
+              ['This gauge needs at least', say(judged.leastS, 'time')],
             ]}
           />
           <p className="text-[0.85rem] text-quiet">

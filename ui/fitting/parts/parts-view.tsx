@@ -2,15 +2,15 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { AISLES, type Aisle, type BillItem, billOf } from '@/core/fitting/bill';
-import type { Tick } from '@/core/plan/fit-fields';
+import { AISLES, type Aisle, type BillItem, billOf, leftToBuy } from '@/core/fitting/bill';
+import type { Fitting, TickName } from '@/core/plan/fit-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { InUnits } from '@/ui/units/in-units';
 import { Plain, useUnits } from '@/ui/units/units';
 import { useTicks } from '../use-ticks';
 import { saveBill } from './save-bill';
 
-const SAYS: Readonly<Record<Tick | 'open', string>> = {
+const SAYS: Readonly<Record<TickName | 'open', string>> = {
   open: 'to buy',
   bought: 'bought',
   shelf: 'on the shelf',
@@ -25,8 +25,8 @@ export function PartsView() {
   const { ticks, tick } = useTicks();
   const [only, setOnly] = useState(false);
   const { currency } = plan.money;
-  const shown = bill.items.filter((i) => !only || ticks[i.key] === undefined);
-  const left = bill.items.filter((i) => ticks[i.key] === undefined).length;
+  const shown = bill.items.filter((i) => !only || leftToBuy(i, ticks) > 0);
+  const left = bill.items.filter((i) => leftToBuy(i, ticks) > 0).length;
   const placeholders = bill.items.some((i) => !i.own);
   return (
     <div className="grid max-w-5xl gap-4">
@@ -52,6 +52,9 @@ export function PartsView() {
           <input type="checkbox" className="size-5" checked={only} onChange={(e) => setOnly(e.target.checked)} />
           Only what is still to buy
         </label>
+        <button type="button" className="button" onClick={() => tick(bill.items, 'fitted')}>
+          All of this is fitted
+        </button>
         <button type="button" className="button" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> Print
         </button>
@@ -89,8 +92,8 @@ function AisleOf({
 }: {
   name: string;
   items: readonly BillItem[];
-  ticks: Readonly<Record<string, Tick>>;
-  tick: (key: string, as: Tick | undefined) => void;
+  ticks: Fitting['ticks'];
+  tick: (rows: readonly BillItem[], as: TickName | undefined) => void;
   currency: string;
   cuts: (item: BillItem) => string | undefined;
 }) {
@@ -106,7 +109,8 @@ function AisleOf({
       </h2>
       <ul>
         {items.map((item) => {
-          const state = ticks[item.key];
+          const state = ticks[item.key]?.as;
+          const left = leftToBuy(item, ticks);
           const cut = cuts(item);
           return (
             <li
@@ -114,12 +118,17 @@ function AisleOf({
               className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2 sm:flex-nowrap"
             >
               <span className="w-10 shrink-0 text-right font-semibold">{item.count} ×</span>
-              <span className={`min-w-0 flex-1 ${state ? 'text-quiet' : ''}`}>
+              <span className={`min-w-0 flex-1 ${left === 0 ? 'text-quiet' : ''}`}>
                 <span className="block">
                   <InUnits text={item.label} />
                 </span>
                 <span className="block text-[0.82rem] text-quiet">
-                  {item.where.slice(0, 4).join(' · ')}
+                  {state && left > 0 && (
+                    <span className="text-amber">
+                      {item.count - left} {SAYS[state]}, {left} more to buy ·{' '}
+                    </span>
+                  )}
+                  {item.where[0] !== item.label && item.where.slice(0, 4).join(' · ')}
                   {item.where.length > 4 && ` · and ${item.where.length - 4} more`}
                   {cut && ` · ${cut}`}
                 </span>
@@ -131,7 +140,7 @@ function AisleOf({
                 className="control no-print w-32 shrink-0 max-sm:ml-auto max-sm:min-h-12"
                 aria-label={`State of ${item.label}`}
                 value={state ?? 'open'}
-                onChange={(e) => tick(item.key, e.target.value === 'open' ? undefined : (e.target.value as Tick))}
+                onChange={(e) => tick([item], e.target.value === 'open' ? undefined : (e.target.value as TickName))}
               >
                 {Object.entries(SAYS).map(([value, text]) => (
                   <option key={value} value={value}>
@@ -139,7 +148,7 @@ function AisleOf({
                   </option>
                 ))}
               </select>
-              <span className="hidden w-28 print:block">{state ? SAYS[state] : '☐'}</span>
+              <span className="hidden w-28 print:block">{left === 0 && state ? SAYS[state] : '☐'}</span>
             </li>
           );
         })}

@@ -1,12 +1,12 @@
-import { AISLES, type Bill } from '@/core/fitting/bill';
-import type { Tick } from '@/core/plan/fit-fields';
+import { AISLES, type Bill, leftToBuy } from '@/core/fitting/bill';
+import type { Fitting } from '@/core/plan/fit-fields';
 import { saveCsv } from '@/ui/water/data-table';
 
 /** The bill as CSV, for a shop or a spreadsheet; lengths in metres, as their braces say them. */
-export function saveBill({ items }: Bill, ticks: Readonly<Record<string, Tick>>, line: string, currency: string): void {
+export function saveBill({ items }: Bill, ticks: Fitting['ticks'], line: string, currency: string): void {
   saveCsv({
     name: line,
-    columns: ['aisle', 'count', 'part', 'where', `price of one, ${currency}`, `price, ${currency}`, 'state'],
+    columns: ['aisle', 'count', 'part', 'where', `price of one, ${currency}`, `price, ${currency}`, 'to buy'],
     rows: items.map((i) => [
       AISLES[i.aisle],
       i.count,
@@ -14,7 +14,7 @@ export function saveBill({ items }: Bill, ticks: Readonly<Record<string, Tick>>,
       i.where.join('; '),
       i.price,
       Math.round(i.price * i.count * 100) / 100,
-      ticks[i.key] ?? 'to buy',
+      leftToBuy(i, ticks),
     ]),
   });
 }

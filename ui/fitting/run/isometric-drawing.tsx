@@ -4,12 +4,13 @@ import { type Ref, useMemo } from 'react';
 import { type Drawing, isometric, type Piece } from '@/core/fitting/drawing';
 import { DIRECTIONS, type Point } from '@/core/piping/legs';
 import { FOOT } from '@/core/quantity/constants';
+import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { LegHandle } from './leg-handle';
 import { printOf, sheetOf } from './sheet-of';
 
 /** A piece shorter than this has no room for its length, px. */
-const ROOM_FOR_LENGTH = 44;
+const ROOM_FOR_LENGTH = 56;
 
 /** The line as a single-line isometric: legs to scale with their lengths and falls, things by number, drains, heights. */
 export function IsometricDrawing({
@@ -28,7 +29,10 @@ export function IsometricDrawing({
   onStretch: ((leg: number, lengthM: number) => void) | undefined;
   svg: Ref<SVGSVGElement>;
 }) {
-  const { say, choice } = useUnits();
+  const { say, number, choice } = useUnits();
+  const unit = unitOf('length', choice.length);
+  // As a tape is read: to the centimetre, on a long run to the decimetre.
+  const dimension = (m: number): string => `${number(fromSi(m, unit, 0), m < 10 ? 2 : 1)} ${unit.symbol}`;
   const sheet = useMemo(() => sheetOf(drawing), [drawing]);
   const { scale, widthMm } = printOf(sheet);
   const { at } = sheet;
@@ -50,7 +54,7 @@ export function IsometricDrawing({
     <svg
       ref={svg}
       viewBox={`0 0 ${sheet.width} ${sheet.height}`}
-      className="block w-full min-w-[44rem] print:min-w-0"
+      className="block w-full min-w-[62rem] print:min-w-0"
       style={{ '--print-width': `${widthMm}mm` } as React.CSSProperties}
       data-run-drawing
       role="group"
@@ -64,7 +68,7 @@ export function IsometricDrawing({
             at={at}
             chosen={p.stageId === chosen}
             marked={numbered.has(`${p.stageId} ${p.leg}`)}
-            say={(m) => say(m, 'length')}
+            say={dimension}
           />
         ))}
         {[...drawing.past, ...drawing.marks.map((m) => [m.from, m.at] as const)].map(([a, b]) => {
@@ -125,7 +129,7 @@ export function IsometricDrawing({
           return (
             <text key={run} x={x + 14} y={y + 20} fontSize="11" fill="var(--quiet)">
               {Math.abs(where[2]) < 0.005 ? '±' : where[2] < 0 ? '−' : '+'}
-              {say(Math.abs(where[2]), 'length')}
+              {dimension(Math.abs(where[2]))}
             </text>
           );
         })}
@@ -135,7 +139,7 @@ export function IsometricDrawing({
             .map((p) => <LegHandle key={p.leg} piece={p} sheet={sheet} onStretch={(m) => onStretch(p.leg, m)} />)}
         <North />
         <g transform={`translate(24 ${sheet.height - 22})`}>
-          <path d={`M0 0v6H${bar * sheet.pxPerM}V0`} fill="none" stroke="var(--ink)" />
+          <path d={`M0 0v6H${Math.round(bar * sheet.pxPerM)}V0`} fill="none" stroke="var(--ink)" />
           <text x="0" y="-5" fontSize="11" fill="var(--quiet)">
             {say(bar, 'length')} along each axis · prints 1:{scale}
           </text>
@@ -169,14 +173,11 @@ function PieceOf({
 }) {
   const [[x1, y1], [x2, y2]] = [at(piece.from), at(piece.to)];
   const long = Math.hypot(x2 - x1, y2 - y1);
-  const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
+  const [mx, my] = [Math.round((x1 + x2) / 2), Math.round((y1 + y2) / 2)];
   // The words lie along the leg, never upside down, on its upper side.
-  const turn = (Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI;
-  const upright = turn > 90 || turn <= -90 ? turn + 180 : turn;
-  const slope =
-    piece.fall === 0
-      ? ''
-      : ` · ${(Math.abs(piece.fall) * 100).toFixed(1).replace(/\.0$/, '')} % ${piece.fall > 0 ? '↘' : '↗'}`;
+  const turn = Math.round((Math.atan2(y2 - y1, x2 - x1) * 180) / Math.PI);
+  const upright = turn >= 90 || turn < -90 ? turn + 180 : turn;
+  const slope = piece.fall === 0 ? '' : ` · ${Number((piece.fall * 100).toFixed(1))} %`.replace('-', '−');
   return (
     <g>
       <line
@@ -194,8 +195,8 @@ function PieceOf({
       )}
       {piece.drain && (
         <g>
-          <path d={`M${x2} ${y2}v12`} stroke="var(--deep)" strokeWidth="1.6" />
-          <path d={`M${x2 - 6} ${y2 + 12}h12l-6 9z`} fill="var(--deep)" />
+          <path d={`M${x2} ${y2}l-12 8v5`} fill="none" stroke="var(--deep)" strokeWidth="1.6" />
+          <path d={`M${x2 - 18} ${y2 + 13}h12l-6 9z`} fill="var(--deep)" />
         </g>
       )}
     </g>
@@ -207,7 +208,7 @@ const ARROW_PX = 34;
 /** Which way north is on the drawing. */
 function North() {
   const [x, y] = isometric(DIRECTIONS.north.is);
-  const [tx, ty] = [x * ARROW_PX, -y * ARROW_PX];
+  const [tx, ty] = [Math.round(x * ARROW_PX), Math.round(-y * ARROW_PX)];
   return (
     <g transform="translate(28 56)" stroke="var(--ink)" fill="none" strokeWidth="1.4">
       <path d={`M0 0L${tx} ${ty}`} />

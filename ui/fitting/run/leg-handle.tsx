@@ -44,7 +44,7 @@ export function LegHandle({
     <circle
       cx={x}
       cy={y}
-      r="8"
+      r="6.5"
       fill="var(--paper)"
       stroke="var(--copper)"
       strokeWidth="2.5"

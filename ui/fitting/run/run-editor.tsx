@@ -35,7 +35,7 @@ export function RunEditor({
   places: readonly { id: string; name: string }[];
   onLegs: (legs: readonly Leg[] | undefined) => void;
 }) {
-  const { choice, say } = useUnits();
+  const { choice } = useUnits();
   const legs = stage.fit?.legs ?? [];
   const shown = writeLegs(legs, choice);
   const [typed, setTyped] = useState<string>();
@@ -74,22 +74,22 @@ export function RunEditor({
             <table className="w-full">
               <thead>
                 <tr className="eyebrow text-left">
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Leg
                   </th>
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Goes
                   </th>
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Length
                   </th>
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Fall
                   </th>
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Drain at its end
                   </th>
-                  <th scope="col" className="pb-1">
+                  <th scope="col" className="pr-3 pb-1">
                     Passes through
                   </th>
                   <th scope="col">
@@ -128,7 +128,7 @@ export function RunEditor({
               Remove the drawing, keep its numbers
             </button>
           </p>
-          <RunFigures stage={stage} legs={legs} say={(m) => say(m, 'length')} />
+          <RunFigures stage={stage} legs={legs} />
         </>
       )}
     </div>
@@ -251,7 +251,10 @@ function Cell({ children }: { children: ReactNode }) {
   return <div className="[&_label]:sr-only [&>div>div:first-child]:min-h-0">{children}</div>;
 }
 
-function RunFigures({ stage, legs, say }: { stage: Stage; legs: readonly Leg[]; say: (m: number) => string }) {
+function RunFigures({ stage, legs }: { stage: Stage; legs: readonly Leg[] }) {
+  const units = useUnits();
+  const say = (m: number): string => units.say(m, 'length');
+  const saySize = (m: number): string => units.say(m, 'size');
   const m = measuresOf(legs);
   const pipe =
     stage.kind === 'pipe'
@@ -278,7 +281,7 @@ function RunFigures({ stage, legs, say }: { stage: Stage; legs: readonly Leg[]; 
                 'Longest straight piece',
                 `${say(m.longestM)}${m.longestM > LOOP_EVERY_M ? ' · ▲ give it a loop or a flexible piece' : ''}`,
               ],
-              ['It grows, when warm, by', say(growthM(pipe.as, m.longestM, WARMER_K))],
+              ['It grows, when warm, by', saySize(growthM(pipe.as, m.longestM, WARMER_K))],
             ] as const)
           : []),
       ]}

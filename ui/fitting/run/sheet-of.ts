@@ -16,6 +16,9 @@ const MARGIN = 64;
 /** No larger than this: a line of a metre is not blown up to a page. */
 const MOST_PX_PER_M = 110;
 
+/** Server and browser may differ in the last digits of a number. */
+const tenths = (px: number): number => Math.round(px * 10) / 10;
+
 /** Lays a drawing on a sheet, as large as it goes. */
 export function sheetOf({ pieces, marks }: Drawing): RunSheet {
   const points = [...pieces.flatMap((p) => [p.from, p.to]), ...marks.map((m) => m.at)].map(isometric);
@@ -36,14 +39,14 @@ export function sheetOf({ pieces, marks }: Drawing): RunSheet {
     pxPerM,
     at: (point) => {
       const [x, y] = isometric(point);
-      return [dx + (x - left) * pxPerM, dy + (high - y) * pxPerM];
+      return [tenths(dx + (x - left) * pxPerM), tenths(dy + (high - y) * pxPerM)];
     },
   };
 }
 
 /** Scales that a drawing is printed at. ISO 5455. */
 const SCALES = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000] as const;
-const PAPER_MM = 255; // width of a landscape A4 or Letter sheet within its margins
+const PAPER_MM = 180; // width of an A4 or Letter sheet within its margins
 
 /** The largest standard scale at which a sheet goes on A4 or Letter, and how wide it prints, mm. */
 export function printOf({ width, pxPerM }: RunSheet): { readonly scale: number; readonly widthMm: number } {
