@@ -92,6 +92,9 @@ test('a leak test is corrected for its temperature, judged, and opens the log', 
   const line = await buildOwnLine(page);
   await page.goto(`${line}/fitting/leak-test`);
   const verdict = page.getByRole('region', { name: 'Verdict' });
+  await page.getByLabel('Time it was shut in').fill('1 min');
+  await expect(verdict).toContainText('Too short');
+  await page.getByLabel('Time it was shut in').fill('9 h');
   await expect(verdict).toContainText('Tight');
   await page.getByLabel('Pressure at the end').fill('40 psi');
   await expect(verdict).toContainText('It leaks');

@@ -10,7 +10,6 @@ const PHONE = { width: 390, height: 844 };
 
 const PICTURES = [
   { name: 'start', at: '/', size: DESK, theme: 'light' },
-  { name: 'survey', at: `${demo}/survey`, size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
   { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
   { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
@@ -20,13 +19,16 @@ const PICTURES = [
     size: { width: 1280, height: 1000 },
     theme: 'light',
   },
+  { name: 'run', at: `${dairy}/fitting`, size: { width: 1280, height: 1000 }, theme: 'light' },
+  { name: 'joints', at: `${demo}/fitting/joints`, size: DESK, theme: 'light' },
+  { name: 'parts', at: `${demo}/fitting/parts`, size: { width: 1280, height: 1000 }, theme: 'light' },
+  { name: 'assembly-phone', at: `${demo}/fitting/assembly`, size: PHONE, theme: 'dark' },
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
   { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
   { name: 'round-phone', at: `${demo}/rounds/go?at=receiver`, size: PHONE, theme: 'dark', offline: true },
-  { name: 'dew-point', at: '/dew-point', size: DESK, theme: 'light' },
   {
     name: 'planner',
     at: '/planner',
@@ -35,9 +37,7 @@ const PICTURES = [
     press: /^Find the lines/,
     until: /^Build this line/,
   },
-  { name: 'dryers', at: '/dryers', size: DESK, theme: 'light' },
   { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
-  { name: 'settings', at: '/settings', size: DESK, theme: 'light' },
 ] as const;
 const OF_SITES = [
   { name: 'sites', at: '/sites', size: DESK, theme: 'light' },

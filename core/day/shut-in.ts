@@ -18,7 +18,7 @@ export interface ShutIn {
  * Pressure at the end, as it would be read at the temperature of the beginning: a fall of 1 K looks like a leak of 0.34 %.
  * @returns Pa, absolute
  * @source ideal gas at constant volume: p/T
- * @example correctedPa({ fromPa: 8e5, toPa: 7.9e5, fromC: 25, toC: 21.27 }) // 800000
+ * @example correctedPa({ fromPa: 8e5, toPa: 7.9e5, fromC: 25, toC: 20 }) // 803474.3
  */
 export function correctedPa({ toPa, fromC, toC }: Pick<ShutIn, 'fromPa' | 'toPa' | 'fromC' | 'toC'>): number {
   if (fromC === undefined || toC === undefined) return toPa;

@@ -180,7 +180,7 @@ export function assemblyOf(plan: Plan, section: Section = walk(plan)): AssemblyS
 
 /**
  * How each kind of joint of a line is made, in full, each once.
- * @example methodsOf(jointsOf(plan, section)).length // 2
+ * @example methodsOf(jointsOf(plan, section)).length // 4
  */
 export function methodsOf(joints: readonly Joint[]): { readonly of: string; readonly does: string }[] {
   const ends = joints.flatMap((j) => matings(j).map((m) => decides(m.onto, m.end)));

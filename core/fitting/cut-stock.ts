@@ -68,7 +68,7 @@ function fewer(cuts: readonly number[], stockM: number, start: number[][]): numb
  * @param stockM length as it is bought, m
  * @returns the bars with their cuts; the fewest for certain up to {@link EXACT_UP_TO} cuts
  * @source one-dimensional bin packing: best fit, longest first, then branch and bound
- * @example cutStock([2, 2, 1], 3).length // 2
+ * @example cutStock([2, 2, 0.9], 3).length // 2
  */
 export function cutStock(cutsM: readonly number[], stockM: number): CutBar[] {
   const whole = cutsM.flatMap((m) => new Array<number>(Math.floor(m / stockM + 1e-9)).fill(stockM));

@@ -71,7 +71,7 @@ function legsOf(stage: Stage, along: Leg['to']): { legs: readonly Leg[]; drawn: 
 
 /**
  * What can be drawn of a line: its pipes, hoses and cooling runs, and the stages that a tube leads to.
- * @example drawableOf(plan, section).length // 2
+ * @example drawableOf(plan, section).length // 4
  */
 export function drawableOf(plan: Plan, section: Section = walk(plan)): Stage[] {
   const tubes = new Set(connectionsOf(plan, section).map((c) => c.stageId));
@@ -158,7 +158,7 @@ const COS_30 = Math.sqrt(3) / 2;
 /**
  * A point as an isometric drawing shows it: east to the right and down, north to the right and up, both by 30°; up is up.
  * @returns m to the right and m up, on axes of true length
- * @example isometric([1, 0, 0]) // [0.866,-0.5]
+ * @example isometric([1, 0, 0])[0] // 0.866
  */
 export const isometric = ([east, north, up]: Point): readonly [right: number, up: number] => [
   (east + north) * COS_30,

@@ -56,7 +56,10 @@ export interface Connection {
 /** Length of a connecting tube that nobody measured (estimate). */
 export const USUAL_TUBE_M = 1;
 
-/** A chain by its parts, as a plan keeps the choice. */
+/**
+ * A chain by its parts, as a plan keeps the choice.
+ * @example keyOfChain(jointsOf(plan, section)[6].chosen).startsWith('nipple:') // true
+ */
 export const keyOfChain = ({ parts }: Chain): string => parts.map((p) => p.id).join('+');
 
 /** The stages that a run leads its air through, and what hangs on it: jobs that others come behind stand at a tee. */
@@ -88,7 +91,7 @@ function tubeBetween(line: Plan, section: Section, run: Run, before: Stage, stag
 
 /**
  * The tubes that connect stages of a line.
- * @example connectionsOf(plan, section).map((c) => c.stageId) // []
+ * @example connectionsOf(plan, section).map((c) => c.stageId) // ["aftercooler","separator","receiver"]
  */
 export function connectionsOf(plan: Plan, section: Section = walk(plan)): Connection[] {
   const line = standing(plan);
@@ -114,7 +117,7 @@ function teeEnd(out: End, branch: End, { fitting }: Plan): End {
  * temperature and the cut-out pressure there and are no narrower than the narrower end.
  * @param section the walked line: its temperatures and flows
  * @returns joints; of a branch, and of a job that others come behind, the first side is a tee
- * @example jointsOf(plan, section).length // 14
+ * @example jointsOf(plan, section).length // 15
  */
 export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
   const line = standing(plan);

@@ -33,7 +33,7 @@ export interface AirVolumes {
 
 /**
  * Room for air in a line: receivers, pipe and hose by their bores and lengths, and what coolers and tubes hold.
- * @example airVolumesOf(plan).receiversM3 // 0.227
+ * @example airVolumesOf(plan).receiversM3 // 0.5
  */
 export function airVolumesOf(plan: Plan): AirVolumes {
   const line = standing(plan);
@@ -81,7 +81,7 @@ export interface LeakVerdict {
  * Judges a line that was shut in, corrected for its temperature. New: at most 0.5 % of its pressure an hour, and at most 1 %
  * of the delivery. Old: at most a tenth of the delivery, good below a twentieth.
  * @returns figures and verdict; “too-short” where the gauge could not have shown what is allowed
- * @example judgeLeak(plan, { line: 'new', volumeM3: 0.25, fromPa: 8e5, toPa: 8e5, seconds: 7200, gaugeStepPa: 5000 }).verdict // 'too-short'
+ * @example judgeLeak(plan, { line: 'new', volumeM3: 0.25, fromPa: 8e5, toPa: 8e5, seconds: 7200, gaugeStepPa: 20000 }).verdict // 'too-short'
  */
 export function judgeLeak(plan: Plan, read: LeakReadings): LeakVerdict {
   const atmosphericPa = surveyAtmosphericPa(plan.survey);

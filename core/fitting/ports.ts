@@ -17,6 +17,10 @@ export interface Ports {
 
 /** Kinds that are tube, pipe or hose themselves. */
 const CONDUITS: readonly KindName[] = ['pipe', 'hose', 'hose-reel', 'cooling-run'];
+/**
+ * Whether a stage is tube, pipe or hose itself.
+ * @example isConduit(stage('receiver')) // false
+ */
 export const isConduit = ({ kind }: Pick<Stage, 'kind'>): boolean => CONDUITS.includes(kind);
 
 /** Kinds that hang in a tee or a gauge port, and through which no air of the line goes. */
@@ -71,7 +75,7 @@ const sizeFor = (table: readonly (readonly [cfm: number, size: string])[], m3Per
 /**
  * Free air that passes a stage: what its ports are usual for. The largest job of its run counts, whatever the others take.
  * @returns m³/s
- * @example flowAtM3PerS(plan, section, stage('receiver')) // 0.0079
+ * @example flowAtM3PerS(plan, section, stage('receiver')) // 0.01
  */
 export function flowAtM3PerS(plan: Plan, section: Section, stage: Stage): number {
   const run = runOfStage(plan, stage.id);

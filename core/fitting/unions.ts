@@ -31,7 +31,7 @@ export const isUnion = ({ id }: Part): boolean => id.startsWith('union:');
 /**
  * A chain with a union in it, put behind a male pipe thread, and a nipple behind the union.
  * @returns the chain as it was where no such thread is in it
- * @example withUnion(jointsOf(plan, section)[0].chosen, jointsOf(plan, section)[0].sides[0].end).parts.length // 3
+ * @example withUnion(jointsOf(plan, section)[3].chosen, jointsOf(plan, section)[3].sides[0].end).parts.length // 3
  */
 export function withUnion(chain: Chain, from: End): Chain {
   let free = from;

@@ -184,6 +184,10 @@ export interface End {
   readonly gender: Gender;
 }
 
+/**
+ * What is true of a family of ends.
+ * @example familyOf('flange').genders // {"both":"face"}
+ */
 export const familyOf = (name: FamilyName): Family => END_FAMILIES[name];
 
 /** An end as a plan keeps it: of a family, a size that the family has, and one of its halves. */

@@ -10,6 +10,10 @@ export const DIRECTIONS = {
   south: { label: 'south', is: [0, -1, 0] },
 } as const;
 export type Direction = keyof typeof DIRECTIONS;
+/**
+ * Whether a leg goes up or down.
+ * @example isUpright('north') // false
+ */
 export const isUpright = (to: Direction): boolean => to === 'up' || to === 'down';
 
 export const LEAST_LEG_M = 0.02;

@@ -10,6 +10,10 @@ interface Fitted {
 
 /** Kinds whose run can be drawn. */
 export const DRAWN_KINDS = ['pipe', 'cooling-run', 'hose'] as const satisfies readonly KindName[];
+/**
+ * Whether the run of a stage can be drawn.
+ * @example isDrawable({ kind: 'pipe' }) // true
+ */
 export const isDrawable = (stage: Pick<Fitted, 'kind'>): boolean =>
   (DRAWN_KINDS as readonly string[]).includes(stage.kind);
 

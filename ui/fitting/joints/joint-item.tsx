@@ -107,7 +107,7 @@ export function JointItem({
                   <label key={key} className="flex min-h-7 items-start gap-2">
                     <input
                       type="radio"
-                      className="mt-1 size-4"
+                      className="size-6 shrink-0"
                       name={`chain ${joint.id}`}
                       checked={
                         stage.fit?.chains?.[at] === key ||

@@ -1,7 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { jointsOf } from '@/core/fitting/joints';
+import { fewestKinds, sumOf } from '@/core/fitting/fewest-kinds';
+import { type Joint, jointsOf, keyOfChain } from '@/core/fitting/joints';
 import { isConduit } from '@/core/fitting/ports';
 import type { Fit, Fitting } from '@/core/plan/fit-fields';
 import type { Stage } from '@/core/plan/plan';
@@ -63,6 +64,7 @@ export function JointsView() {
       <div className="grid gap-4">
         <section aria-label="One of each" className="grid gap-3 rounded-md border border-hairline bg-card p-4">
           <h2>One of each for the whole line</h2>
+          <FewestKinds joints={joints} />
           <ChoiceInput
             id="site-thread"
             label="Pipe thread"
@@ -84,5 +86,35 @@ export function JointsView() {
         <Cautions ids={['C07', 'C06']} />
       </div>
     </div>
+  );
+}
+
+/** The chains of all joints together: what they come to, and with the fewest kinds of part. */
+function FewestKinds({ joints }: { joints: readonly Joint[] }) {
+  const { edit } = usePlan();
+  const chosen = joints.flatMap((j) => j.chosen ?? []);
+  const [parts, kinds] = sumOf(chosen);
+  const apply = (): void => {
+    const fewest = fewestKinds(joints);
+    edit((p) =>
+      joints.reduce((plan, j) => {
+        const chain = fewest.get(j.id);
+        if (!chain) return plan;
+        return withStage(plan, j.stageId, (s) => {
+          const chains = { ...s.fit?.chains, [j.at]: keyOfChain(chain) };
+          return { ...s, fit: { ...s.fit, chains } } as Stage;
+        });
+      }, p),
+    );
+  };
+  return (
+    <p className="flex flex-wrap items-center gap-3">
+      <span>
+        <strong>{parts} parts</strong> <span className="text-quiet">of {kinds} kinds</span>
+      </span>
+      <button type="button" className="button ml-auto" onClick={apply}>
+        Fewest kinds of part
+      </button>
+    </p>
   );
 }

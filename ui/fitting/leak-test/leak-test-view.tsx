@@ -33,6 +33,9 @@ const SAYS: Readonly<Record<LeakVerdict['verdict'], string>> = {
   rose: 'The pressure rose: is it shut off from the tank, and warm?',
 };
 
+/** Without the sign of a nought. */
+const percent = (share: number): string => `${(Math.round(share * 1e4) / 100 || 0).toFixed(2)} %`;
+
 /** The leak test: steps of pressure, soap, a shut-in with its correction, and the record. */
 export function LeakTestView() {
   const { plan, section } = usePlan();
@@ -176,8 +179,8 @@ export function LeakTestView() {
             rows={[
               ['Leaks, free air', say(judged.leakM3PerS, 'volumeFlow')],
               ['Allowed at most', say(judged.allowedM3PerS, 'volumeFlow')],
-              ['Of what the compressors deliver', `${(judged.ofDelivery * 100).toFixed(2)} %`],
-              ['Of its absolute pressure, an hour', `${(judged.perHour * 100).toFixed(2)} %`],
+              ['Of what the compressors deliver', percent(judged.ofDelivery)],
+              ['Of its absolute pressure, an hour', percent(judged.perHour)],
               ['Of the fall, by temperature', say(judged.fromTemperaturePa, 'pressureDifference')],
               ['This gauge needs at least', say(judged.leastS, 'time')],
             ]}
