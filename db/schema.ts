@@ -13,6 +13,7 @@ import {
   primaryKey,
   varchar,
 } from 'drizzle-orm/mysql-core';
+import type { ShelfItem } from '../core/fitting/shelf';
 import type { Charge } from '../core/log/charge';
 import type { ExpectedReading, LogEntry } from '../core/log/log-entry';
 import type { ReadingName } from '../core/log/readings';
@@ -341,6 +342,20 @@ export const templates = mysqlTable(
     at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
   },
   (t) => [index('templates_site').on(t.siteId, t.name)],
+);
+
+/** What is owned on a site and not fitted. */
+export const shelfItems = mysqlTable(
+  'shelf_items',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    item: json('item').$type<ShelfItem>().notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('shelf_items_site').on(t.siteId, t.at)],
 );
 
 /** Private addresses of the calendar of a line, by what tells that one is right but not what it is. */

@@ -38,6 +38,7 @@ export const PAGES = [
   '/answers/which-dryer',
   '/answers/filter-place',
   '/answers/sizes?from=d0000000-0000-4000-8000-000000000001',
+  '/shelf',
   '/answers/water-today?from=d0000000-0000-4000-8000-000000000001',
   '/answers/beads',
   '/bed',

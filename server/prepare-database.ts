@@ -9,9 +9,11 @@ import { DAIRY_PLAN_ID, dairyPlan } from '../db/dairy';
 import { DEMO_PLAN_ID, DEMO_STAGES, demoDrains, demoPlan, demoRevision } from '../db/demo';
 import { BEADS, demoCharges } from '../db/demo-charges';
 import { demoEntries } from '../db/demo-log';
+import { DEMO_SHELF } from '../db/demo-shelf';
 import { SYNTHETIC, syntheticYear } from '../db/demo-weather';
 import { type BeforeMigration, migrateAlone } from '../db/migrate';
-import { charges, drainEntries, plans, revisions, weatherYears } from '../db/schema';
+import { FIRST_SITE_ID } from '../db/people';
+import { charges, drainEntries, plans, revisions, shelfItems, weatherYears } from '../db/schema';
 import { keepEntries } from './keep-entries';
 import { drainRow } from './log-a-drain';
 import { entryRow } from './log-an-entry';
@@ -80,6 +82,13 @@ export async function prepareDatabase(
   const wanted = demos.filter((d) => mode === 'reset' || !there.some((t) => t.id === d.id));
   if (wanted.length === 0) return '';
   await db.transaction(async (tx) => {
+    await tx.delete(shelfItems).where(
+      inArray(
+        shelfItems.id,
+        DEMO_SHELF.map((s) => s.id),
+      ),
+    );
+    await tx.insert(shelfItems).values(DEMO_SHELF.map((s) => ({ ...s, siteId: FIRST_SITE_ID })));
     for (const { id, plan, drains, revision, entries, beads, year } of wanted) {
       const followed = demoCharges(plan, yearOf(year).hours, beads, nowMs);
       await tx.delete(plans).where(eq(plans.id, id)); // its log, revisions and writes go with it

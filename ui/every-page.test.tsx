@@ -63,7 +63,7 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
     </FittingFrame>
   ),
   joints: () => <JointsView />,
-  parts: () => <PartsView />,
+  parts: () => <PartsView shelf={[]} />,
   assembly: () => <AssemblyView />,
   'leak test': () => <LeakTestView />,
   advice: () => <AdviceView />,

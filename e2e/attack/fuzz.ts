@@ -72,6 +72,7 @@ const PAGES = [
   '/sizes',
   '/answers',
   '/answers/hottest-day',
+  '/shelf',
   '/answers/water-today',
   '/bed',
   '/catalogue',

@@ -5,13 +5,14 @@ import type { Pool } from 'mysql2/promise';
 import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
 import { devices, guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
-import { plans, revisions, sitePhotos, templates, weatherYears } from '../../db/schema';
+import { plans, revisions, shelfItems, sitePhotos, templates, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
 import { logADrain } from '../log-a-drain';
 import { propose } from '../proposals';
 import { createPlan } from '../save-plan';
 import { saveRevision } from '../save-revision';
 import { saveWeather } from '../save-weather';
+import { putOnShelf } from '../sites/shelf';
 import { keepSitePhoto } from '../sites/site-photos';
 import { saveTemplate } from '../sites/templates';
 import { closeDatabase, freshDatabase } from '../test/database';
@@ -46,6 +47,7 @@ interface There {
   link: string;
   device: string;
   template: string;
+  item: string;
   proposal: string;
 }
 interface Ask {
@@ -206,6 +208,15 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     may: PLANNERS,
     params: (t) => ({ siteId: t.siteId, templateId: t.template }),
   },
+  'PUT /api/sites/[siteId]/shelf/[itemId]': {
+    may: LOGGERS,
+    params: (t) => ({ siteId: t.siteId, itemId: uuid() }),
+    body: () => ({ name: 'Float drain', count: 2 }),
+  },
+  'DELETE /api/sites/[siteId]/shelf/[itemId]': {
+    may: LOGGERS,
+    params: (t) => ({ siteId: t.siteId, itemId: t.item }),
+  },
   'GET /api/sites/[siteId]/photos/[photoId]': {
     may: ALL,
     params: (t) => ({ siteId: t.siteId, photoId: t.photo }),
@@ -321,14 +332,15 @@ async function fill(siteId: string): Promise<There> {
     .insert(people)
     .values({ id: person, name: 'Noor', email: `${person}@example.com` });
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
-  const [proposal, template] = [uuid(), uuid()];
+  const [proposal, template, item] = [uuid(), uuid(), uuid()];
+  await putOnShelf(ALONE, siteId, item, { name: 'Float drain', count: 2 });
   await saveTemplate(ALONE, siteId, { id: template, name: 'Small shop', planId: plan });
   await keepSitePhoto(ALONE, siteId, photoId, await photo());
   await propose(ALONE, plan, { id: proposal, base: goodShop(), plan: { ...goodShop(), name: 'Other' }, note: 'Why' });
   const { body: made } = await newDevice(ALONE, siteId, { name: 'Pump room' });
   const { id: device } = made as { id: string };
   const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal, template };
+  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal, template, item };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
@@ -348,7 +360,7 @@ beforeAll(async () => {
 beforeEach(async () => {
   await database().delete(weatherYears);
   await database().delete(guestLinks);
-  for (const table of [devices, sitePhotos, templates]) await database().delete(table);
+  for (const table of [devices, sitePhotos, templates, shelfItems]) await database().delete(table);
   [own, foreign] = [await fill(OWN), await fill(FOREIGN)];
 });
 afterAll(async () => {

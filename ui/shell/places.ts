@@ -1,4 +1,5 @@
 import {
+  Archive,
   BookOpen,
   Boxes,
   CalendarCheck,
@@ -138,6 +139,14 @@ export const PLACES: readonly Place[] = [
     path: '/charges',
     key: 'H',
     menu: { group: 'Maintain', icon: Boxes },
+  },
+  {
+    name: 'Shelf',
+    says: 'what is owned and not fitted, on all sites',
+    of: 'all',
+    path: '/shelf',
+    key: 'K',
+    menu: { group: 'Maintain', icon: Archive },
   },
   {
     name: 'Planner',

@@ -3,8 +3,10 @@
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { AISLES, type Aisle, type BillItem, billOf, leftToBuy } from '@/core/fitting/bill';
+import { ownedOf } from '@/core/fitting/shelf';
 import type { Fitting, TickName } from '@/core/plan/fit-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
+import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { InUnits } from '@/ui/units/in-units';
 import { Plain, useUnits } from '@/ui/units/units';
 import { useTicks } from '../use-ticks';
@@ -18,7 +20,7 @@ const SAYS: Readonly<Record<TickName | 'open', string>> = {
 };
 
 /** Everything that the line is built of, by shop aisle, with what is bought, on the shelf or fitted. */
-export function PartsView() {
+export function PartsView({ shelf }: { shelf: readonly OnShelf[] }) {
   const { plan, section } = usePlan();
   const { say } = useUnits();
   const bill = useMemo(() => billOf(plan, section), [plan, section]);
@@ -67,7 +69,7 @@ export function PartsView() {
           key={aisle}
           name={name}
           items={shown.filter((i) => i.aisle === (aisle as Aisle))}
-          {...{ ticks, tick, currency }}
+          {...{ ticks, tick, currency, shelf }}
           cuts={(item) => cutsInWords(item, (m) => say(m, 'length'))}
         />
       ))}
@@ -88,6 +90,7 @@ function AisleOf({
   ticks,
   tick,
   currency,
+  shelf,
   cuts,
 }: {
   name: string;
@@ -95,6 +98,7 @@ function AisleOf({
   ticks: Fitting['ticks'];
   tick: (rows: readonly BillItem[], as: TickName | undefined) => void;
   currency: string;
+  shelf: readonly OnShelf[];
   cuts: (item: BillItem) => string | undefined;
 }) {
   if (items.length === 0) return null;
@@ -111,6 +115,7 @@ function AisleOf({
         {items.map((item) => {
           const state = ticks[item.key]?.as;
           const left = leftToBuy(item, ticks);
+          const owned = ownedOf(item, shelf);
           const cut = cuts(item);
           return (
             <li
@@ -126,6 +131,12 @@ function AisleOf({
                   {state && left > 0 && (
                     <span className="text-amber">
                       {item.count - left} {SAYS[state]}, {left} more to buy ·{' '}
+                    </span>
+                  )}
+                  {left > 0 && owned > 0 && state !== 'shelf' && (
+                    <span className="text-water">
+                      {owned} on the shelf: buying {owned >= left ? 'them' : 'all'} would double{' '}
+                      {owned === 1 ? 'it' : 'them'} ·{' '}
                     </span>
                   )}
                   {item.where[0] !== item.label && item.where.slice(0, 4).join(' · ')}

@@ -1,0 +1,20 @@
+import { readJson, respond } from '@/server/respond';
+import { putOnShelf, takeOffShelf } from '@/server/sites/shelf';
+
+interface Context {
+  params: Promise<{ siteId: string; itemId: string }>;
+}
+
+export function PUT(request: Request, { params }: Context): Promise<Response> {
+  return respond(async (who) => {
+    const { siteId, itemId } = await params;
+    return putOnShelf(who, siteId, itemId, await readJson(request));
+  });
+}
+
+export function DELETE(_request: Request, { params }: Context): Promise<Response> {
+  return respond(async (who) => {
+    const { siteId, itemId } = await params;
+    return takeOffShelf(who, siteId, itemId);
+  });
+}

@@ -1,0 +1,30 @@
+import { end } from '../piping/ends';
+import { isFound, ownedOf, type ShelfItem, shelfItemSchema } from './shelf';
+
+const nipple: ShelfItem = {
+  ...{ name: 'Hex nipple 1/2 in BSPT', count: 3, place: 'Drawer 4', boughtOn: null, for: 'the new drop' },
+  end: end('bspt', '1/2', 'male'),
+};
+
+it('finds an item by each word, in name, thread, place and use', () => {
+  expect(['1/2 bspt', 'DRAWER nipple', 'male', 'drop', ''].map((w) => isFound(nipple, w))).toEqual(Array(5).fill(true));
+  expect(['3/4', 'npt', 'nipple 5'].map((w) => isFound(nipple, w))).toEqual([false, false, false]);
+});
+
+it('counts what the bill needs by its name, spares with the rest', () => {
+  const shelf = [nipple, { name: 'hex nipple 1/2 in bspt ', count: 1 }, { name: 'Float drain', count: 9 }];
+  expect(ownedOf({ label: 'Hex nipple 1/2 in BSPT' }, shelf)).toBe(4);
+  expect(ownedOf({ label: 'Spare: Float drain' }, shelf)).toBe(9);
+  expect(ownedOf({ label: 'Hex nipple 3/8 in BSPT' }, shelf)).toBe(0);
+});
+
+it('refuses none, half a piece and an end that is not made', () => {
+  const at = (more: object) => shelfItemSchema.safeParse({ name: 'X', count: 1, ...more }).error?.issues[0]?.path;
+  expect([at({}), at({ name: ' ' }), at({ count: 0 }), at({ count: 1.5 })]).toEqual([
+    undefined,
+    ['name'],
+    ['count'],
+    ['count'],
+  ]);
+  expect(at({ end: { family: 'npt', size: '5/8', gender: 'male' } })).toEqual(['end', 'size']);
+});

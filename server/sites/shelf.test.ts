@@ -1,0 +1,42 @@
+import type { Pool } from 'mysql2/promise';
+import { database } from '../../db/client';
+import { FIRST_SITE_ID, sites } from '../../db/people';
+import { ALONE } from '../people/may';
+import { closeDatabase, freshDatabase } from '../test/database';
+import { listShelf, putOnShelf, takeOffShelf } from './shelf';
+
+const OTHER = '5c7e1b0a-0000-4000-8000-0000000000aa';
+const uuid = (): string => crypto.randomUUID();
+let pool: Pool;
+beforeAll(async () => {
+  pool = await freshDatabase('shelf');
+  await database().insert(sites).values({ id: OTHER, name: 'Other site' });
+});
+afterAll(() => closeDatabase(pool));
+
+test('what is sent twice is there once; a change of it takes its place', async () => {
+  const id = uuid();
+  for (const count of [2, 2, 5]) await putOnShelf(ALONE, FIRST_SITE_ID, id, { name: 'Float drain', count });
+  const own = (await listShelf(ALONE)).filter((i) => i.id === id);
+  expect(own).toEqual([expect.objectContaining({ name: 'Float drain', count: 5, siteId: FIRST_SITE_ID })]);
+  await takeOffShelf(ALONE, FIRST_SITE_ID, id);
+  expect((await listShelf(ALONE)).some((i) => i.id === id)).toBe(false);
+  await expect(takeOffShelf(ALONE, FIRST_SITE_ID, id)).rejects.toMatchObject({ status: 404 });
+});
+
+test('an id of another site and what is no item are refused at their field, and nothing is written', async () => {
+  const id = uuid();
+  await putOnShelf(ALONE, OTHER, id, { name: 'Union', count: 1 });
+  await expect(putOnShelf(ALONE, FIRST_SITE_ID, id, { name: 'Mine', count: 1 })).rejects.toMatchObject({ status: 409 });
+  for (const [input, field] of [
+    [{ name: '', count: 1 }, 'name'],
+    [{ name: 'X', count: 0 }, 'count'],
+    [{ name: 'X', count: 1, boughtOn: '2026-02-30' }, 'boughtOn'],
+    [{ name: 'X', count: 1, colour: 'red' }, 'colour'],
+  ] as const)
+    await expect(putOnShelf(ALONE, FIRST_SITE_ID, uuid(), input)).rejects.toMatchObject({
+      status: 422,
+      issues: [expect.objectContaining({ field: expect.stringContaining(field) })],
+    });
+  expect((await listShelf(ALONE)).map((i) => i.name)).toEqual(['Union']);
+});

@@ -1,0 +1,71 @@
+import { isDeepStrictEqual } from 'node:util';
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { z } from 'zod';
+import { type ShelfItem, shelfItemSchema } from '../../core/fitting/shelf';
+import { database } from '../../db/client';
+import { sites } from '../../db/people';
+import { shelfItems } from '../../db/schema';
+import { checked, RequestRefused } from '../errors';
+import { note } from '../people/audit';
+import { permittedSite, sitesOf, type Who } from '../people/may';
+import { checkedId, idSchema } from '../plan-id';
+import { inTransaction } from '../transaction';
+
+/** What a shelf of a site holds at most, and what is shown of all shelves. */
+const MOST = 2000;
+const LISTED = 4000;
+
+export interface OnShelf extends ShelfItem {
+  readonly id: string;
+  readonly siteId: string;
+  readonly site: string;
+}
+
+/** What lies on the shelves of all sites that somebody may see. */
+export async function listShelf(who: Who): Promise<OnShelf[]> {
+  const own = sitesOf(who, 'read');
+  const rows = await database()
+    .select({ id: shelfItems.id, siteId: shelfItems.siteId, site: sites.name, item: shelfItems.item })
+    .from(shelfItems)
+    .innerJoin(sites, eq(sites.id, shelfItems.siteId))
+    .where(own && inArray(shelfItems.siteId, own))
+    .orderBy(asc(shelfItems.at), asc(shelfItems.id))
+    .limit(LISTED);
+  return rows.map(({ item, ...row }) => ({ ...row, ...item }));
+}
+
+/** Puts something on the shelf of a site, or changes it; sent again it is the same. */
+export async function putOnShelf(who: Who, siteId: string, itemId: string, input: unknown): Promise<{ id: string }> {
+  const site = await permittedSite(who, 'log', siteId);
+  const id = checked(z.strictObject({ itemId: idSchema }), { itemId }).itemId;
+  const item = checked(shelfItemSchema, input);
+  await inTransaction(async (tx) => {
+    const [there] = await tx.select().from(shelfItems).where(eq(shelfItems.id, id)).for('update');
+    if (there && there.siteId !== site)
+      throw new RequestRefused(409, 'conflict', 'Another site has an item with this id already.', [
+        { field: 'itemId', message: 'Already used.' },
+      ]);
+    if (there && isDeepStrictEqual(there.item, item)) return;
+    if (!there && (await tx.$count(shelfItems, eq(shelfItems.siteId, site))) >= MOST)
+      throw new RequestRefused(409, 'conflict', `A shelf holds at most ${MOST} items. Remove some first.`);
+    if (there) await tx.update(shelfItems).set({ item }).where(eq(shelfItems.id, id));
+    else await tx.insert(shelfItems).values({ id, siteId: site, item });
+    await note(tx, who, { siteId: site, about: 'Shelf', says: [`${item.count} × ${item.name}.`] });
+  });
+  return { id };
+}
+
+/** Takes an item off the shelf altogether. */
+export async function takeOffShelf(who: Who, siteId: string, itemId: string): Promise<{ id: string }> {
+  const site = await permittedSite(who, 'log', siteId);
+  const id = checkedId('itemId', itemId);
+  const [row] = await database()
+    .select()
+    .from(shelfItems)
+    .where(and(eq(shelfItems.siteId, site), eq(shelfItems.id, id)));
+  if (!row)
+    throw new RequestRefused(404, 'not-found', 'There is no such item.', [{ field: 'itemId', message: 'Unknown.' }]);
+  await database().delete(shelfItems).where(eq(shelfItems.id, id));
+  await note(database(), who, { siteId: site, about: 'Shelf', says: [`Removed ${row.item.name}.`] });
+  return { id };
+}
