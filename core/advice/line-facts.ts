@@ -10,7 +10,7 @@ import { type Loss, lossesTo } from '../line/waterfall';
 import { type StagePlace, type Topology, topologyOf } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
 import { type Run, standing } from '../plan/runs';
-import { inPlace, surroundingsOf } from '../plan/surroundings';
+import { aroundStage, inPlace, surroundingsOf } from '../plan/surroundings';
 import { AirStream } from '../stream/air-stream';
 
 /** Less water than this is none. */
@@ -202,7 +202,7 @@ export class LineFacts {
     if (!comes || !this.at(stage)) return undefined;
     const air = new AirStream('real', comes.dryAirKgPerS, comes.vapourKgPerS, comes.temperatureC, comes.pressurePa);
     air.liquidKgPerS = comes.liquidKgPerS;
-    const shows = kindOf(stage.kind).shows?.(air, stage.parameters, inPlace(this.around, stage.place));
+    const shows = kindOf(stage.kind).shows?.(air, stage.parameters, aroundStage(this.around, stage));
     return shows?.find((s) => s.figure === name)?.value;
   }
 

@@ -6,6 +6,7 @@ import { shareDemand } from '../network/shares';
 import { type Topology, topologyOf } from '../network/topology';
 import type { Plan, Stage } from '../plan/plan';
 import { type Run, standing } from '../plan/runs';
+import { isElsewhere } from '../plan/surroundings';
 
 /** Where air leaves a stretch: its share, and the stretch that it begins; left out, it leaves the line. */
 export interface Departure {
@@ -25,8 +26,8 @@ export interface Stretch {
   readonly parameters: readonly Stage['parameters'][];
   /** Behind each stage; nothing at all where no air leaves the stretch. */
   readonly departures: readonly (readonly Departure[] | undefined)[] | undefined;
-  /** The places in which its stages stand; nothing at all where all stand where the line does. */
-  readonly places: readonly (string | undefined)[] | undefined;
+  /** Its stages where one stands elsewhere than the line; nothing at all where all stand where the line does. */
+  readonly placed: readonly Stage[] | undefined;
   /** Whether what is left at its end leaves the line. */
   readonly ends: boolean;
 }
@@ -158,7 +159,7 @@ export function prepare(plan: Plan, asks?: (stage: Stage) => number): PreparedLi
       passes: piece.stages.map((s) => kindOf(s.kind).pass),
       parameters: piece.stages.map((s) => s.parameters),
       departures: departures.some((d) => d) ? departures : undefined,
-      places: piece.stages.some((s) => s.place) ? piece.stages.map((s) => s.place) : undefined,
+      placed: piece.stages.some(isElsewhere) ? piece.stages : undefined,
       ends: isLast && (piece.run.into === null || !pieceOf(piece.run.into)),
     };
   });

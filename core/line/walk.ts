@@ -5,7 +5,7 @@ import { OutOfRange } from '../air/out-of-range';
 import type { ParametersOf } from '../equipment/index';
 import { type Kind, Refusal, type Surroundings } from '../equipment/shared/kind';
 import type { Plan, Stage } from '../plan/plan';
-import { inPlace, surroundingsOf } from '../plan/surroundings';
+import { aroundStage, surroundingsOf } from '../plan/surroundings';
 import { dryAirDensityKgPerM3, dryAirKgPerS } from '../quantity/flow-basis';
 import { AirStream, type Losses } from '../stream/air-stream';
 import { type PreparedLine, prepare, type Stretch } from './prepare';
@@ -96,7 +96,7 @@ export function walkPrepared(
     kept === null ? NO_FIGURES : kept?.length === KEPT * stages.length ? kept : new Float64Array(KEPT * stages.length);
   if (problems.length > 0) blank(figures, 0, stages.length);
   for (let n = 0; n < stretches.length; n++) {
-    const { draws, after, first, passes, parameters, departures, places, ends } = stretches[n] as Stretch;
+    const { draws, after, first, passes, parameters, departures, placed, ends } = stretches[n] as Stretch;
     let walked = 0;
     try {
       let air = taken?.[n];
@@ -117,7 +117,7 @@ export function walkPrepared(
       for (let k = KEPT * first; walked < passes.length; walked++, k += KEPT) {
         air.enterStage();
         if (onEnter) onEnter(first + walked, air);
-        const here = places ? inPlace(around, places[walked]) : around;
+        const here = placed ? aroundStage(around, placed[walked] as Stage) : around;
         (passes[walked] as Kind['pass'])(air, parameters[walked] as Stage['parameters'], here);
         if (kept !== null) {
           figures[k] = air.temperatureC;

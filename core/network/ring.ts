@@ -3,7 +3,7 @@ import { kindOf } from '../equipment/index';
 import { Refusal } from '../equipment/shared/kind';
 import type { Branch, Plan, Stage } from '../plan/plan';
 import { pathTo } from '../plan/runs';
-import { inPlace, surroundingsOf } from '../plan/surroundings';
+import { aroundStage, surroundingsOf } from '../plan/surroundings';
 import { dryAirDensityKgPerM3 } from '../quantity/flow-basis';
 import { AirStream } from '../stream/air-stream';
 import { type Asks, enteredEnds, type Flows, flowsThrough } from './shares';
@@ -37,7 +37,7 @@ function squareLoss(plan: Plan): (stage: Stage, flowM3PerS: number) => number {
     kind !== 'intake' && kind !== 'compressor' && kind !== 'outlet' && !holdsPressure(kind);
   return (stage, flow) => {
     if (!passes(stage.kind) || flow === 0) return 0;
-    const here = inPlace(around, stage.place);
+    const here = aroundStage(around, stage);
     const air = new AirStream('ideal', Math.abs(flow) * kgPerM3, 0, here.roomTemperatureC, p0);
     try {
       kindOf(stage.kind).pass(air, stage.parameters, here);

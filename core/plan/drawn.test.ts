@@ -1,9 +1,11 @@
 import { demoPlan } from '../../db/demo';
+import { walk } from '../line/walk';
 import type { Leg } from '../piping/legs';
-import { insertStage, newStage, setParameter } from './edit';
+import { insertStage, newStage, setParameter, withSurvey } from './edit';
 import { setLegs } from './edit-legs';
 import { planSchema } from './plan';
-import { stageById } from './runs';
+import { relinked } from './relink';
+import { stageById, withStage } from './runs';
 
 const LEGS: Leg[] = [
   { to: 'up', lengthM: 2.1, fall: 0 },
@@ -43,5 +45,48 @@ describe('a drawn run', () => {
   it('is refused with its message at the leg', () => {
     const bad = setLegs(withPipe, 'p', [{ to: 'east', lengthM: 2, fall: 0.5 }]);
     expect(planSchema.safeParse(bad).error?.issues[0]?.path).toEqual(['stages', 5, 'fit', 'legs', 0, 'fall']);
+  });
+});
+
+describe('legs through other places', () => {
+  const yard = 'yard';
+  const through = (place: string | undefined): typeof drawn =>
+    setLegs(withPipe, 'p', [
+      { to: 'east', lengthM: 10, fall: 0.01 },
+      { to: 'east', lengthM: 10, fall: 0.01, ...(place && { place }) },
+    ]);
+  const endC = (plan: typeof drawn): number => walk(plan).at('p')?.temperatureC ?? Number.NaN;
+  const at = (plan: typeof drawn, c: number): typeof drawn => ({
+    ...plan,
+    survey: { ...plan.survey, places: plan.survey.places.map((p) => (p.id === yard ? { ...p, temperatureC: c } : p)) },
+  });
+
+  it('cool the air there, between all of it there and none', () => {
+    const [none, half] = [endC(at(through(undefined), -10)), endC(at(through(yard), -10))];
+    const all = endC(
+      at(
+        withStage(through(undefined), 'p', (s) => ({ ...s, place: yard })),
+        -10,
+      ),
+    );
+    expect(half).toBeLessThan(none - 1);
+    expect(half).toBeGreaterThan(all);
+    // Two pieces of pipe, one in each place, end the same (no other way of working it out).
+    const pieces = setLegs(insertStage(through(undefined), newStage('pipe', 'q'), 6), 'p', [
+      { to: 'east', lengthM: 10, fall: 0.01 },
+    ]);
+    const apart = withStage(setLegs(pieces, 'q', [{ to: 'east', lengthM: 10, fall: 0.01 }]), 'q', (s) => ({
+      ...s,
+      place: yard,
+    }));
+    expect(walk(at(apart, -10)).at('q')?.temperatureC).toBeCloseTo(half, 1);
+  });
+
+  it('go back to the place of their stage when a place is gone, and a plan that names none such is refused', () => {
+    const plan = through(yard);
+    const without = withSurvey(plan, { ...plan.survey, places: plan.survey.places.filter((p) => p.id !== yard) });
+    expect(pipeOf(without)?.fit?.legs?.[1]?.place).toBeUndefined();
+    expect(planSchema.safeParse(through('nowhere')).error?.issues[0]?.message).toContain('not in the survey');
+    expect(relinked(through('nowhere')).success).toBe(true);
   });
 });

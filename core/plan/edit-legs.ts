@@ -27,3 +27,13 @@ export function redrawn(stage: Stage, field: string, value: number | string): St
   const fallen = legs.map((l) => (isUpright(l.to) ? l : { ...l, fall: Math.min(MOST_FALL, value) }));
   return { ...stage, fit: { ...fit, legs: fallen } } as Stage;
 }
+
+/**
+ * Legs of which those whose place is gone pass through the place of their stage.
+ * @example inOwnPlace([{ to: 'up', lengthM: 2, fall: 0, place: 'yard' }], () => false) // [{"to":"up","lengthM":2,"fall":0}]
+ */
+export const inOwnPlace = (legs: readonly Leg[], isThere: (place: string | undefined) => boolean): Leg[] =>
+  legs.map((leg) => {
+    const { place: _, ...rest } = leg;
+    return isThere(leg.place) ? leg : rest;
+  });

@@ -1,6 +1,6 @@
 import { KINDS, type KindName, kindOf } from '../equipment/index';
 import { withDrawn } from './drawn';
-import { redrawn } from './edit-legs';
+import { inOwnPlace, redrawn, setLegs } from './edit-legs';
 import type { Plan, Stage } from './plan';
 import { allStages, MAIN, type Run, runOfStage, runsOf, standing, withRun, withStage } from './runs';
 import { type Survey, surveyAtmosphericPa } from './survey';
@@ -184,10 +184,18 @@ export function setParameters(plan: Plan, stageId: string, values: Readonly<Reco
  */
 export function withSurvey(plan: Plan, survey: Survey): Plan {
   const shift = surveyAtmosphericPa(survey) - surveyAtmosphericPa(plan.survey);
-  const gone = allStages(plan).filter((s) => s.place && !survey.places.some((p) => p.id === s.place));
+  const isThere = (place: string | undefined): boolean =>
+    place === undefined || survey.places.some((p) => p.id === place);
+  const gone = allStages(plan).filter((s) => !isThere(s.place));
   if (gone.length > 0)
     return withSurvey(
       gone.reduce((p, s) => setPlace(p, s.id, undefined), plan),
+      survey,
+    );
+  const lost = allStages(plan).filter((s) => s.fit?.legs?.some((l) => !isThere(l.place)));
+  if (lost.length > 0)
+    return withSurvey(
+      lost.reduce((p, s) => setLegs(p, s.id, inOwnPlace(s.fit?.legs ?? [], isThere)), plan),
       survey,
     );
   if (shift === 0) return { ...plan, survey };

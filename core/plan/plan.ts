@@ -166,7 +166,7 @@ export const currentPlanSchema = planFields.superRefine(({ survey, stages, branc
   const seen = new Set<string>();
   const kinds = new Map([stages, ...branches.map((b) => b.stages)].flat().map((s) => [s.id, s.kind]));
   const check = (
-    run: readonly Pick<Stage, 'id' | 'kind' | 'unit' | 'place'>[],
+    run: readonly Pick<Stage, 'id' | 'kind' | 'unit' | 'place' | 'fit'>[],
     draws: boolean,
     path: (string | number)[],
   ): void => {
@@ -178,6 +178,8 @@ export const currentPlanSchema = planFields.superRefine(({ survey, stages, branc
       if (s.unit !== undefined && !units.some((u) => u.id === s.unit)) refuse(i, 'There is no unit with this id.');
       if (s.place !== undefined && !survey.places.some((p) => p.id === s.place))
         refuse(i, 'There is no place with this id.');
+      if (s.fit?.legs?.some((l) => l.place !== undefined && !survey.places.some((p) => p.id === l.place)))
+        refuse(i, 'A leg passes through a place that is not in the survey.');
     });
   };
   check(stages, true, ['stages']);

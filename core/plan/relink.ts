@@ -1,4 +1,5 @@
-import { type Plan, planFieldsSchema, planSchema } from './plan';
+import { inOwnPlace } from './edit-legs';
+import { type Plan, planFieldsSchema, planSchema, type Stage } from './plan';
 import { allStages, runOfStage } from './runs';
 
 /**
@@ -23,10 +24,14 @@ export function relinked(document: unknown, was?: Plan): ReturnType<typeof planS
       next: stages.slice(at + 1).find((s) => kinds.has(s.id))?.id,
     };
   };
-  const known = <T extends { unit?: string | undefined; place?: string | undefined }>(stage: T): T => {
+  const isThere = (place: string | undefined): boolean =>
+    place === undefined || plan.survey.places.some((p) => p.id === place);
+  const known = <T extends Pick<Stage, 'unit' | 'place' | 'fit'>>(stage: T): T => {
     const { unit, place, ...rest } = stage;
+    const legs = stage.fit?.legs;
     return {
       ...rest,
+      ...(legs && { fit: { ...stage.fit, legs: inOwnPlace(legs, isThere) } }),
       ...(plan.units.some((u) => u.id === unit) && { unit }),
       ...(plan.survey.places.some((p) => p.id === place) && { place }),
     } as T;

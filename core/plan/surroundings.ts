@@ -32,12 +32,37 @@ export function inPlace(around: Surroundings, placeId: string | undefined): Surr
   return roomTemperatureC === undefined ? around : { ...around, roomTemperatureC };
 }
 
+/** As much of a stage as says where it stands. */
+type Placed = Pick<Stage, 'place' | 'fit'>;
+
+/**
+ * Whether a stage stands elsewhere than the line, or is drawn through another place.
+ * @example isElsewhere({ place: undefined, fit: undefined }) // false
+ */
+export const isElsewhere = ({ place, fit }: Placed): boolean =>
+  place !== undefined || (fit?.legs?.some((l) => l.place !== undefined) ?? false);
+
+/**
+ * What surrounds a stage: the place where it stands, and those that its legs pass through.
+ * @example aroundStage(around, { place: 'room', fit: undefined }).roomTemperatureC // 24
+ */
+export function aroundStage(around: Surroundings, { place, fit }: Placed): Surroundings {
+  const here = inPlace(around, place);
+  const legs = fit?.legs;
+  if (!legs?.some((l) => l.place !== undefined)) return here;
+  const lengthM = legs.reduce((sum, l) => sum + l.lengthM, 0);
+  const roomC = (id: string | undefined): number =>
+    (id === undefined ? undefined : around.rooms?.[id]) ?? here.roomTemperatureC;
+  const along = legs.map((l) => ({ share: l.lengthM / lengthM, roomC: roomC(l.place) }));
+  return { ...here, along };
+}
+
 /**
  * The surroundings of one stage, where it stands.
  * @example surroundingsAt(plan, stage('receiver')).roomTemperatureC // 24
  */
-export function surroundingsAt(plan: Plan, stage: Pick<Stage, 'place'>, basis: Basis = 'real'): Surroundings {
-  return inPlace(surroundingsOf(plan, basis), stage.place);
+export function surroundingsAt(plan: Plan, stage: Placed, basis: Basis = 'real'): Surroundings {
+  return aroundStage(surroundingsOf(plan, basis), stage);
 }
 
 /**

@@ -3,7 +3,7 @@ import type { AirStream } from '../../stream/air-stream';
 import { temperatureBehindWallC } from '../../stream/wall';
 import { askedField } from '../shared/build-fields';
 import { drained, drainFields } from '../shared/drain-fields';
-import { choiceField, defineKind, numberField, Refusal } from '../shared/kind';
+import { choiceField, defineKind, numberField, Refusal, type Surroundings } from '../shared/kind';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
 
 const MATERIALS = { copper: 'bare copper', dark: 'black steel or painted pipe', hose: 'rubber hose' } as const;
@@ -57,11 +57,17 @@ export function alongCoolingRun(inlet: AirStream, pipe: Pipe, roomC: number): Al
 
 /**
  * Lets the air cool along a pipe or hose, and then lose pressure in it.
- * @example coolAlong(air, { material: 'copper', size: '1/2', lengthM: 10 }, 20, 8e5).temperatureC // 30
+ * @example coolAlong(air, { material: 'copper', size: '1/2', lengthM: 10 }, { roomTemperatureC: 20 }, 8e5).temperatureC // 30
  */
-export function coolAlong(inlet: AirStream, pipe: Pipe, roomC: number, pressurePa: number): AirStream {
-  const endC = temperatureBehindWallC(inlet, wallOf(pipe), roomC);
-  return inlet.bringTo(endC, inlet.pressurePa).expandTo(pressurePa);
+export function coolAlong(
+  inlet: AirStream,
+  pipe: Pipe,
+  { roomTemperatureC, along }: Pick<Surroundings, 'roomTemperatureC' | 'along'>,
+  pressurePa: number,
+): AirStream {
+  for (const { share, roomC } of along ?? [{ share: 1, roomC: roomTemperatureC }])
+    inlet.bringTo(temperatureBehindWallC(inlet, wallOf(pipe) * share, roomC), inlet.pressurePa);
+  return inlet.expandTo(pressurePa);
 }
 
 const boreM = (p: { outsideDiameterM: number; wallM: number }): number => p.outsideDiameterM - 2 * p.wallM;
@@ -149,7 +155,7 @@ export const coolingRun = defineKind({
       throw new Refusal('wallM', 'A wall this thick leaves no bore. Check it and the outside diameter.');
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
     if (p.method === 'measured') inlet.bringTo(p.outletTemperatureC, pressurePa);
-    else coolAlong(inlet, p, around.roomTemperatureC, pressurePa);
+    else coolAlong(inlet, p, around, pressurePa);
     inlet.catchDrops(drained(p.drain, caughtAlong(p), around));
   },
   whyTemperature(inlet, p, around) {

@@ -36,7 +36,7 @@ export const hoseReel = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    coolAlong(inlet, pipe, around.roomTemperatureC, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
+    coolAlong(inlet, pipe, around, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),
   wider: widerHose,

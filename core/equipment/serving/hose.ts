@@ -58,7 +58,7 @@ export const hose = defineKind({
   pass(inlet, p, around) {
     const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
-    coolAlong(inlet, pipe, around.roomTemperatureC, pressurePa);
+    coolAlong(inlet, pipe, around, pressurePa);
   },
   wider: widerHose,
   whyPressure: whyHosePressure,

@@ -161,7 +161,7 @@ export const pipe = defineKind({
   }),
   pass(inlet, p, around) {
     const out = aboveAtmosphere(leavesPa(inlet, p), 'pipe', around);
-    coolAlong(inlet, tubeOf(p), around.roomTemperatureC, out);
+    coolAlong(inlet, tubeOf(p), around, out);
     if (p.legs > 0) inlet.catchDrops(drained(p.drain, caught(p), around));
   },
   wider(p) {

@@ -17,6 +17,8 @@ export interface Surroundings {
   readonly intakeRelativeHumidity: number;
   /** Temperatures of all places of the survey by their ids, for stages that stand elsewhere. */
   readonly rooms?: Readonly<Record<string, number>>;
+  /** Pieces of a run that is drawn through several places, in order: of its length, and the air there, °C. */
+  readonly along?: readonly { readonly share: number; readonly roomC: number }[];
   /** Share of the working time in which the compressor is loaded, 0…1: heat comes to a receiver only then. */
   readonly loadedShare: number;
   /** Whether the line loses its pressure when work ends, so that drains which need that can open. */
