@@ -1,4 +1,7 @@
 import { DESICCANT, is, TOWERS } from '../equipment/groups';
+import { measuresOf } from '../piping/legs';
+import { DRAWN_KINDS } from '../plan/drawn';
+import { setLegs } from '../plan/edit-legs';
 import type { Stage } from '../plan/plan';
 import { at, put, set } from './fix';
 import type { LineFacts } from './line-facts';
@@ -221,6 +224,36 @@ export const PIPEWORK: readonly Rule[] = [
                   ? `Its limit is ${say(JACKET_C[jacket], 'temperature')}; the air comes at ${say(airC, 'temperature')}.`
                   : `At ${say(line.roomC(s), 'temperature')} it grows stiff and cracks.`,
             set('Use one that resists it', s, { jacket: 'nitrile' }),
+          ),
+        ];
+      }),
+  },
+  {
+    id: 'A43',
+    grade: 'should',
+    when: 'a run that is drawn with a low point at which no drain hangs',
+    fix: 'A drain at each low point, or let the run fall past it.',
+    source: 'common practice: water stands in any low point, whatever made it',
+    finds: (line) =>
+      DRAWN_KINDS.flatMap((kind) => line.of(kind)).flatMap((s) => {
+        const legs = s.fit?.legs;
+        const wet = legs ? measuresOf(legs).undrained : [];
+        if (!legs || wet.length === 0) return [];
+        const where = wet.map((i) => i + 1).join(', ');
+        return [
+          at(
+            s,
+            `${s.name} has a low point without a drain.`,
+            `Water stands at the end of leg ${where} of its run: it corrodes, freezes, and comes to the tool in slugs.`,
+            {
+              does: wet.length === 1 ? 'Hang a drain there' : 'Hang a drain at each',
+              edit: (plan) =>
+                setLegs(
+                  plan,
+                  s.id,
+                  legs.map((leg, i) => (wet.includes(i) ? { ...leg, drain: true } : leg)),
+                ),
+            },
           ),
         ];
       }),

@@ -43,6 +43,8 @@ interface Turned {
 class Shelf {
   private readonly turned: readonly Turned[];
   private readonly onto = new Map<string, readonly Turned[]>();
+  /** What was asked for before. */
+  readonly found = new Map<string, Chains>();
 
   constructor(parts: readonly Part[]) {
     this.turned = parts.flatMap((part) => {
@@ -194,7 +196,33 @@ function whyNone(from: End, to: End, parts: readonly Part[], limits: ChainLimits
  * @example chainsBetween(end('flare-37', '-8', 'male'), end('tube', '3/8'), PARTS, { temperatureC: 150, gaugePa: 1e6, leastBoreM: 0.005 }).best[0].joints // 3
  */
 export function chainsBetween(from: End, to: End, parts: readonly Part[], limits: ChainLimits, most = 3): Chains {
+  const known = shelfOf(parts).found;
+  const key = `${keyOf(from)} | ${keyOf(to)} | ${bearing(parts, limits)} | ${most}`;
+  let chains = known.get(key);
+  if (!chains) {
+    chains = search(from, to, parts, limits, most);
+    if (known.size >= MOST_KEPT) known.clear();
+    known.set(key, chains);
+  }
+  return chains;
+}
+
+function search(from: End, to: End, parts: readonly Part[], limits: ChainLimits, most: number): Chains {
   if (mates(from, to).verdict === 'yes') return { ok: true, best: [chainOf([], from, to)] };
   const best = enumerate(from, to, parts, limits, most);
   return best.length > 0 ? { ok: true, best } : whyNone(from, to, parts, limits);
+}
+
+/** Chains that are kept: a plant has some hundred pairs of ends. */
+const MOST_KEPT = 2000;
+
+/** How many parts bear each limit: limits of the same counts leave the same parts. */
+function bearing(parts: readonly Part[], { temperatureC, gaugePa, leastBoreM }: ChainLimits): string {
+  const counts = [0, 0, 0];
+  for (const p of parts) {
+    if (p.mostC >= temperatureC) counts[0] = (counts[0] as number) + 1;
+    if (p.mostGaugePa >= gaugePa) counts[1] = (counts[1] as number) + 1;
+    if (p.boreM >= leastBoreM - 1e-6) counts[2] = (counts[2] as number) + 1;
+  }
+  return counts.join(' ');
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { endSchema } from '../piping/ends';
+import { END_FAMILIES, endSchema } from '../piping/ends';
 import { legsSchema } from '../piping/legs';
 
 /** How a stage is joined to what is before it and behind it, as far as somebody looked; the rest is typical of its kind. */
@@ -8,13 +8,13 @@ export const fitSchema = z.strictObject({
   in: endSchema.optional(),
   out: endSchema.optional(),
   /** The tube between it and the stage before, by its outside diameter; “close”, screwed together without one. */
-  tube: z.string().max(12).optional(),
+  tube: z.enum(['close', ...END_FAMILIES.tube.sizes]).optional(),
   /** Length of that tube. */
   tubeM: z.number().min(0.05).max(20).optional(),
   /** The run of a pipe, a hose or a cooling run, as it is drawn; of another thing, that of the tube to it. */
   legs: legsSchema.optional(),
   /** Chains chosen in place of the best, by the joint. */
-  chains: z.partialRecord(z.enum(['in', 'out', 'tube']), z.string().max(400)).optional(),
+  chains: z.partialRecord(z.enum(['in', 'tube']), z.string().max(600)).optional(),
 });
 export type Fit = z.infer<typeof fitSchema>;
 

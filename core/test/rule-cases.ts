@@ -3,7 +3,9 @@ import { type DayRemark, judgeDay } from '../day/judge-day';
 import { simulateDay } from '../day/simulate-day';
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
+import type { Leg } from '../piping/legs';
 import { removeStage } from '../plan/edit';
+import { setLegs } from '../plan/edit-legs';
 import type { Plan } from '../plan/plan';
 import {
   all,
@@ -24,6 +26,8 @@ import {
   working,
 } from './good-lines';
 import { stageOf } from './plan-of';
+
+const LEVEL: Leg = { to: 'east', lengthM: 8, fall: 0.015 };
 
 // For each rule a good line, and the fault on which the rule must speak. Without the fault it must be silent: the two lines
 // differ by nothing else. Conditions and limits: common practice and the standards that the rule names.
@@ -362,6 +366,10 @@ export const CASES: Readonly<Record<string, Case>> = {
   A24: [
     withLine(goodSpray, but('bead-cartridge', { charge: 'oven', ovenC: 115 })),
     but('bead-cartridge', { ovenC: 230 }),
+  ],
+  A43: [
+    withLine(goodPlant, (p) => setLegs(p, 'drop-pipe', [LEVEL, { to: 'down', lengthM: 3, fall: 0 }])),
+    (p) => setLegs(p, 'drop-pipe', [{ to: 'down', lengthM: 2, fall: 0 }, LEVEL, { to: 'up', lengthM: 1, fall: 0 }]),
   ],
   A23: [
     withLine(goodShop, unitOf('coalescing-filter', 'u1', 'Trolley'), unitOf('fine', 'u2', 'Second trolley')),
