@@ -107,6 +107,33 @@ test('a leak test is corrected for its temperature, judged, and opens the log', 
   await expect(page.getByText(/Leak test of a line that is new: It leaks/)).toBeVisible();
 });
 
+test('what is on the shelf is found by its thread, and Parts says that it need not be bought', async ({ page }) => {
+  await page.goto('/shelf');
+  await settled(page);
+  const form = page.getByRole('form', { name: 'Put on the shelf' });
+  await form.getByRole('button', { name: 'Put on the shelf' }).click();
+  await expect(page.getByText('Say what it is.')).toBeVisible();
+  await form.getByLabel('What it is').fill('Hex nipple 3/8 in BSPT');
+  await form.getByLabel('How many').fill('2');
+  await form.getByLabel('One of its ends').fill('3/8 in BSPT, male (R)');
+  await form.getByLabel('Where it lies').fill('Drawer 9');
+  await form.getByRole('button', { name: 'Put on the shelf' }).click();
+  const row = page.getByRole('row').filter({ hasText: 'Drawer 9' });
+  await expect(row).toBeVisible();
+  await page.getByLabel('Find by name, thread or place').fill('3/8 male');
+  await expect(page.getByRole('row')).toHaveCount(2); // with the headings
+  await page.goto('/lines/d0000000-0000-4000-8000-000000000001/fitting/parts');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Hex nipple 3/8 in BSPT' })).toContainText(
+    '2 already on the shelf',
+  );
+  await page.goto('/shelf');
+  for (let left = 1; left >= 0; left--) {
+    await row.getByRole('button', { name: /^Take one/ }).click();
+    if (left > 0) await expect(row).toContainText(String(left));
+  }
+  await expect(row).toHaveCount(0);
+});
+
 test('the pages of the fitting meet AA with everything open', async ({ page }) => {
   await page.goto('/lines/d0000000-0000-4000-8000-000000000001/fitting/joints');
   await settled(page);

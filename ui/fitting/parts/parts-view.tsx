@@ -134,12 +134,10 @@ function AisleOf({
                     </span>
                   )}
                   {left > 0 && owned > 0 && state !== 'shelf' && (
-                    <span className="text-water">
-                      {owned} on the shelf: buying {owned >= left ? 'them' : 'all'} would double{' '}
-                      {owned === 1 ? 'it' : 'them'} ·{' '}
-                    </span>
+                    <span className="text-water">▲ {owned} already on the shelf · </span>
                   )}
-                  {item.where[0] !== item.label && item.where.slice(0, 4).join(' · ')}
+                  {(item.where.length > 1 || !item.label.startsWith(item.where[0] ?? '')) &&
+                    item.where.slice(0, 4).join(' · ')}
                   {item.where.length > 4 && ` · and ${item.where.length - 4} more`}
                   {cut && ` · ${cut}`}
                 </span>
@@ -151,7 +149,12 @@ function AisleOf({
                 className="control no-print w-32 shrink-0 max-sm:ml-auto max-sm:min-h-12"
                 aria-label={`State of ${item.label}`}
                 value={state ?? 'open'}
-                onChange={(e) => tick([item], e.target.value === 'open' ? undefined : (e.target.value as TickName))}
+                onChange={(e) => {
+                  const as = e.target.value === 'open' ? undefined : (e.target.value as TickName);
+                  // From the shelf no more than lies there, where it is known.
+                  const count = as === 'shelf' && owned > 0 ? Math.min(owned, item.count) : item.count;
+                  tick([{ ...item, count }], as);
+                }}
               >
                 {Object.entries(SAYS).map(([value, text]) => (
                   <option key={value} value={value}>
