@@ -231,7 +231,7 @@ export const PIPEWORK: readonly Rule[] = [
   {
     id: 'A43',
     grade: 'should',
-    when: 'a run that is drawn with a low point at which no drain hangs',
+    when: 'a drawn run with a low point that has no drain',
     fix: 'A drain at each low point, or let the run fall past it.',
     source: 'common practice: water stands in any low point, whatever made it',
     finds: (line) =>
@@ -246,7 +246,7 @@ export const PIPEWORK: readonly Rule[] = [
             `${s.name} has a low point without a drain.`,
             `Water stands at the end of leg ${where} of its run: it corrodes, freezes, and comes to the tool in slugs.`,
             {
-              does: wet.length === 1 ? 'Hang a drain there' : 'Hang a drain at each',
+              does: wet.length === 1 ? 'Fit a drain there' : 'Fit a drain at each',
               edit: (plan) =>
                 setLegs(
                   plan,

@@ -88,7 +88,7 @@ function joinStep(
   };
 }
 
-/** What is made on the bench before a thing hangs on the wall: gauge, plugs, arrow and bracket. */
+/** What is made on the bench before a thing is mounted: gauge, plugs, arrow and bracket. */
 function benchStep(stage: Stage, next: Stage | undefined, number: number | undefined): AssemblyStep | undefined {
   const arrow = is(HAS_ARROW, stage.kind);
   const ports = gaugePortsOf(stage);

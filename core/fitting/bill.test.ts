@@ -45,7 +45,7 @@ function closes({ chosen, sides }: Joint): boolean {
 }
 
 describe('the bill', () => {
-  // Common practice: pump, cooler twice, trap twice, tank: six nuts and ferrules; counting five is how a Sunday is lost.
+  // Common practice: pump, cooler twice, trap twice, tank: six nuts and ferrules.
   it('counts six compression nuts for a cooler and a trap before the tank, and two spare', () => {
     const bill = billOf(discharge());
     expect(bill.items.find((i) => i.key === 'sealing:nut 3/8')?.count).toBe(6);

@@ -62,7 +62,7 @@ export const USUAL_TUBE_M = 1;
  */
 export const keyOfChain = ({ parts }: Chain): string => parts.map((p) => p.id).join('+');
 
-/** The stages that a run leads its air through, and what hangs on it: jobs that others come behind stand at a tee. */
+/** The stages that a run leads its air through, and the jobs at its tees: those with other stages behind them. */
 function parted(run: Run): { through: readonly Stage[]; jobs: readonly { job: Stage; at: Stage }[] } {
   const joined = run.stages.filter((s) => !isHung(s) && !isApart(s));
   const isTap = (s: Stage): boolean => s.kind === 'outlet' && s !== joined.at(-1);

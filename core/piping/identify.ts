@@ -18,7 +18,7 @@ export interface Candidate {
   readonly confusable: readonly End[];
 }
 
-/** A caliper on a worn or taper thread; a pitch gauge held against four threads (estimates). */
+/** A caliper on a worn or taper thread; a pitch gauge on four threads (estimates). */
 export const DIAMETER_TOLERANCE_M = 8e-4;
 export const PITCH_TOLERANCE = 0.045;
 

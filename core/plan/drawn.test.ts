@@ -71,7 +71,7 @@ describe('legs through other places', () => {
     );
     expect(half).toBeLessThan(none - 1);
     expect(half).toBeGreaterThan(all);
-    // Two pieces of pipe, one in each place, end the same (no other way of working it out).
+    // Two pieces of pipe, one in each place, end the same by the walk of two stages.
     const pieces = setLegs(insertStage(through(undefined), newStage('pipe', 'q'), 6), 'p', [
       { to: 'east', lengthM: 10, fall: 0.01 },
     ]);
