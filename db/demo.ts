@@ -94,7 +94,16 @@ export function demoPlan(): Plan {
         ),
         'up 0.8, south 1.6 falling 2 %, down 0.5',
       ),
-      stage('coalescing-filter', DEMO_STAGES.coalescer, 'Coalescer 1 µm'),
+      {
+        ...stage('coalescing-filter', DEMO_STAGES.coalescer, 'Coalescer 1 µm'),
+        thing: {
+          ...{ maker: '', model: 'inline, 1 µm, 1/2 in', serial: '' },
+          installedOn: '2024-05-14',
+          warrantyUntil: '2026-05-14',
+          opens: 'Strap wrench, a quarter turn to the left. The float falls out with the bowl.',
+          settings: [],
+        },
+      },
       stage(
         'refrigerated-dryer',
         DEMO_STAGES.dryer,

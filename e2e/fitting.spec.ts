@@ -104,7 +104,7 @@ test('a leak test is corrected for its temperature, judged, and opens the log', 
   await page.getByRole('button', { name: 'Log this test' }).click();
   await expect(page.getByText('It is in the logbook.')).toBeVisible();
   await page.goto(`${line}/logbook/all`);
-  await expect(page.getByText(/Leak test of a line that is new: It leaks/)).toBeVisible();
+  await expect(page.getByText(/^Mara · Leak test of a line that is new: It leaks/)).toBeVisible();
 });
 
 test('what is on the shelf is found by its thread, and Parts says that it need not be bought', async ({ page }) => {
@@ -138,6 +138,8 @@ test('the pages of the fitting meet AA with everything open', async ({ page }) =
   await page.goto('/lines/d0000000-0000-4000-8000-000000000001/fitting/joints');
   await settled(page);
   for (const summary of await page.getByText('Change ends or parts').all()) await summary.click();
+  // As high as the page: what is half out of sight is not too small.
+  await page.setViewportSize({ width: 1280, height: await page.evaluate(() => document.documentElement.scrollHeight) });
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     .analyze();

@@ -13,6 +13,7 @@ export const PAGES = [
   `${DEMO}/fitting/parts`,
   `${DEMO}/fitting/assembly`,
   `${DEMO}/fitting/leak-test`,
+  `${DEMO}/fitting/things`,
   '/lines/d0000000-0000-4000-8000-000000000002/fitting',
   `${DEMO}/water`,
   `${DEMO}/water/year`,

@@ -18,6 +18,7 @@ import { JointsView } from './fitting/joints/joints-view';
 import { LeakTestView } from './fitting/leak-test/leak-test-view';
 import { PartsView } from './fitting/parts/parts-view';
 import { RunView } from './fitting/run/run-view';
+import { ThingsView } from './fitting/things/things-view';
 import { LineView } from './line-section/line-view';
 import { AllView } from './logbook/all-view';
 import { LogbookView } from './logbook/logbook-view';
@@ -66,6 +67,7 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   parts: () => <PartsView shelf={[]} />,
   assembly: () => <AssemblyView />,
   'leak test': () => <LeakTestView />,
+  things: () => <ThingsView />,
   advice: () => <AdviceView />,
   compare: (plan) => (
     <CompareView

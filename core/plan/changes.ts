@@ -135,6 +135,7 @@ function ofStages(before: Plan, after: Plan): Change[] {
           ['checkFilter', { label: 'check filter', options: { true: 'yes' } }],
           ['place', { label: 'stands in', options: namesOf(before.survey.places, after.survey.places) }],
           ['fit', { label: 'run and joints' }],
+          ['thing', { label: 'what is installed' }],
           ['unit', { label: 'part of the unit', options: namesOf(before.units, after.units) }],
         ],
         was,

@@ -90,3 +90,15 @@ describe('legs through other places', () => {
     expect(relinked(through('nowhere')).success).toBe(true);
   });
 });
+
+it('what is installed: a warranty that ends before it begins, a day that is none and a setting without a value are refused', () => {
+  const at = (thing: object) =>
+    planSchema
+      .safeParse(withStage(withPipe, 'p', (s) => ({ ...s, thing }) as typeof s))
+      .error?.issues[0]?.path.slice(3)
+      .join('.');
+  expect(at({ installedOn: '2026-03-02', warrantyUntil: '2026-03-02' })).toBeUndefined();
+  expect(at({ installedOn: '2026-03-02', warrantyUntil: '2026-03-01' })).toBe('warrantyUntil');
+  expect(at({ installedOn: '2026-02-30' })).toBe('installedOn');
+  expect(at({ settings: [{ what: 'Cut-out', value: '', foundOn: '2026-01-02' }] })).toBe('settings.0.value');
+});

@@ -7,6 +7,7 @@ import { type Fit, fitSchema, fittingSchema } from './fit-fields';
 import { maintenanceSchema } from './maintenance-settings';
 import { moneySchema } from './money';
 import { idField as id, nameField as name, surveySchema } from './survey';
+import { type Thing, thingSchema } from './thing-fields';
 import { upgradePlan } from './upgrade';
 
 export const PLAN_FORMAT = 'cool-dram-plan';
@@ -32,6 +33,8 @@ function stageSchema(kind: KindName, parameters: z.ZodObject) {
     place: id.optional(),
     /** How it is joined and drawn, as far as somebody said so. */
     fit: fitSchema.optional(),
+    /** What is installed: its plate, how it opens, its settings. */
+    thing: thingSchema.optional(),
     /** Where its numbers come from, as far as somebody said so; the rest is typical or assumed. */
     known: z.partialRecord(z.enum(Object.keys(parameters.shape) as [string, ...string[]]), z.enum(KNOWN)).optional(),
   });
@@ -47,6 +50,7 @@ export type Stage = {
     unit?: string | undefined;
     place?: string | undefined;
     fit?: Fit | undefined;
+    thing?: Thing | undefined;
     known?: { readonly [field: string]: Known | undefined } | undefined;
   };
 }[KindName];

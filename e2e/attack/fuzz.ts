@@ -97,6 +97,7 @@ const LINE_PAGES = [
   'fitting/parts',
   'fitting/assembly',
   'fitting/leak-test',
+  'fitting/things',
   'water',
   'water/plan',
   'water/weather',

@@ -11,6 +11,7 @@ const VIEWS = [
   ['/parts', 'Parts'],
   ['/assembly', 'Assembly'],
   ['/leak-test', 'Leak test'],
+  ['/things', 'Installed'],
 ] as const;
 
 /** What all pages of the fitting have: their parts. */

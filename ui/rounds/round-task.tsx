@@ -44,6 +44,11 @@ export function RoundTask({
           {kindOf(stage.kind).label.toLowerCase()} · {place}
         </p>
       </div>
+      {stage.thing?.opens && (
+        <p>
+          <span className="font-medium">How this one opens:</span> {stage.thing.opens}
+        </p>
+      )}
       {task.cautions.length > 0 && (
         <Cautions ids={task.cautions.filter((c) => c !== 'C07' || task.isolates).slice(0, 3)} />
       )}

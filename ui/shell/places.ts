@@ -100,6 +100,7 @@ export const PLACES: readonly Place[] = [
   { name: 'Parts', says: 'the bill, by shop aisle', of: 'line', path: '/fitting/parts' },
   { name: 'Assembly', says: 'how it is put together, step by step', of: 'line', path: '/fitting/assembly' },
   { name: 'Leak test', says: 'shut in, correct, record', of: 'line', path: '/fitting/leak-test' },
+  { name: 'Installed', says: 'plates, ages, settings, how each opens', of: 'line', path: '/fitting/things' },
   {
     name: 'Compressor cycle',
     says: 'starts, loads, what the drains pass',

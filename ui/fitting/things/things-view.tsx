@@ -1,0 +1,48 @@
+'use client';
+
+import { useState } from 'react';
+import { itemNumbers } from '@/core/fitting/drawing';
+import type { Stage } from '@/core/plan/plan';
+import { allStages, stageById, standing, withStage } from '@/core/plan/runs';
+import type { Thing } from '@/core/plan/thing-fields';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { ThingForm } from './thing-form';
+
+/** What is installed: the plate, the age, the warranty, how it opens, and its settings as last found. */
+export function ThingsView() {
+  const { plan, edit } = usePlan();
+  const things = allStages(standing(plan)).filter((s) => s.kind !== 'outlet' && s.kind !== 'intake');
+  const numbers = itemNumbers(plan);
+  const [picked, setPicked] = useState<string>();
+  const chosen = stageById(plan, picked) ?? things[0];
+  const save = (id: string, thing: Thing): void => edit((p) => withStage(p, id, (s) => ({ ...s, thing }) as Stage));
+  return (
+    <div className="grid items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
+      <section aria-label="Things of the line">
+        <ul className="grid">
+          {things.map((s) => (
+            <li key={s.id}>
+              <button
+                type="button"
+                aria-pressed={s.id === chosen?.id}
+                className={`grid min-h-12 w-full grid-cols-[1.75rem_1fr] border-b border-hairline py-1.5 pr-2 text-left ${s.id === chosen?.id ? 'bg-sunk' : ''}`}
+                onClick={() => setPicked(s.id)}
+              >
+                <span className="font-semibold">{numbers.get(s.id)}</span>
+                <span className="min-w-0 break-words">
+                  {s.name}
+                  <span className="block text-[0.82rem] text-quiet">
+                    {[s.thing?.maker, s.thing?.model, s.thing?.installedOn && `since ${s.thing.installedOn}`]
+                      .filter(Boolean)
+                      .join(' · ') || 'nothing written down yet'}
+                  </span>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {chosen && <ThingForm key={chosen.id} stage={chosen} onThing={(thing) => save(chosen.id, thing)} />}
+    </div>
+  );
+}
