@@ -5,10 +5,11 @@ import { walk } from '../line/walk';
 import { type End, endInWords } from '../piping/ends';
 import { mates } from '../piping/mates';
 import type { Plan, Stage } from '../plan/plan';
-import { allStages, standing } from '../plan/runs';
-import { itemNumbers } from './drawing';
+import { allStages, runOfStage, standing } from '../plan/runs';
+import { drawingOf, itemNumbers } from './drawing';
 import { methodOf } from './joint-methods';
 import { type Joint, jointsOf } from './joints';
+import { mountingOf } from './mounting';
 import type { Part } from './parts';
 import { gaugePortsOf, isConduit } from './ports';
 import { isStanding } from './unions';
@@ -111,7 +112,7 @@ function benchStep(stage: Stage, next: Stage | undefined, number: number | undef
   };
 }
 
-function mountStep(stage: Stage, number: number | undefined): AssemblyStep {
+function mountStep(stage: Stage, number: number | undefined, facts: readonly string[]): AssemblyStep {
   const bowl = is(FILTERS, stage.kind) || stage.kind === 'separator';
   const name = `${stage.name}${number ? ` (${number})` : ''}`;
   return {
@@ -121,6 +122,7 @@ function mountStep(stage: Stage, number: number | undefined): AssemblyStep {
     how: [
       ...(bowl ? [`Upright; leave the length of its bowl and {${DROP_OUT_MM} mm} under it, to drop the bowl.`] : []),
       ...(isStanding(stage) ? ['Room beside it as its plate asks; pads under what shakes.'] : []),
+      ...facts,
     ],
     tools: ['drill', 'level'],
     cautions: [],
@@ -160,6 +162,11 @@ export function assemblyOf(plan: Plan, section: Section = walk(plan)): AssemblyS
   const stages = allStages(line).filter((s) => s.kind !== 'intake' && s.kind !== 'outlet');
   const things = stages.filter((s) => !isConduit(s) && s.kind !== 'gauge' && s.kind !== 'coupler');
   const joints = jointsOf(plan, section);
+  const marks = new Map(drawingOf(plan, section).marks.map((m) => [m.stageId, m]));
+  const facts = (s: Stage): string[] => {
+    const run = runOfStage(line, s.id)?.stages ?? [];
+    return mountingOf(section, s, run[run.indexOf(s) - 1], marks.get(s.id)?.along ?? 'east');
+  };
   const tank = stages.find((s) => s.kind === 'receiver');
   const ahead = joints.findIndex((j) => j.stageId === tank?.id && j.at === 'in');
   // From the tank outwards: what is behind it, then back from it towards the compressor.
@@ -168,7 +175,7 @@ export function assemblyOf(plan: Plan, section: Section = walk(plan)): AssemblyS
   const first = ordered.find((j) => !isHose(j));
   const steps: (AssemblyStep | undefined)[] = [
     ...stages.map((s) => benchStep(s, stages[stages.indexOf(s) + 1], numbers.get(s.id))),
-    ...things.map((s) => mountStep(s, numbers.get(s.id))),
+    ...things.map((s) => mountStep(s, numbers.get(s.id), facts(s))),
     ...stages.filter(isConduit).map((s) => runStep(s, numbers.get(s.id))),
     ...ordered.map((j) => joinStep(j, isHose(j) ? 'hose' : 'join', numbers, tank !== undefined && j === first)),
   ];

@@ -29,6 +29,8 @@ export interface Mark {
   readonly at: Point;
   /** Where the air comes to it, when that is not where it stands. */
   readonly from: Point;
+  /** The way in which it comes. */
+  readonly along: Leg['to'];
   readonly isJob: boolean;
 }
 
@@ -122,7 +124,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
       if (own) {
         straight(stage.id, own.legs, own.drawn);
         const place = middle(from, pointsOf(own.legs, from)[1] as Point);
-        marks.push({ ...mark, at: place, from: place });
+        marks.push({ ...mark, at: place, from: place, along: facing });
       } else {
         const drawn = isDrawable(stage) ? undefined : stage.fit?.legs;
         if (tube && i > 0)
@@ -130,7 +132,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
         else if (i > 0 || run.from !== null) at = on(facing);
         // A job that others come behind hangs below the run, at its tee.
         const isBeside = mark.isJob && i < stages.length - 1;
-        marks.push({ ...mark, at: isBeside ? on('down') : at, from: isBeside ? at : tube ? at : from });
+        marks.push({ ...mark, at: isBeside ? on('down') : at, from: isBeside || tube ? at : from, along: facing });
         if (isBeside) past.push([from, at]);
       }
       leaves.set(stage.id, { at, along: facing, taken: 0 });

@@ -39,14 +39,18 @@ export function ThreadFinder() {
             return undefined;
           }}
         />
-        <ChoiceInput
-          id="thread-pitch"
-          label="Pitch"
-          value={String(measured.perInch)}
-          options={Object.fromEntries(PER_INCH.map((n) => [String(n), `${n} an inch · ${perInchOf(n).toFixed(2)} mm`]))}
-          help="With a pitch gauge, or count crests along a rule."
-          onCommit={(n) => setMeasured((m) => ({ ...m, perInch: Number(n) }))}
-        />
+        <div className="sm:col-span-2">
+          <ChoiceInput
+            id="thread-pitch"
+            label="Pitch"
+            value={String(measured.perInch)}
+            options={Object.fromEntries(
+              PER_INCH.map((n) => [String(n), `${n} an inch · ${perInchOf(n).toFixed(2)} mm`]),
+            )}
+            help="With a pitch gauge, or count crests along a rule."
+            onCommit={(n) => setMeasured((m) => ({ ...m, perInch: Number(n) }))}
+          />
+        </div>
       </div>
       {found.length === 0 ? (
         <p className="text-quiet">

@@ -19,7 +19,17 @@ export function ThingsView() {
   return (
     <div className="grid items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <section aria-label="Things of the line">
-        <ul className="grid">
+        <label className="grid gap-1 lg:hidden">
+          <span className="font-medium">Thing</span>
+          <select className="control min-h-12" value={chosen?.id} onChange={(e) => setPicked(e.target.value)}>
+            {things.map((s) => (
+              <option key={s.id} value={s.id}>
+                {numbers.get(s.id)} · {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <ul className="hidden lg:grid">
           {things.map((s) => (
             <li key={s.id}>
               <button
