@@ -98,6 +98,7 @@ describe('the bill', () => {
     ]);
     const row = billOf(drawn).items.find((i) => i.key === 'tube:copper 3/4');
     expect(row).toMatchObject({ count: 2, stockM: 5 }); // 3 + 1 m from one bar, 2 m from the other: 3 + 2 m leave no room for the saw
+    expect(row?.where).toEqual(['Pipe']);
     expect(count(drawn, 'Elbow for')).toBe(2);
     expect(count(drawn, 'Drip leg for')).toBe(1);
     // Every 1.2 m: 2 + 3 + 1 spans and one at the beginning.
@@ -131,6 +132,32 @@ describe('the bill', () => {
     };
     expect(billOf(ticked).toBuy).toBeCloseTo(bill.total - (item?.price ?? 0) * (item?.count ?? 0), 2);
     expect(billOf(ticked).total).toBe(bill.total);
+  });
+});
+
+describe('what is bought whole', () => {
+  it('is on the bill whatever it is: a hose reel, the valves of a pipe, a separator beside the line without a tee', () => {
+    const valved = setParameters(insertStage(demoPlan(), newStage('pipe', 'p'), 5), 'p', {
+      gateValves: 2,
+      halfElbows: 1,
+    });
+    const plan = insertStage(
+      insertStage(valved, newStage('hose-reel', 'zz'), 9),
+      newStage('oil-water-separator', 'ow'),
+      6,
+    );
+    expect([
+      count(plan, 'Gate valve'),
+      count(plan, 'Elbow, 45°'),
+      count(plan, 'equipment:zz'),
+      count(plan, 'equipment:ow'),
+    ]).toEqual([2, 1, 1, 1]);
+    expect(count(plan, 'branch 1/4 in')).toBe(count(demoPlan(), 'branch 1/4 in'));
+  });
+
+  it('says of a tube every place that it goes to', () => {
+    const tube = billOf(demoPlan()).items.find((i) => i.key === 'tube:tube 15 mm');
+    expect(tube?.where).toEqual(['to Finned cooler', 'to Cyclone', 'to Receiver']);
   });
 });
 

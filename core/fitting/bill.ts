@@ -12,7 +12,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
 import { cutStock } from './cut-stock';
 import { connectionsOf, type Joint, jointsOf } from './joints';
-import { GAUGE_PORT, gaugePortsOf, isConduit, isHung } from './ports';
+import { GAUGE_PORT, gaugePortsOf, isHung } from './ports';
 import { SUPPORTED_AS, supportsOf } from './supports';
 
 /** Aisles of the shop, in the order in which one goes through it. */
@@ -77,6 +77,17 @@ const ON_BRACKET = [
   'home-made-housing',
 ] as const;
 
+/** What is counted on a pipe besides its elbows; its tees are those of what leaves it, at the joints. */
+const BESIDE_ELBOWS = {
+  halfElbows: 'Elbow, 45°,',
+  gateValves: 'Gate valve',
+  ballValves: 'Ball valve',
+  globeValves: 'Globe valve',
+} as const;
+
+/** Kinds that are bought by length. */
+const BY_LENGTH = ['pipe', 'hose', 'cooling-run'] as const;
+
 /** Lengths as they are sold, m: where pipe threads are NPT in feet, elsewhere in metres (common practice, no source). */
 const STOCK = {
   npt: { copper: 3.05, steel: 6.4, other: 6.1 },
@@ -90,10 +101,18 @@ const cents = (x: number): number => Math.round(x * 100) / 100;
 class Rows {
   private readonly rows = new Map<string, BillItem>();
 
-  add(aisle: Aisle, label: string, price: number, where: string, count = 1, more: Partial<BillItem> = {}): void {
+  add(
+    aisle: Aisle,
+    label: string,
+    price: number,
+    where: string | readonly string[],
+    count = 1,
+    more: Partial<BillItem> = {},
+  ): void {
     if (count === 0) return;
     const key = `${aisle}:${more.key ?? label}`;
     const known = this.rows.get(key);
+    const places = [...(known?.where ?? []), ...(typeof where === 'string' ? [where] : where)];
     this.rows.set(key, {
       aisle,
       label,
@@ -102,7 +121,7 @@ class Rows {
       ...more,
       key,
       count: (known?.count ?? 0) + count,
-      where: known ? (known.where.includes(where) ? known.where : [...known.where, where]) : [where],
+      where: [...new Set(places)],
     });
   }
 
@@ -213,6 +232,14 @@ function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void
         s.name,
         s.parameters.elbows + s.parameters.longElbows,
       );
+      for (const [fitting, one] of Object.entries(BESIDE_ELBOWS))
+        rows.add(
+          'fittings',
+          `${one} for ${name}`,
+          6 + 400 * outsideM,
+          s.name,
+          s.parameters[fitting as keyof typeof BESIDE_ELBOWS],
+        );
       rows.add('fittings', `Drip leg for ${name}: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
       rows.add(
         'supports',
@@ -242,13 +269,9 @@ function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void
   }
   for (const [key, { label, stockM, outsideM, cuts: lengths, where }] of cuts) {
     const bars = cutStock(lengths, stockM);
-    const [first, ...rest] = where;
-    rows.add('tube', label, perMetre(outsideM) * stockM, first ?? '', bars.length, {
-      key,
-      stockM,
-      cutsM: bars.map((b) => b.cutsM),
+    rows.add('tube', label, perMetre(outsideM) * stockM, where, bars.length, {
+      ...{ key, stockM, cutsM: bars.map((b) => b.cutsM) },
     });
-    for (const w of rest) rows.add('tube', label, perMetre(outsideM) * stockM, w, 0, { key });
   }
 }
 
@@ -294,7 +317,7 @@ export function billOf(plan: Plan, section: Section = walk(plan)): Bill {
   const joints = jointsOf(plan, section);
   const rows = new Rows();
   for (const s of allStages(line)) {
-    if (isConduit(s) || s.kind === 'intake' || s.kind === 'outlet') continue;
+    if (is(BY_LENGTH, s.kind) || s.kind === 'intake' || s.kind === 'outlet') continue;
     const { price, own } = priceOfStage(line.money, s);
     rows.add('equipment', nameWithKind(s), price.first, s.name, 1, {
       key: s.id,

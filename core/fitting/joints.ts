@@ -1,6 +1,6 @@
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
-import { boreOfEndM, type End, endInWords, sizeInWords } from '../piping/ends';
+import { boreOfEndM, type End, sizeInWords } from '../piping/ends';
 import { measuresOf } from '../piping/legs';
 import { mates } from '../piping/mates';
 import type { Plan, Stage } from '../plan/plan';
@@ -188,10 +188,3 @@ function joinedByUnion(joint: Joint): Joint {
   const chosen = withUnion(joint.chosen, joint.sides[0].end);
   return { ...joint, chosen, union: chosen !== joint.chosen };
 }
-
-/**
- * What stands at a joint, in words.
- * @example inWords(jointsOf(plan, section)[0]).startsWith('Compressor') // true
- */
-export const inWords = ({ sides: [a, b] }: Joint): string =>
-  `${a.name} (${endInWords(a.end)}) to ${b.name} (${endInWords(b.end)})`;

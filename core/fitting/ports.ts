@@ -24,16 +24,9 @@ const CONDUITS: readonly KindName[] = ['pipe', 'hose', 'hose-reel', 'cooling-run
 export const isConduit = ({ kind }: Pick<Stage, 'kind'>): boolean => CONDUITS.includes(kind);
 
 /** Kinds that hang in a tee or a gauge port, and through which no air of the line goes. */
-const HUNG: readonly KindName[] = [
-  'gauge',
-  'test-point',
-  'relief-valve',
-  'unloader',
-  'oil-water-separator',
-  'measured-stage',
-];
-/** Kinds that are not joined at all: they stand beside the line. */
-const APART: readonly KindName[] = ['intake', 'auxiliary-fan'];
+const HUNG: readonly KindName[] = ['gauge', 'test-point', 'relief-valve', 'unloader'];
+/** Kinds that no joint of the line leads to: they stand beside it, or inside the compressor. */
+const APART: readonly KindName[] = ['intake', 'auxiliary-fan', 'oil-water-separator', 'intercooler'];
 export const isHung = ({ kind }: Pick<Stage, 'kind'>): boolean => HUNG.includes(kind);
 export const isApart = ({ kind }: Pick<Stage, 'kind'>): boolean => APART.includes(kind);
 
