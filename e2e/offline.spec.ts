@@ -43,7 +43,10 @@ async function keptLine(page: Page): Promise<string> {
       const requests = await Promise.all(names.map(async (name) => (await caches.open(name)).keys()));
       return requests.flat().map(({ url }) => new URL(url).pathname);
     });
-  const wanted = ['/outbox', ...['today', 'rounds', 'rounds/go', 'logbook', 'advice'].map((p) => `/lines/${id}/${p}`)];
+  const wanted = [
+    '/outbox',
+    ...['today', 'rounds', 'rounds/go', 'logbook', 'advice', 'fitting/parts'].map((p) => `/lines/${id}/${p}`),
+  ];
   await expect.poll(kept, { timeout: 60_000 }).toEqual(expect.arrayContaining(wanted));
   return id;
 }
@@ -142,4 +145,21 @@ test('what the server refuses is set apart, corrected and sent; a page that is n
   await expect(page.getByRole('link', { name: /^Outbox/ })).toHaveCount(0);
   const mine = (await copyOf(page, id)).filter(({ entry }) => entry?.who === 'Ida');
   expect(mine).toHaveLength(2);
+});
+
+test('in the shop without signal: the list opens, what is bought is ticked, and is saved when there is signal again', async ({
+  page,
+  context,
+}) => {
+  const id = await keptLine(page);
+  await context.setOffline(true);
+  await page.goto(`/lines/${id}/fitting/parts`);
+  const first = page.getByRole('region', { name: 'Fittings and valves' }).getByRole('combobox').first();
+  await first.selectOption('bought');
+  await page.reload();
+  await expect(first).toHaveValue('bought');
+  await context.setOffline(false);
+  await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 20_000 });
+  await page.reload();
+  await expect(first).toHaveValue('bought');
 });

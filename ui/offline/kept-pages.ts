@@ -2,7 +2,10 @@
 export const PAGES = 'pages.';
 
 /** What of a line is kept on a device that has opened it, to be opened without a network. */
-const OF_A_LINE = ['today', 'rounds', 'rounds/go', 'rounds/sheet', 'logbook', 'line', 'water', 'charges', 'advice'];
+const OF_A_LINE = [
+  ...['today', 'rounds', 'rounds/go', 'rounds/sheet', 'logbook', 'line', 'water', 'charges', 'advice'],
+  ...['fitting/parts', 'fitting/assembly', 'fitting/leak-test'],
+];
 /** What else is. */
 const OF_ALL = ['/', '/outbox'];
 
