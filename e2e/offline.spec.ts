@@ -154,8 +154,10 @@ test('in the shop without signal: the list opens, what is bought is ticked, and 
   const id = await keptLine(page);
   await context.setOffline(true);
   await page.goto(`/lines/${id}/fitting/parts`);
+  await settled(page);
   const first = page.getByRole('region', { name: 'Fittings and valves' }).getByRole('combobox').first();
   await first.selectOption('bought');
+  await expect(page.getByTestId('save-status')).not.toHaveText('Saved');
   await page.reload();
   await expect(first).toHaveValue('bought');
   await context.setOffline(false);
