@@ -155,6 +155,25 @@ describe('what is bought whole', () => {
     expect(count(plan, 'branch 1/4 in')).toBe(count(demoPlan(), 'branch 1/4 in'));
   });
 
+  it('has a gasket of each size at a flanged reducer, and a tee where a run comes back', () => {
+    const joints = jointsOf(dairyPlan());
+    const back = joints.filter((j) => j.at === 'out');
+    expect(back.map((j) => j.sides[1].name)).toEqual(
+      dairyPlan()
+        .branches.filter((b) => b.into)
+        .map(() => expect.stringContaining('Tee before')),
+    );
+    expect(back.every((j) => j.tee && j.chosen)).toBe(true);
+    // By hand: joints of two faces of a size; a reducer has one of each of its sizes.
+    const faces = joints.flatMap((j) => [
+      j.sides[0].end,
+      j.sides[1].end,
+      ...(j.chosen?.parts.flatMap((p) => p.ends) ?? []),
+    ]);
+    for (const size of ['DN 80', 'DN 100'])
+      expect(count(dairyPlan(), `gasket ${size}`)).toBe(faces.filter((e) => e.size === size).length / 2);
+  });
+
   it('says of a tube every place that it goes to', () => {
     const tube = billOf(demoPlan()).items.find((i) => i.key === 'tube:tube 15 mm');
     expect(tube?.where).toEqual(['to Finned cooler', 'to Cyclone', 'to Receiver']);

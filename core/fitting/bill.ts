@@ -140,7 +140,8 @@ function addJoint(rows: Rows, joint: Joint): void {
   const where = `${sides[0].name} to ${sides[1].name}`;
   for (const p of chosen.parts) rows.add('fittings', p.label, p.price, where, 1, { key: p.id });
   const [a, b] = [sides[0].end, sides[1].end];
-  if (tee) rows.add('fittings', `Tee in the line, branch ${sizeInWords(a.size)}`, 9, sides[0].name);
+  const atTee = joint.at === 'out' ? sides[1] : sides[0];
+  if (tee) rows.add('fittings', `Tee in the line, branch ${sizeInWords(atTee.end.size)}`, 9, atTee.name);
   const ends = [a, b, ...chosen.parts.flatMap((p) => p.ends)];
   const of = (test: (e: End) => boolean): End[] => ends.filter(test);
   for (const e of of((x) => x.family === 'compression')) {
@@ -152,9 +153,12 @@ function addJoint(rows: Rows, joint: Joint): void {
     rows.add('sealing', `Hose clamp, ${sizeInWords(e.size)} hose`, 1.2, where, 1, { key: `clamp ${e.size}` });
   for (const e of of((x) => x.family === 'bspp' && x.gender === 'male'))
     rows.add('sealing', `Bonded washer, G ${sizeInWords(e.size)}`, 0.8, where, 1, { key: `washer ${e.size}` });
-  // Each flanged joint has two faces.
-  for (const e of of((x) => x.family === 'flange').filter((_, i) => i % 2 === 0))
-    rows.add('sealing', `Gasket with bolts and nuts, ${e.size}`, 12, where, 1, { key: `gasket ${e.size}` });
+  // A gasket lies between two faces of a size.
+  const faces = of((x) => x.family === 'flange').map((e) => e.size);
+  for (const size of new Set(faces)) {
+    const gaskets = Math.floor(faces.filter((f) => f === size).length / 2);
+    rows.add('sealing', `Gasket with bolts and nuts, ${size}`, 12, where, gaskets, { key: `gasket ${size}` });
+  }
 }
 
 /** What a thing is called, and what it is where its name does not say so. */

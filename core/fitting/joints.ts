@@ -26,11 +26,11 @@ export interface Joint {
   /** The stage at whose inlet it is, and where: unique in a line. */
   readonly id: string;
   readonly stageId: string;
-  /** At the stage’s own inlet, or where the tube to it begins. */
-  readonly at: 'in' | 'tube';
+  /** At the stage’s own inlet, where the tube to it begins, or at its outlet where its run joins another. */
+  readonly at: 'in' | 'tube' | 'out';
   readonly run: string;
   readonly sides: readonly [Side, Side];
-  /** Whether the first side is a tee that the joint needs. */
+  /** Whether one side is a tee that the joint needs. */
   readonly tee: boolean;
   /** The air there, °C, and the pressure at cut-out, gauge Pa. */
   readonly temperatureC: number;
@@ -164,13 +164,22 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
     ];
   };
 
+  /** Where a run comes back to the line, or a further compressor joins it: a tee before what it joins. */
+  const joinsInto = (run: Run, last: Stage, meets: Stage): Joint => {
+    const { out, said } = portsOf(line, section, last);
+    const { in: header } = portsOf(line, section, meets);
+    const leaving = { name: last.name, stageId: last.id, end: out, said: said.out };
+    const tee = { name: `Tee before ${meets.name}`, end: teeEnd(header, out, line), said: false };
+    return joint(run, last, 'out', last, [leaving, tee], true);
+  };
+
   const all = allStages(line);
   return runsOf(line).flatMap((run) => {
     const { through, jobs } = parted(run);
     const leaves = all.find((s) => s.id === run.from);
     // Between two things that stand, one joint must close without turning either.
     let closed = !leaves || !isStanding(leaves);
-    return through.flatMap((stage, i) => {
+    const joints = through.flatMap((stage, i) => {
       const before = through[i - 1];
       let own = before ? onto(run, stage, before, false) : leaves ? onto(run, stage, leaves, true) : [];
       closed ||= own.some((j) => j.chosen && closesUnturned([j.sides[0].end, j.sides[1].end], j.chosen.parts));
@@ -180,6 +189,11 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
       }
       return [...own, ...jobs.filter((j) => j.at === stage).flatMap(({ job }) => onto(run, job, stage, true))];
     });
+    const [last, meets] = [through.at(-1), all.find((s) => s.id === run.into)];
+    if (!last || !meets) return joints;
+    const end = joinsInto(run, last, meets);
+    const opens = end.chosen && closesUnturned([end.sides[0].end, end.sides[1].end], end.chosen.parts);
+    return [...joints, closed || opens ? end : joinedByUnion(end)];
   });
 }
 

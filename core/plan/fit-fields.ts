@@ -14,7 +14,7 @@ export const fitSchema = z.strictObject({
   /** The run of a pipe, a hose or a cooling run, as it is drawn; of another thing, that of the tube to it. */
   legs: legsSchema.optional(),
   /** Chains chosen in place of the best, by the joint. */
-  chains: z.partialRecord(z.enum(['in', 'tube']), z.string().max(600)).optional(),
+  chains: z.partialRecord(z.enum(['in', 'out', 'tube']), z.string().max(600)).optional(),
 });
 export type Fit = z.infer<typeof fitSchema>;
 

@@ -62,7 +62,7 @@ export function JointItem({
       <details>
         <summary className="cursor-pointer py-1 text-water underline underline-offset-4">Change ends or parts</summary>
         <div className="mt-2 grid gap-3">
-          {at === 'in' && (
+          {at === 'in' && b.stageId && (
             <EndChoice
               label={`${b.name}, inlet`}
               end={b.end}
