@@ -14,5 +14,5 @@ export const DEMO_SHELF: readonly { readonly id: string; readonly item: ShelfIte
   item(3, 'Hex nipple 1/2 in BSPT', 3, 'Drawer 4', { end: end('bspt', '1/2', 'male') }),
   item(4, 'Union 1/2 in BSPT', 1, 'Drawer 4', { end: end('bspt', '1/2', 'female') }),
   item(5, 'Element for Coalescer 1 µm', 1, 'Pump room, cupboard', { boughtOn: '2026-06-20' }),
-  item(6, 'Pressure gauge 0–16 bar', 2, 'Drawer 1', { end: end('bspt', '1/4', 'male') }),
+  item(6, 'Pressure gauge, bottom port', 2, 'Drawer 1', { end: end('bspt', '1/4', 'male') }),
 ];

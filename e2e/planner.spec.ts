@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { buildOwnLine } from './own-line';
+import { settled } from './test';
 
 test('a newcomer with a compressor and a spray gun comes from the start page to a priced, ordered line, and builds it', async ({
   page,
@@ -28,6 +29,7 @@ test('an impossible wish is answered with the smallest change that helps; a wron
   page,
 }) => {
   await page.goto('/planner');
+  await settled(page);
   const budget = page.getByLabel(/^Budget/);
   await budget.fill('many');
   await expect(page.getByText('A whole number from 0')).toBeVisible();

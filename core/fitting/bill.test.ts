@@ -109,7 +109,7 @@ describe('the bill', () => {
         { to: 'down', lengthM: 1 },
       ]),
     ).toBe(7);
-    expect(count(drawn, 'Pipe support, 22 mm')).toBe(7);
+    expect(count(drawn, 'Pipe support, {22 mm}')).toBe(7);
   });
 
   it('plugs the gauge ports that are free, and gives each bracket two screws', () => {

@@ -210,7 +210,7 @@ function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void
     if (s.kind === 'hose')
       rows.add(
         'tube',
-        `Hose, ${Math.round(s.parameters.boreM * 1e3)} mm bore, {${s.parameters.lengthM} m}`,
+        `Hose, {${Math.round(s.parameters.boreM * 1e3)} mm} bore, {${s.parameters.lengthM} m}`,
         4 * s.parameters.lengthM + 8,
         s.name,
       );
@@ -247,7 +247,7 @@ function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void
       rows.add('fittings', `Drip leg for ${name}: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
       rows.add(
         'supports',
-        `Pipe support, ${Math.round(outsideM * 1e3)} mm`,
+        `Pipe support, {${Math.round(outsideM * 1e3)} mm}`,
         2.5,
         s.name,
         supportsOf(as, outsideM, legs),
@@ -260,15 +260,15 @@ function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void
       const mm = Math.round(outsideDiameterM * 1e3);
       cut(
         `run ${material} ${mm}`,
-        `${as === 'copper' ? 'Copper tube' : 'Steel pipe'}, ${mm} mm outside`,
+        `${as === 'copper' ? 'Copper tube' : 'Steel pipe'}, {${mm} mm} outside`,
         stock[as],
         outsideDiameterM,
         legs.map((l) => l.lengthM),
         s.name,
       );
-      rows.add('supports', `Pipe support, ${mm} mm`, 2.5, s.name, supportsOf(as, outsideDiameterM, legs));
-      rows.add('fittings', `Elbow for ${mm} mm tube`, 3 + 150 * outsideDiameterM, s.name, measuresOf(legs).bends);
-      rows.add('fittings', `Drip leg for ${mm} mm tube: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
+      rows.add('supports', `Pipe support, {${mm} mm}`, 2.5, s.name, supportsOf(as, outsideDiameterM, legs));
+      rows.add('fittings', `Elbow for {${mm} mm} tube`, 3 + 150 * outsideDiameterM, s.name, measuresOf(legs).bends);
+      rows.add('fittings', `Drip leg for {${mm} mm} tube: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
     }
   }
   for (const [key, { label, stockM, outsideM, cuts: lengths, where }] of cuts) {

@@ -33,9 +33,9 @@ export function JointItem({
       className={`grid gap-2 border-l-4 py-3 pl-3 ${chosen ? (trap ? 'border-amber' : 'border-hairline') : 'border-brick'}`}
     >
       <div className="flex flex-wrap items-baseline gap-x-3">
-        <h3 className="font-semibold">
+        <h2>
           {a.name} <span className="font-normal text-quiet">to</span> {b.name}
-        </h3>
+        </h2>
         <p className="text-[0.85rem] text-quiet">
           air {say(joint.temperatureC, 'temperature')}, up to {say(joint.gaugePa, 'pressureDifference')} gauge
         </p>

@@ -147,7 +147,7 @@ function AisleOf({
               </span>
               <select
                 className="control no-print w-32 shrink-0 max-sm:ml-auto max-sm:min-h-12"
-                aria-label={`State of ${item.label}`}
+                aria-label={`State of ${item.label.replaceAll(/[{}]/g, '')}`}
                 value={state ?? 'open'}
                 onChange={(e) => {
                   const as = e.target.value === 'open' ? undefined : (e.target.value as TickName);
