@@ -11,7 +11,7 @@ for (const [colorScheme, width] of [
   test(`every page meets WCAG 2.2 AA and best practice in the ${colorScheme} theme at ${width} px`, async ({
     page,
   }) => {
-    test.setTimeout(480_000); // many pages, on a machine that may be slow
+    test.setTimeout(900_000); // many pages, on a machine that may be slow
     await page.emulateMedia({ colorScheme });
     for (const address of PAGES) {
       await page.setViewportSize({ width, height: 844 });
@@ -30,7 +30,7 @@ for (const [colorScheme, width] of [
 
 for (const width of [390, 1280, 1920])
   test(`no page scrolls sideways at ${width} px, whatever is unfolded, and no script fails`, async ({ page }) => {
-    test.setTimeout(480_000); // many pages, on a machine that may be slow
+    test.setTimeout(900_000); // many pages, on a machine that may be slow
     const faults: string[] = [];
     page.on('pageerror', (e) => faults.push(e.message));
     page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));

@@ -10,7 +10,7 @@ const ALSO_US = /\d\s?mg\/m³$/;
 const TRADE_NAME = /\d+ mm (?:tube|outside|compression fitting|push-in fitting|grip fitting|brazed)/g;
 
 test('no page shows a metric number in US customary units', async ({ page, context, baseURL }) => {
-  test.setTimeout(240_000); // many pages
+  test.setTimeout(480_000); // many pages
   const value = encodeURIComponent(JSON.stringify(US_CUSTOMARY));
   await context.addCookies([{ name: 'units', value, url: baseURL as string }]);
   const found: string[] = [];

@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { type Joint, keyOfChain } from '@/core/fitting/joints';
 import { END_FAMILIES, sizeInWords } from '@/core/piping/ends';
 import type { Fit } from '@/core/plan/fit-fields';
@@ -25,6 +26,8 @@ export function JointItem({
   onFit: (stageId: string, fit: Fit) => void;
 }) {
   const { say } = useUnits();
+  // A line has many joints: what changes one is drawn when it is wanted.
+  const [open, setOpen] = useState(false);
   const { sides, chosen, chains, trap, at } = joint;
   const [a, b] = sides;
   const pick = (key: string): void => onFit(stage.id, { ...stage.fit, chains: { ...stage.fit?.chains, [at]: key } });
@@ -59,74 +62,76 @@ export function JointItem({
           </p>
         )
       )}
-      <details>
+      <details onToggle={(e) => setOpen(e.currentTarget.open)}>
         <summary className="cursor-pointer py-1 text-water underline underline-offset-4">Change ends or parts</summary>
-        <div className="mt-2 grid gap-3">
-          {at === 'in' && b.stageId && (
-            <EndChoice
-              label={`${b.name}, inlet`}
-              end={b.end}
-              said={b.said}
-              onEnd={(e) => onFit(stage.id, without('in', stage.fit, e))}
-            />
-          )}
-          {before && (
-            <EndChoice
-              label={`${before.name}, outlet`}
-              end={a.end}
-              said={a.said}
-              onEnd={(e) => onFit(before.id, without('out', before.fit, e))}
-            />
-          )}
-          {canTube && (
-            <label className="grid max-w-xs gap-1">
-              <span className="font-medium text-[0.88rem]">Between the two</span>
-              <select
-                className="control"
-                value={stage.fit?.tube ?? ''}
-                onChange={(e) => onFit(stage.id, without('tube', stage.fit, e.target.value || undefined))}
-              >
-                <option value="">what is usual there</option>
-                <option value="close">screwed together, no tube</option>
-                {END_FAMILIES.compression.sizes.map((s) => (
-                  <option key={s} value={s}>
-                    {sizeInWords(s)} tube
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-          {chains.ok && chains.best.length > 1 && (
-            <fieldset className="grid gap-1">
-              <legend className="mb-1 font-medium text-[0.88rem]">
-                Parts that would do: fewest joints, then price, then bore
-              </legend>
-              {chains.best.map((c, i) => {
-                const key = keyOfChain(c);
-                return (
-                  <label key={key} className="flex min-h-7 items-start gap-2">
-                    <input
-                      type="radio"
-                      className="size-6 shrink-0"
-                      name={`chain ${joint.id}`}
-                      checked={
-                        stage.fit?.chains?.[at] === key ||
-                        (i === 0 && !chains.best.some((o) => keyOfChain(o) === stage.fit?.chains?.[at]))
-                      }
-                      onChange={() => pick(key)}
-                    />
-                    <span>
-                      {c.parts.map((p) => p.label).join(' + ')}{' '}
-                      <span className="text-quiet">
-                        · {c.joints} joints · {say(c.boreM, 'size')}
+        {open && (
+          <div className="mt-2 grid gap-3">
+            {at === 'in' && b.stageId && (
+              <EndChoice
+                label={`${b.name}, inlet`}
+                end={b.end}
+                said={b.said}
+                onEnd={(e) => onFit(stage.id, without('in', stage.fit, e))}
+              />
+            )}
+            {before && (
+              <EndChoice
+                label={`${before.name}, outlet`}
+                end={a.end}
+                said={a.said}
+                onEnd={(e) => onFit(before.id, without('out', before.fit, e))}
+              />
+            )}
+            {canTube && (
+              <label className="grid max-w-xs gap-1">
+                <span className="font-medium text-[0.88rem]">Between the two</span>
+                <select
+                  className="control"
+                  value={stage.fit?.tube ?? ''}
+                  onChange={(e) => onFit(stage.id, without('tube', stage.fit, e.target.value || undefined))}
+                >
+                  <option value="">what is usual there</option>
+                  <option value="close">screwed together, no tube</option>
+                  {END_FAMILIES.compression.sizes.map((s) => (
+                    <option key={s} value={s}>
+                      {sizeInWords(s)} tube
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            {chains.ok && chains.best.length > 1 && (
+              <fieldset className="grid gap-1">
+                <legend className="mb-1 font-medium text-[0.88rem]">
+                  Parts that would do: fewest joints, then price, then bore
+                </legend>
+                {chains.best.map((c, i) => {
+                  const key = keyOfChain(c);
+                  return (
+                    <label key={key} className="flex min-h-7 items-start gap-2">
+                      <input
+                        type="radio"
+                        className="size-6 shrink-0"
+                        name={`chain ${joint.id}`}
+                        checked={
+                          stage.fit?.chains?.[at] === key ||
+                          (i === 0 && !chains.best.some((o) => keyOfChain(o) === stage.fit?.chains?.[at]))
+                        }
+                        onChange={() => pick(key)}
+                      />
+                      <span>
+                        {c.parts.map((p) => p.label).join(' + ')}{' '}
+                        <span className="text-quiet">
+                          · {c.joints} joints · {say(c.boreM, 'size')}
+                        </span>
                       </span>
-                    </span>
-                  </label>
-                );
-              })}
-            </fieldset>
-          )}
-        </div>
+                    </label>
+                  );
+                })}
+              </fieldset>
+            )}
+          </div>
+        )}
       </details>
     </li>
   );
