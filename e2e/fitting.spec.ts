@@ -5,6 +5,7 @@ import { expect, settled, test } from './test';
 test('a cooler before the tank, from nothing to a shopping list, a drawn tube and the steps to put it together', async ({
   page,
 }) => {
+  test.setTimeout(180_000); // a whole task, on a machine that may be slow
   await page.goto('/');
   await page.getByLabel('has an aftercooler and separator').uncheck();
   await page.getByLabel('Shop').fill('Lute shop');
