@@ -19,9 +19,11 @@ test('no page shows a metric number in US customary units', async ({ page, conte
     await settled(page);
     await page.evaluate(() => {
       for (const details of document.querySelectorAll('details')) details.open = true;
+      // What one chooses between is no sentence of the program.
+      const hidden = new CSSStyleSheet();
+      hidden.replaceSync('select, [role=radiogroup] { display: none !important }');
+      document.adoptedStyleSheets = [hidden];
     });
-    // What one chooses between is no sentence of the program.
-    await page.addStyleTag({ content: 'select, [role=radiogroup] { display: none !important }' });
     // biome-ignore lint/performance/useDomNodeTextContent: what shows, line by line
     const lines = (await page.locator('main').innerText()).split('\n');
     for (const line of lines)
