@@ -4,7 +4,7 @@ import { demoId } from './demo-stage';
 
 const item = (n: number, name: string, count: number, place: string, more: Partial<ShelfItem> = {}) => ({
   id: demoId(4000 + n),
-  item: { name, count, place, end: null, boughtOn: null, for: '', ...more },
+  item: { name, count, place, end: null, boughtOn: null, for: '', loose: null, ...more },
 });
 
 /** What the demos have on the shelf. */

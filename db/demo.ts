@@ -100,6 +100,14 @@ export function demoPlan(): Plan {
           ...{ maker: '', model: 'inline, 1 µm, 1/2 in', serial: '' },
           installedOn: '2024-05-14',
           warrantyUntil: '2026-05-14',
+          files: [],
+          // It hung at the frame shop before.
+          stays: [
+            {
+              ...{ planId: DEMO_PLAN_ID, line: 'Organ workshop', stageId: DEMO_STAGES.bowl, stage: 'Bowl at the drop' },
+              ...{ from: '2023-02-06', to: '2024-05-14' },
+            },
+          ],
           opens: 'Strap wrench, a quarter turn to the left. The float falls out with the bowl.',
           settings: [],
         },

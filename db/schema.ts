@@ -18,6 +18,7 @@ import type { Charge } from '../core/log/charge';
 import type { ExpectedReading, LogEntry } from '../core/log/log-entry';
 import type { ReadingName } from '../core/log/readings';
 import type { LineState } from '../core/maintenance/line-state';
+import { FILE_TYPES } from '../core/plan/file-fields';
 import type { Plan } from '../core/plan/plan';
 import type { Derivation } from '../core/quantity/derivation';
 import type { WeatherYear } from '../core/year/weather';
@@ -327,6 +328,24 @@ export const sitePhotos = mysqlTable(
     at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
   },
   (t) => [index('site_photos_site').on(t.siteId, t.at)],
+);
+
+/** Pictures and documents that plans name: of what is installed, of a step of the assembly. They follow a thing to another line. */
+export const files = mysqlTable(
+  'files',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    /** The site on which it was added. */
+    siteId: char('site_id', { length: 36 })
+      .notNull()
+      .references(() => sites.id, { onDelete: 'cascade' }),
+    type: mysqlEnum('type', FILE_TYPES).notNull(),
+    bytes: customType<{ data: Buffer }>({ dataType: () => 'mediumblob' })('bytes').notNull(),
+    /** SHA-256 of what was sent. */
+    digest: char('digest', { length: 64 }).notNull(),
+    at: datetime('at', { mode: 'date', fsp: 3 }).notNull().$defaultFn(now),
+  },
+  (t) => [index('files_site').on(t.siteId)],
 );
 
 /** Lines to begin others with, without their logs. */

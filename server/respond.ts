@@ -91,6 +91,15 @@ export const respondAs = (
   fileName?: string,
 ): Promise<Response> => answer(async () => bodyOf(type, await work(await whoAsks()), fileName));
 
+/** The same where only the work tells what it is; what has a name is saved, never shown in place. */
+export const respondWithFile = (
+  work: (who: Who) => Promise<{ type: string; body: Buffer; name?: string }>,
+): Promise<Response> =>
+  answer(async () => {
+    const { type, body, name } = await work(await whoAsks());
+    return bodyOf(type, body, name);
+  });
+
 /** The same for whom nobody knows: who asks for a calendar by its private address, or comes with a code. */
 export const respondToAnybody = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
   answer(async () => Response.json(await work(), { status }));

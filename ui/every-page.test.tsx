@@ -64,10 +64,10 @@ const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
     </FittingFrame>
   ),
   joints: () => <JointsView />,
-  parts: () => <PartsView shelf={[]} />,
+  parts: () => <PartsView shelf={[]} sites={[]} />,
   assembly: () => <AssemblyView />,
   'leak test': () => <LeakTestView />,
-  things: () => <ThingsView />,
+  things: () => <ThingsView shelf={[]} sites={[]} />,
   advice: () => <AdviceView />,
   compare: (plan) => (
     <CompareView

@@ -1,7 +1,5 @@
 import type { Metadata } from 'next';
-import { sitesOf } from '@/server/people/may';
-import { listSites } from '@/server/sites/list-sites';
-import { listShelf } from '@/server/sites/shelf';
+import { listShelf, shelfSites } from '@/server/sites/shelf';
 import { whenUp } from '@/server/when-up';
 import { ShelfView } from '@/ui/shelf/shelf-view';
 import { DatabaseDown } from '@/ui/shell/database-down';
@@ -12,12 +10,7 @@ export const dynamic = 'force-dynamic';
 
 export default async function Page() {
   const read = await whenUp(async (who) => {
-    const may = sitesOf(who, 'log');
-    const { sites } = await listSites(who);
-    return {
-      items: await listShelf(who),
-      sites: sites.filter((s) => !may || may.includes(s.id)).map(({ id, name }) => ({ id, name })),
-    };
+    return { items: await listShelf(who), sites: await shelfSites(who) };
   });
   return <Frame>{read ? <ShelfView {...read} /> : <DatabaseDown />}</Frame>;
 }

@@ -10,9 +10,10 @@ import { type Plan, planSchema } from '../plan/plan';
 import { withStage } from '../plan/runs';
 import { CFM } from '../quantity/constants';
 import { anyPlan } from '../test/any-plan';
-import { billOf, leftToBuy } from './bill';
+import { billOf } from './bill';
 import { type Joint, jointsOf, keyOfChain } from './joints';
 import { supportsOf } from './supports';
+import { leftToBuy } from './ticked';
 
 /** A compressor of 10 cfm with a finned cooler and a trap before its tank, in ⅜ in tube. */
 function discharge(): Plan {

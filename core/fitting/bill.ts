@@ -2,47 +2,16 @@ import { FILTERS, is } from '../equipment/groups';
 import { kindOf } from '../equipment/index';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
-import { boreOf, MATERIALS, NOMINAL } from '../pipe-flow/pipes';
-import { type End, sizeInWords, tubeOutsideM } from '../piping/ends';
-import type { Leg } from '../piping/legs';
-import { measuresOf } from '../piping/legs';
-import type { Fitting } from '../plan/fit-fields';
+import { type End, sizeInWords } from '../piping/ends';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, standing } from '../plan/runs';
-import { cutStock } from './cut-stock';
-import { connectionsOf, type Joint, jointsOf } from './joints';
+import { assemblyOf } from './assembly';
+import { addConduits } from './bill-conduits';
+import { type BillItem, cents, Rows } from './bill-rows';
+import { type Joint, jointsOf } from './joints';
 import { GAUGE_PORT, gaugePortsOf, isHung } from './ports';
-import { SUPPORTED_AS, supportsOf } from './supports';
-
-/** Aisles of the shop, in the order in which one goes through it. */
-export const AISLES = {
-  equipment: 'Equipment',
-  fittings: 'Fittings and valves',
-  tube: 'Tube, pipe and hose',
-  supports: 'Supports and brackets',
-  sealing: 'Nuts, clamps and sealing',
-  spares: 'Spares to hold',
-} as const;
-export type Aisle = keyof typeof AISLES;
-
-/** A row of the bill. */
-export interface BillItem {
-  /** Unique in a bill, and the same as long as the thing is the same. */
-  readonly key: string;
-  readonly aisle: Aisle;
-  readonly label: string;
-  readonly count: number;
-  /** What one counts: pieces, or stock lengths of so many metres. */
-  readonly stockM?: number;
-  /** What is cut from each stock length, m. */
-  readonly cutsM?: readonly (readonly number[])[];
-  /** Of one, in the currency of the line; a placeholder unless {@link own}. */
-  readonly price: number;
-  readonly own: boolean;
-  /** Where it goes. */
-  readonly where: readonly string[];
-}
+import { leftToBuy } from './ticked';
 
 export interface Bill {
   readonly items: readonly BillItem[];
@@ -52,13 +21,6 @@ export interface Bill {
   /** Joints for which there is no chain: what they need is not in the bill. */
   readonly open: readonly Joint[];
 }
-
-/**
- * How many of a row are still to be bought, by what is ticked.
- * @example leftToBuy({ key: 'a', count: 6 }, { a: { as: 'shelf', count: 4 } }) // 2
- */
-export const leftToBuy = ({ key, count }: Pick<BillItem, 'key' | 'count'>, ticks: Fitting['ticks']): number =>
-  Math.max(0, count - (ticks[key]?.count ?? 0));
 
 /** Of every five nuts and ferrules one is held over (common practice, no source). */
 const SPARE_ONE_IN = 5;
@@ -77,59 +39,8 @@ const ON_BRACKET = [
   'home-made-housing',
 ] as const;
 
-/** What is counted on a pipe besides its elbows; its tees are those of what leaves it, at the joints. */
-const BESIDE_ELBOWS = {
-  halfElbows: 'Elbow, 45°,',
-  gateValves: 'Gate valve',
-  ballValves: 'Ball valve',
-  globeValves: 'Globe valve',
-} as const;
-
 /** Kinds that are bought by length. */
 const BY_LENGTH = ['pipe', 'hose', 'cooling-run'] as const;
-
-/** Lengths as they are sold, m: where pipe threads are NPT in feet, elsewhere in metres (common practice, no source). */
-const STOCK = {
-  npt: { copper: 3.05, steel: 6.4, other: 6.1 },
-  bspt: { copper: 5, steel: 6, other: 6 },
-} as const;
-/** Placeholder of a metre of tube or pipe of an outside diameter, m (estimate). */
-const perMetre = (outsideM: number): number => 2 + 280 * outsideM;
-const cents = (x: number): number => Math.round(x * 100) / 100;
-
-/** Collects rows that are the same into one. */
-class Rows {
-  private readonly rows = new Map<string, BillItem>();
-
-  add(
-    aisle: Aisle,
-    label: string,
-    price: number,
-    where: string | readonly string[],
-    count = 1,
-    more: Partial<BillItem> = {},
-  ): void {
-    if (count === 0) return;
-    const key = `${aisle}:${more.key ?? label}`;
-    const known = this.rows.get(key);
-    const places = [...(known?.where ?? []), ...(typeof where === 'string' ? [where] : where)];
-    this.rows.set(key, {
-      aisle,
-      label,
-      price: cents(price),
-      own: false,
-      ...more,
-      key,
-      count: (known?.count ?? 0) + count,
-      where: [...new Set(places)],
-    });
-  }
-
-  get items(): BillItem[] {
-    const order = Object.keys(AISLES);
-    return [...this.rows.values()].sort((a, b) => order.indexOf(a.aisle) - order.indexOf(b.aisle));
-  }
-}
 
 const isTaper = ({ family }: End): boolean => family === 'npt' || family === 'bspt';
 
@@ -173,110 +84,6 @@ function taperJoints(joints: readonly Joint[]): number {
     chosen ? [sides[0].end, sides[1].end, ...chosen.parts.flatMap((p) => p.ends)] : [],
   );
   return Math.ceil(ends.filter(isTaper).length / 2);
-}
-
-/** Legs of a pipe, or the pipe in one piece where nobody drew it. */
-const piecesOf = (stage: Stage & { parameters: { lengthM: number } }): readonly Leg[] =>
-  stage.fit?.legs ?? [{ to: 'east', lengthM: stage.parameters.lengthM, fall: 0 }];
-
-/** Tube and pipe by cut lengths, hose as it is. */
-function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section): void {
-  const stock = STOCK[plan.fitting.thread];
-  const cuts = new Map<string, { label: string; stockM: number; outsideM: number; cuts: number[]; where: string[] }>();
-  const cut = (
-    key: string,
-    label: string,
-    stockM: number,
-    outsideM: number,
-    lengths: readonly number[],
-    where: string,
-  ): void => {
-    const row = cuts.get(key) ?? { label, stockM, outsideM, cuts: [], where: [] };
-    cuts.set(key, { ...row, cuts: [...row.cuts, ...lengths], where: [...row.where, where] });
-  };
-  for (const c of connectionsOf(plan, section)) {
-    const outsideM = tubeOutsideM({ family: 'tube', size: c.size, gender: 'male' }) as number;
-    const to = allStages(line).find((s) => s.id === c.stageId)?.name ?? c.stageId;
-    cut(
-      `tube ${c.size}`,
-      `Copper tube, ${sizeInWords(c.size)} outside`,
-      stock.copper,
-      outsideM,
-      [c.lengthM],
-      `to ${to}`,
-    );
-  }
-  for (const s of allStages(line)) {
-    if (s.kind === 'hose')
-      rows.add(
-        'tube',
-        `Hose, {${Math.round(s.parameters.boreM * 1e3)} mm} bore, {${s.parameters.lengthM} m}`,
-        4 * s.parameters.lengthM + 8,
-        s.name,
-      );
-    if (s.kind === 'pipe') {
-      const { material, size } = s.parameters;
-      const outsideM = boreOf(material, size)?.outsideM ?? 0.02;
-      const legs = piecesOf(s);
-      const as = SUPPORTED_AS[material];
-      const stockM = as === 'copper' ? stock.copper : as === 'steel' ? stock.steel : stock.other;
-      const name = `${NOMINAL[size]} pipe, ${MATERIALS[material].label}`;
-      cut(
-        `${material} ${size}`,
-        name,
-        stockM,
-        outsideM,
-        legs.map((l) => l.lengthM),
-        s.name,
-      );
-      rows.add(
-        'fittings',
-        `Elbow for ${name}`,
-        3 + 150 * outsideM,
-        s.name,
-        s.parameters.elbows + s.parameters.longElbows,
-      );
-      for (const [fitting, one] of Object.entries(BESIDE_ELBOWS))
-        rows.add(
-          'fittings',
-          `${one} for ${name}`,
-          6 + 400 * outsideM,
-          s.name,
-          s.parameters[fitting as keyof typeof BESIDE_ELBOWS],
-        );
-      rows.add('fittings', `Drip leg for ${name}: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
-      rows.add(
-        'supports',
-        `Pipe support, {${Math.round(outsideM * 1e3)} mm}`,
-        2.5,
-        s.name,
-        supportsOf(as, outsideM, legs),
-      );
-    }
-    if (s.kind === 'cooling-run' && s.parameters.material !== 'hose') {
-      const { outsideDiameterM, material } = s.parameters;
-      const as = material === 'copper' ? 'copper' : 'steel';
-      const legs = piecesOf(s);
-      const mm = Math.round(outsideDiameterM * 1e3);
-      cut(
-        `run ${material} ${mm}`,
-        `${as === 'copper' ? 'Copper tube' : 'Steel pipe'}, {${mm} mm} outside`,
-        stock[as],
-        outsideDiameterM,
-        legs.map((l) => l.lengthM),
-        s.name,
-      );
-      rows.add('supports', `Pipe support, {${mm} mm}`, 2.5, s.name, supportsOf(as, outsideDiameterM, legs));
-      rows.add('fittings', `Elbow for {${mm} mm} tube`, 3 + 150 * outsideDiameterM, s.name, measuresOf(legs).bends);
-      rows.add('fittings', `Drip leg for {${mm} mm} tube: tee, nipple, ball valve`, 18, s.name, s.parameters.legs);
-    }
-  }
-  for (const [key, { label, stockM, outsideM, cuts: lengths, where }] of cuts) {
-    const bars = cutStock(lengths, stockM);
-    rows.add('tube', label, perMetre(outsideM) * stockM, where, bars.length, {
-      ...{ key, stockM, cutsM: bars.map((b) => b.cutsM) },
-    });
-  }
 }
 
 /** Gauge ports that nothing hangs in: each wants a plug. */
@@ -345,7 +152,12 @@ export function billOf(plan: Plan, section: Section = walk(plan)): Bill {
     Math.ceil((taperJoints(joints) * TAPE_M) / ROLL_M),
   );
   addSpares(rows, line, nuts);
-  const { items } = rows;
+  for (const tool of new Set(assemblyOf(plan, section).flatMap((step) => step.tools)))
+    rows.add('tools', `${tool.charAt(0).toUpperCase()}${tool.slice(1)}`, 0, 'to put it together');
+  const items = rows.items.map((i) => {
+    const price = plan.fitting.prices[i.key];
+    return price === undefined || i.aisle === 'equipment' ? i : { ...i, price, own: true };
+  });
   const sum = (of: readonly BillItem[]): number => cents(of.reduce((total, i) => total + i.price * i.count, 0));
   return {
     items,

@@ -2,7 +2,7 @@ import { end } from '../piping/ends';
 import { isFound, ownedOf, type ShelfItem, shelfItemSchema } from './shelf';
 
 const nipple: ShelfItem = {
-  ...{ name: 'Hex nipple 1/2 in BSPT', count: 3, place: 'Drawer 4', boughtOn: null, for: 'the new drop' },
+  ...{ name: 'Hex nipple 1/2 in BSPT', count: 3, place: 'Drawer 4', boughtOn: null, loose: null, for: 'the new drop' },
   end: end('bspt', '1/2', 'male'),
 };
 
@@ -27,4 +27,11 @@ it('refuses none, half a piece and an end that is not made', () => {
     ['count'],
   ]);
   expect(at({ end: { family: 'npt', size: '5/8', gender: 'male' } })).toEqual(['end', 'size']);
+});
+
+it('a thing with a plate is one piece, and is found by its plate', () => {
+  const loose = { kind: 'receiver', thing: { serial: 'R-77' } };
+  const item = shelfItemSchema.parse({ name: 'Old tank', count: 1, loose });
+  expect(isFound(item, 'r-77')).toBe(true);
+  expect(shelfItemSchema.safeParse({ name: 'Old tank', count: 2, loose }).error?.issues[0]?.path).toEqual(['count']);
 });

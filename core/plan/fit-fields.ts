@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { END_FAMILIES, endSchema } from '../piping/ends';
 import { legsSchema } from '../piping/legs';
+import { filesSchema } from './file-fields';
 
 /** How a stage is joined to what is before it and behind it, as far as somebody looked; the rest is typical of its kind. */
 export const fitSchema = z.strictObject({
@@ -19,12 +20,22 @@ export const fitSchema = z.strictObject({
 export type Fit = z.infer<typeof fitSchema>;
 
 /** What has been done about a row of the bill, or a step of the assembly. */
-export const TICKS = ['bought', 'shelf', 'fitted'] as const;
+export const TICKS = ['bought', 'waiting', 'returned', 'shelf', 'fitted'] as const;
 export type TickName = (typeof TICKS)[number];
-export interface Tick {
-  readonly as: TickName;
-  readonly count: number;
-}
+const tickSchema = z.strictObject({
+  as: z.enum(TICKS),
+  count: z.int().min(1).max(100_000),
+  /** What the row was called, so that it can be put on the shelf once the line needs it no more. */
+  label: z.string().max(200).optional(),
+});
+export type Tick = Readonly<z.infer<typeof tickSchema>>;
+
+const MOST_ROWS = 1000;
+const byRow = <T extends z.ZodType>(value: T) =>
+  z
+    .record(z.string().max(400), value)
+    .refine((rows) => Object.keys(rows).length <= MOST_ROWS, `At most ${MOST_ROWS} rows.`)
+    .default({});
 
 /** What is true of all joints of a line. */
 export const fittingSchema = z.strictObject({
@@ -33,9 +44,10 @@ export const fittingSchema = z.strictObject({
   /** The profile of its couplers. */
   coupler: z.enum(['coupler-a', 'coupler-b', 'coupler-c', 'coupler-7.2', 'coupler-full']).default('coupler-b'),
   /** What of the bill is ticked, by its key, and how many of it: what a later change needs more is open again. */
-  ticks: z
-    .record(z.string().max(400), z.strictObject({ as: z.enum(TICKS), count: z.int().min(1).max(100_000) }))
-    .refine((ticks) => Object.keys(ticks).length <= 1000, 'At most 1000 rows can be ticked.')
-    .default({}),
+  ticks: byRow(tickSchema),
+  /** Prices of one’s own, of one piece, by the key of the row. */
+  prices: byRow(z.number().min(0).max(1e6)),
+  /** Pictures of steps of the assembly, by the step. */
+  pictures: byRow(filesSchema),
 });
 export type Fitting = z.infer<typeof fittingSchema>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { dayField } from './date-fields';
+import { filesSchema } from './file-fields';
 
 const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`).default('');
 
@@ -8,6 +9,17 @@ const settingSchema = z.strictObject({
   what: z.string().trim().min(1, 'Say what is set.').max(60, 'At most 60 characters.'),
   value: z.string().trim().min(1, 'Say how it is set.').max(80, 'At most 80 characters.'),
   foundOn: dayField,
+});
+
+/** A time that a thing spent in a line: its log there is found by the line and the stage. */
+const staySchema = z.strictObject({
+  planId: z.uuid(),
+  stageId: z.string().max(64),
+  /** What line and stage were called. */
+  line: z.string().max(80),
+  stage: z.string().max(60),
+  from: dayField.optional(),
+  to: dayField,
 });
 
 /** What is installed, as its plate and its owner tell it. None of it changes a figure. */
@@ -21,6 +33,10 @@ export const thingSchema = z
     /** How this one opens. */
     opens: text(300),
     settings: z.array(settingSchema).max(12, 'At most 12 settings.').default([]),
+    /** Its plate, its manual, its certificates. */
+    files: filesSchema.default([]),
+    /** Where it was before, the oldest first. */
+    stays: z.array(staySchema).max(60, 'At most 60 places.').default([]),
   })
   .refine(({ installedOn, warrantyUntil }) => !installedOn || !warrantyUntil || warrantyUntil >= installedOn, {
     path: ['warrantyUntil'],

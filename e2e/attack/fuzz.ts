@@ -207,6 +207,7 @@ export async function fuzz(
     ['POST', '/api/copies?as=new'],
     ['POST', '/api/copies?as=merge'],
     ['PUT', `/api/plans/${planId}/photos/${planId}`],
+    ['PUT', `/api/plans/${planId}/files/${planId}`],
     ...['links', 'devices', 'templates', 'invitations'].map((of): [string, string] => [
       'POST',
       `/api/sites/${SITE}/${of}`,

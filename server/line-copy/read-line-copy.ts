@@ -1,9 +1,10 @@
 import { inArray } from 'drizzle-orm';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 import { z } from 'zod';
-import { charges, drainEntries, logEntries, photos, plans, revisions } from '../../db/schema';
+import { charges, drainEntries, files, logEntries, photos, plans, revisions } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
 import { type EntryRow, keepEntries } from '../keep-entries';
+import { asKept } from '../kept-files';
 import { drainMark, markAgain } from '../log-marks';
 import { note } from '../people/audit';
 import { permitted, siteFor, type Who } from '../people/may';
@@ -14,7 +15,7 @@ import { inTransaction, type Transaction } from '../transaction';
 import { type CopyRecord, recordSchema } from './records';
 
 const MOST_BYTES = 500_000_000;
-const MOST_LINE_BYTES = 4_000_000;
+const MOST_LINE_BYTES = 12_000_000; // a document of 8 MB, written in base 64
 const AT_ONCE = 200; // rows a statement
 
 export const asSchema = z.enum(['new', 'merge'], { error: 'Say as what: new or merge.' });
@@ -71,7 +72,7 @@ async function* recordsIn(body: ReadableStream<Uint8Array> | null): AsyncGenerat
 }
 
 const TABLES = { revision: revisions, charge: charges, photo: photos, entry: logEntries, drain: drainEntries };
-type Kept = Exclude<CopyRecord, { of: 'line' | 'end' }>;
+type Kept = Exclude<CopyRecord, { of: 'line' | 'end' | 'file' }>;
 
 /** The row of a record in the line that it goes into; `idOf` gives each id its id there. */
 function rowOf(record: Kept, planId: string, idOf: (id: string) => string) {
@@ -164,6 +165,11 @@ export async function readLineCopy(who: Who, as: unknown, request: Request): Pro
         planId = await takeLine(tx, who, record, isNew);
         continue;
       }
+      if (record.of === 'file') {
+        if (await addFile(tx, planId, record)) added++;
+        else already++;
+        continue;
+      }
       if (record.of === 'entry')
         for (const id of [record.entry.amends, record.entry.chargeId, record.entry.photoId]) if (id) named.add(id);
       if (record.of === 'photo') {
@@ -182,6 +188,23 @@ export async function readLineCopy(who: Who, as: unknown, request: Request): Pro
       if (!given.has(idOf(id))) throw refuse(1, 'One of its entries speaks of something that is not in the copy.');
     return { id: planId, added, already };
   }, 1);
+}
+
+/** Adds a file under its own id, by which the plan names it; one that is there stays. */
+async function addFile(
+  tx: Transaction,
+  planId: string,
+  { id, at, bytes }: Extract<CopyRecord, { of: 'file' }>,
+): Promise<boolean> {
+  const there = await tx.$count(files, inArray(files.id, [id]));
+  if (there > 0) return false;
+  const [plan] = await tx
+    .select({ siteId: plans.siteId })
+    .from(plans)
+    .where(inArray(plans.id, [planId]));
+  const kept = await asKept(Buffer.from(bytes, 'base64'));
+  await tx.insert(files).values({ id, siteId: plan?.siteId ?? '', ...kept, at: new Date(at) });
+  return true;
 }
 
 async function takeLine(

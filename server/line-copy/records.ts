@@ -43,6 +43,7 @@ export const recordSchema = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('revision'), id: z.uuid(), name: revisionNameSchema, at, plan: planSchema }),
   z.strictObject({ of: z.literal('charge'), at, charge: chargeSchema }),
   z.strictObject({ of: z.literal('photo'), id: z.uuid(), at, jpeg: z.base64().max(2_500_000) }),
+  z.strictObject({ of: z.literal('file'), id: z.uuid(), at, bytes: z.base64().max(11_000_000) }),
   z.strictObject({
     of: z.literal('entry'),
     enteredAt: at,

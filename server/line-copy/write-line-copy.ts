@@ -1,8 +1,9 @@
 import { and, asc, eq, gt, gte, or, type SQL } from 'drizzle-orm';
 import type { MySqlColumn } from 'drizzle-orm/mysql-core';
 import { logEntrySchema } from '../../core/log/log-entry';
+import { filesOf } from '../../core/plan/files-of';
 import { database } from '../../db/client';
-import { charges, drainEntries, logEntries, photos, revisions } from '../../db/schema';
+import { charges, drainEntries, files, logEntries, photos, revisions } from '../../db/schema';
 import { checkedId } from '../plan-id';
 import { planOf } from '../read-plan';
 import { storedPlan } from '../stored-plan';
@@ -97,6 +98,10 @@ export async function* recordsOf(planId: string): AsyncGenerator<CopyRecord> {
   for (const picture of pictures) {
     const [row] = await database().select().from(photos).where(eq(photos.id, picture.id));
     if (row) yield { of: 'photo', id: row.id, at: row.at.toISOString(), jpeg: row.jpeg.toString('base64') };
+  }
+  for (const { id: fileId } of filesOf(plan)) {
+    const [row] = await database().select().from(files).where(eq(files.id, fileId));
+    if (row) yield { of: 'file', id: row.id, at: row.at.toISOString(), bytes: row.bytes.toString('base64') };
   }
   yield* entriesOf(id);
   yield* drainsOf(id);

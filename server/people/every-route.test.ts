@@ -7,6 +7,7 @@ import { database } from '../../db/client';
 import { devices, guestLinks, members, people, ROLES, type Role, sites } from '../../db/people';
 import { plans, revisions, shelfItems, sitePhotos, templates, weatherYears } from '../../db/schema';
 import { keepAPhoto } from '../keep-a-photo';
+import { keepFile } from '../kept-files';
 import { logADrain } from '../log-a-drain';
 import { propose } from '../proposals';
 import { createPlan } from '../save-plan';
@@ -48,6 +49,7 @@ interface There {
   device: string;
   template: string;
   item: string;
+  file: string;
   proposal: string;
 }
 interface Ask {
@@ -131,6 +133,8 @@ const ROUTES: Readonly<Record<string, Ask>> = {
   'GET /api/plans/[id]/file': { may: ALL, params: ofPlan },
   'GET /api/plans/[id]/photos/[photoId]': { may: ALL, params: (t) => ({ id: t.plan, photoId: t.photo }) },
   'PUT /api/plans/[id]/photos/[photoId]': { may: LOGGERS, params: (t) => ({ id: t.plan, photoId: uuid() }) },
+  'GET /api/plans/[id]/files/[fileId]': { may: ALL, params: (t) => ({ id: t.plan, fileId: t.file }) },
+  'PUT /api/plans/[id]/files/[fileId]': { may: LOGGERS, params: (t) => ({ id: t.plan, fileId: uuid() }) },
   'POST /api/plans/[id]/proposals': {
     may: LOGGERS,
     params: ofPlan,
@@ -332,7 +336,8 @@ async function fill(siteId: string): Promise<There> {
     .insert(people)
     .values({ id: person, name: 'Noor', email: `${person}@example.com` });
   await database().insert(members).values({ siteId, personId: person, role: 'technician' });
-  const [proposal, template, item] = [uuid(), uuid(), uuid()];
+  const [proposal, template, item, file] = [uuid(), uuid(), uuid(), uuid()];
+  await keepFile(ALONE, plan, file, await photo());
   await putOnShelf(ALONE, siteId, item, { name: 'Float drain', count: 2 });
   await saveTemplate(ALONE, siteId, { id: template, name: 'Small shop', planId: plan });
   await keepSitePhoto(ALONE, siteId, photoId, await photo());
@@ -340,7 +345,21 @@ async function fill(siteId: string): Promise<There> {
   const { body: made } = await newDevice(ALONE, siteId, { name: 'Pump room' });
   const { id: device } = made as { id: string };
   const { id: link } = await newGuestLink(ALONE, siteId, { name: 'A customer', days: 30 });
-  return { siteId, plan, drain, revision, photo: photoId, weather, person, link, device, proposal, template, item };
+  return {
+    siteId,
+    plan,
+    drain,
+    revision,
+    photo: photoId,
+    weather,
+    person,
+    link,
+    device,
+    proposal,
+    template,
+    item,
+    file,
+  };
 }
 const photo = async (): Promise<Request> =>
   new Request('http://127.0.0.1/', { method: 'PUT', body: new Uint8Array(await pictureOf('gauge')) });
@@ -371,7 +390,7 @@ afterAll(async () => {
 async function ask(route: string, who: string, t: There, headers: Record<string, string> = {}): Promise<number> {
   const { params, body, query = '' } = ROUTES[route] as Ask;
   const method = route.split(' ')[0] as string;
-  const isPhoto = /^PUT .*\/photos\//.test(route);
+  const isPhoto = /^PUT .*\/(photos|files)\//.test(route);
   const init = isPhoto
     ? await photo()
     : new Request(`http://127.0.0.1/${typeof query === 'string' ? query : query(t)}`, {

@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { type ShelfItem, shelfItemSchema } from '../../core/fitting/shelf';
 import { database } from '../../db/client';
 import { sites } from '../../db/people';
-import { shelfItems } from '../../db/schema';
+import { plans, shelfItems } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
 import { note } from '../people/audit';
-import { permittedSite, sitesOf, type Who } from '../people/may';
+import { permitted, permittedSite, sitesOf, type Who } from '../people/may';
 import { checkedId, idSchema } from '../plan-id';
 import { inTransaction } from '../transaction';
 
@@ -31,7 +31,34 @@ export async function listShelf(who: Who): Promise<OnShelf[]> {
     .where(own && inArray(shelfItems.siteId, own))
     .orderBy(asc(shelfItems.at), asc(shelfItems.id))
     .limit(LISTED);
-  return rows.map(({ item, ...row }) => ({ ...row, ...item }));
+  return rows.map(({ item, ...row }) => ({ ...row, ...shelfItemSchema.parse(item) }));
+}
+
+/** The sites on whose shelves somebody may put something. */
+export async function shelfSites(who: Who): Promise<{ readonly id: string; readonly name: string }[]> {
+  const own = sitesOf(who, 'log');
+  return database()
+    .select({ id: sites.id, name: sites.name })
+    .from(sites)
+    .where(own && inArray(sites.id, own))
+    .orderBy(asc(sites.name))
+    .limit(LISTED);
+}
+
+/** The shelves as a line sees them, and the sites on whose shelves one may put something: that of the line first. */
+export async function shelfForLine(
+  who: Who,
+  planId: string,
+): Promise<{ shelf: OnShelf[]; sites: { readonly id: string; readonly name: string }[] }> {
+  const [line] = await database()
+    .select({ siteId: plans.siteId })
+    .from(plans)
+    .where(eq(plans.id, await permitted(who, 'read', planId)));
+  const isOwn = (siteId: string): number => Number(siteId === line?.siteId);
+  return {
+    shelf: (await listShelf(who)).toSorted((a, b) => isOwn(b.siteId) - isOwn(a.siteId)),
+    sites: (await shelfSites(who)).toSorted((a, b) => isOwn(b.id) - isOwn(a.id)),
+  };
 }
 
 /** Puts something on the shelf of a site, or changes it; sent again it is the same. */

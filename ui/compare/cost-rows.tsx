@@ -1,14 +1,15 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { costOfLine, type LineCost } from '@/core/cost/cost-of-line';
 import { type KindName, kindOf } from '@/core/equipment/index';
+import { billOf } from '@/core/fitting/bill';
 import type { Plan } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 const ROWS = [
-  ['first', 'To buy'],
+  ['first', 'Of that, the equipment'],
   ['pressure', 'Power for the pressure lost in treatment'],
   ['purge', 'Purge and sweep'],
   ['airLost', 'Leaks and timed drains'],
@@ -32,11 +33,18 @@ export function CostRows({
   const { plan } = usePlan();
   const { money } = plan;
   const costs = plans.map((p) => costOfLine(p, money));
+  const built = useMemo(() => plans.map((p) => billOf(p).total), [plans]);
   const { number } = useUnits();
   const tell = (amount: number): string => `${number(amount, undefined, 2)} ${money.currency}`;
   const placeholders = [...new Set(costs.flatMap((c) => c.placeholders))].map((k) => kindOf(k as KindName).label);
   return (
     <>
+      <tr className="border-t border-hairline">
+        <th scope="row" className="py-1 pr-3 font-normal">
+          To build, with every part
+        </th>
+        {cells((i) => built[i] !== undefined && tell(built[i]))}
+      </tr>
       {ROWS.map(([field, label]) => (
         <tr key={field} className={`border-t border-hairline ${field === 'yearly' ? 'font-semibold' : ''}`}>
           <th scope="row" className="py-1 pr-3 font-normal">

@@ -4,6 +4,8 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { type AssemblyStep, assemblyOf, methodsOf, PHASES } from '@/core/fitting/assembly';
 import { jointsOf } from '@/core/fitting/joints';
+import type { KeptFile } from '@/core/plan/file-fields';
+import { KeptFiles } from '@/ui/forms/kept-files';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
@@ -13,11 +15,18 @@ const keyOf = (step: AssemblyStep): string => `step:${step.id}`;
 
 /** How the line is put together: step by step with ticks, cautions first. */
 export function AssemblyView() {
-  const { plan, section } = usePlan();
+  const { plan, section, edit } = usePlan();
   const steps = useMemo(() => assemblyOf(plan, section), [plan, section]);
   const methods = useMemo(() => methodsOf(jointsOf(plan, section)), [plan, section]);
   const { ticks, tick } = useTicks();
   const [proven, setProven] = useState(false);
+  const { pictures } = plan.fitting;
+  const setPictures = (key: string, files: readonly KeptFile[]): void =>
+    edit((p) => {
+      const { [key]: _, ...rest } = p.fitting.pictures;
+      const next = files.length > 0 ? { ...rest, [key]: [...files] } : rest;
+      return { ...p, fitting: { ...p.fitting, pictures: next } };
+    });
   const done = steps.filter((s) => ticks[keyOf(s)]).length;
   const tools = [...new Set(steps.flatMap((s) => s.tools))].sort();
   return (
@@ -59,6 +68,8 @@ export function AssemblyView() {
               key={step.id}
               step={step}
               done={ticks[keyOf(step)] !== undefined}
+              pictures={pictures[keyOf(step)] ?? []}
+              onPictures={(files) => setPictures(keyOf(step), files)}
               onDone={(is) => tick([{ key: keyOf(step), count: 1 }], is ? 'fitted' : undefined)}
             />
           )}
@@ -90,7 +101,19 @@ function Phase({
   );
 }
 
-function Step({ step, done, onDone }: { step: AssemblyStep; done: boolean; onDone: (is: boolean) => void }) {
+function Step({
+  step,
+  done,
+  pictures,
+  onDone,
+  onPictures,
+}: {
+  step: AssemblyStep;
+  done: boolean;
+  pictures: readonly KeptFile[];
+  onDone: (is: boolean) => void;
+  onPictures: (files: readonly KeptFile[]) => void;
+}) {
   return (
     <li className="break-inside-avoid border-b border-hairline">
       <label className="flex min-h-12 cursor-pointer gap-3 py-2.5">
@@ -111,6 +134,14 @@ function Step({ step, done, onDone }: { step: AssemblyStep; done: boolean; onDon
             ))}
         </span>
       </label>
+      <details className="mb-2 ml-9" open={pictures.length > 0}>
+        <summary className="min-h-6 w-fit cursor-pointer text-[0.9rem] text-quiet">
+          Pictures{pictures.length > 0 && ` · ${pictures.length}`}
+        </summary>
+        <div className="mt-1">
+          <KeptFiles of={step.does} files={pictures} onFiles={onPictures} />
+        </div>
+      </details>
       {!done && step.cautions.length > 0 && (
         <div className="mb-2 ml-9">
           <Cautions ids={step.cautions} />

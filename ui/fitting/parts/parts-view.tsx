@@ -1,58 +1,74 @@
 'use client';
 
 import { Download, Printer } from 'lucide-react';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { AISLES, type Aisle, type BillItem, billOf, leftToBuy } from '@/core/fitting/bill';
+import { costOfLine } from '@/core/cost/cost-of-line';
+import { type Bill, billOf } from '@/core/fitting/bill';
+import { AISLES, type Aisle, type BillItem } from '@/core/fitting/bill-rows';
 import { ownedOf } from '@/core/fitting/shelf';
-import type { Fitting, TickName } from '@/core/plan/fit-fields';
+import { leftToBuy, spentOf, surplusOf } from '@/core/fitting/ticked';
+import { TICKS, type TickName } from '@/core/plan/fit-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { InUnits } from '@/ui/units/in-units';
 import { Plain, useUnits } from '@/ui/units/units';
 import { useTicks } from '../use-ticks';
+import { BillAisle } from './bill-aisle';
 import { saveBill } from './save-bill';
-
-const SAYS: Readonly<Record<TickName | 'open', string>> = {
-  open: 'to buy',
-  bought: 'bought',
-  shelf: 'on the shelf',
-  fitted: 'fitted',
-};
+import { STATES } from './states';
+import { useShelf } from './use-shelf';
 
 /** Everything that the line is built of, by shop aisle, with what is bought, on the shelf or fitted. */
-export function PartsView({ shelf }: { shelf: readonly OnShelf[] }) {
-  const { plan, section } = usePlan();
+export function PartsView({
+  shelf,
+  sites,
+}: {
+  shelf: readonly OnShelf[];
+  /** On whose shelves one may put something, that of the line first. */
+  sites: readonly { readonly id: string }[];
+}) {
+  const { plan, section, edit } = usePlan();
   const { say } = useUnits();
   const bill = useMemo(() => billOf(plan, section), [plan, section]);
   const { ticks, tick } = useTicks();
+  const { problem, take, put } = useShelf(shelf, sites[0]?.id);
   const [only, setOnly] = useState(false);
+  const [pricing, setPricing] = useState(false);
   const { currency } = plan.money;
   const shown = bill.items.filter((i) => !only || leftToBuy(i, ticks) > 0);
-  const left = bill.items.filter((i) => leftToBuy(i, ticks) > 0).length;
-  const placeholders = bill.items.some((i) => !i.own);
+  const surplus = surplusOf(bill.items, ticks);
+
+  /** What comes from the shelf is taken down there first, and put back there when it is something else after all. */
+  const mark = async (item: BillItem, as: TickName | undefined): Promise<void> => {
+    const was = ticks[item.key];
+    if (was?.as === 'shelf' && as !== 'fitted' && !(await put(item.label, was.count))) return;
+    const owned = ownedOf(item, shelf);
+    const count = as === 'shelf' && owned > 0 ? Math.min(owned, item.count) : item.count;
+    if (as === 'shelf' && owned > 0 && !(await take(item.label, count))) return;
+    tick([{ ...item, count }], as);
+  };
+  const price = (key: string, own: number | undefined): void =>
+    edit((p) => {
+      const { [key]: _, ...rest } = p.fitting.prices;
+      return { ...p, fitting: { ...p.fitting, prices: own === undefined ? rest : { ...rest, [key]: own } } };
+    });
   return (
     <div className="grid max-w-5xl gap-4">
-      <section aria-label="Sum" className="flex flex-wrap items-end gap-x-8 gap-y-2">
-        <p className="text-[1.6rem] font-bold leading-tight">
-          {currency} <Plain value={bill.toBuy} decimals={0} />{' '}
-          <span className="text-[1.05rem] font-normal text-quiet">
-            still to buy, of {currency} <Plain value={bill.total} decimals={0} />
-          </span>
+      <Sums bill={bill} />
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
         </p>
-        <p className="text-quiet">
-          {left} of {bill.items.length} rows open
-          {placeholders && ' · prices are placeholders: they tell small from large'}
-        </p>
-        {bill.open.length > 0 && (
-          <p className="text-brick">
-            ▲ {bill.open.length} joints have no parts yet: see Joints. They are not in this bill.
-          </p>
-        )}
-      </section>
-      <div className="no-print flex flex-wrap items-center gap-2">
-        <label className="mr-auto flex min-h-9 items-center gap-2">
+      )}
+      <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex min-h-9 items-center gap-2">
           <input type="checkbox" className="size-5" checked={only} onChange={(e) => setOnly(e.target.checked)} />
           Only what is still to buy
+        </label>
+        <label className="mr-auto flex min-h-9 items-center gap-2">
+          <input type="checkbox" className="size-5" checked={pricing} onChange={(e) => setPricing(e.target.checked)} />
+          Type prices
         </label>
         <button type="button" className="button" onClick={() => tick(bill.items, 'fitted')}>
           All of this is fitted
@@ -64,12 +80,37 @@ export function PartsView({ shelf }: { shelf: readonly OnShelf[] }) {
           <Download size={15} aria-hidden /> CSV
         </button>
       </div>
+      {surplus.length > 0 && (
+        <section aria-label="No more needed" className="rounded-md border border-hairline bg-card px-3 py-2">
+          <h2>No more needed since the line was changed</h2>
+          <ul>
+            {surplus.map(({ key, label, over, needed, as }) => (
+              <li key={key} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+                <span className="min-w-0 flex-1">
+                  {over} × <InUnits text={label} /> <span className="text-quiet">{STATES[as]}</span>
+                </span>
+                <button
+                  type="button"
+                  className="button no-print"
+                  onClick={async () => {
+                    if (await put(label, over)) tick([{ key, count: needed, label }], needed > 0 ? as : undefined);
+                  }}
+                >
+                  Put on the shelf
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {Object.entries(AISLES).map(([aisle, name]) => (
-        <AisleOf
+        <BillAisle
           key={aisle}
           name={name}
           items={shown.filter((i) => i.aisle === (aisle as Aisle))}
-          {...{ ticks, tick, currency, shelf }}
+          {...{ ticks, currency, shelf }}
+          onMark={(item, as) => void mark(item, as)}
+          onPrice={pricing ? price : undefined}
           cuts={(item) => cutsInWords(item, (m) => say(m, 'length'))}
         />
       ))}
@@ -78,95 +119,48 @@ export function PartsView({ shelf }: { shelf: readonly OnShelf[] }) {
   );
 }
 
+/** What the build costs: still to buy, by what is ticked, and what the line costs in a year after it. */
+function Sums({ bill }: { bill: Bill }) {
+  const { plan, planId, section } = usePlan();
+  const { ticks } = plan.fitting;
+  const { currency } = plan.money;
+  const { yearly } = useMemo(() => costOfLine(plan, plan.money, section), [plan, section]);
+  const spent = spentOf(bill, ticks);
+  const left = bill.items.filter((i) => leftToBuy(i, ticks) > 0).length;
+  return (
+    <section aria-label="Sum" className="grid gap-1">
+      <p className="text-[1.6rem] font-bold leading-tight">
+        {currency} <Plain value={bill.toBuy} decimals={0} />{' '}
+        <span className="text-[1.05rem] font-normal text-quiet">
+          still to buy, of {currency} <Plain value={bill.total} decimals={0} />
+        </span>
+      </p>
+      <p className="text-quiet">
+        {TICKS.filter((as) => spent[as] > 0).map((as) => (
+          <span key={as}>
+            {STATES[as]} <Plain value={spent[as]} decimals={0} /> ·{' '}
+          </span>
+        ))}
+        {left} of {bill.items.length} rows open
+        {bill.items.some((i) => !i.own) && ' · prices are placeholders: they tell small from large'}
+      </p>
+      <p className="text-quiet">
+        Then {currency} <Plain value={yearly} decimals={0} /> a year to run and keep.{' '}
+        <Link href={`/lines/${planId}/compare`} className="underline underline-offset-4">
+          Against its revisions
+        </Link>
+      </p>
+      {bill.open.length > 0 && (
+        <p className="text-brick">
+          ▲ {bill.open.length} joints have no parts yet: see Joints. They are not in this bill.
+        </p>
+      )}
+    </section>
+  );
+}
+
 /** Stock lengths and what is cut from each. */
 function cutsInWords({ stockM, cutsM }: BillItem, say: (m: number) => string): string | undefined {
   if (stockM === undefined || !cutsM) return undefined;
   return `lengths of ${say(stockM)}: ${cutsM.map((bar) => bar.map(say).join(' + ')).join(' | ')}`;
-}
-
-function AisleOf({
-  name,
-  items,
-  ticks,
-  tick,
-  currency,
-  shelf,
-  cuts,
-}: {
-  name: string;
-  items: readonly BillItem[];
-  ticks: Fitting['ticks'];
-  tick: (rows: readonly BillItem[], as: TickName | undefined) => void;
-  currency: string;
-  shelf: readonly OnShelf[];
-  cuts: (item: BillItem) => string | undefined;
-}) {
-  if (items.length === 0) return null;
-  const sum = items.reduce((total, i) => total + i.price * i.count, 0);
-  return (
-    <section aria-label={name} className="break-inside-avoid">
-      <h2 className="flex border-b border-ink pb-1">
-        {name}
-        <span className="ml-auto font-normal text-quiet">
-          {currency} <Plain value={sum} decimals={0} />
-        </span>
-      </h2>
-      <ul>
-        {items.map((item) => {
-          const state = ticks[item.key]?.as;
-          const left = leftToBuy(item, ticks);
-          const owned = ownedOf(item, shelf);
-          const cut = cuts(item);
-          return (
-            <li
-              key={item.key}
-              className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline py-2 sm:flex-nowrap"
-            >
-              <span className="w-10 shrink-0 text-right font-semibold">{item.count} ×</span>
-              <span className={`min-w-0 flex-1 ${left === 0 ? 'text-quiet' : ''}`}>
-                <span className="block">
-                  <InUnits text={item.label} />
-                </span>
-                <span className="block text-[0.82rem] text-quiet">
-                  {state && left > 0 && (
-                    <span className="text-amber">
-                      {item.count - left} {SAYS[state]}, {left} more to buy ·{' '}
-                    </span>
-                  )}
-                  {left > 0 && owned > 0 && state !== 'shelf' && (
-                    <span className="text-water">▲ {owned} already on the shelf · </span>
-                  )}
-                  {(item.where.length > 1 || !item.label.startsWith(item.where[0] ?? '')) &&
-                    item.where.slice(0, 4).join(' · ')}
-                  {item.where.length > 4 && ` · and ${item.where.length - 4} more`}
-                  {cut && ` · ${cut}`}
-                </span>
-              </span>
-              <span className="shrink-0 text-right text-[0.9rem] text-quiet sm:w-24">
-                <Plain value={item.price * item.count} decimals={item.price < 20 ? 2 : 0} />
-              </span>
-              <select
-                className="control no-print w-32 shrink-0 max-sm:ml-auto max-sm:min-h-12"
-                aria-label={`State of ${item.label.replaceAll(/[{}]/g, '')}`}
-                value={state ?? 'open'}
-                onChange={(e) => {
-                  const as = e.target.value === 'open' ? undefined : (e.target.value as TickName);
-                  // From the shelf no more than lies there, where it is known.
-                  const count = as === 'shelf' && owned > 0 ? Math.min(owned, item.count) : item.count;
-                  tick([{ ...item, count }], as);
-                }}
-              >
-                {Object.entries(SAYS).map(([value, text]) => (
-                  <option key={value} value={value}>
-                    {text}
-                  </option>
-                ))}
-              </select>
-              <span className="hidden w-28 print:block">{left === 0 && state ? SAYS[state] : '☐'}</span>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
 }

@@ -1,4 +1,6 @@
-import { AISLES, type Bill, leftToBuy } from '@/core/fitting/bill';
+import type { Bill } from '@/core/fitting/bill';
+import { AISLES } from '@/core/fitting/bill-rows';
+import { leftToBuy } from '@/core/fitting/ticked';
 import type { Fitting } from '@/core/plan/fit-fields';
 import { saveCsv } from '@/ui/water/data-table';
 

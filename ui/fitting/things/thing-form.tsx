@@ -5,6 +5,8 @@ import { useState } from 'react';
 import type { Stage } from '@/core/plan/plan';
 import { type Thing, thingSchema } from '@/core/plan/thing-fields';
 import { Field, tied } from '@/ui/forms/field';
+import { KeptFiles } from '@/ui/forms/kept-files';
+import { Plate } from './plate';
 
 const TEXTS = { maker: 'Maker, as on its plate', model: 'Model', serial: 'Serial number' } as const;
 const DAYS = { installedOn: 'Installed on', warrantyUntil: 'Warranty until' } as const;
@@ -21,38 +23,45 @@ export function ThingForm({ stage, onThing }: { stage: Stage; onThing: (thing: T
     const holds = thingSchema.safeParse(next);
     if (holds.success) onThing(holds.data);
   };
+  const plate = said.files.find((f) => f.type === 'picture');
   const setting = (i: number, more: Partial<Thing['settings'][number]>): void =>
     say({ settings: said.settings.map((s, k) => (k === i ? { ...s, ...more } : s)) });
   return (
-    <form
-      aria-label={`What is installed: ${stage.name}`}
-      className="grid max-w-2xl gap-4"
-      onSubmit={(e) => e.preventDefault()}
-    >
+    <form aria-label={`What is installed: ${stage.name}`} className="grid gap-4" onSubmit={(e) => e.preventDefault()}>
       <h2>{stage.name}</h2>
-      <div className="grid gap-3 sm:grid-cols-2">
-        {(Object.keys(TEXTS) as (keyof typeof TEXTS)[]).map((field) => (
-          <Field key={field} id={`thing-${field}`} label={TEXTS[field]} error={at(field)}>
-            <input
-              {...tied(`thing-${field}`, at(field))}
-              className="control"
-              value={said[field]}
-              onChange={(e) => say({ [field]: e.target.value })}
-            />
-          </Field>
-        ))}
-        {(Object.keys(DAYS) as (keyof typeof DAYS)[]).map((field) => (
-          <Field key={field} id={`thing-${field}`} label={DAYS[field]} error={at(field)}>
-            <input
-              {...tied(`thing-${field}`, at(field))}
-              type="date"
-              className="control"
-              value={said[field] ?? ''}
-              onChange={(e) => say({ [field]: e.target.value || undefined })}
-            />
-          </Field>
-        ))}
+      <div className={`grid items-start gap-4 ${plate ? 'xl:grid-cols-2' : 'max-w-2xl'}`}>
+        {plate && <Plate file={plate} of={stage.name} />}
+        <div className="grid gap-3 sm:grid-cols-2">
+          {(Object.keys(TEXTS) as (keyof typeof TEXTS)[]).map((field) => (
+            <Field key={field} id={`thing-${field}`} label={TEXTS[field]} error={at(field)}>
+              <input
+                {...tied(`thing-${field}`, at(field))}
+                className="control"
+                value={said[field]}
+                onChange={(e) => say({ [field]: e.target.value })}
+              />
+            </Field>
+          ))}
+          {(Object.keys(DAYS) as (keyof typeof DAYS)[]).map((field) => (
+            <Field key={field} id={`thing-${field}`} label={DAYS[field]} error={at(field)}>
+              <input
+                {...tied(`thing-${field}`, at(field))}
+                type="date"
+                className="control"
+                value={said[field] ?? ''}
+                onChange={(e) => say({ [field]: e.target.value || undefined })}
+              />
+            </Field>
+          ))}
+        </div>
       </div>
+      <section aria-label="Pictures and documents" className="grid gap-2">
+        <h3 className="font-semibold">Pictures and documents</h3>
+        <p className="text-[0.85rem] text-quiet">
+          The first picture stands beside the fields: take it of the plate, and read it off there.
+        </p>
+        <KeptFiles of={stage.name} files={said.files} onFiles={(files) => say({ files })} documents />
+      </section>
       <Field
         id="thing-opens"
         label="How this one opens"

@@ -6,16 +6,28 @@ import type { Stage } from '@/core/plan/plan';
 import { allStages, stageById, standing, withStage } from '@/core/plan/runs';
 import type { Thing } from '@/core/plan/thing-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
+import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { ThingForm } from './thing-form';
+import { Whereabouts } from './whereabouts';
 
 /** What is installed: the plate, the age, the warranty, how it opens, and its settings as last found. */
-export function ThingsView() {
+export function ThingsView({
+  shelf,
+  sites,
+}: {
+  shelf: readonly OnShelf[];
+  /** On whose shelves one may put something. */
+  sites: readonly { readonly id: string; readonly name: string }[];
+}) {
   const { plan, edit } = usePlan();
   const things = allStages(standing(plan)).filter((s) => s.kind !== 'outlet' && s.kind !== 'intake');
   const numbers = itemNumbers(plan);
   const [picked, setPicked] = useState<string>();
   const chosen = stageById(plan, picked) ?? things[0];
-  const save = (id: string, thing: Thing): void => edit((p) => withStage(p, id, (s) => ({ ...s, thing }) as Stage));
+  /** How often a thing came or went: the form begins anew with another. */
+  const [moves, setMoves] = useState(0);
+  const save = (id: string, thing: Thing | undefined): void =>
+    edit((p) => withStage(p, id, ({ thing: _, ...s }) => ({ ...s, ...(thing && { thing }) }) as Stage));
   return (
     <div className="grid items-start gap-6 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <section aria-label="Things of the line">
@@ -52,7 +64,19 @@ export function ThingsView() {
           ))}
         </ul>
       </section>
-      {chosen && <ThingForm key={chosen.id} stage={chosen} onThing={(thing) => save(chosen.id, thing)} />}
+      {chosen && (
+        <div className="grid gap-5" key={`${chosen.id} ${moves}`}>
+          <ThingForm stage={chosen} onThing={(thing) => save(chosen.id, thing)} />
+          <Whereabouts
+            stage={chosen}
+            {...{ shelf, sites }}
+            onThing={(thing) => {
+              save(chosen.id, thing);
+              setMoves((n) => n + 1);
+            }}
+          />
+        </div>
+      )}
     </div>
   );
 }

@@ -1,0 +1,47 @@
+import { useState } from 'react';
+import type { BillItem } from '@/core/fitting/bill-rows';
+
+const MOST = 1e6;
+
+/** The price of one piece as its buyer knows it; emptied, the placeholder stands again. */
+export function OwnPrice({
+  label,
+  item,
+  onPrice,
+}: {
+  label: string;
+  item: BillItem;
+  onPrice: (own: number | undefined) => void;
+}) {
+  const [text, setText] = useState(item.own ? String(item.price) : '');
+  const [problem, setProblem] = useState<string>();
+  // What stands in the line has one price everywhere: among the prices of Compare.
+  if (item.aisle === 'equipment') return <span className="shrink-0 text-[0.82rem] text-quiet sm:w-36">in Compare</span>;
+  const id = `price-${item.key.replaceAll(/[^\w-]/g, '_')}`;
+  const take = (typed: string): void => {
+    setText(typed);
+    const number = Number(typed.trim().replace(',', '.'));
+    const wrong = Number.isNaN(number) || number < 0 || number > MOST;
+    setProblem(wrong ? 'A number from 0 to 1,000,000.' : undefined);
+    if (!wrong) onPrice(typed.trim() === '' ? undefined : number);
+  };
+  return (
+    <span className="grid shrink-0 gap-0.5 sm:w-36">
+      <input
+        className="control"
+        inputMode="decimal"
+        aria-label={`Price of one ${label}`}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem && `${id}-error`}
+        placeholder={item.own ? '' : String(item.price)}
+        value={text}
+        onChange={(e) => take(e.target.value)}
+      />
+      {problem && (
+        <span id={`${id}-error`} role="alert" className="text-[0.82rem] text-brick">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}
