@@ -153,12 +153,11 @@ export function demoPlan(): Plan {
     fitting: {
       thread: 'bspt',
       coupler: 'coupler-7.2',
-      // On the shelf since the last work on the line.
+      // As the last work on the line left it.
       ticks: {
         ...fittedNow(['compressor', 'aftercooler', 'separator', 'receiver', 'coalescer', 'dryer', 'regulator']),
         ...fittedNow(['press-beads', 'frame-bowl', 'frame-regulator']),
-        'supports:Wall bracket': { as: 'shelf', count: 4 },
-        'spares:Float drain': { as: 'shelf', count: 1 },
+        'supports:Wall bracket': { as: 'fitted', count: 2 },
         'sealing:nut 15 mm': { as: 'bought', count: 6 },
       },
     },

@@ -107,6 +107,10 @@ test('what the database says of a log is what the whole log says, and the same i
       const whole = await readLog(planId);
       const asked = await readLogSummary(planId, plan);
       expect(sorted(asked)).toEqual(sorted(summaryOf(whole)));
+      // Put into service in the middle of it.
+      const since = whole.entries[Math.floor(whole.entries.length / 2)]?.measuredAt ?? '';
+      const inService = { ...plan, fitting: { ...plan.fitting, ...(since && { inServiceSince: since }) } };
+      expect(sorted(await readLogSummary(planId, inService))).toEqual(sorted(summaryOf(whole, since)));
       const facts = maintenanceFacts({ ...plan, routine: { ...plan.routine, startedOn: '2026-05-01' } }, walk(plan));
       const now = '2026-11-25T09:00';
       const { entries, drains } = whole;

@@ -1,4 +1,4 @@
-import { and, count, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, gt, gte, inArray, isNull } from 'drizzle-orm';
 import { postponed } from '../core/maintenance/last-done';
 import {
   firstOfEach,
@@ -100,7 +100,7 @@ async function newestReadings(planId: string, names: Marks['series']): Promise<S
     .toSorted((a, b) => b.at.localeCompare(a.at));
 }
 
-async function drainSeries(planId: string, stageIds: readonly string[]): Promise<RatioSeries[]> {
+async function drainSeries(planId: string, stageIds: readonly string[], since: string): Promise<RatioSeries[]> {
   const { stageId, amountM3, expectedKg, drainedAt } = drainEntries;
   const rows = await together<{ stageId: string; amountM3: number; expectedKg: number }>(
     stageIds.map((id) =>
@@ -113,6 +113,7 @@ async function drainSeries(planId: string, stageIds: readonly string[]): Promise
             eq(stageId, id),
             isNull(drainEntries.struckAt),
             gt(expectedKg, LEAST_EXPECTED_KG),
+            gte(drainedAt, since),
           ),
         )
         .orderBy(desc(drainedAt))
@@ -134,11 +135,13 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
   const id = checkedId('id', planId);
   const stand = and(eq(logEntries.planId, id), eq(logEntries.stands, true));
   const marks = await marksOf(id);
+  const since = plan.fitting.inServiceSince ?? '';
   const [last, ofDrains, off, signals, newest, beads, charges] = await Promise.all([
     lastOf(id, marks),
     drainSeries(
       id,
       marks.drains.map((d) => d.stageId),
+      since,
     ),
     database()
       .select(ENTRY)
@@ -161,7 +164,7 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
     postponed: firstOfEach(postponed(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
     events: eventsOf(marks),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...ratioSeriesOf(signals)].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...ratioSeriesOf(signals.filter((s) => s.at >= since))].filter((s) => s.ratios.length > 0),
     newest: newest.map(entryOf),
     beads,
     charges,

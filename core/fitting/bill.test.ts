@@ -6,12 +6,14 @@ import { type End, end } from '../piping/ends';
 import { mates } from '../piping/mates';
 import { insertStage, newStage, setParameters } from '../plan/edit';
 import { setLegs } from '../plan/edit-legs';
-import { type Plan, planSchema } from '../plan/plan';
-import { withStage } from '../plan/runs';
+import { type Plan, planSchema, type Stage } from '../plan/plan';
+import { allStages, stageById, withStage } from '../plan/runs';
 import { CFM } from '../quantity/constants';
-import { anyPlan } from '../test/any-plan';
+import { anyFittedPlan } from '../test/any-fitted-plan';
+import { assemblyOf } from './assembly';
 import { billOf } from './bill';
 import { type Joint, jointsOf, keyOfChain } from './joints';
+import { portsOf } from './ports';
 import { supportsOf } from './supports';
 import { leftToBuy } from './ticked';
 
@@ -56,7 +58,7 @@ describe('the bill', () => {
 
   it('closes on any line: every chain leads from end to end, no part over and none short', () => {
     fc.assert(
-      fc.property(anyPlan(), (plan) => {
+      fc.property(anyFittedPlan(), (plan) => {
         const section = walk(plan);
         const joints = jointsOf(plan, section);
         const bill = billOf(plan, section);
@@ -119,6 +121,39 @@ describe('the bill', () => {
     const gauged = insertStage(demoPlan(), newStage('gauge', 'g'), 8);
     expect(count(gauged, 'for a gauge port')).toBe(4);
     expect(count(demoPlan(), 'Screw')).toBe(2 * count(demoPlan(), 'Wall bracket'));
+  });
+
+  it('leads the water of each drain away, from a port as large as the thing', () => {
+    // Compressor, cooler, separator and dryer may drain; ports by size are common practice, no source.
+    const plan = demoPlan();
+    const drained = allStages(plan).filter((s) => portsOf(plan, walk(plan), s).drain);
+    expect(count(plan, 'Push-in')).toBe(drained.length);
+    expect(drained.map((s) => s.id)).toContain('receiver');
+    const portOf = (volumeM3: number) => {
+      const own = setParameters(plan, 'receiver', { volumeM3 });
+      return portsOf(own, walk(own), stageById(own, 'receiver') as Stage).drain?.size;
+    };
+    expect([portOf(0.3), portOf(0.301)]).toEqual(['1/4', '1/2']);
+  });
+
+  it('takes the price that somebody paid, but for equipment, whose price is the line’s', () => {
+    const bill = billOf(demoPlan());
+    const [thing, part] = ['equipment', 'fittings'].map(
+      (aisle) => bill.items.find((i) => i.aisle === aisle)?.key ?? '',
+    );
+    const fitting = { ...demoPlan().fitting, prices: { [thing as string]: 1, [part as string]: 123.45 } };
+    const own = billOf({ ...demoPlan(), fitting }).items;
+    expect(own.find((i) => i.key === part)).toMatchObject({ price: 123.45, own: true });
+    expect(own.find((i) => i.key === thing)).toEqual(bill.items.find((i) => i.key === thing));
+  });
+
+  it('lists the tools of the assembly, at no price', () => {
+    const tools = billOf(demoPlan()).items.filter((i) => i.aisle === 'tools');
+    const named = new Set(assemblyOf(demoPlan()).flatMap((s) => s.tools));
+    expect(tools.map((t) => t.label.toLowerCase()).toSorted()).toEqual(
+      [...named].map((t) => t.toLowerCase()).toSorted(),
+    );
+    expect(tools.every((t) => t.price === 0)).toBe(true);
   });
 
   it('leaves out of what is to be bought whatever is ticked', () => {

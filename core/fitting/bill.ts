@@ -10,7 +10,7 @@ import { assemblyOf } from './assembly';
 import { addConduits } from './bill-conduits';
 import { type BillItem, cents, Rows } from './bill-rows';
 import { type Joint, jointsOf } from './joints';
-import { GAUGE_PORT, gaugePortsOf, isHung } from './ports';
+import { GAUGE_PORT, gaugePortsOf, isHung, portsOf } from './ports';
 import { leftToBuy } from './ticked';
 
 export interface Bill {
@@ -101,6 +101,27 @@ function addPlugs(rows: Rows, line: Plan): void {
     });
 }
 
+/** Tube of a drain to where its water is collected, m (estimate), and its outside diameter, m (common practice, no source). */
+const DRAIN_TUBE_M = 2;
+const DRAIN_TUBE_OUTSIDE_M = 0.008;
+
+/** From each drain port to the collecting vessel. */
+function addDrains(rows: Rows, line: Plan, section: Section): void {
+  for (const s of allStages(line)) {
+    const { drain } = portsOf(line, section, s);
+    if (!drain) continue;
+    const mm = DRAIN_TUBE_OUTSIDE_M * 1e3;
+    const half = drain.gender === 'male' ? 'female' : 'male';
+    rows.add(
+      'fittings',
+      `Push-in, {${mm} mm} tube × ${sizeInWords(drain.size)} ${drain.family.toUpperCase()} ${half}, for a drain`,
+      4,
+      s.name,
+    );
+    rows.add('tube', `Drain tube, {${mm} mm} outside, {${DRAIN_TUBE_M} m}`, DRAIN_TUBE_M * 1.5, s.name);
+  }
+}
+
 /** What wears out first, and what is used up at every opening. */
 function addSpares(rows: Rows, line: Plan, nuts: readonly BillItem[]): void {
   for (const n of nuts)
@@ -143,6 +164,7 @@ export function billOf(plan: Plan, section: Section = walk(plan)): Bill {
   for (const j of joints) addJoint(rows, j);
   addConduits(rows, plan, line, section);
   addPlugs(rows, line);
+  addDrains(rows, line, section);
   const nuts = rows.items.filter((i) => i.key.startsWith('sealing:nut '));
   rows.add(
     'sealing',

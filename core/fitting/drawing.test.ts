@@ -5,6 +5,7 @@ import type { Leg } from '../piping/legs';
 import { insertStage, newStage } from '../plan/edit';
 import { setLegs } from '../plan/edit-legs';
 import { anyPlan } from '../test/any-plan';
+import { billOf } from './bill';
 import { drawingOf, isometric, itemNumbers } from './drawing';
 
 const LEGS: Leg[] = [
@@ -27,6 +28,25 @@ describe('the drawing of a run', () => {
     }
     const [x, y] = isometric([1, 0, 0]);
     expect((Math.atan2(y, x) * 180) / Math.PI).toBeCloseTo(-30, 9);
+  });
+
+  it('shows each support that the bill counts, on the pipe that it holds', () => {
+    fc.assert(
+      fc.property(anyPlan(), (plan) => {
+        const { supports, pieces } = drawingOf(plan);
+        const counted = billOf(plan)
+          .items.filter((i) => i.label.startsWith('Pipe support'))
+          .reduce((sum, i) => sum + i.count, 0);
+        expect(supports.length).toBe(counted);
+        const far = ([a, b, c]: readonly number[], [d, e, f]: readonly number[]) =>
+          Math.hypot((a ?? 0) - (d ?? 0), (b ?? 0) - (e ?? 0), (c ?? 0) - (f ?? 0));
+        for (const s of supports)
+          expect(pieces.some(({ from, to }) => Math.abs(far(from, s.at) + far(s.at, to) - far(from, to)) < 1e-6)).toBe(
+            true,
+          );
+      }),
+      { numRuns: 20 },
+    );
   });
 
   it('has a piece for each leg, in place: what stands behind stands at its end', () => {

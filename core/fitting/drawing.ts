@@ -6,6 +6,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, type Run, runsOf, standing } from '../plan/runs';
 import { connectionsOf } from './joints';
 import { isApart } from './ports';
+import { supportedAs, supportPlaces } from './supports';
 
 /** A straight piece of the drawing, from a point to a point, m. */
 export interface Piece {
@@ -38,6 +39,8 @@ export interface Mark {
 export interface Drawing {
   readonly pieces: readonly Piece[];
   readonly marks: readonly Mark[];
+  /** Where pipes and tubes are held. */
+  readonly supports: readonly { readonly stageId: string; readonly at: Point }[];
   /** Where each run ends, with its height over the beginning. */
   readonly ends: readonly { readonly run: string; readonly at: Point }[];
   /** Where the run goes on past a job that stands beside it. */
@@ -98,6 +101,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
   const marks: Mark[] = [];
   const ends: Drawing['ends'][number][] = [];
   const past: (readonly [Point, Point])[] = [];
+  const supports: Drawing['supports'][number][] = [];
   const leaves = new Map<string, { at: Point; along: Leg['to']; taken: number }>();
 
   const draw = (run: Run, start: Point, along: Leg['to']): void => {
@@ -123,6 +127,7 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
       const from = at;
       if (own) {
         straight(stage.id, own.legs, own.drawn);
+        supports.push(...supportPoints(stage, own.legs, from).map((at) => ({ stageId: stage.id, at })));
         const place = middle(from, pointsOf(own.legs, from)[1] as Point);
         marks.push({ ...mark, at: place, from: place, along: facing });
       } else {
@@ -150,7 +155,18 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
     const start: Point = from?.at ?? [0, -4 * sources++, 0];
     draw(run, start, from ? besides(from.along, from.taken++) : 'east');
   }
-  return { pieces, marks, ends, past };
+  return { pieces, marks, supports, ends, past };
+}
+
+function supportPoints(stage: Stage, legs: readonly Leg[], from: Point): Point[] {
+  const held = supportedAs(stage);
+  const points = pointsOf(legs, from);
+  if (!held) return [];
+  return supportPlaces(held.as, held.outsideM, legs).map(({ leg, alongM }) => {
+    const [a, b] = [points[leg] as Point, points[leg + 1] as Point];
+    const part = alongM / (legs[leg]?.lengthM || 1);
+    return a.map((x, i) => x + part * ((b[i] as number) - x)) as unknown as Point;
+  });
 }
 
 const middle = ([a, b, c]: Point, [d, e, f]: Point): Point => [(a + d) / 2, (b + e) / 2, (c + f) / 2];

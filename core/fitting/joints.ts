@@ -114,7 +114,7 @@ function teeEnd(out: End, branch: End, { fitting }: Plan): End {
 
 /**
  * Every joint of a line, in the order of flow: the two ends, and the best chains of parts between them that bear the
- * temperature and the cut-out pressure there and are no narrower than the narrower end.
+ * temperature and the cut-out pressure there and are no narrower than the narrower end, or than somebody wants them.
  * @param section the walked line: its temperatures and flows
  * @returns joints; of a branch, and of a job that others come behind, the first side is a tee
  * @example jointsOf(plan, section).length // 15
@@ -137,7 +137,7 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
   ): Joint => {
     const temperatureC = Math.max(roomC, section.at(before.id)?.temperatureC ?? roomC);
     const [a, b] = [sides[0].end, sides[1].end];
-    const leastBoreM = Math.min(boreOfEndM(a), boreOfEndM(b));
+    const leastBoreM = stage.fit?.leastBoreM ?? Math.min(boreOfEndM(a), boreOfEndM(b));
     const chains = chainsBetween(a, b, PARTS, { temperatureC, gaugePa, leastBoreM });
     const wanted = stage.fit?.chains?.[at];
     const direct = mates(a, b);

@@ -3,6 +3,7 @@ import { walk } from '../line/walk';
 import { insertStage, newStage, removeStage, setParameters } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
+import { thingSchema } from '../plan/thing-fields';
 import { assemblyOf } from './assembly';
 import { heatOfCoolerW, mountingOf, WARM_WIND_K } from './mounting';
 
@@ -50,6 +51,16 @@ it('warns of a motor behind a cooler in its wind from the limit on', () => {
   }
   expect(kelvin(inWind(0.003))).toBeLessThan(WARM_WIND_K);
   expect(kelvin(inWind(0.03))).toBeGreaterThan(WARM_WIND_K);
+});
+
+it('tells what the plate asks for and what was found at the place, and nothing where nobody said', () => {
+  const dryer = at(plan, 'dryer');
+  const says = (thing: object): string =>
+    mountingOf(section, { ...dryer, thing: thingSchema.parse(thing) }, undefined, 'east').join(' ');
+  expect(says({ clearanceM: 0.5 })).toContain('Leave {0.5 m} free');
+  expect(says({ cordM: 1.8 })).toContain('{1.8 m} long');
+  expect(says({ outlet: 'shared' })).toContain('ask the electrician');
+  expect(says({ outlet: 'own' })).toBe(says({}));
 });
 
 it('gives the electrician watts and amperes, in the step in which it is mounted', () => {

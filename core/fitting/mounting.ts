@@ -55,6 +55,19 @@ export function heatOfCoolerW(before: Station, after: Station): number {
 /** By how much a wind gets warmer that takes a heat up. */
 const warmingK = (heatW: number): number => heatW / (WIND_M3_PER_S * FREE_AIR_KG_PER_M3 * CP_DRY_AIR);
 
+/** What the plate asks for and what was found at the place. */
+function asFound({ kind, thing }: Stage): (string | undefined)[] {
+  const { clearanceM, cordM, outlet } = thing ?? {};
+  return [
+    clearanceM ? `Leave {${clearanceM} m} free round it, as its plate asks.` : undefined,
+    kind === 'compressor' ? 'The first connection after it is flexible: what shakes breaks a rigid pipe.' : undefined,
+    cordM ? `Its cord is {${cordM} m} long: the outlet no farther, and no extension lead.` : undefined,
+    outlet === 'shared'
+      ? '▲ Something else is on its outlet: ask the electrician for one of its own; what starts together trips together.'
+      : undefined,
+  ];
+}
+
 /** What an electrician needs to know of a thing with a plug. */
 function electrical(stage: Stage): string | undefined {
   const told = 'fixed wiring is an electrician’s work';
@@ -95,6 +108,6 @@ export function mountingOf(section: Section, stage: Stage, before: Stage | undef
       }`,
     );
   }
-  out.push(electrical(stage));
+  out.push(...asFound(stage), electrical(stage));
   return out.filter((s) => s !== undefined);
 }

@@ -12,7 +12,11 @@ import { CFM } from '../quantity/constants';
 export interface Ports {
   readonly in: End;
   readonly out: End;
-  readonly said: { readonly in: boolean; readonly out: boolean };
+  /** Where its water leaves; nothing where it has no drain. */
+  readonly drain?: End;
+  /** For gauges, one beside the other. */
+  readonly gauges: readonly End[];
+  readonly said: { readonly in: boolean; readonly out: boolean; readonly drain: boolean };
 }
 
 /** Kinds that are tube, pipe or hose themselves. */
@@ -145,14 +149,37 @@ function portFor(m3PerS: number, thread: 'npt' | 'bspt', gender: Gender): End {
 
 /**
  * The ends of a stage: those that somebody looked at, otherwise those usual for its kind, its size and the threads of the site.
- * @returns in and out, and which of them are said
+ * @returns in, out, drain and gauges, and which of them are said
  * @example portsOf(plan, section, stage('receiver')).in.family // 'npt'
  */
 export function portsOf(plan: Plan, section: Section, stage: Stage): Ports {
   const { thread, coupler } = plan.fitting;
-  const said = { in: stage.fit?.in !== undefined, out: stage.fit?.out !== undefined };
-  const usual = usualEnds(stage, flowAtM3PerS(plan, section, stage), thread, coupler);
-  return { in: stage.fit?.in ?? usual.in, out: stage.fit?.out ?? usual.out, said };
+  const { in: inlet, out, drain } = stage.fit ?? {};
+  const flow = flowAtM3PerS(plan, section, stage);
+  const usual = usualEnds(stage, flow, thread, coupler);
+  const usualDrain = drainPort(stage, flow, thread);
+  const gauge: End = { family: thread, size: GAUGE_PORT, gender: 'female' };
+  return {
+    in: inlet ?? usual.in,
+    out: out ?? usual.out,
+    ...(usualDrain && { drain: drain ?? usualDrain }),
+    gauges: Array.from({ length: gaugePortsOf(stage) }, () => gauge),
+    said: { in: inlet !== undefined, out: out !== undefined, drain: drain !== undefined },
+  };
+}
+
+/** Up to this flow the drain of a bowl or a trap has the small port (common practice, no source). */
+const SMALL_DRAIN_M3_PER_S = 100 * CFM;
+/** Up to this volume a receiver has a 1/4 in drain port, above it 1/2 in, m³ (common practice, no source). */
+const SMALL_TANK_M3 = 0.3;
+
+/** The drain port that is usual for a thing that catches water; pipe and hose have drip legs instead. */
+function drainPort(stage: Stage, flow: number, family: 'npt' | 'bspt'): End | undefined {
+  const { drain } = stage.parameters as { drain?: string };
+  if (drain === undefined || drain === 'none' || isConduit(stage)) return undefined;
+  if (stage.kind === 'receiver')
+    return { family, size: stage.parameters.volumeM3 > SMALL_TANK_M3 ? '1/2' : '1/4', gender: 'female' };
+  return { family, size: flow > SMALL_DRAIN_M3_PER_S ? '1/4' : '1/8', gender: 'male' };
 }
 
 function usualEnds(stage: Stage, flow: number, thread: 'npt' | 'bspt', coupler: FamilyName): Pick<Ports, 'in' | 'out'> {

@@ -1,5 +1,6 @@
-import type { PipeMaterial } from '../pipe-flow/pipes';
+import { boreOf, type PipeMaterial } from '../pipe-flow/pipes';
 import { isUpright, type Leg } from '../piping/legs';
+import type { Stage } from '../plan/plan';
 
 /** Widest distance between supports, m, up to an outside diameter, m. Common practice, no source. */
 const SPACING: Readonly<
@@ -53,16 +54,47 @@ export const SUPPORTED_AS: Readonly<Record<PipeMaterial, keyof typeof SPACING>> 
  * @param outsideM outside diameter, m
  * @example supportsOf('copper', 0.022, [{ to: 'east', lengthM: 5, fall: 0.01 }]) // 6
  */
-export function supportsOf(
+export const supportsOf = (
   material: keyof typeof SPACING,
   outsideM: number,
   legs: readonly Pick<Leg, 'to' | 'lengthM'>[],
-): number {
+): number => supportPlaces(material, outsideM, legs).length;
+
+/**
+ * Where the supports of a run are.
+ * @param outsideM outside diameter, m
+ * @returns for each the leg, from 0, and how far along it, m; the first at the beginning of the first leg
+ * @example supportPlaces('copper', 0.022, [{ to: 'east', lengthM: 2.4 }]).map((s) => s.alongM) // [0,1.2,2.4]
+ */
+export function supportPlaces(
+  material: keyof typeof SPACING,
+  outsideM: number,
+  legs: readonly Pick<Leg, 'to' | 'lengthM'>[],
+): { readonly leg: number; readonly alongM: number }[] {
   const m = SPACING[material].find(([to]) => outsideM <= to)?.[1] as number;
-  return legs.reduce((sum, { to, lengthM }) => {
+  const between = legs.flatMap(({ to, lengthM }, leg) => {
     const apart = material === 'plastic' && isUpright(to) ? UPRIGHT_PLASTIC * m : m;
-    return sum + Math.max(1, Math.ceil(lengthM / apart - 1e-9));
-  }, 1);
+    const n = Math.max(1, Math.ceil(lengthM / apart - 1e-9));
+    return Array.from({ length: n }, (_, i) => ({ leg, alongM: ((i + 1) * lengthM) / n }));
+  });
+  return [{ leg: 0, alongM: 0 }, ...between];
+}
+
+/**
+ * What a stage is to its supports: nothing where it is none that is held along its length.
+ * @returns material and outside diameter, m
+ * @example supportedAs(stage('receiver')) === undefined // true
+ */
+export function supportedAs(
+  stage: Stage,
+): { readonly as: keyof typeof SPACING; readonly outsideM: number } | undefined {
+  if (stage.kind === 'pipe') {
+    const { material, size } = stage.parameters;
+    return { as: SUPPORTED_AS[material], outsideM: boreOf(material, size)?.outsideM ?? 0.02 };
+  }
+  if (stage.kind !== 'cooling-run' || stage.parameters.material === 'hose') return undefined;
+  const { material, outsideDiameterM: outsideM } = stage.parameters;
+  return { as: material === 'copper' ? 'copper' : 'steel', outsideM };
 }
 
 /**

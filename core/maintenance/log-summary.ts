@@ -87,13 +87,17 @@ export function signalsAsked(signals: readonly Signal[]): Signal[] {
 
 /**
  * The summary of a log that is held whole; for a long one the server asks the database for the same.
+ * @param since when the line was put into service: what is older says nothing of drift
  * @example summaryOf({ drains: [], entries: [], charges: [] }).last // []
  */
-export function summaryOf(log: {
-  readonly drains: readonly LoggedDrain[];
-  readonly entries: readonly LoggedEntry[];
-  readonly charges: readonly Charge[];
-}): LogSummary {
+export function summaryOf(
+  log: {
+    readonly drains: readonly LoggedDrain[];
+    readonly entries: readonly LoggedEntry[];
+    readonly charges: readonly Charge[];
+  },
+  since: SiteTime = '',
+): LogSummary {
   const newestFirst = standingEntries(log.entries).toSorted((a, b) => b.measuredAt.localeCompare(a.measuredAt));
   const signals = signalsOf(log.entries);
   const done = lastDone(log.entries, log.drains).toSorted((a, b) => b.at.localeCompare(a.at));
@@ -106,7 +110,7 @@ export function summaryOf(log: {
       stageId,
       of: 'drain',
       ratios: drains
-        .filter((d) => d.stageId === stageId && d.expectedKg > LEAST_EXPECTED_KG)
+        .filter((d) => d.stageId === stageId && d.expectedKg > LEAST_EXPECTED_KG && d.drainedAt >= since)
         .slice(0, NEWEST)
         .map((d) => (d.amountM3 * 1000) / d.expectedKg)
         .toReversed(),
@@ -117,7 +121,7 @@ export function summaryOf(log: {
     postponed: firstOfEach(postponed(log.entries).toReversed(), key).toReversed(),
     events: firstOfEach(openingsOf(log.entries), (e) => `${e.stageId} ${e.what}`),
     signals: signalsAsked(signals),
-    series: [...ofDrains, ...ratioSeriesOf(signals)].filter((s) => s.ratios.length > 0),
+    series: [...ofDrains, ...ratioSeriesOf(signals.filter((s) => s.at >= since))].filter((s) => s.ratios.length > 0),
     newest: newestFirst.slice(0, LOOKED_AT),
     beads: standingEntries(log.entries),
     charges: log.charges,

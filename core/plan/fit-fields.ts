@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { END_FAMILIES, endSchema } from '../piping/ends';
 import { legsSchema } from '../piping/legs';
+import { timeField } from './date-fields';
 import { filesSchema } from './file-fields';
 
 /** How a stage is joined to what is before it and behind it, as far as somebody looked; the rest is typical of its kind. */
@@ -8,12 +9,15 @@ export const fitSchema = z.strictObject({
   /** What is on the thing in hand. */
   in: endSchema.optional(),
   out: endSchema.optional(),
+  drain: endSchema.optional(),
   /** The tube between it and the stage before, by its outside diameter; “close”, screwed together without one. */
   tube: z.enum(['close', ...END_FAMILIES.tube.sizes]).optional(),
   /** Length of that tube. */
   tubeM: z.number().min(0.05).max(20).optional(),
   /** The run of a pipe, a hose or a cooling run, as it is drawn; of another thing, that of the tube to it. */
   legs: legsSchema.optional(),
+  /** The narrowest that the parts to it may be, m; otherwise as narrow as the narrower of the ends that meet. */
+  leastBoreM: z.number().min(0.002).max(0.3).optional(),
   /** Chains chosen in place of the best, by the joint. */
   chains: z.partialRecord(z.enum(['in', 'out', 'tube']), z.string().max(600)).optional(),
 });
@@ -47,6 +51,8 @@ export const fittingSchema = z.strictObject({
   ticks: byRow(tickSchema),
   /** Prices of one’s own, of one piece, by the key of the row. */
   prices: byRow(z.number().min(0).max(1e6)),
+  /** When the line was put into service: readings from then on are the base line that drift is judged by. */
+  inServiceSince: timeField.optional(),
   /** Pictures of steps of the assembly, by the step. */
   pictures: byRow(filesSchema),
 });

@@ -33,6 +33,11 @@ export const thingSchema = z
     /** How this one opens. */
     opens: text(300),
     settings: z.array(settingSchema).max(12, 'At most 12 settings.').default([]),
+    /** Room that its plate asks for round it, m. */
+    clearanceM: z.number().min(0).max(5, 'At most {5 m}.').optional(),
+    /** Length of its cord, m, and whether something else is on its outlet. */
+    cordM: z.number().min(0).max(50, 'At most {50 m}.').optional(),
+    outlet: z.enum(['own', 'shared']).optional(),
     /** Its plate, its manual, its certificates. */
     files: filesSchema.default([]),
     /** Where it was before, the oldest first. */

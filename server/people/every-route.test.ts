@@ -217,6 +217,11 @@ const ROUTES: Readonly<Record<string, Ask>> = {
     params: (t) => ({ siteId: t.siteId, itemId: uuid() }),
     body: () => ({ name: 'Float drain', count: 2 }),
   },
+  'PATCH /api/sites/[siteId]/shelf/[itemId]': {
+    may: LOGGERS,
+    params: (t) => ({ siteId: t.siteId, itemId: t.item }),
+    body: () => ({ by: 1 }),
+  },
   'DELETE /api/sites/[siteId]/shelf/[itemId]': {
     may: LOGGERS,
     params: (t) => ({ siteId: t.siteId, itemId: t.item }),

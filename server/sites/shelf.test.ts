@@ -3,7 +3,7 @@ import { database } from '../../db/client';
 import { FIRST_SITE_ID, sites } from '../../db/people';
 import { ALONE } from '../people/may';
 import { closeDatabase, freshDatabase } from '../test/database';
-import { listShelf, putOnShelf, takeOffShelf } from './shelf';
+import { changeOnShelf, listShelf, putOnShelf, takeOffShelf } from './shelf';
 
 const OTHER = '5c7e1b0a-0000-4000-8000-0000000000aa';
 const uuid = (): string => crypto.randomUUID();
@@ -39,4 +39,15 @@ test('an id of another site and what is no item are refused at their field, and 
       issues: [expect.objectContaining({ field: expect.stringContaining(field) })],
     });
   expect((await listShelf(ALONE)).map((i) => i.name)).toEqual(['Union']);
+});
+
+test('what two take at once is taken once each; the last one takes the item away, and no more than there are', async () => {
+  const id = uuid();
+  await putOnShelf(ALONE, FIRST_SITE_ID, id, { name: 'Valve', count: 5, place: 'Drawer 2' });
+  await Promise.all([-2, -1, 1].map((by) => changeOnShelf(ALONE, FIRST_SITE_ID, id, { by })));
+  expect((await listShelf(ALONE)).find((i) => i.id === id)).toMatchObject({ count: 3, place: 'Drawer 2' });
+  await expect(changeOnShelf(ALONE, FIRST_SITE_ID, id, { by: -4 })).rejects.toMatchObject({ status: 409 });
+  await expect(changeOnShelf(ALONE, OTHER, id, { by: -1 })).rejects.toMatchObject({ status: 404 });
+  expect(await changeOnShelf(ALONE, FIRST_SITE_ID, id, { by: -3 })).toEqual({ id, count: 0 });
+  await expect(changeOnShelf(ALONE, FIRST_SITE_ID, id, { by: 1 })).rejects.toMatchObject({ status: 404 });
 });

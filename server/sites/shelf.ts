@@ -82,6 +82,44 @@ export async function putOnShelf(who: Who, siteId: string, itemId: string, input
   return { id };
 }
 
+const bySchema = z.strictObject({ by: z.int('Whole pieces.').min(-100_000).max(100_000) });
+
+/** Puts so many more of an item on its shelf, or takes so many down: what is none any more is gone. */
+export async function changeOnShelf(
+  who: Who,
+  siteId: string,
+  itemId: string,
+  input: unknown,
+): Promise<{ id: string; count: number }> {
+  const site = await permittedSite(who, 'log', siteId);
+  const id = checkedId('itemId', itemId);
+  const { by } = checked(bySchema, input);
+  return inTransaction(async (tx) => {
+    const [row] = await tx
+      .select()
+      .from(shelfItems)
+      .where(and(eq(shelfItems.siteId, site), eq(shelfItems.id, id)))
+      .for('update');
+    if (!row) throw noSuchItem();
+    const count = row.item.count + by;
+    if (count < 0)
+      throw new RequestRefused(409, 'conflict', `Only ${row.item.count} of it are left on the shelf.`, [
+        { field: 'by', message: 'More than there are.' },
+      ]);
+    if (count === 0) await tx.delete(shelfItems).where(eq(shelfItems.id, id));
+    else
+      await tx
+        .update(shelfItems)
+        .set({ item: checked(shelfItemSchema, { ...row.item, count }) })
+        .where(eq(shelfItems.id, id));
+    await note(tx, who, { siteId: site, about: 'Shelf', says: [`${count} × ${row.item.name}.`] });
+    return { id, count };
+  });
+}
+
+const noSuchItem = (): RequestRefused =>
+  new RequestRefused(404, 'not-found', 'There is no such item.', [{ field: 'itemId', message: 'Unknown.' }]);
+
 /** Takes an item off the shelf altogether. */
 export async function takeOffShelf(who: Who, siteId: string, itemId: string): Promise<{ id: string }> {
   const site = await permittedSite(who, 'log', siteId);
@@ -90,8 +128,7 @@ export async function takeOffShelf(who: Who, siteId: string, itemId: string): Pr
     .select()
     .from(shelfItems)
     .where(and(eq(shelfItems.siteId, site), eq(shelfItems.id, id)));
-  if (!row)
-    throw new RequestRefused(404, 'not-found', 'There is no such item.', [{ field: 'itemId', message: 'Unknown.' }]);
+  if (!row) throw noSuchItem();
   await database().delete(shelfItems).where(eq(shelfItems.id, id));
   await note(database(), who, { siteId: site, about: 'Shelf', says: [`Removed ${row.item.name}.`] });
   return { id };

@@ -1,6 +1,7 @@
 /** What the server would not take, field by field. */
 export interface Refused {
   readonly message: string;
+  readonly code?: string;
   readonly issues: readonly { readonly field: string; readonly message: string }[];
 }
 

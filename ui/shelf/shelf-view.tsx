@@ -29,9 +29,8 @@ export function ShelfView({
   const [problem, setProblem] = useState<string>();
   const shown = items.filter((i) => isFound(i, words));
   const writable = new Set(sites.map((s) => s.id));
-  const set = async ({ id, siteId, site: _, ...item }: OnShelf, count: number): Promise<void> => {
-    const address = `/api/sites/${siteId}/shelf/${id}`;
-    const sent = count > 0 ? await send('PUT', address, { ...item, count }) : await send('DELETE', address);
+  const change = async ({ id, siteId }: OnShelf, by: number): Promise<void> => {
+    const sent = await send('PATCH', `/api/sites/${siteId}/shelf/${id}`, { by });
     setProblem('refused' in sent ? sent.refused.message : undefined);
     router.refresh();
   };
@@ -86,7 +85,7 @@ export function ShelfView({
                               type="button"
                               className="button px-2"
                               aria-label={`Take one ${i.name} down`}
-                              onClick={() => void set(i, i.count - 1)}
+                              onClick={() => void change(i, -1)}
                             >
                               −
                             </button>
@@ -97,7 +96,7 @@ export function ShelfView({
                               type="button"
                               className="button px-2"
                               aria-label={`Put one ${i.name} back`}
-                              onClick={() => void set(i, i.count + 1)}
+                              onClick={() => void change(i, 1)}
                             >
                               +
                             </button>

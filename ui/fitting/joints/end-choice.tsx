@@ -1,6 +1,8 @@
 'use client';
 
+import { useState } from 'react';
 import { END_FAMILIES, type End, type FamilyName, familyOf, type Gender, sizeInWords } from '@/core/piping/ends';
+import { ThreadFinder } from './thread-finder';
 
 /** What is on the thing in hand: family, size and half; or what is typical of it. */
 export function EndChoice({
@@ -14,6 +16,7 @@ export function EndChoice({
   said: boolean;
   onEnd: (end: End | undefined) => void;
 }) {
+  const [measuring, setMeasuring] = useState(false);
   const { sizes, genders } = familyOf(end.family);
   const halves = Object.entries(genders) as [Gender, string][];
   const family = (name: FamilyName): void => {
@@ -55,7 +58,7 @@ export function EndChoice({
         </select>
         {halves.length > 1 && (
           <select
-            className="control w-36"
+            className="control w-44"
             aria-label={`${label}: half`}
             value={end.gender}
             onChange={(e) => onEnd({ ...end, gender: e.target.value as Gender })}
@@ -72,7 +75,18 @@ export function EndChoice({
             Typical again
           </button>
         )}
+        <button type="button" className="button" aria-expanded={measuring} onClick={() => setMeasuring(!measuring)}>
+          Find it by measuring
+        </button>
       </div>
+      {measuring && (
+        <ThreadFinder
+          onEnd={(found) => {
+            onEnd(found);
+            setMeasuring(false);
+          }}
+        />
+      )}
     </fieldset>
   );
 }

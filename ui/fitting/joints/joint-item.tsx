@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import { type Joint, keyOfChain } from '@/core/fitting/joints';
-import { END_FAMILIES, sizeInWords } from '@/core/piping/ends';
+import { boreOfEndM, END_FAMILIES, sizeInWords } from '@/core/piping/ends';
 import type { Fit } from '@/core/plan/fit-fields';
 import type { Stage } from '@/core/plan/plan';
+import { QuantityInput } from '@/ui/forms/quantity-input';
 import { useUnits } from '@/ui/units/units';
 import { ChainRow } from './chain-row';
 import { EndChoice } from './end-choice';
@@ -30,6 +31,7 @@ export function JointItem({
   const [open, setOpen] = useState(false);
   const { sides, chosen, chains, trap, at } = joint;
   const [a, b] = sides;
+  const leastBoreM = stage.fit?.leastBoreM ?? Math.min(boreOfEndM(a.end), boreOfEndM(b.end));
   const pick = (key: string): void => onFit(stage.id, { ...stage.fit, chains: { ...stage.fit?.chains, [at]: key } });
   return (
     <li
@@ -100,6 +102,30 @@ export function JointItem({
                 </select>
               </label>
             )}
+            <div className="flex max-w-md flex-wrap items-end gap-2">
+              <QuantityInput
+                id={`bore-${joint.id}`}
+                label="No part narrower than"
+                quantity="size"
+                value={leastBoreM}
+                min={0.002}
+                max={0.3}
+                tag={stage.fit?.leastBoreM === undefined ? 'the narrower end' : 'as you said'}
+                onCommit={(m) => {
+                  onFit(stage.id, { ...stage.fit, leastBoreM: m });
+                  return undefined;
+                }}
+              />
+              {stage.fit?.leastBoreM !== undefined && (
+                <button
+                  type="button"
+                  className="button"
+                  onClick={() => onFit(stage.id, without('leastBoreM', stage.fit, undefined))}
+                >
+                  As the ends are
+                </button>
+              )}
+            </div>
             {chains.ok && chains.best.length > 1 && (
               <fieldset className="grid gap-1">
                 <legend className="mb-1 font-medium text-[0.88rem]">

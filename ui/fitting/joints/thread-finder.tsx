@@ -1,7 +1,7 @@
 'use client';
 
-import { useState } from 'react';
-import { endInWords } from '@/core/piping/ends';
+import { useId, useState } from 'react';
+import { type End, endInWords } from '@/core/piping/ends';
 import { type MeasuredThread, perInchOf, threadsLike } from '@/core/piping/identify';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { QuantityInput } from '@/ui/forms/quantity-input';
@@ -12,8 +12,14 @@ import { useUnits } from '@/ui/units/units';
 const PER_INCH = [28, 27, 20, 19, 18, 16, 14, 12, 11.5, 11];
 
 /** Which thread is this? By a caliper and a pitch gauge. */
-export function ThreadFinder() {
+export function ThreadFinder({
+  onEnd,
+}: {
+  /** Takes a thread as that of a thing in hand; nothing where there is none. */
+  onEnd?: (end: End) => void;
+}) {
   const { say } = useUnits();
+  const id = useId();
   const [measured, setMeasured] = useState<MeasuredThread>({ gender: 'male', diameterM: 0.0208, perInch: 14 });
   const found = threadsLike(measured);
   return (
@@ -21,14 +27,14 @@ export function ThreadFinder() {
       <h2>Which thread is this?</h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <ChoiceInput
-          id="thread-half"
+          id={`${id}-half`}
           label="It is"
           value={measured.gender}
           options={{ male: 'a male thread', female: 'a female thread' }}
           onCommit={(gender) => setMeasured((m) => ({ ...m, gender: gender as MeasuredThread['gender'] }))}
         />
         <QuantityInput
-          id="thread-diameter"
+          id={`${id}-diameter`}
           label={measured.gender === 'male' ? 'Outside, over the crests' : 'Inside, across its mouth'}
           quantity="size"
           value={measured.diameterM}
@@ -41,7 +47,7 @@ export function ThreadFinder() {
         />
         <div className="sm:col-span-2">
           <ChoiceInput
-            id="thread-pitch"
+            id={`${id}-pitch`}
             label="Pitch"
             value={String(measured.perInch)}
             options={Object.fromEntries(
@@ -75,7 +81,14 @@ export function ThreadFinder() {
             <tbody>
               {found.map(({ end, offM, confusable }) => (
                 <tr key={endInWords(end)} className="border-t border-hairline align-top [&>td]:py-1.5 [&>td]:pr-3">
-                  <td className="font-semibold">{endInWords(end)}</td>
+                  <td className="font-semibold">
+                    {endInWords(end)}
+                    {onEnd && (
+                      <button type="button" className="button mt-1 block font-normal" onClick={() => onEnd(end)}>
+                        It is this one
+                      </button>
+                    )}
+                  </td>
                   <td>{say(Math.abs(offM), 'size')}</td>
                   <td className="text-amber">
                     {confusable.map(endInWords).join('; ') || <span className="text-quiet">nothing common</span>}

@@ -1,37 +1,22 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { jointsOf } from '@/core/fitting/joints';
-import {
-  airVolumesOf,
-  judgeLeak,
-  type LeakReadings,
-  type LeakVerdict,
-  SETTLES_S,
-  STEPS,
-} from '@/core/fitting/leak-test';
-import { NAMED_TASKS } from '@/core/log/named-tasks';
+import { airVolumesOf, judgeLeak, type LeakReadings, SETTLES_S, STEPS } from '@/core/fitting/leak-test';
 import { allStages, standing } from '@/core/plan/runs';
 import { placeOf } from '@/core/plan/survey';
 import { ChoiceInput } from '@/ui/forms/choice-input';
-import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
-import { entryOf } from '@/ui/outbox/entry-of';
-import { useSender } from '@/ui/outbox/use-sender';
-import { WhoInput } from '@/ui/people/who-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
 import { useUnits } from '@/ui/units/units';
+import { useTicks } from '../use-ticks';
+import { InService } from './in-service';
+import { Record } from './record';
 import { StopWatch } from './stop-watch';
-
-const SAYS: Readonly<Record<LeakVerdict['verdict'], string>> = {
-  tight: 'Tight',
-  acceptable: 'Acceptable for an old line',
-  leaks: 'It leaks: soap the joints again',
-  'too-short': 'Too short: the gauge could not have shown it',
-  rose: 'The pressure rose: is it shut off from the tank, and warm?',
-};
+import { Ticked } from './ticked';
+import { VERDICTS } from './verdicts';
 
 /** Without the sign of a nought. */
 const percent = (share: number): string => `${(Math.round(share * 1e4) / 100 || 0).toFixed(2)} %`;
@@ -57,6 +42,11 @@ export function LeakTestView() {
   const set = (more: Partial<LeakReadings>): undefined => {
     setRead((r) => ({ ...r, ...more }));
   };
+  const joints = useMemo(() => jointsOf(plan, section), [plan, section]);
+  const { ticks, tick } = useTicks();
+  const lists = Object.entries(ticks).flatMap(([key, { count }]) =>
+    key.startsWith('step:leak ') ? [{ key, count }] : [],
+  );
   const judged = judgeLeak(plan, read);
   const good = judged.verdict === 'tight' || judged.verdict === 'acceptable';
   return (
@@ -71,22 +61,29 @@ export function LeakTestView() {
           </p>
           <ol className="mt-2 grid gap-1">
             {STEPS.map((share) => (
-              <Check key={share}>
+              <Ticked key={share} of={`raise ${share}`}>
                 To {say((cutOutPa - atmosphericPa) * share, 'pressureDifference')} gauge, walk round
-              </Check>
+              </Ticked>
             ))}
-            <Check>Shut in at the test valve; wait {SETTLES_S / 60} min until air and pipe have one temperature</Check>
+            <Ticked of="shut in">
+              Shut in at the test valve; wait {SETTLES_S / 60} min until air and pipe have one temperature
+            </Ticked>
           </ol>
         </section>
         <section aria-label="Soap list">
           <h2 className="mb-1">Soap every joint</h2>
           <ol className="columns-1 gap-x-6 sm:columns-2">
-            {jointsOf(plan, section).map((j) => (
-              <Check key={j.id}>
+            {joints.map((j) => (
+              <Ticked key={j.id} of={`soap ${j.id}`}>
                 {j.sides[0].name} – {j.sides[1].name}
-              </Check>
+              </Ticked>
             ))}
           </ol>
+          <p className="mt-2">
+            <button type="button" className="button" onClick={() => tick(lists, undefined)}>
+              Begin the lists again
+            </button>
+          </p>
         </section>
       </div>
       <div className="grid gap-4">
@@ -173,7 +170,7 @@ export function LeakTestView() {
           className={`grid gap-2 border-l-4 pl-4 ${good ? 'border-water' : 'border-brick'}`}
         >
           <Headline>
-            {good ? '✓' : '▲'} {SAYS[judged.verdict]}
+            {good ? '✓' : '▲'} {VERDICTS[judged.verdict]}
           </Headline>
           <Figures
             rows={[
@@ -191,75 +188,8 @@ export function LeakTestView() {
           </p>
         </section>
         <Record read={read} judged={judged} />
+        <InService />
       </div>
     </div>
-  );
-}
-
-function Check({ children }: { children: React.ReactNode }) {
-  return (
-    <li className="break-inside-avoid">
-      <label className="flex min-h-9 items-start gap-2 py-1 max-sm:min-h-12">
-        <input type="checkbox" className="mt-0.5 size-5 shrink-0" />
-        <span>{children}</span>
-      </label>
-    </li>
-  );
-}
-
-/** The record opens the log of the line. */
-function Record({ read, judged }: { read: LeakReadings; judged: LeakVerdict }) {
-  const { plan } = usePlan();
-  const { say } = useUnits();
-  const [who, setWho] = useState('');
-  const [error, setError] = useState<string>();
-  const [told, setTold] = useState(false);
-  const { put, left, refused, delayed } = useSender();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: other readings are another record
-  useEffect(() => setTold(false), [read]);
-  const record = async (): Promise<void> => {
-    if (who.trim() === '') {
-      setError('Say who.');
-      return;
-    }
-    setError(undefined);
-    const tank = allStages(standing(plan)).find((s) => s.kind === 'receiver');
-    const what = `Leak test of a line ${read.line === 'new' ? 'that is new' : 'in use'}: ${SAYS[judged.verdict]}. ${say(read.fromC ?? 0, 'temperature')} at the start, ${say(read.toC ?? 0, 'temperature')} at the end; ${say(read.volumeM3, 'volume')} shut in; leaks ${say(judged.leakM3PerS, 'volumeFlow')}.`;
-    await put({
-      to: 'entries',
-      body: entryOf(plan, {
-        kind: 'done',
-        task: NAMED_TASKS.timeLeakDown,
-        stageId: tank?.id ?? '',
-        who: who.trim(),
-        result: judged.verdict === 'tight' || judged.verdict === 'acceptable' ? 'ok' : 'not-ok',
-        what,
-        readings: [
-          { of: 'pressure-from', value: read.fromPa },
-          { of: 'pressure-to', value: read.toPa },
-          { of: 'seconds', value: read.seconds },
-        ],
-      }),
-    });
-    setTold(true);
-  };
-  return (
-    <section aria-label="Record" className="grid max-w-sm gap-2">
-      <Field id="leak-who" label="Who" error={error}>
-        <WhoInput {...tied('leak-who', error)} value={who} onChange={(e) => setWho(e.target.value)} />
-      </Field>
-      <button type="button" className="button button-strong min-h-12" onClick={() => void record()} disabled={told}>
-        Log this test
-      </button>
-      <p role="status" className="min-h-6">
-        {told &&
-          (left > 0
-            ? `Kept on this device; ${delayed ?? 'it is being sent'}.`
-            : refused
-              ? ''
-              : 'It is in the logbook.')}
-        {refused && <span className="text-brick">Refused: {refused.message}</span>}
-      </p>
-    </section>
   );
 }

@@ -26,7 +26,7 @@ export function OwnPrice({
     if (!wrong) onPrice(typed.trim() === '' ? undefined : number);
   };
   return (
-    <span className="grid shrink-0 gap-0.5 sm:w-36">
+    <span className="grid w-24 shrink-0 gap-0.5 sm:w-36">
       <input
         className="control"
         inputMode="decimal"

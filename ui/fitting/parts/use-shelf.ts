@@ -4,6 +4,8 @@ import { isSameAs } from '@/core/fitting/shelf';
 import { send } from '@/ui/forms/send';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 
+const addressOf = (siteId: string, id: string): string => `/api/sites/${siteId}/shelf/${id}`;
+
 /** Takes parts of a line from the shelves and puts them back; what the server refuses is said, and not done. */
 export function useShelf(shelf: readonly OnShelf[], ownSiteId: string | undefined) {
   const router = useRouter();
@@ -13,19 +15,15 @@ export function useShelf(shelf: readonly OnShelf[], ownSiteId: string | undefine
     router.refresh();
     return refused === undefined;
   };
-  const set = async ({ id, siteId, site: _, ...item }: OnShelf, count: number): Promise<string | undefined> => {
-    const address = `/api/sites/${siteId}/shelf/${id}`;
-    const sent = count > 0 ? await send('PUT', address, { ...item, count }) : await send('DELETE', address);
-    return 'refused' in sent ? sent.refused.message : undefined;
-  };
+  const change = ({ id, siteId }: OnShelf, by: number) => send('PATCH', addressOf(siteId, id), { by });
   /** Takes so many down, from the shelf of the line’s own site first. */
   const take = async (label: string, count: number): Promise<boolean> => {
     let left = count;
-    for (const item of shelf.filter((i) => isSameAs({ label }, i))) {
+    for (const item of shelf.filter((i) => i.loose === null && isSameAs({ label }, i))) {
       if (left === 0) break;
       const some = Math.min(left, item.count);
-      const refused = await set(item, item.count - some);
-      if (refused !== undefined) return done(refused);
+      const sent = await change(item, -some);
+      if ('refused' in sent) return done(sent.refused.message);
       left -= some;
     }
     return done(undefined);
@@ -34,10 +32,14 @@ export function useShelf(shelf: readonly OnShelf[], ownSiteId: string | undefine
   const put = async (label: string, count: number): Promise<boolean> => {
     if (ownSiteId === undefined) return done('You may put nothing on the shelf of this site.');
     const there = shelf.find((i) => i.siteId === ownSiteId && i.loose === null && isSameAs({ label }, i));
-    if (there) return done(await set(there, there.count + count));
-    const item = { name: label.replaceAll(/[{}]/g, '').slice(0, 120), count };
-    const sent = await send('PUT', `/api/sites/${ownSiteId}/shelf/${crypto.randomUUID()}`, item);
-    return done('refused' in sent ? sent.refused.message : undefined);
+    const sent = there && (await change(there, count));
+    if (sent && !('refused' in sent)) return done(undefined);
+    if (sent && sent.refused.code !== 'not-found') return done(sent.refused.message);
+    // It was the last, and is gone: it goes back to its place.
+    const { id = crypto.randomUUID(), place = '' } = there ?? {};
+    const name = label.replaceAll(/[{}]/g, '').slice(0, 120);
+    const made = await send('PUT', addressOf(ownSiteId, id), { name, count, place });
+    return done('refused' in made ? made.refused.message : undefined);
   };
   return { problem, take, put };
 }

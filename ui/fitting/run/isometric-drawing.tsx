@@ -7,10 +7,12 @@ import { FOOT } from '@/core/quantity/constants';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { LegHandle } from './leg-handle';
-import { printOf, sheetOf } from './sheet-of';
+import { apart, printOf, sheetOf } from './sheet-of';
 
 /** A piece shorter than this has no room for its length, px. */
 const ROOM_FOR_LENGTH = 56;
+/** More supports than this are shown of the chosen pipe alone. */
+const MOST_SUPPORTS = 40;
 
 /** The line as a single-line isometric: legs to scale with their lengths and falls, things by number, drains, heights. */
 export function IsometricDrawing({
@@ -36,6 +38,10 @@ export function IsometricDrawing({
   const sheet = useMemo(() => sheetOf(drawing), [drawing]);
   const { scale, widthMm } = printOf(sheet);
   const { at } = sheet;
+  const places = useMemo(() => apart(drawing.marks.map((m) => sheet.at(m.at))), [drawing, sheet]);
+  // On a plant those of what is chosen: all of them would hide the pipes.
+  const supports =
+    drawing.supports.length > MOST_SUPPORTS ? drawing.supports.filter((s) => s.stageId === chosen) : drawing.supports;
   const numbered = useMemo(
     () =>
       new Set(
@@ -71,12 +77,23 @@ export function IsometricDrawing({
             say={dimension}
           />
         ))}
+        {supports.map((s, i) => {
+          const [x, y] = at(s.at);
+          // biome-ignore lint/suspicious/noArrayIndexKey: two pipes may be held at one point
+          return <path key={i} d={`M${x} ${y}l4 7h-8z`} fill="var(--quiet)" />;
+        })}
+        {drawing.marks.map((m, i) => {
+          const [[x1, y1], [x2, y2]] = [at(m.at), places[i] ?? at(m.at)];
+          return y1 === y2 && x1 === x2 ? null : (
+            <line key={m.stageId} {...{ x1, y1, x2, y2 }} stroke="var(--edge)" strokeDasharray="2 2" />
+          );
+        })}
         {[...drawing.past, ...drawing.marks.map((m) => [m.from, m.at] as const)].map(([a, b]) => {
           const [[x1, y1], [x2, y2]] = [at(a), at(b)];
           return <line key={`${a} ${b}`} {...{ x1, y1, x2, y2 }} stroke="var(--edge)" strokeWidth="1.2" />;
         })}
-        {drawing.marks.map(({ stageId, item, at: where, isJob }) => {
-          const [x, y] = at(where);
+        {drawing.marks.map(({ stageId, item, at: where, isJob }, i) => {
+          const [x, y] = places[i] ?? at(where);
           const here = stageId === chosen;
           return (
             <g
@@ -142,6 +159,7 @@ export function IsometricDrawing({
           <path d={`M0 0v6H${Math.round(bar * sheet.pxPerM)}V0`} fill="none" stroke="var(--ink)" />
           <text x="0" y="-5" fontSize="11" fill="var(--quiet)">
             {say(bar, 'length')} along each axis · prints 1:{scale}
+            {drawing.supports.length > 0 && ` · ▲ ${drawing.supports.length} supports`}
           </text>
         </g>
       </g>

@@ -2,8 +2,7 @@
 
 import { Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { growthM, LOOP_EVERY_M, SUPPORTED_AS, supportsOf } from '@/core/fitting/supports';
-import { boreOf } from '@/core/pipe-flow/pipes';
+import { growthM, LOOP_EVERY_M, supportedAs, supportsOf } from '@/core/fitting/supports';
 import {
   DIRECTIONS,
   type Direction,
@@ -256,15 +255,7 @@ function RunFigures({ stage, legs }: { stage: Stage; legs: readonly Leg[] }) {
   const say = (m: number): string => units.say(m, 'length');
   const saySize = (m: number): string => units.say(m, 'size');
   const m = measuresOf(legs);
-  const pipe =
-    stage.kind === 'pipe'
-      ? {
-          as: SUPPORTED_AS[stage.parameters.material],
-          outsideM: boreOf(stage.parameters.material, stage.parameters.size)?.outsideM ?? 0.02,
-        }
-      : stage.kind === 'cooling-run' && stage.parameters.material !== 'hose'
-        ? { as: 'copper' as const, outsideM: stage.parameters.outsideDiameterM }
-        : undefined;
+  const pipe = supportedAs(stage);
   const wet = m.undrained.map((i) => i + 1).join(', ');
   return (
     <Figures

@@ -54,3 +54,23 @@ export function printOf({ width, pxPerM }: RunSheet): { readonly scale: number; 
   const scale = SCALES.find((s) => realMm / s <= PAPER_MM) ?? 5000;
   return { scale, widthMm: realMm / scale };
 }
+
+/** Marks nearer than this lie over one another, px. */
+const APART = 24;
+const RINGS = 8;
+
+/** Where marks are shown so that none lies over another: each as near to its place as is free. */
+export function apart(places: readonly (readonly [x: number, y: number])[]): (readonly [x: number, y: number])[] {
+  const shown: (readonly [number, number])[] = [];
+  for (const [x, y] of places) {
+    const candidates = Array.from({ length: RINGS * 8 }, (_, i): readonly [number, number] => {
+      const [far, turn] = [APART * (1 + Math.floor(i / 8)), ((i % 8) * Math.PI) / 4];
+      return [tenths(x + far * Math.sin(turn)), tenths(y - far * Math.cos(turn))];
+    });
+    const free = [[x, y] as const, ...candidates].find((c) =>
+      shown.every(([a, b]) => Math.hypot(a - c[0], b - c[1]) >= APART - 1),
+    );
+    shown.push(free ?? [x, y]);
+  }
+  return shown;
+}

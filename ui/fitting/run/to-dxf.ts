@@ -2,14 +2,20 @@ import { Colors, DxfWriter, point3d } from '@tarikjabiri/dxf';
 import type { Drawing } from '@/core/fitting/drawing';
 import type { Point } from '@/core/piping/legs';
 
-const LAYERS = { PIPE: Colors.Red, ITEMS: Colors.White, TEXT: Colors.Yellow, DRAINS: Colors.Blue } as const;
+const LAYERS = {
+  PIPE: Colors.Red,
+  ITEMS: Colors.White,
+  TEXT: Colors.Yellow,
+  DRAINS: Colors.Blue,
+  SUPPORTS: Colors.Green,
+} as const;
 const TEXT_M = 0.12;
 
 /**
- * A drawing as DXF: the true run in three dimensions, in metres, a layer each for pipe, things, words and drains.
+ * A drawing as DXF: the true run in three dimensions, in metres, a layer each for pipe, things, words, drains and supports.
  * @param names of the stages
  */
-export function runAsDxf({ pieces, marks }: Drawing, names: ReadonlyMap<string, string>): string {
+export function runAsDxf({ pieces, marks, supports }: Drawing, names: ReadonlyMap<string, string>): string {
   const dxf = new DxfWriter();
   dxf.setVariable('$INSUNITS', { 70: 6 }); // metres
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'CONTINUOUS');
@@ -20,6 +26,7 @@ export function runAsDxf({ pieces, marks }: Drawing, names: ReadonlyMap<string, 
     dxf.addText(at(middle), TEXT_M, `${p.lengthM.toFixed(2)} m`, { layerName: 'TEXT' });
     if (p.drain) dxf.addCircle(at(p.to), TEXT_M / 2, { layerName: 'DRAINS' });
   }
+  for (const s of supports) dxf.addCircle(at(s.at), TEXT_M / 3, { layerName: 'SUPPORTS' });
   for (const m of marks) {
     dxf.addCircle(at(m.at), TEXT_M, { layerName: 'ITEMS' });
     dxf.addText(at(m.at), TEXT_M, `${m.item} ${names.get(m.stageId) ?? ''}`, { layerName: 'TEXT' });

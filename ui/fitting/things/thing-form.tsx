@@ -6,6 +6,7 @@ import type { Stage } from '@/core/plan/plan';
 import { type Thing, thingSchema } from '@/core/plan/thing-fields';
 import { Field, tied } from '@/ui/forms/field';
 import { KeptFiles } from '@/ui/forms/kept-files';
+import { MountingFields } from './mounting-fields';
 import { Plate } from './plate';
 
 const TEXTS = { maker: 'Maker, as on its plate', model: 'Model', serial: 'Serial number' } as const;
@@ -62,21 +63,24 @@ export function ThingForm({ stage, onThing }: { stage: Stage; onThing: (thing: T
         </p>
         <KeptFiles of={stage.name} files={said.files} onFiles={(files) => say({ files })} documents />
       </section>
-      <Field
-        id="thing-opens"
-        label="How this one opens"
-        error={at('opens')}
-        help="Shown on the round: the tool, which way the thread turns, what falls out."
-      >
-        <textarea
-          {...tied('thing-opens', at('opens'))}
-          className="control"
-          rows={3}
-          value={said.opens}
-          onChange={(e) => say({ opens: e.target.value })}
-        />
-      </Field>
-      <section aria-label="Settings as last found" className="grid gap-2">
+      <div className="max-w-2xl">
+        <Field
+          id="thing-opens"
+          label="How this one opens"
+          error={at('opens')}
+          help="Shown on the round: the tool, which way the thread turns, what falls out."
+        >
+          <textarea
+            {...tied('thing-opens', at('opens'))}
+            className="control"
+            rows={3}
+            value={said.opens}
+            onChange={(e) => say({ opens: e.target.value })}
+          />
+        </Field>
+      </div>
+      <MountingFields {...{ said, say }} />
+      <section aria-label="Settings as last found" className="grid max-w-2xl gap-2">
         <h3 className="font-semibold">Settings as last found</h3>
         {said.settings.map((s, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: settings have no other name than their place

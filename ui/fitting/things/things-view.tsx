@@ -7,6 +7,7 @@ import { allStages, stageById, standing, withStage } from '@/core/plan/runs';
 import type { Thing } from '@/core/plan/thing-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
+import { Ports } from './ports';
 import { ThingForm } from './thing-form';
 import { Whereabouts } from './whereabouts';
 
@@ -67,6 +68,10 @@ export function ThingsView({
       {chosen && (
         <div className="grid gap-5" key={`${chosen.id} ${moves}`}>
           <ThingForm stage={chosen} onThing={(thing) => save(chosen.id, thing)} />
+          <Ports
+            stage={chosen}
+            onFit={(fit) => edit((p) => withStage(p, chosen.id, (s) => ({ ...s, fit }) as Stage))}
+          />
           <Whereabouts
             stage={chosen}
             {...{ shelf, sites }}

@@ -1,5 +1,5 @@
 import { readJson, respond } from '@/server/respond';
-import { putOnShelf, takeOffShelf } from '@/server/sites/shelf';
+import { changeOnShelf, putOnShelf, takeOffShelf } from '@/server/sites/shelf';
 
 interface Context {
   params: Promise<{ siteId: string; itemId: string }>;
@@ -16,5 +16,12 @@ export function DELETE(_request: Request, { params }: Context): Promise<Response
   return respond(async (who) => {
     const { siteId, itemId } = await params;
     return takeOffShelf(who, siteId, itemId);
+  });
+}
+
+export function PATCH(request: Request, { params }: Context): Promise<Response> {
+  return respond(async (who) => {
+    const { siteId, itemId } = await params;
+    return changeOnShelf(who, siteId, itemId, await readJson(request));
   });
 }
