@@ -114,8 +114,11 @@ const chainOf = (parts: readonly Part[], from: End, to: End): Chain => ({
 
 const before = (a: Chain, b: Chain): number => a.joints - b.joints || a.price - b.price || b.boreM - a.boreM;
 
+/** How many chains are wanted: so many of the best, or all with as few parts as the best. */
+type Wanted = number | 'shortest';
+
 /** Chains in the order of cost until the last of the wanted ones is certain. */
-function enumerate(from: End, to: End, parts: readonly Part[], limits: ChainLimits, most: number): Chain[] {
+function enumerate(from: End, to: End, parts: readonly Part[], limits: ChainLimits, wanted: Wanted): Chain[] {
   const shelf = shelfOf(parts);
   const left = costsTo(to, shelf, limits);
   // What remains after an end: the cheapest of what fits it.
@@ -138,8 +141,9 @@ function enumerate(from: End, to: End, parts: readonly Part[], limits: ChainLimi
   while (open.length > 0) {
     const at = open.reduce((a, b) => (b.atLeast < a.atLeast ? b : a));
     open.splice(open.indexOf(at), 1);
-    const last = found[most - 1];
-    if (at.atLeast === Infinity || (last && at.atLeast > (last.joints - 1) * A_JOINT + last.price + 1e-6)) break;
+    const last = wanted === 'shortest' ? found[0] : found[wanted - 1];
+    const spare = wanted === 'shortest' ? A_JOINT - 1 : (last?.price ?? 0) + 1e-6;
+    if (at.atLeast === Infinity || (last && at.atLeast > (last.joints - 1) * A_JOINT + spare)) break;
     if (mates(at.free, to).verdict === 'yes') {
       found.push(chainOf(at.parts, from, to));
       found.sort(before);
@@ -160,7 +164,7 @@ function enumerate(from: End, to: End, parts: readonly Part[], limits: ChainLimi
       });
     }
   }
-  return found.slice(0, most);
+  return wanted === 'shortest' ? found : found.slice(0, wanted);
 }
 
 /** Which limit leaves nothing. */
@@ -191,25 +195,31 @@ function whyNone(from: End, to: End, parts: readonly Part[], limits: ChainLimits
  * The best chains of parts between two ends: fewest joints that can leak, then the least price, then the widest bore.
  * @param parts a catalogue; each part joins two of its ends
  * @param limits what each part of the chain must bear: °C, gauge Pa, m
- * @param most how many are wanted
+ * @param wanted how many; or all of as few parts as the best
  * @returns chains, the best first; one of no parts where the ends mate; or which end blocks and why
  * @example chainsBetween(end('flare-37', '-8', 'male'), end('tube', '3/8'), PARTS, { temperatureC: 150, gaugePa: 1e6, leastBoreM: 0.005 }).best[0].joints // 3
  */
-export function chainsBetween(from: End, to: End, parts: readonly Part[], limits: ChainLimits, most = 3): Chains {
+export function chainsBetween(
+  from: End,
+  to: End,
+  parts: readonly Part[],
+  limits: ChainLimits,
+  wanted: Wanted = 3,
+): Chains {
   const known = shelfOf(parts).found;
-  const key = `${keyOf(from)} | ${keyOf(to)} | ${bearing(parts, limits)} | ${most}`;
+  const key = `${keyOf(from)} | ${keyOf(to)} | ${bearing(parts, limits)} | ${wanted}`;
   let chains = known.get(key);
   if (!chains) {
-    chains = search(from, to, parts, limits, most);
+    chains = search(from, to, parts, limits, wanted);
     if (known.size >= MOST_KEPT) known.clear();
     known.set(key, chains);
   }
   return chains;
 }
 
-function search(from: End, to: End, parts: readonly Part[], limits: ChainLimits, most: number): Chains {
+function search(from: End, to: End, parts: readonly Part[], limits: ChainLimits, wanted: Wanted): Chains {
   if (mates(from, to).verdict === 'yes') return { ok: true, best: [chainOf([], from, to)] };
-  const best = enumerate(from, to, parts, limits, most);
+  const best = enumerate(from, to, parts, limits, wanted);
   return best.length > 0 ? { ok: true, best } : whyNone(from, to, parts, limits);
 }
 

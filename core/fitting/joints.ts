@@ -35,6 +35,8 @@ export interface Joint {
   /** The air there, °C, and the pressure at cut-out, gauge Pa. */
   readonly temperatureC: number;
   readonly gaugePa: number;
+  /** No part of it may be narrower, m. */
+  readonly leastBoreM: number;
   /** Why the two must not simply be screwed together, where they can be and leak. */
   readonly trap: string | undefined;
   readonly chains: Chains;
@@ -138,13 +140,20 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
     const temperatureC = Math.max(roomC, section.at(before.id)?.temperatureC ?? roomC);
     const [a, b] = [sides[0].end, sides[1].end];
     const leastBoreM = stage.fit?.leastBoreM ?? Math.min(boreOfEndM(a), boreOfEndM(b));
-    const chains = chainsBetween(a, b, PARTS, { temperatureC, gaugePa, leastBoreM });
+    const limits = { temperatureC, gaugePa, leastBoreM };
+    const chains = chainsBetween(a, b, PARTS, limits);
     const wanted = stage.fit?.chains?.[at];
     const direct = mates(a, b);
-    const chosen = chains.ok ? (chains.best.find((c) => keyOfChain(c) === wanted) ?? chains.best[0]) : undefined;
+    // What has the fewest kinds for the whole line need not be among the best three of one joint.
+    const isWanted = (c: Chain): boolean => keyOfChain(c) === wanted;
+    const named =
+      wanted === undefined
+        ? undefined
+        : chainNamed(isWanted, chains, () => chainsBetween(a, b, PARTS, limits, 'shortest'));
+    const chosen = chains.ok ? (named ?? chains.best[0]) : undefined;
     const trap = direct.verdict === 'leaks' ? direct.why : undefined;
     const where = { id: `${stage.id}:${at}`, stageId: stage.id, at, run: run.name };
-    return { ...where, sides, tee, temperatureC, gaugePa, trap, chains, chosen, union: false };
+    return { ...where, sides, tee, temperatureC, gaugePa, leastBoreM, trap, chains, chosen, union: false };
   };
 
   /** The joints where a stage is put on what is before it. */
@@ -195,6 +204,11 @@ export function jointsOf(plan: Plan, section: Section = walk(plan)): Joint[] {
     const opens = end.chosen && closesUnturned([end.sides[0].end, end.sides[1].end], end.chosen.parts);
     return [...joints, closed || opens ? end : joinedByUnion(end)];
   });
+}
+
+function chainNamed(is: (c: Chain) => boolean, best: Chains, shortest: () => Chains): Chain | undefined {
+  const among = (chains: Chains): Chain | undefined => (chains.ok ? chains.best.find(is) : undefined);
+  return among(best) ?? among(shortest());
 }
 
 function joinedByUnion(joint: Joint): Joint {

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { type AssemblyStep, assemblyOf, methodsOf, PHASES } from '@/core/fitting/assembly';
 import { jointsOf } from '@/core/fitting/joints';
 import type { KeptFile } from '@/core/plan/file-fields';
-import { KeptFiles } from '@/ui/forms/kept-files';
+import { KeptFiles } from '@/ui/files/kept-files';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';

@@ -32,6 +32,11 @@ export function JointItem({
   const { sides, chosen, chains, trap, at } = joint;
   const [a, b] = sides;
   const leastBoreM = stage.fit?.leastBoreM ?? Math.min(boreOfEndM(a.end), boreOfEndM(b.end));
+  const best = chains.ok ? chains.best : [];
+  const wanted = stage.fit?.chains?.[at];
+  // Chosen for the whole line, it need not be among the best of this joint.
+  const isBeside = chosen && keyOfChain(chosen) === wanted && !best.some((c) => keyOfChain(c) === wanted);
+  const options = isBeside ? [...best, chosen] : best;
   const pick = (key: string): void => onFit(stage.id, { ...stage.fit, chains: { ...stage.fit?.chains, [at]: key } });
   return (
     <li
@@ -126,12 +131,12 @@ export function JointItem({
                 </button>
               )}
             </div>
-            {chains.ok && chains.best.length > 1 && (
+            {options.length > 1 && (
               <fieldset className="grid gap-1">
                 <legend className="mb-1 font-medium text-[0.88rem]">
                   Parts that would do: fewest joints, then price, then bore
                 </legend>
-                {chains.best.map((c, i) => {
+                {options.map((c, i) => {
                   const key = keyOfChain(c);
                   return (
                     <label key={key} className="flex min-h-7 items-start gap-2">
@@ -141,7 +146,7 @@ export function JointItem({
                         name={`chain ${joint.id}`}
                         checked={
                           stage.fit?.chains?.[at] === key ||
-                          (i === 0 && !chains.best.some((o) => keyOfChain(o) === stage.fit?.chains?.[at]))
+                          (i === 0 && !options.some((o) => keyOfChain(o) === stage.fit?.chains?.[at]))
                         }
                         onChange={() => pick(key)}
                       />

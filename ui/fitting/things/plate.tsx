@@ -3,7 +3,7 @@
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { useState } from 'react';
 import type { KeptFile } from '@/core/plan/file-fields';
-import { addressOfFile } from '@/ui/forms/kept-files';
+import { addressOfFile } from '@/ui/files/kept-files';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Scrolls } from '@/ui/primitives/scrolls';
 

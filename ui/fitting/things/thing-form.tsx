@@ -4,8 +4,8 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { Stage } from '@/core/plan/plan';
 import { type Thing, thingSchema } from '@/core/plan/thing-fields';
+import { KeptFiles } from '@/ui/files/kept-files';
 import { Field, tied } from '@/ui/forms/field';
-import { KeptFiles } from '@/ui/forms/kept-files';
 import { MountingFields } from './mounting-fields';
 import { Plate } from './plate';
 

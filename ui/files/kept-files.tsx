@@ -3,9 +3,9 @@
 import { FileText, Paperclip, X } from 'lucide-react';
 import { useState } from 'react';
 import type { KeptFile } from '@/core/plan/file-fields';
+import { PhotoInput } from '@/ui/forms/photo-input';
 import { pictureOf } from '@/ui/outbox/outbox';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { PhotoInput } from './photo-input';
 
 /** Where a file of a line is read from. */
 export const addressOfFile = (planId: string, { id }: KeptFile): string => `/api/plans/${planId}/files/${id}`;
