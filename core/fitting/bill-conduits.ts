@@ -7,7 +7,7 @@ import { allStages } from '../plan/runs';
 import type { Rows } from './bill-rows';
 import { cutStock } from './cut-stock';
 import { connectionsOf } from './joints';
-import { SUPPORTED_AS, supportsOf } from './supports';
+import { SUPPORTED_AS, supportsOf, tubeSupports } from './supports';
 
 /** What is counted on a pipe besides its elbows; its tees are those of what leaves it, at the joints. */
 const BESIDE_ELBOWS = {
@@ -45,14 +45,17 @@ export function addConduits(rows: Rows, plan: Plan, line: Plan, section: Section
   };
   for (const c of connectionsOf(plan, section)) {
     const outsideM = tubeOutsideM({ family: 'tube', size: c.size, gender: 'male' }) as number;
-    const to = allStages(line).find((s) => s.id === c.stageId)?.name ?? c.stageId;
-    cut(
-      `tube ${c.size}`,
-      `Copper tube, ${sizeInWords(c.size)} outside`,
-      stock.copper,
-      outsideM,
-      [c.lengthM],
-      `to ${to}`,
+    const to = allStages(line).find((s) => s.id === c.stageId);
+    const where = `to ${to?.name ?? c.stageId}`;
+    const name = `Copper tube, ${sizeInWords(c.size)} outside`;
+    cut(`tube ${c.size}`, name, stock.copper, outsideM, [c.lengthM], where);
+    const legs = to?.fit?.legs ?? [{ to: 'east' as const, lengthM: c.lengthM }];
+    rows.add(
+      'supports',
+      `Pipe support, {${Math.round(outsideM * 1e3)} mm}`,
+      2.5,
+      where,
+      tubeSupports(outsideM, legs).length,
     );
   }
   for (const s of allStages(line)) {

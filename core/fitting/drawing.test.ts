@@ -4,6 +4,7 @@ import { demoPlan } from '../../db/demo';
 import type { Leg } from '../piping/legs';
 import { insertStage, newStage } from '../plan/edit';
 import { setLegs } from '../plan/edit-legs';
+import { anyFittedPlan } from '../test/any-fitted-plan';
 import { anyPlan } from '../test/any-plan';
 import { billOf } from './bill';
 import { drawingOf, isometric, itemNumbers } from './drawing';
@@ -32,7 +33,7 @@ describe('the drawing of a run', () => {
 
   it('shows each support that the bill counts, on the pipe that it holds', () => {
     fc.assert(
-      fc.property(anyPlan(), (plan) => {
+      fc.property(anyFittedPlan(), (plan) => {
         const { supports, pieces } = drawingOf(plan);
         const counted = billOf(plan)
           .items.filter((i) => i.label.startsWith('Pipe support'))

@@ -1,12 +1,13 @@
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
+import { tubeOutsideM } from '../piping/ends';
 import { isUpright, type Leg, type Point, pointsOf } from '../piping/legs';
 import { isDrawable } from '../plan/drawn';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, type Run, runsOf, standing } from '../plan/runs';
 import { connectionsOf } from './joints';
 import { isApart } from './ports';
-import { supportedAs, supportPlaces } from './supports';
+import { supportedAs, supportPlaces, tubeSupports } from './supports';
 
 /** A straight piece of the drawing, from a point to a point, m. */
 export interface Piece {
@@ -132,9 +133,14 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
         marks.push({ ...mark, at: place, from: place, along: facing });
       } else {
         const drawn = isDrawable(stage) ? undefined : stage.fit?.legs;
-        if (tube && i > 0)
-          straight(stage.id, drawn ?? [{ to: facing, lengthM: tube.lengthM, fall: 0 }], drawn !== undefined);
-        else if (i > 0 || run.from !== null) at = on(facing);
+        if (tube && i > 0) {
+          const legs = drawn ?? [{ to: facing, lengthM: tube.lengthM, fall: 0 }];
+          straight(stage.id, legs, drawn !== undefined);
+          const outsideM = tubeOutsideM({ family: 'tube', size: tube.size, gender: 'male' }) ?? 0;
+          supports.push(
+            ...placesAlong(tubeSupports(outsideM, legs), legs, from).map((held) => ({ stageId: stage.id, at: held })),
+          );
+        } else if (i > 0 || run.from !== null) at = on(facing);
         // A job that others come behind hangs below the run, at its tee.
         const isBeside = mark.isJob && i < stages.length - 1;
         marks.push({ ...mark, at: isBeside ? on('down') : at, from: isBeside || tube ? at : from, along: facing });
@@ -160,9 +166,17 @@ export function drawingOf(plan: Plan, section: Section = walk(plan)): Drawing {
 
 function supportPoints(stage: Stage, legs: readonly Leg[], from: Point): Point[] {
   const held = supportedAs(stage);
+  return held ? placesAlong(supportPlaces(held.as, held.outsideM, legs), legs, from) : [];
+}
+
+/** Places along legs as points. */
+function placesAlong(
+  places: readonly { readonly leg: number; readonly alongM: number }[],
+  legs: readonly Leg[],
+  from: Point,
+): Point[] {
   const points = pointsOf(legs, from);
-  if (!held) return [];
-  return supportPlaces(held.as, held.outsideM, legs).map(({ leg, alongM }) => {
+  return places.map(({ leg, alongM }) => {
     const [a, b] = [points[leg] as Point, points[leg + 1] as Point];
     const part = alongM / (legs[leg]?.lengthM || 1);
     return a.map((x, i) => x + part * ((b[i] as number) - x)) as unknown as Point;

@@ -81,6 +81,14 @@ export function supportPlaces(
 }
 
 /**
+ * Where a connecting tube is held: the things at its ends hold those.
+ * @param outsideM outside diameter, m
+ * @example tubeSupports(0.015, [{ to: 'up', lengthM: 1 }, { to: 'east', lengthM: 3 }]).length // 3
+ */
+export const tubeSupports = (outsideM: number, legs: readonly Pick<Leg, 'to' | 'lengthM'>[]) =>
+  supportPlaces('copper', outsideM, legs).slice(1, -1);
+
+/**
  * What a stage is to its supports: nothing where it is none that is held along its length.
  * @returns material and outside diameter, m
  * @example supportedAs(stage('receiver')) === undefined // true

@@ -54,7 +54,15 @@ export function Whereabouts({
     <section aria-label="Where it was" className="grid max-w-2xl gap-3">
       <h3 className="font-semibold">Where it was</h3>
       {stays.length === 0 ? (
-        <p className="text-quiet">Nowhere else, as far as is written down.</p>
+        <p className="text-quiet">
+          Nowhere else, as far as is written down.{' '}
+          <Link
+            className="text-ink underline underline-offset-4"
+            href={`/lines/${planId}/logbook/all?q=${encodeURIComponent(stage.name)}`}
+          >
+            Its log here
+          </Link>
+        </p>
       ) : (
         <ol>
           {stays.map((s) => (
