@@ -9,7 +9,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
 const ROWS = [
-  ['first', 'Of that, the equipment'],
+  ['first', 'To buy, the equipment of it'],
   ['pressure', 'Power for the pressure lost in treatment'],
   ['purge', 'Purge and sweep'],
   ['airLost', 'Leaks and timed drains'],
