@@ -27,6 +27,7 @@ const FLOORS = [
   'plan',
   'network',
   'line',
+  'fault',
   'day',
   'year',
   'advice',

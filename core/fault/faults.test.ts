@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { demoPlan } from '../../db/demo';
+import { walk } from '../line/walk';
+import { type Plan, planSchema } from '../plan/plan';
+import { allStages, pathTo } from '../plan/runs';
+import { anyPlan } from '../test/any-plan';
+import { all, behind, goodDry, goodShop } from '../test/good-lines';
+import { stageOf } from '../test/plan-of';
+import { FAULTS, withFault } from './faults';
+
+/** What a walk says of a stage, without and with a fault. */
+function both(plan: Plan, faultId: string, stageId: string, size: number, at = stageId) {
+  const of = (p: Plan) => {
+    const station = walk(p).at(at);
+    if (!station) throw new Error(`not walked: ${at}`);
+    return station;
+  };
+  return [of(plan), of(withFault(plan, { faultId, stageId, size }))] as const;
+}
+
+/** The good shop with beads and a hose at its end. */
+const SHOP = all(
+  goodShop(),
+  behind('fine', stageOf('bead-cartridge', { massKg: 5, spentShare: 0.1 })),
+  behind('regulator', stageOf('hose')),
+);
+
+describe('a fault in a line', () => {
+  it('leaves a valid plan, is walked as far as it was, and changes nothing upstream of it', () => {
+    fc.assert(
+      fc.property(anyPlan(), (plan) => {
+        const sound = walk(plan);
+        for (const stage of allStages(plan))
+          for (const fault of FAULTS.filter((f) => f.canHave(stage)))
+            for (const size of fault.sizes) {
+              const faulty = withFault(plan, { faultId: fault.id, stageId: stage.id, size });
+              expect([fault.id, planSchema.safeParse(faulty).error?.issues]).toEqual([fault.id, undefined]);
+              const section = walk(faulty);
+              // A hose or a filter that takes all the pressure is refused by name: that is the fault.
+              const reasons = section.problems.filter((p) => !sound.problems.some((s) => s.stageId === p.stageId));
+              if (!['hose-narrow', 'element-clogged'].includes(fault.id))
+                expect([fault.id, reasons]).toEqual([fault.id, []]);
+              const before = pathTo(plan, stage.id).at(-2)?.id;
+              if (plan.branches.length === 0 && fault.id !== 'compressor-worn')
+                expect(section.at(before)).toEqual(sound.at(before));
+            }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  // Where the handbook of diagnosis has the first sign of each: D01, D06, D13, D14, D18, D19, D25.
+  it('shows first where the handbook looks for it', () => {
+    const [shop, demo] = [SHOP, demoPlan()];
+    const shut = both(demo, 'drain-shut', 'separator', 1);
+    expect([shut[0].caughtKgPerS > 0, shut[1].caughtKgPerS]).toEqual([true, 0]);
+    const passedOn = both(demo, 'drain-shut', 'separator', 1, 'receiver');
+    expect(passedOn[1].caughtKgPerS).toBeGreaterThan(5 * passedOn[0].caughtKgPerS);
+
+    const fouled = both(demo, 'cooler-fouled', 'aftercooler', 10);
+    expect(fouled[1].temperatureC - fouled[0].temperatureC).toBeCloseTo(10, 6);
+    const after = both(demo, 'cooler-fouled', 'aftercooler', 10, 'separator');
+    expect(after[1].caughtKgPerS).toBeLessThan(after[0].caughtKgPerS);
+
+    const warm = both(shop, 'dryer-warm', 'refrigerated-dryer', 6);
+    expect(warm[1].pressureDewPointC - warm[0].pressureDewPointC).toBeGreaterThan(4);
+
+    const drop = (size: number): number => {
+      const faulty = withFault(shop, { faultId: 'element-clogged', stageId: 'fine', size });
+      const section = walk(faulty);
+      const before = section.at(pathTo(shop, 'fine').at(-2)?.id);
+      return (before?.pressurePa ?? 0) - (section.at('fine')?.pressurePa ?? 0);
+    };
+    expect(drop(6) / drop(3)).toBeCloseTo(2, 6);
+
+    const spent = both(shop, 'beads-spent', 'bead-cartridge', 1);
+    expect(spent[1].pressureDewPointC).toBeGreaterThan(spent[0].pressureDewPointC + 10);
+
+    const droops = both(shop, 'regulator-droops', 'regulator', 5e4);
+    expect(droops[0].pressurePa - droops[1].pressurePa).toBeCloseTo(5e4, 0);
+    const narrow = both(shop, 'hose-narrow', 'hose', 0.25);
+    expect(narrow[1].pressurePa).toBeLessThan(narrow[0].pressurePa);
+    const worn = both(shop, 'compressor-worn', 'compressor', 0.15);
+    expect(worn[1].dryAirKgPerS / worn[0].dryAirKgPerS).toBeCloseTo(0.85, 6);
+  });
+
+  it('is one that the stage can have: each kind of fault has a stage in some line, and a gauge has none', () => {
+    const stages = [SHOP, demoPlan(), goodDry()].flatMap(allStages);
+    const unseen = FAULTS.filter((f) => !stages.some(f.canHave)).map((f) => f.id);
+    expect(unseen).toEqual([]);
+    const plan = goodShop();
+    expect(withFault(plan, { faultId: 'beads-spent', stageId: 'regulator', size: 1 })).toBe(plan);
+    expect(withFault(plan, { faultId: 'beads-spent', stageId: 'nothing', size: 1 })).toBe(plan);
+  });
+});
