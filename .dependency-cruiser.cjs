@@ -39,6 +39,7 @@ const FLOORS = [
   'fitting',
   'answers',
   'diagnosis',
+  'diagnosis/finding',
   'planner',
   'command',
 ];

@@ -8,6 +8,8 @@ export const PAGES = [
   `${DEMO}/advice`,
   `${DEMO}/compare?with=revision:d0000000-0000-4000-8000-000000000900`,
   `${DEMO}/day`,
+  `${DEMO}/find`,
+  `${DEMO}/find?complaint=D06&at=receiver`,
   `${DEMO}/fitting`,
   `${DEMO}/fitting/joints`,
   `${DEMO}/fitting/parts`,

@@ -12,6 +12,7 @@ import { AdviceView } from './advice/advice-view';
 import { ChargesView } from './charges/charges-view';
 import { CompareView } from './compare/compare-view';
 import { DayView } from './day/day-view';
+import { FindView } from './find/find-view';
 import { AssemblyView } from './fitting/assembly/assembly-view';
 import { FittingFrame } from './fitting/fitting-frame';
 import { JointsView } from './fitting/joints/joints-view';
@@ -58,6 +59,7 @@ const water = (view: ReactElement) => (
 const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
+  find: () => <FindView complaint={{ symptom: 'D01' }} />,
   run: () => (
     <FittingFrame>
       <RunView />

@@ -134,7 +134,9 @@ const files: Record<string, string> = {
   'docs/advice-examples.md': adviceExamples(),
   'docs/advice-by-answer.md': adviceByAnswer(),
   'docs/maintenance-examples.md': maintenanceExamples(),
-  'docs/plan.schema.json': plain(`${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input', reused: 'ref' }), null, 2)}\n`),
+  'docs/plan.schema.json': plain(
+    `${JSON.stringify(z.toJSONSchema(currentPlanSchema, { io: 'input', reused: 'ref' }), null, 2)}\n`,
+  ),
   'docs/catalogue.md': plain(catalogue()),
   ...Object.fromEntries(kinds.map((k) => [`docs/examples/${k}.json`, `${JSON.stringify(example(k), null, 2)}\n`])),
 };

@@ -23,6 +23,7 @@ const PICTURES = [
   { name: 'joints', at: `${demo}/fitting/joints`, size: DESK, theme: 'light' },
   { name: 'parts', at: `${demo}/fitting/parts`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'assembly-phone', at: `${demo}/fitting/assembly`, size: PHONE, theme: 'dark' },
+  { name: 'find-phone', at: `${demo}/find?complaint=D06&at=receiver`, size: PHONE, theme: 'light' },
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
   { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
@@ -39,10 +40,7 @@ const PICTURES = [
   },
   { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
 ] as const;
-const OF_SITES = [
-  { name: 'sites', at: '/sites', size: DESK, theme: 'light' },
-  { name: 'work', at: '/work', size: DESK, theme: 'light' },
-] as const;
+const OF_SITES = [{ name: 'work', at: '/work', size: DESK, theme: 'light' }] as const;
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 for (const picture of process.argv[2] === 'sites' ? OF_SITES : PICTURES) {

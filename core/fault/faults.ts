@@ -8,7 +8,7 @@ import { stageById } from '../plan/runs';
 export interface Fault {
   readonly id: string;
   readonly says: string;
-  /** What mends it. */
+  /** What repairs it. */
   readonly repair: string;
   /** How often such a stage has it, times a year. Estimates: order of magnitude of workshop practice, no source. */
   readonly perYear: number;

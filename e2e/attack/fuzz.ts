@@ -78,6 +78,7 @@ const PAGES = [
   '/catalogue',
 ];
 const LINE_PAGES = [
+  'find',
   'survey',
   'line',
   'advice',

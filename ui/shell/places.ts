@@ -16,6 +16,7 @@ import {
   MessageCircleQuestionMark,
   MessageSquareWarning,
   Ruler,
+  SearchCheck,
   Sparkles,
   Waypoints,
   Wind,
@@ -124,6 +125,14 @@ export const PLACES: readonly Place[] = [
     path: '/rounds',
     key: 'G',
     menu: { group: 'Maintain', icon: Footprints, phone: 'always', below: true },
+  },
+  {
+    name: 'Find the fault',
+    says: 'from a complaint to its cause, by the checks that tell most',
+    of: 'line',
+    path: '/find',
+    key: 'U',
+    menu: { group: 'Maintain', icon: SearchCheck },
   },
   {
     name: 'Logbook',

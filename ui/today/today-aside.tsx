@@ -101,6 +101,14 @@ export function Drifting({ log }: { log: LogSummary }) {
                 <span className="text-quiet">{sayText(f.symptom.causes[0].check, say)}</span>
               </p>
             )}
+            {f.symptom && (
+              <Link
+                href={`/lines/${planId}/find?complaint=${f.symptom.id}&at=${encodeURIComponent(f.stageId)}`}
+                className="inline-block min-h-6 text-water underline underline-offset-4"
+              >
+                Find the fault
+              </Link>
+            )}
           </li>
         ))}
       </ul>

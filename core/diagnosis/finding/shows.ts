@@ -1,0 +1,95 @@
+import { CATCHERS, CHILLED, COOLERS, is, TOWERS } from '../../equipment/groups';
+import type { Section } from '../../line/section';
+import type { Plan, Stage } from '../../plan/plan';
+import { allStages, standing } from '../../plan/runs';
+import { placeOf } from '../../plan/survey';
+
+/** How surely a complaint comes where the line shows it, and how often where it does not (estimates). */
+export const TOLD = { whereItShows: 0.9, otherwise: 0.1 } as const;
+
+/** Less pressure than before by this much is felt at a tool, Pa (estimate). */
+const FELT_PA = 2e4;
+/** So much warmer, or wetter by dew point, is noticed, K (estimate). */
+const NOTICED_K = 4;
+
+type Shows = (stage: Stage, sound: Section, faulty: Section, plan: Plan) => boolean;
+const of =
+  (test: (stage: Stage) => boolean, shows: Shows): Shows =>
+  (stage, ...more) =>
+    test(stage) && shows(stage, ...more);
+
+const wetAtTool: Shows = of(
+  (s) => s.kind === 'outlet',
+  (s, _sound, faulty, plan) => {
+    const at = faulty.at(s.id);
+    const room = placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC;
+    return at !== undefined && (at.liquidKgPerS > 1e-9 || at.pressureDewPointC > room - NOTICED_K);
+  },
+);
+const weakAtTool: Shows = of(
+  (s) => s.kind === 'outlet',
+  (s, sound, faulty) => (sound.at(s.id)?.pressurePa ?? 0) - (faulty.at(s.id)?.pressurePa ?? 0) > FELT_PA,
+);
+const wetter = (kinds: (stage: Stage) => boolean): Shows =>
+  of(
+    kinds,
+    (s, sound, faulty) =>
+      (faulty.at(s.id)?.pressureDewPointC ?? 0) - (sound.at(s.id)?.pressureDewPointC ?? 0) > NOTICED_K,
+  );
+
+/** Complaints that the walk of a line can show, by their ids in the trade handbook. */
+export const SHOWS: Readonly<Record<string, Shows>> = {
+  D01: wetAtTool,
+  D04: wetAtTool,
+  D06: of(
+    (s) => s.kind === 'receiver' || is(CATCHERS, s.kind),
+    (s, sound, faulty) => (faulty.at(s.id)?.caughtKgPerS ?? 0) < 0.3 * (sound.at(s.id)?.caughtKgPerS ?? 0),
+  ),
+  D13: weakAtTool,
+  D14: of(
+    (s) => s.kind === 'compressor',
+    (s, sound, faulty) => (faulty.at(s.id)?.dryAirKgPerS ?? 0) < 0.9 * (sound.at(s.id)?.dryAirKgPerS ?? 0),
+  ),
+  D18: of(
+    (s) => is(COOLERS, s.kind),
+    (s, sound, faulty) => (faulty.at(s.id)?.temperatureC ?? 0) - (sound.at(s.id)?.temperatureC ?? 0) > NOTICED_K,
+  ),
+  D19: wetter((s) => is(CHILLED, s.kind)),
+  D22: wetter((s) => is(TOWERS, s.kind)),
+  D25: wetter((s) => s.kind === 'bead-cartridge'),
+};
+
+/** What somebody complains of, and at which stage where they say it. */
+export interface Complaint {
+  readonly symptom: string;
+  readonly stageId?: string | undefined;
+}
+
+/**
+ * Where a line with a fault shows a complaint.
+ * @returns the stages; nothing for a complaint that the walk knows nothing of
+ * @example placesOf('D11', plan, section, section) === undefined // true
+ */
+export function placesOf(symptom: string, plan: Plan, sound: Section, faulty: Section): string[] | undefined {
+  const shows = SHOWS[symptom];
+  return (
+    shows &&
+    allStages(standing(plan))
+      .filter((stage) => shows(stage, sound, faulty, plan))
+      .map((s) => s.id)
+  );
+}
+
+/**
+ * Whether a line with a fault shows a complaint, at its place where that is said; nothing where the walk does not know.
+ * @example showsComplaint({ symptom: 'D11' }, plan, section, section) === undefined // true
+ */
+export function showsComplaint(
+  { symptom, stageId }: Complaint,
+  plan: Plan,
+  sound: Section,
+  faulty: Section,
+): boolean | undefined {
+  const places = placesOf(symptom, plan, sound, faulty);
+  return places && (stageId === undefined ? places.length > 0 : places.includes(stageId));
+}

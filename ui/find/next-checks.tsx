@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import type { Believed, Finding, NextCheck, Reading } from '@/core/diagnosis/finding/belief';
+import { cannotBe } from '@/core/diagnosis/finding/cannot-be';
+import { checkKind } from '@/core/diagnosis/finding/checks';
+import { stageById } from '@/core/plan/runs';
+import { parseQuantity } from '@/core/quantity/parse';
+import { unitOf } from '@/core/quantity/units';
+import { Field, tied } from '@/ui/forms/field';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { Cautions } from '@/ui/primitives/cautions';
+import { useUnits } from '@/ui/units/units';
+
+const SHOWN = 3;
+const CAUSES = 4;
+
+/** The checks that tell most for the time that they take: how, what each reading would mean, and what was read. */
+export function NextChecks({
+  finding,
+  next,
+  believed,
+  onRead,
+  onCannot,
+}: {
+  finding: Finding;
+  next: readonly NextCheck[];
+  believed: readonly Believed[];
+  onRead: (reading: Reading) => void;
+  onCannot: (checkId: string) => void;
+}) {
+  if (next.length === 0) return <p className="text-quiet">Nothing is left to check.</p>;
+  return (
+    <section aria-label="Next checks" className="grid gap-3">
+      <h2>Check next</h2>
+      {next.slice(0, SHOWN).map((n) => (
+        <CheckCard key={n.check.id} {...{ finding, believed, onRead, onCannot }} next={n} />
+      ))}
+    </section>
+  );
+}
+
+function CheckCard({
+  finding,
+  next: { check, bits },
+  believed,
+  onRead,
+  onCannot,
+}: {
+  finding: Finding;
+  next: NextCheck;
+  believed: readonly Believed[];
+  onRead: (reading: Reading) => void;
+  onCannot: (checkId: string) => void;
+}) {
+  const { plan, section } = usePlan();
+  const { say, choice, atmosphericPa } = useUnits();
+  const kind = checkKind(check.of);
+  const stage = stageById(plan, check.stageId);
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  /** A reading that cannot be true, and was questioned: it is taken the second time. */
+  const [doubted, setDoubted] = useState<number>();
+  const take = (): void => {
+    const parsed = parseQuantity(text, kind.quantity, { choice, atmosphericPa });
+    if (!parsed.ok) {
+      setProblem(parsed.message);
+      return;
+    }
+    const why = parsed.value === doubted ? undefined : cannotBe(plan, section, check, parsed.value);
+    setProblem(why && `${why} Press again to take it all the same.`);
+    if (why) setDoubted(parsed.value);
+    else onRead({ checkId: check.id, value: parsed.value });
+  };
+  const id = `read-${check.id.replaceAll(/[^\w-]/g, '-')}`;
+  const meaning = believed.slice(0, CAUSES).flatMap(({ cause }) => {
+    const reads = finding.expected(cause.id, check.id);
+    const [low, high] = [Math.min(...reads), Math.max(...reads)];
+    const [from, to] = [say(low, kind.quantity), say(high, kind.quantity)];
+    return reads.length > 0 ? [{ cause, text: from === to ? from : `${from} to ${to}` }] : [];
+  });
+  return (
+    <section
+      aria-label={`${kind.label}: ${stage?.name}`}
+      className="grid gap-2 rounded-md border border-hairline bg-card p-3"
+    >
+      <h3 className="flex flex-wrap items-baseline gap-x-3 font-semibold">
+        {stage?.name}: {kind.label.toLowerCase()}
+        <span className="ml-auto font-normal text-quiet">
+          {kind.minutes} min · {bits < 0.05 ? 'tells little' : bits < 0.4 ? 'tells something' : 'tells much'}
+        </span>
+      </h3>
+      <p className="text-[0.9rem] text-quiet">{kind.how}</p>
+      <dl className="text-[0.9rem]">
+        {meaning.map(({ cause, text }) => (
+          <div key={cause.id} className="flex justify-between gap-3 border-t border-hairline py-1">
+            <dt className="min-w-0 break-words">{cause.says}</dt>
+            <dd className="shrink-0 font-medium">{text}</dd>
+          </div>
+        ))}
+      </dl>
+      {kind.cautions.length > 0 && <Cautions ids={kind.cautions} />}
+      <div className="grid items-start gap-2 sm:flex sm:[&>button]:mt-6.5">
+        <div className="w-56 max-w-full">
+          <Field
+            id={id}
+            label={`It reads, in ${unitOf(kind.quantity, choice[kind.quantity]).symbol} or any unit`}
+            error={problem}
+          >
+            <input
+              {...tied(id, problem)}
+              className="control min-h-12"
+              value={text}
+              onChange={(e) => {
+                setText(e.target.value);
+                setProblem(undefined);
+              }}
+            />
+          </Field>
+        </div>
+        <button type="button" className="button button-strong min-h-12" onClick={take}>
+          Take this reading
+        </button>
+        <button type="button" className="button min-h-12" onClick={() => onCannot(check.id)}>
+          Cannot be done
+        </button>
+      </div>
+    </section>
+  );
+}
