@@ -146,3 +146,15 @@ test('the pages of the fitting meet AA with everything open', async ({ page }) =
     .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`)).toEqual([]);
 });
+
+test('the drawing is printed with its bill, without the fields', async ({ page }) => {
+  await page.goto('/lines/d0000000-0000-4000-8000-000000000001/fitting');
+  await settled(page);
+  await page.emulateMedia({ media: 'print' });
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await expect(page.getByRole('region', { name: 'Bill' })).toContainText('Compression nut and ferrule');
+  await expect(page.getByRole('group', { name: /^Isometric drawing/ })).toBeVisible();
+  await expect(page.getByLabel('Pipe, tube, hose or cooling run')).toBeHidden();
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(page.getByRole('region', { name: 'Bill' })).toHaveCount(0);
+});

@@ -11,6 +11,7 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Scrolls } from '@/ui/primitives/scrolls';
 import { IsometricDrawing } from './isometric-drawing';
+import { PrintedBill } from './printed-bill';
 import { RunEditor } from './run-editor';
 import { saveDxf, saveSvg } from './save-drawing';
 
@@ -67,7 +68,7 @@ export function RunView() {
         </Scrolls>
       </section>
       <div className="grid gap-5">
-        <section aria-label="Legs" className="grid gap-3">
+        <section aria-label="Legs" className="no-print grid gap-3">
           {drawable.length === 0 ? (
             <p className="max-w-prose text-quiet">
               This line has no pipe, hose or cooling run yet. Insert one on the Line page; then type here how it runs,
@@ -119,6 +120,7 @@ export function RunView() {
           </ol>
         </section>
       </div>
+      <PrintedBill />
       <Cautions ids={['C07', 'C05']} />
     </div>
   );
