@@ -3,6 +3,7 @@ import { type Believed, type Finding, isFound, type NextCheck, type Reading } fr
 import { checkKind } from '@/core/diagnosis/finding/checks';
 import type { Complaint } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';
+import { kindOf } from '@/core/equipment/index';
 import { stageById } from '@/core/plan/runs';
 import { Field, tied } from '@/ui/forms/field';
 import { entryOf } from '@/ui/outbox/entry-of';
@@ -45,6 +46,7 @@ export function Found({
   const [top] = believed;
   if (!top) return null;
   const { cause, probability } = top;
+  const stage = stageById(plan, cause.stageId ?? '');
   const name = (id: string): string => {
     const check = finding.checks.find((c) => c.id === id);
     return check ? `${stageById(plan, check.stageId)?.name}, ${checkKind(check.of).label.toLowerCase()}` : id;
@@ -89,7 +91,7 @@ export function Found({
       {cause.repair && proof && (
         <p className="text-quiet">Proof after the repair: {name(proof.checkId)}, read again.</p>
       )}
-      {cause.repair && <Cautions ids={['C07', 'C04']} />}
+      {cause.repair && <Cautions ids={[...new Set(['C07', ...(stage ? kindOf(stage.kind).cautions : [])])]} />}
       <div className="flex max-w-md flex-wrap items-end gap-2">
         <Field id="find-who" label="Who" error={error}>
           <WhoInput {...tied('find-who', error)} value={who} onChange={(e) => setWho(e.target.value)} />

@@ -1,69 +1,8 @@
-import { demoPlan } from '../../../db/demo';
-import { FAULTS, type Fault, withFault } from '../../fault/faults';
-import { walk } from '../../line/walk';
-import type { Plan } from '../../plan/plan';
-import { allStages } from '../../plan/runs';
-import { all, behind, goodDry, goodShop } from '../../test/good-lines';
-import { stageOf } from '../../test/plan-of';
+import { lookForAll, SHOP } from '../../test/look-for';
 import { type Cause, Finding, isFound, NOTHING, type Reading, SURE } from './belief';
-import { checkKind } from './checks';
-import { placesOf, SHOWS } from './shows';
-
-const SHOP = all(
-  goodShop(),
-  behind('fine', stageOf('bead-cartridge', { massKg: 5, spentShare: 0.1 })),
-  behind('regulator', stageOf('hose')),
-);
-const LINES: readonly (readonly [string, Plan])[] = [
-  ['shop', SHOP],
-  ['dry', goodDry()],
-  ['demo', demoPlan()],
-];
-
-/** Numbers between 0 and 1 from a seed. */
-function chance(seed: number): () => number {
-  let s = seed >>> 0;
-  return () => {
-    s = (s * 1664525 + 1013904223) >>> 0;
-    return (s + 0.5) / 2 ** 32;
-  };
-}
-const gauss = (next: () => number): number => Math.sqrt(-2 * Math.log(next())) * Math.cos(2 * Math.PI * next());
-
-/** A fault that was put into a line, and what came of looking for it: each reading with the scatter of its instrument. */
-function look(plan: Plan, fault: Fault, stageId: string, seed: number) {
-  const next = chance(seed);
-  const size = fault.sizes[Math.floor(next() * fault.sizes.length)] as number;
-  const faulty = withFault(plan, { faultId: fault.id, stageId, size });
-  const [sound, section] = [walk(plan), walk(faulty)];
-  const complaint = Object.keys(SHOWS).flatMap((symptom) => {
-    const before = placesOf(symptom, plan, sound, sound) ?? [];
-    return (placesOf(symptom, plan, sound, section) ?? [])
-      .filter((id) => !before.includes(id))
-      .map((id) => ({ symptom, stageId: id }));
-  })[0];
-  if (!complaint) return undefined; // nobody would notice it
-  const finding = new Finding(plan, complaint);
-  const readings: Reading[] = [];
-  while (readings.length < 10 && !isFound(finding.believe(readings))) {
-    const best = finding.nextChecks(readings)[0];
-    const truth = best && checkKind(best.check.of).read(section, faulty, best.check.stageId);
-    if (!best || best.bits < 0.01 || truth === undefined) break;
-    const { abs, rel } = checkKind(best.check.of);
-    readings.push({ checkId: best.check.id, value: truth + gauss(next) * Math.hypot(abs, rel * truth) });
-  }
-  const [top] = finding.believe(readings);
-  return { checks: readings.length, sure: top?.probability ?? 0, right: top?.cause.id === `${fault.id} ${stageId}` };
-}
 
 describe('looking for a fault', () => {
-  const cases = LINES.flatMap(([, plan]) =>
-    allStages(plan).flatMap((stage) =>
-      FAULTS.filter((f) => f.canHave(stage)).flatMap((fault) =>
-        [1, 2, 3].flatMap((seed) => look(plan, fault, stage.id, seed * 7919 + stage.id.length) ?? []),
-      ),
-    ),
-  );
+  const cases = lookForAll();
   const sure = cases.filter((c) => c.sure >= SURE);
 
   it('has the right cause first in nine of ten, after four checks in the middle', () => {

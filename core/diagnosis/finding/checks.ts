@@ -1,7 +1,7 @@
 import { CATCHERS, COOLERS, DRYERS, FILTERS, is } from '../../equipment/groups';
 import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
-import { allStages, pathTo, standing } from '../../plan/runs';
+import { allStages, pathTo, stageById, standing } from '../../plan/runs';
 import { freeAirKgPerM3, surroundingsOf } from '../../plan/surroundings';
 
 /** What is read or measured at a stage to part causes. */
@@ -16,7 +16,7 @@ export interface Check {
 interface CheckKind {
   readonly label: string;
   readonly how: string;
-  readonly quantity: 'temperature' | 'pressure' | 'pressureDifference' | 'waterFlow' | 'volumeFlow';
+  readonly quantity: 'temperature' | 'pressure' | 'pressureDifference' | 'waterFlow' | 'volumeFlow' | 'drained';
   /** Standard uncertainty of instrument and model together: absolute in SI, and relative. */
   readonly abs: number;
   readonly rel: number;
@@ -25,6 +25,9 @@ interface CheckKind {
   readonly canRead: (stage: Stage) => boolean;
   readonly read: (section: Section, plan: Plan, stageId: string) => number | undefined;
 }
+
+/** What stands behind a drain that works, of what it holds (estimate). */
+const GATHERED = 0.1;
 
 const beforeOf = (plan: Plan, stageId: string): string | undefined => pathTo(plan, stageId).at(-2)?.id;
 
@@ -84,9 +87,26 @@ export const CHECKS = {
     abs: 5e-6, // what clings to cup and bowl: 18 mL an hour
     rel: 0.2,
     minutes: 15,
-    cautions: ['C07'],
+    cautions: ['C20'],
     canRead: (s) => is(CATCHERS, s.kind) || s.kind === 'receiver' || is(DRYERS, s.kind),
     read: (section, _plan, id) => section.at(id)?.caughtKgPerS,
+  },
+  held: {
+    label: 'Water that stands behind its drain',
+    how: 'Open the drain by hand, pointed away from people, and catch what comes at once.',
+    quantity: 'drained',
+    abs: 1e-5,
+    rel: 0.3,
+    minutes: 4,
+    cautions: ['C20'],
+    canRead: (s) => is(CATCHERS, s.kind) || s.kind === 'receiver' || is(DRYERS, s.kind),
+    read: (section, plan, id) => {
+      const { drain, sumpM3 } = (stageById(plan, id)?.parameters ?? {}) as { drain?: string; sumpM3?: number };
+      if (sumpM3 === undefined) return undefined;
+      // Where nothing empties it, it is full of what comes; otherwise little has gathered since it opened last.
+      const comes = (section.at(beforeOf(plan, id))?.liquidKgPerS ?? 0) > 0;
+      return drain === 'none' && comes ? sumpM3 : GATHERED * sumpM3;
+    },
   },
   delivery: {
     label: 'What the compressor delivers, by pump-up',
@@ -95,7 +115,7 @@ export const CHECKS = {
     abs: 0,
     rel: 0.06,
     minutes: 10,
-    cautions: ['C04'],
+    cautions: ['C20'],
     canRead: (s) => s.kind === 'compressor',
     read: (section, plan, id) => {
       const at = section.at(id);
