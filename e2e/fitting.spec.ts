@@ -153,7 +153,7 @@ test('the drawing is printed with its bill, without the fields', async ({ page }
   await page.emulateMedia({ media: 'print' });
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   await expect(page.getByRole('region', { name: 'Bill' })).toContainText('Compression nut and ferrule');
-  await expect(page.getByRole('group', { name: /^Isometric drawing/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Isometric drawing: / })).toBeVisible();
   await expect(page.getByLabel('Pipe, tube, hose or cooling run')).toBeHidden();
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(page.getByRole('region', { name: 'Bill' })).toHaveCount(0);

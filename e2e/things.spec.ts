@@ -112,4 +112,11 @@ test('a part comes from the shelf and goes back to it when the line needs it no 
   await page.goto('/shelf');
   await settled(page);
   await expect(drawer).toContainText('8');
+
+  // What still lies there and is needed is taken with one press.
+  await page.goto(`${line}/fitting/parts`);
+  await settled(page);
+  await page.getByRole('button', { name: 'Take all that lies on the shelf' }).click();
+  await expect(page.getByLabel('State of Wall bracket')).toHaveValue('shelf');
+  await expect(page.getByRole('button', { name: 'Take all that lies on the shelf' })).toHaveCount(0);
 });

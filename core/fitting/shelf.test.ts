@@ -1,5 +1,5 @@
 import { end } from '../piping/ends';
-import { isFound, ownedOf, type ShelfItem, shelfItemSchema } from './shelf';
+import { isFound, ownedOf, type ShelfItem, shelfItemSchema, takenFrom } from './shelf';
 
 const nipple: ShelfItem = {
   ...{ name: 'Hex nipple 1/2 in BSPT', count: 3, place: 'Drawer 4', boughtOn: null, loose: null, for: 'the new drop' },
@@ -34,4 +34,23 @@ it('a thing with a plate is one piece, and is found by its plate', () => {
   const item = shelfItemSchema.parse({ name: 'Old tank', count: 1, loose });
   expect(isFound(item, 'r-77')).toBe(true);
   expect(shelfItemSchema.safeParse({ name: 'Old tank', count: 2, loose }).error?.issues[0]?.path).toEqual(['count']);
+});
+
+it('takes what lies there for the rows that ask for it, each piece once, and nothing for what is ticked', () => {
+  const rows = [
+    { key: 'a', label: 'Float drain', count: 2 },
+    { key: 'b', label: 'Spare: Float drain', count: 2 },
+    { key: 'c', label: 'Union', count: 1 },
+    { key: 'd', label: 'Tee', count: 1 },
+  ];
+  const shelf = [
+    { name: 'Float drain', count: 2, loose: null },
+    { name: 'float drain', count: 1, loose: null },
+    { name: 'Tee', count: 5, loose: null },
+  ];
+  const taken = takenFrom(shelf, rows, { d: { as: 'bought', count: 1 } });
+  expect(taken.map(({ key, count }) => [key, count])).toEqual([
+    ['a', 2],
+    ['b', 1],
+  ]);
 });

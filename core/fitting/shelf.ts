@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { KINDS, type KindName } from '../equipment/index';
 import { endInWords, endSchema } from '../piping/ends';
 import { dayField } from '../plan/date-fields';
+import type { Fitting } from '../plan/fit-fields';
 import { thingSchema } from '../plan/thing-fields';
 import type { BillItem } from './bill-rows';
 
@@ -57,3 +58,26 @@ export const isSameAs = ({ label }: Pick<BillItem, 'label'>, { name }: Pick<Shel
  */
 export const ownedOf = (row: Pick<BillItem, 'label'>, shelf: readonly Pick<ShelfItem, 'name' | 'count'>[]): number =>
   shelf.reduce((sum, item) => sum + (isSameAs(row, item) ? item.count : 0), 0);
+
+/**
+ * What need not be bought, as it lies on the shelf: rows of a bill that are not ticked, with how many of each can be taken.
+ * What two rows ask for goes to the first.
+ * @example takenFrom([{ name: 'Union', count: 1, loose: null }], [{ key: 'a', label: 'Union', count: 3 }], {})[0].count // 1
+ */
+export function takenFrom<Row extends Pick<BillItem, 'key' | 'label' | 'count'>>(
+  shelf: readonly Pick<ShelfItem, 'name' | 'count' | 'loose'>[],
+  rows: readonly Row[],
+  ticks: Fitting['ticks'],
+): Row[] {
+  const left = shelf.filter((i) => i.loose === null).map(({ name, count }) => ({ name, count }));
+  return rows.flatMap((row) => {
+    if (ticks[row.key]) return [];
+    let count = 0;
+    for (const item of left.filter((i) => isSameAs(row, i))) {
+      const some = Math.min(item.count, row.count - count);
+      item.count -= some;
+      count += some;
+    }
+    return count > 0 ? [{ ...row, count }] : [];
+  });
+}

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { costOfLine } from '@/core/cost/cost-of-line';
 import { type Bill, billOf } from '@/core/fitting/bill';
 import { AISLES, type Aisle, type BillItem } from '@/core/fitting/bill-rows';
-import { ownedOf } from '@/core/fitting/shelf';
+import { ownedOf, takenFrom } from '@/core/fitting/shelf';
 import { leftToBuy, spentOf, surplusOf } from '@/core/fitting/ticked';
 import { TICKS, type TickName } from '@/core/plan/fit-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -48,6 +48,16 @@ export function PartsView({
     if (as === 'shelf' && owned > 0 && !(await take(item.label, count))) return;
     tick([{ ...item, count }], as);
   };
+  const lies = takenFrom(shelf, bill.items, ticks);
+  const takeAll = async (): Promise<void> => {
+    const gone = new Map<string, number>();
+    const taken: BillItem[] = [];
+    for (const row of lies) {
+      if (!(await take(row.label, row.count, gone))) break;
+      taken.push(row);
+    }
+    if (taken.length > 0) tick(taken, 'shelf');
+  };
   const price = (key: string, own: number | undefined): void =>
     edit((p) => {
       const { [key]: _, ...rest } = p.fitting.prices;
@@ -55,7 +65,7 @@ export function PartsView({
     });
   return (
     <div className="grid max-w-5xl gap-4">
-      <Sums bill={bill} />
+      <Sums bill={bill} onShelf={lies.reduce((sum, i) => sum + i.price * i.count, 0)} />
       {problem && (
         <p role="alert" className="text-brick">
           {problem}
@@ -70,6 +80,11 @@ export function PartsView({
           <input type="checkbox" className="size-5" checked={pricing} onChange={(e) => setPricing(e.target.checked)} />
           Type prices
         </label>
+        {lies.length > 0 && (
+          <button type="button" className="button" onClick={() => void takeAll()}>
+            Take all that lies on the shelf
+          </button>
+        )}
         <button type="button" className="button" onClick={() => tick(bill.items, 'fitted')}>
           All of this is fitted
         </button>
@@ -120,7 +135,7 @@ export function PartsView({
 }
 
 /** What the build costs: still to buy, by what is ticked, and what the line costs in a year after it. */
-function Sums({ bill }: { bill: Bill }) {
+function Sums({ bill, onShelf }: { bill: Bill; onShelf: number }) {
   const { plan, planId, section } = usePlan();
   const { ticks } = plan.fitting;
   const { currency } = plan.money;
@@ -130,9 +145,15 @@ function Sums({ bill }: { bill: Bill }) {
   return (
     <section aria-label="Sum" className="grid gap-1">
       <p className="text-[1.6rem] font-bold leading-tight">
-        {currency} <Plain value={bill.toBuy} decimals={0} />{' '}
+        {currency} <Plain value={bill.toBuy - onShelf} decimals={0} />{' '}
         <span className="text-[1.05rem] font-normal text-quiet">
           still to buy, of {currency} <Plain value={bill.total} decimals={0} />
+          {onShelf > 0 && (
+            <>
+              {' '}
+              · <Plain value={onShelf} decimals={0} /> on the shelf already
+            </>
+          )}
         </span>
       </p>
       <p className="text-quiet">

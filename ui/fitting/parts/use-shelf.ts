@@ -16,12 +16,17 @@ export function useShelf(shelf: readonly OnShelf[], ownSiteId: string | undefine
     return refused === undefined;
   };
   const change = ({ id, siteId }: OnShelf, by: number) => send('PATCH', addressOf(siteId, id), { by });
-  /** Takes so many down, from the shelf of the line’s own site first. */
-  const take = async (label: string, count: number): Promise<boolean> => {
+  /**
+   * Takes so many down, from the shelf of the line’s own site first.
+   * @param gone what was taken of each item since the page was loaded
+   */
+  const take = async (label: string, count: number, gone = new Map<string, number>()): Promise<boolean> => {
     let left = count;
     for (const item of shelf.filter((i) => i.loose === null && isSameAs({ label }, i))) {
-      if (left === 0) break;
-      const some = Math.min(left, item.count);
+      const before = gone.get(item.id) ?? 0;
+      const some = Math.min(left, item.count - before);
+      if (some <= 0) continue;
+      gone.set(item.id, before + some);
       const sent = await change(item, -some);
       if ('refused' in sent) return done(sent.refused.message);
       left -= some;
