@@ -1,9 +1,11 @@
 import type { Pool } from 'mysql2/promise';
+import { goodShop } from '../../core/test/good-lines';
 import { database } from '../../db/client';
-import { FIRST_SITE_ID, sites } from '../../db/people';
+import { FIRST_SITE_ID, type Role, sites } from '../../db/people';
 import { ALONE } from '../people/may';
+import { createPlan } from '../save-plan';
 import { closeDatabase, freshDatabase } from '../test/database';
-import { changeOnShelf, listShelf, putOnShelf, takeOffShelf } from './shelf';
+import { changeOnShelf, listShelf, putOnShelf, shelfForLine, takeOffShelf } from './shelf';
 
 const OTHER = '5c7e1b0a-0000-4000-8000-0000000000aa';
 const uuid = (): string => crypto.randomUUID();
@@ -50,4 +52,13 @@ test('what two take at once is taken once each; the last one takes the item away
   await expect(changeOnShelf(ALONE, OTHER, id, { by: -1 })).rejects.toMatchObject({ status: 404 });
   expect(await changeOnShelf(ALONE, FIRST_SITE_ID, id, { by: -3 })).toEqual({ id, count: 0 });
   await expect(changeOnShelf(ALONE, FIRST_SITE_ID, id, { by: 1 })).rejects.toMatchObject({ status: 404 });
+});
+
+test('who may not change a line takes nothing into it: the shelves are shown, no site is offered', async () => {
+  const planId = uuid();
+  await createPlan(ALONE, { id: planId, plan: goodShop(), siteId: OTHER });
+  const as = (role: Role) => ({ id: uuid(), name: 'x', email: 'x', roles: new Map([[OTHER, role]]) });
+  const offered = async (role: Role) => (await shelfForLine(as(role), planId)).sites.map((s) => s.id);
+  expect([await offered('planner'), await offered('technician'), await offered('viewer')]).toEqual([[OTHER], [], []]);
+  expect((await shelfForLine(ALONE, planId)).sites[0]?.id).toBe(OTHER); // that of the line first
 });

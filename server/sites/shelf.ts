@@ -7,7 +7,7 @@ import { sites } from '../../db/people';
 import { plans, shelfItems } from '../../db/schema';
 import { checked, RequestRefused } from '../errors';
 import { note } from '../people/audit';
-import { permitted, permittedSite, sitesOf, type Who } from '../people/may';
+import { limitedRole, permitted, permittedSite, sitesOf, type Who } from '../people/may';
 import { checkedId, idSchema } from '../plan-id';
 import { inTransaction } from '../transaction';
 
@@ -45,7 +45,10 @@ export async function shelfSites(who: Who): Promise<{ readonly id: string; reado
     .limit(LISTED);
 }
 
-/** The shelves as a line sees them, and the sites on whose shelves one may put something: that of the line first. */
+/**
+ * The shelves as a line sees them, and the sites on whose shelves one may put something: that of the line first; none for
+ * whoever may not change the line, as what it takes and gives would not be saved in it.
+ */
 export async function shelfForLine(
   who: Who,
   planId: string,
@@ -57,7 +60,9 @@ export async function shelfForLine(
   const isOwn = (siteId: string): number => Number(siteId === line?.siteId);
   return {
     shelf: (await listShelf(who)).toSorted((a, b) => isOwn(b.siteId) - isOwn(a.siteId)),
-    sites: (await shelfSites(who)).toSorted((a, b) => isOwn(b.id) - isOwn(a.id)),
+    sites: (await limitedRole(who, planId))
+      ? []
+      : (await shelfSites(who)).toSorted((a, b) => isOwn(b.id) - isOwn(a.id)),
   };
 }
 

@@ -44,17 +44,17 @@ export function PartsView({
     const was = ticks[item.key];
     if (was?.as === 'shelf' && as !== 'fitted' && !(await put(item.label, was.count))) return;
     const owned = ownedOf(item, shelf);
-    const count = as === 'shelf' && owned > 0 ? Math.min(owned, item.count) : item.count;
-    if (as === 'shelf' && owned > 0 && !(await take(item.label, count))) return;
-    tick([{ ...item, count }], as);
+    const count = as === 'shelf' && owned > 0 ? await take(item.label, Math.min(owned, item.count)) : item.count;
+    if (count > 0) tick([{ ...item, count }], as);
   };
   const lies = takenFrom(shelf, bill.items, ticks);
   const takeAll = async (): Promise<void> => {
     const gone = new Map<string, number>();
     const taken: BillItem[] = [];
     for (const row of lies) {
-      if (!(await take(row.label, row.count, gone))) break;
-      taken.push(row);
+      const count = await take(row.label, row.count, gone);
+      if (count > 0) taken.push({ ...row, count });
+      if (count < row.count) break;
     }
     if (taken.length > 0) tick(taken, 'shelf');
   };
@@ -91,7 +91,7 @@ export function PartsView({
         <button type="button" className="button" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> Print
         </button>
-        <button type="button" className="button" onClick={() => saveBill(bill, ticks, plan.name, currency)}>
+        <button type="button" className="button" onClick={() => saveBill(bill, ticks, lies, plan.name, currency)}>
           <Download size={15} aria-hidden /> CSV
         </button>
       </div>

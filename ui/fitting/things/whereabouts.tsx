@@ -113,7 +113,7 @@ export function Whereabouts({
           </button>
         </form>
       )}
-      {!stage.thing && fitting.length > 0 && (
+      {!stage.thing && sites.length > 0 && fitting.length > 0 && (
         <ul aria-label="On the shelf">
           {fitting.map((item) => (
             <li key={item.id} className="flex flex-wrap items-center gap-3 border-b border-hairline py-1.5">
