@@ -32,7 +32,20 @@ test('a thing keeps its plate and its manual, goes to the shelf with them, and c
     'attachment; filename="document.pdf"',
   ]);
 
-  const move = page.getByRole('form', { name: 'Put on a shelf' });
+  // What is logged of it goes with it.
+  const [, planId] = /lines\/([^/]+)/.exec(line) as RegExpExecArray;
+  const { stages } = (await (await page.request.get(`/api/plans/${planId}`)).json()).plan;
+  const entry = { kind: 'done', task: 'M11', measuredAt: '2026-11-28T08:30', who: 'Ola', what: 'Rust at the seam' };
+  const logged = await page.request.post(`/api/plans/${planId}/entries`, {
+    data: {
+      ...entry,
+      id: crypto.randomUUID(),
+      stageId: stages.find((s: { kind: string }) => s.kind === 'receiver').id,
+    },
+  });
+  expect(logged.status()).toBe(201);
+
+  const move = page.getByRole('form', { name: 'Put Receiver on a shelf' });
   await move.getByLabel('Where it lies').fill('x'.repeat(81));
   await move.getByRole('button', { name: 'Taken down: put it on the shelf' }).click();
   await expect(move.getByText('At most 80 characters.')).toBeVisible();
@@ -57,10 +70,25 @@ test('a thing keeps its plate and its manual, goes to the shelf with them, and c
   await expect(form.getByLabel('Serial number')).toHaveValue('R-7719');
   await expect(form.getByAltText('Plate of Receiver')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Where it was' })).toContainText('Receiver, Main line');
+  await page.getByText('Its log there: 1').click();
+  await expect(page.getByText('Rust at the seam')).toBeVisible();
   await expectSaved(page);
   await page.goto('/shelf');
   await settled(page);
   await expect(page.getByText('Behind the door')).toHaveCount(0);
+
+  // Its stage goes, and the thing stays: it is installed again where there is one of its kind.
+  await page.goto(`${other}/line`);
+  await settled(page);
+  await page.locator('[data-stage]', { hasText: 'Receiver' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expectSaved(page);
+  await page.goto(`${other}/fitting/things`);
+  await expect(page.getByRole('region', { name: 'Taken out of the line' })).toContainText('R-7719');
+  await settled(page);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('region', { name: 'Taken out of the line' })).toHaveCount(0);
+  await expectSaved(page);
 });
 
 test('a part comes from the shelf and goes back to it when the line needs it no more; a price is one’s own', async ({

@@ -2,6 +2,7 @@ import { and, desc, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import type { Charge } from '../core/log/charge';
 import type { LifeEntry } from '../core/log/log-entry';
 import { beadPlaces } from '../core/maintenance/charge-lives';
+import { changedElsewhere } from '../core/maintenance/done-elsewhere';
 import { ELEMENT_KINDS } from '../core/maintenance/element-lives';
 import type { Signal } from '../core/maintenance/logged';
 import { RENEWING } from '../core/maintenance/tasks';
@@ -67,5 +68,5 @@ export async function entriesOfLives(plan: Plan, planId: string, elementsToo: bo
 export async function readChargeLog(who: Who, planId: string): Promise<{ charges: Charge[]; entries: LifeEntry[] }> {
   const { plan } = await readPlan(who, planId);
   const [charges, entries] = await Promise.all([chargesOf(planId), entriesOfLives(plan, planId, true)]);
-  return { charges, entries };
+  return { charges, entries: [...entries, ...changedElsewhere(plan)] };
 }

@@ -20,6 +20,8 @@ export interface LogAsk {
   /** Words, all of which have to be in an entry. */
   readonly q?: string | undefined;
   readonly kind?: string | undefined;
+  /** Of this stage alone. */
+  readonly stage?: string | undefined;
   /** Older than this: a time and an id, as `next` of the page before says. */
   readonly before?: string | undefined;
 }
@@ -49,10 +51,11 @@ export const readLogPage = async (who: Who, planId: string, ask: LogAsk): Promis
   logPageOf(await permitted(who, 'read', planId), ask);
 
 /** The same of a line whose log may be read. */
-export async function logPageOf(id: string, { q = '', kind, before }: LogAsk): Promise<LogPage> {
+export async function logPageOf(id: string, { q = '', kind, stage, before }: LogAsk): Promise<LogPage> {
   const words = q.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
   const ofKind = kind && kind in ENTRY_KINDS ? eq(logEntries.kind, kind as EntryKind) : undefined;
-  const part = and(eq(logEntries.planId, id), olderThan(before));
+  const ofStage = stage === undefined ? undefined : eq(logEntries.stageId, stage);
+  const part = and(eq(logEntries.planId, id), ofStage, olderThan(before));
   const searches = words.length > 0 || ofKind !== undefined;
   // Where the window ends that is looked through.
   const [end] = searches

@@ -1,4 +1,5 @@
 import { and, count, desc, eq, gt, gte, inArray, isNull } from 'drizzle-orm';
+import { doneElsewhere } from '../core/maintenance/done-elsewhere';
 import { postponed } from '../core/maintenance/last-done';
 import {
   firstOfEach,
@@ -159,8 +160,9 @@ export async function readLogSummary(planId: string, plan: Plan): Promise<LogSum
     entriesOfLives(plan, id, false),
     chargesOf(id),
   ]);
+  const everywhere = [...last, ...doneElsewhere(plan)].toSorted((a, b) => b.at.localeCompare(a.at));
   return {
-    last,
+    last: firstOfEach(everywhere, (d) => `${d.stageId} ${d.task}`),
     postponed: firstOfEach(postponed(off.map(entryOf)).toReversed(), (p) => `${p.stageId} ${p.task}`).toReversed(),
     events: eventsOf(marks),
     signals: signalsAsked(signals),

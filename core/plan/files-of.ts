@@ -10,6 +10,7 @@ import { allStages } from './runs';
 export function filesOf(plan: Plan): KeptFile[] {
   const named = [
     ...allStages(plan).flatMap((s) => s.thing?.files ?? []),
+    ...plan.fitting.takenOut.flatMap(({ thing }) => thing.files),
     ...Object.values(plan.fitting.pictures).flat(),
   ];
   return [...new Map(named.map((f) => [f.id, f])).values()];

@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { KINDS, type KindName } from '../equipment/index';
 import { END_FAMILIES, endSchema } from '../piping/ends';
 import { legsSchema } from '../piping/legs';
 import { timeField } from './date-fields';
 import { filesSchema } from './file-fields';
+import { thingSchema } from './thing-fields';
 
 /** How a stage is joined to what is before it and behind it, as far as somebody looked; the rest is typical of its kind. */
 export const fitSchema = z.strictObject({
@@ -41,6 +43,15 @@ const byRow = <T extends z.ZodType>(value: T) =>
     .refine((rows) => Object.keys(rows).length <= MOST_ROWS, `At most ${MOST_ROWS} rows.`)
     .default({});
 
+/** What was installed at a stage that is gone: it lies somewhere until it is put on a shelf or installed again. */
+const takenOutSchema = z.strictObject({
+  /** Of the stage. */
+  id: z.string().max(64),
+  name: z.string().max(60),
+  kind: z.enum(Object.keys(KINDS) as [KindName, ...KindName[]]),
+  thing: thingSchema,
+});
+
 /** What is true of all joints of a line. */
 export const fittingSchema = z.strictObject({
   /** The pipe thread of the site. */
@@ -53,7 +64,10 @@ export const fittingSchema = z.strictObject({
   prices: byRow(z.number().min(0).max(1e6)),
   /** When the line was put into service: readings from then on are the base line that drift is judged by. */
   inServiceSince: timeField.optional(),
+  /** What was taken out of the line with its stage, the newest last. */
+  takenOut: z.array(takenOutSchema).max(60, 'At most 60 things.').default([]),
   /** Pictures of steps of the assembly, by the step. */
   pictures: byRow(filesSchema),
 });
+export type TakenOut = z.infer<typeof takenOutSchema>;
 export type Fitting = z.infer<typeof fittingSchema>;

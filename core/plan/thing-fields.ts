@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { dayField } from './date-fields';
+import { dayField, timeField } from './date-fields';
 import { filesSchema } from './file-fields';
 
 const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`).default('');
@@ -22,6 +22,20 @@ const staySchema = z.strictObject({
   to: dayField,
 });
 
+/** What was done to a thing, or read at it, in a line where it is no longer: its log there, as it was when it left. */
+const pastSchema = z.strictObject({
+  at: timeField,
+  kind: z.string().max(20),
+  task: z.string().max(8).nullable(),
+  result: z.string().max(20).nullable(),
+  what: z.string().max(500),
+  who: z.string().max(60),
+  readings: z.array(z.strictObject({ of: z.string().max(20), value: z.number() })).max(12),
+});
+export type Past = z.infer<typeof pastSchema>;
+/** So much of its log a thing takes along: the newest. */
+export const MOST_PAST = 80;
+
 /** What is installed, as its plate and its owner tell it. None of it changes a figure. */
 export const thingSchema = z
   .strictObject({
@@ -42,6 +56,8 @@ export const thingSchema = z
     files: filesSchema.default([]),
     /** Where it was before, the oldest first. */
     stays: z.array(staySchema).max(60, 'At most 60 places.').default([]),
+    /** Its log there, the newest first. */
+    past: z.array(pastSchema).max(MOST_PAST).default([]),
   })
   .refine(({ installedOn, warrantyUntil }) => !installedOn || !warrantyUntil || warrantyUntil >= installedOn, {
     path: ['warrantyUntil'],

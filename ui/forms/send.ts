@@ -7,7 +7,8 @@ export interface Refused {
 
 export type Sent<T> = { readonly body: T } | { readonly refused: Refused };
 
-const SILENT: Refused = {
+/** What is said where no answer came. */
+export const SILENT: Refused = {
   message: 'The server does not answer. Nothing was changed; try again in a moment.',
   issues: [],
 };

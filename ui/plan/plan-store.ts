@@ -2,6 +2,7 @@ import { type TemporalState, temporal } from 'zundo';
 import type { StoreApi } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import type { Plan } from '@/core/plan/plan';
+import { keepingThings } from '@/core/plan/stays';
 
 /** Where the newest edit stands. `saved` is said only after the database has committed it. */
 export type Saving =
@@ -44,7 +45,7 @@ export function createPlanStore(plan: Plan): PlanStore {
           joins = key !== undefined && key === lastKey && Date.now() - lastAt < ONE_STEP_MS;
           lastKey = key;
           lastAt = Date.now();
-          set({ plan: next });
+          set({ plan: keepingThings(get().plan, next) });
         },
         setSaving: (saving) => set({ saving }),
       }),

@@ -4,11 +4,13 @@ import { useState } from 'react';
 import { itemNumbers } from '@/core/fitting/drawing';
 import type { Stage } from '@/core/plan/plan';
 import { allStages, stageById, standing, withStage } from '@/core/plan/runs';
+import { takenOutOf, withoutTakenOut } from '@/core/plan/stays';
 import type { Thing } from '@/core/plan/thing-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { Ports } from './ports';
 import { ThingForm } from './thing-form';
+import { ToShelf } from './to-shelf';
 import { Whereabouts } from './whereabouts';
 
 /** What is installed: the plate, the age, the warranty, how it opens, and its settings as last found. */
@@ -23,6 +25,7 @@ export function ThingsView({
   const { plan, edit } = usePlan();
   const things = allStages(standing(plan)).filter((s) => s.kind !== 'outlet' && s.kind !== 'intake');
   const numbers = itemNumbers(plan);
+  const out = takenOutOf(plan);
   const [picked, setPicked] = useState<string>();
   const chosen = stageById(plan, picked) ?? things[0];
   /** How often a thing came or went: the form begins anew with another. */
@@ -64,6 +67,36 @@ export function ThingsView({
             </li>
           ))}
         </ul>
+        {out.length > 0 && (
+          <section aria-label="Taken out of the line" className="mt-4 grid gap-3">
+            <h3 className="font-semibold">Taken out of the line</h3>
+            {out.map((t) => (
+              <div key={t.id} className="grid gap-2 border-b border-hairline pb-3">
+                <p>
+                  {t.name}
+                  <span className="block text-[0.82rem] text-quiet">
+                    {[t.thing.maker, t.thing.model, t.thing.serial].filter(Boolean).join(' · ')}
+                  </span>
+                </p>
+                {sites.length > 0 && (
+                  <ToShelf
+                    from={t}
+                    {...{ sites }}
+                    says="Put it on the shelf"
+                    onGone={() => edit((p) => withoutTakenOut(p, t.id))}
+                  />
+                )}
+                <button
+                  type="button"
+                  className="button justify-self-start"
+                  onClick={() => edit((p) => withoutTakenOut(p, t.id))}
+                >
+                  Gone for good
+                </button>
+              </div>
+            ))}
+          </section>
+        )}
       </section>
       {chosen && (
         <div className="grid gap-5" key={`${chosen.id} ${moves}`}>

@@ -11,7 +11,10 @@ export function GET(request: Request, { params }: Context): Promise<Response> {
   const asked = new URL(request.url).searchParams;
   const one = (name: string): string | undefined => asked.get(name) ?? undefined;
   return respond(async (who) =>
-    readLogPage(who, (await params).id, { q: one('q'), kind: one('kind'), before: one('before') }),
+    readLogPage(who, (await params).id, {
+      ...{ q: one('q'), kind: one('kind') },
+      ...{ stage: one('stage'), before: one('before') },
+    }),
   );
 }
 
