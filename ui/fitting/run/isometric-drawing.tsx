@@ -7,7 +7,7 @@ import { FOOT } from '@/core/quantity/constants';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { LegHandle } from './leg-handle';
-import { apart, printOf, sheetOf } from './sheet-of';
+import { apart, besides, printOf, sheetOf } from './sheet-of';
 
 /** A piece shorter than this has no room for its length, px. */
 const ROOM_FOR_LENGTH = 56;
@@ -39,6 +39,14 @@ export function IsometricDrawing({
   const { scale, widthMm } = printOf(sheet);
   const { at } = sheet;
   const places = useMemo(() => apart(drawing.marks.map((m) => sheet.at(m.at))), [drawing, sheet]);
+  const heights = useMemo(
+    () =>
+      besides(
+        drawing.ends.map((e) => sheet.at(e.at)),
+        places,
+      ),
+    [drawing, sheet, places],
+  );
   // On a plant those of what is chosen: all of them would hide the pipes.
   const supports =
     drawing.supports.length > MOST_SUPPORTS ? drawing.supports.filter((s) => s.stageId === chosen) : drawing.supports;
@@ -141,10 +149,10 @@ export function IsometricDrawing({
             </g>
           );
         })}
-        {drawing.ends.map(({ run, at: where }) => {
-          const [x, y] = at(where);
+        {drawing.ends.map(({ run, at: where }, i) => {
+          const [x, y] = heights[i] ?? at(where);
           return (
-            <text key={run} x={x + 14} y={y + 20} fontSize="11" fill="var(--quiet)">
+            <text key={run} x={x} y={y + 4} textAnchor="middle" fontSize="11" fill="var(--quiet)">
               {Math.abs(where[2]) < 0.005 ? '±' : where[2] < 0 ? '−' : '+'}
               {dimension(Math.abs(where[2]))}
             </text>

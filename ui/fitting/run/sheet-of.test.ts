@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { apart } from './sheet-of';
+import { apart, besides } from './sheet-of';
 
 const px = fc.double({ min: 0, max: 300, noNaN: true });
 
@@ -21,4 +21,19 @@ it('leaves marks that are apart where they are, and puts none over another', () 
       });
     }),
   );
+});
+
+it('stands an elevation beside its point, and elsewhere where a mark or another elevation is', () => {
+  const first = besides([[100, 100]], [[100, 100]])[0];
+  expect(first).toEqual([138, 117]);
+  expect(besides([[100, 100]], [first ?? [0, 0]])).toEqual([[138, 83]]);
+  expect(
+    besides(
+      [
+        [100, 100],
+        [101, 100],
+      ],
+      [],
+    )[1],
+  ).toEqual([139, 83]);
 });

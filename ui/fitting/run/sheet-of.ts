@@ -74,3 +74,32 @@ export function apart(places: readonly (readonly [x: number, y: number])[]): (re
   }
   return shown;
 }
+
+/** Half the width and the height of a short text, px. */
+const TEXT = [24, 7] as const;
+const MARK = 12;
+
+/** Where the middle of a short text beside a point may stand without lying over a mark or over another of them. */
+export function besides(
+  points: readonly (readonly [x: number, y: number])[],
+  marks: readonly (readonly [x: number, y: number])[],
+): (readonly [x: number, y: number])[] {
+  const shown: (readonly [number, number])[] = [];
+  for (const [x, y] of points) {
+    const free = (at: readonly [number, number]): boolean =>
+      marks.every((m) => Math.abs(m[0] - at[0]) >= TEXT[0] + MARK || Math.abs(m[1] - at[1]) >= TEXT[1] + MARK) &&
+      shown.every((t) => Math.abs(t[0] - at[0]) >= 2 * TEXT[0] || Math.abs(t[1] - at[1]) >= 2 * TEXT[1]);
+    const candidates = [1, 2, 3].flatMap((far): (readonly [number, number])[] =>
+      [
+        [38, 17],
+        [38, -17],
+        [-38, 17],
+        [-38, -17],
+        [0, 26],
+        [0, -26],
+      ].map(([dx = 0, dy = 0]) => [tenths(x + dx * far), tenths(y + dy * far)]),
+    );
+    shown.push(candidates.find(free) ?? (candidates[0] as readonly [number, number]));
+  }
+  return shown;
+}

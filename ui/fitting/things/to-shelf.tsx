@@ -77,16 +77,20 @@ export function ToShelf({
         void put();
       }}
     >
-      <label className="grid gap-1">
-        <span className="font-medium">Shelf of</span>
-        <select className="control" value={siteId} onChange={(e) => setSiteId(e.target.value)}>
+      <Field id={`shelf-${from.id}`} label="Shelf of">
+        <select
+          {...tied(`shelf-${from.id}`, undefined)}
+          className="control"
+          value={siteId}
+          onChange={(e) => setSiteId(e.target.value)}
+        >
           {sites.map((s) => (
             <option key={s.id} value={s.id}>
               {s.name}
             </option>
           ))}
         </select>
-      </label>
+      </Field>
       <Field id={`place-${from.id}`} label="Where it lies" error={at}>
         <input
           {...tied(`place-${from.id}`, at)}
