@@ -19,6 +19,7 @@ export const entryOf = (row: {
   return {
     ...entry,
     chargeId: entry.chargeId ?? null, // entries of before there were charges
+    finding: entry.finding ?? null, // … and searches for a fault
     stageName: row.stageName,
     enteredAt: row.enteredAt.toISOString(),
     expected: row.expected,

@@ -59,7 +59,7 @@ const water = (view: ReactElement) => (
 const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
-  find: () => <FindView complaint={{ symptom: 'D01' }} />,
+  find: () => <FindView complaint={{ symptom: 'D01' }} findings={[]} log={undefined} entryId={undefined} />,
   run: () => (
     <FittingFrame>
       <RunView />

@@ -1,4 +1,4 @@
-import { CATCHERS, CHILLED, COOLERS, FILTERS, is, TOWERS } from '../equipment/groups';
+import { CATCHERS, CHILLED, COOLERS, DRYERS, FILTERS, is, TOWERS } from '../equipment/groups';
 import { fieldsOf } from '../equipment/index';
 import { setParameters } from '../plan/edit';
 import type { Plan, Stage } from '../plan/plan';
@@ -18,6 +18,15 @@ export interface Fault {
   readonly canHave: (stage: Stage) => boolean;
   /** Parameters of the stage with the fault in it. */
   readonly changes: (stage: Stage, size: number) => Readonly<Record<string, string | number>>;
+  /** A reading at the stage that is off by so much besides, SI: of a gauge, a meter, or air that nothing else shows. */
+  readonly misreads?: (size: number) => {
+    readonly of: 'temperature' | 'dew-point' | 'pressure' | 'cooling-air';
+    readonly by: number;
+  };
+  /** Tasks that keep it away: it is likelier where one of them is overdue. */
+  readonly tasks: readonly string[];
+  /** What is often bought for it, and does not help. */
+  readonly notNeeded: string;
 }
 
 type Numbers = Readonly<Record<string, number>>;
@@ -40,6 +49,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [1],
     canHave: (s) => !['none', undefined].includes(drainOf(s)),
     changes: () => ({ drain: 'none' }),
+    tasks: ['M01', 'M02', 'M03', 'M04'],
+    notNeeded: 'A further separator, filter or dryer drowns as well behind a drain that stays shut.',
   },
   {
     id: 'cooler-fouled',
@@ -49,6 +60,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [5, 10, 20], // K of approach
     canHave: (s) => is(COOLERS, s.kind) && has(s, 'approachK') && usesApproach(s),
     changes: (s, k) => ({ approachK: (numbersOf(s).approachK as number) + k }),
+    tasks: ['M09', 'M10'],
+    notNeeded: 'A larger dryer: clean air through the cooler costs less.',
   },
   {
     id: 'separator-flooded',
@@ -58,6 +71,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [0.3, 0.6],
     canHave: (s) => is(CATCHERS, s.kind) && catches(s) !== undefined,
     changes: (s, share) => lessBy(s, catches(s) as string, share),
+    tasks: ['M01', 'M02', 'M03', 'M04'],
+    notNeeded: 'A finer filter behind it: drops wet it through at once.',
   },
   {
     id: 'element-clogged',
@@ -67,6 +82,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [3, 6], // times the clean loss
     canHave: (s) => is(FILTERS, s.kind) && has(s, 'pressureLossPa'),
     changes: (s, times) => ({ pressureLossPa: (numbersOf(s).pressureLossPa as number) * times }),
+    tasks: ['M11', 'M12', 'M13', 'M14'],
+    notNeeded: 'A higher setting at the compressor: the element takes it, and more power goes.',
   },
   {
     id: 'element-torn',
@@ -76,6 +93,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [0.9],
     canHave: (s) => is(FILTERS, s.kind) && has(s, 'pressureLossPa', 'efficiency'),
     changes: (s, share) => ({ ...lessBy(s, 'efficiency', share), ...lessBy(s, 'pressureLossPa', share) }),
+    tasks: ['M12', 'M13'],
+    notNeeded: 'A second filter behind it.',
   },
   {
     id: 'beads-spent',
@@ -85,6 +104,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [1],
     canHave: (s) => s.kind === 'bead-cartridge',
     changes: () => ({ spentShare: 1 }),
+    tasks: ['M21', 'M22'],
+    notNeeded: 'A larger housing, before the charge that is in it was dry once.',
   },
   {
     id: 'dryer-warm',
@@ -94,6 +115,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [6, 12], // K of dew point
     canHave: (s) => is(CHILLED, s.kind) && has(s, 'pressureDewPointC'),
     changes: (s, k) => ({ pressureDewPointC: (numbersOf(s).pressureDewPointC as number) + k }),
+    tasks: ['M15', 'M16'],
+    notNeeded: 'A second dryer, before the condenser of this one is clean.',
   },
   {
     id: 'tower-wet',
@@ -103,6 +126,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [15, 30], // K of dew point
     canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
     changes: (s, k) => ({ ratedDewPointC: (numbersOf(s).ratedDewPointC as number) + k }),
+    tasks: ['M16', 'M17', 'M18', 'M19', 'M20'],
+    notNeeded: 'New beads, before purge, valves and silencer are in order: they are wet again in a day.',
   },
   {
     id: 'regulator-droops',
@@ -112,6 +137,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [5e4, 1.2e5], // Pa
     canHave: (s) => s.kind === 'regulator',
     changes: (s, pa) => ({ setPressurePa: (numbersOf(s).setPressurePa as number) - pa }),
+    tasks: [],
+    notNeeded: 'A larger compressor: the pressure is there, in front of the regulator.',
   },
   {
     id: 'hose-narrow',
@@ -121,6 +148,8 @@ export const FAULTS: readonly Fault[] = [
     sizes: [0.25, 0.4], // of the bore
     canHave: (s) => (s.kind === 'hose' || s.kind === 'hose-reel') && has(s, 'boreM'),
     changes: (s, share) => lessBy(s, 'boreM', share),
+    tasks: ['M35'],
+    notNeeded: 'A larger compressor or a higher setting: the hose takes it.',
   },
   {
     id: 'compressor-worn',
@@ -130,6 +159,56 @@ export const FAULTS: readonly Fault[] = [
     sizes: [0.15, 0.3],
     canHave: (s) => s.kind === 'compressor',
     changes: (s, share) => lessBy(s, 'freeAirDeliveryM3PerS', share),
+    tasks: ['M07', 'M08', 'M31'],
+    notNeeded: 'A larger receiver: it is filled no faster.',
+  },
+  {
+    id: 'hot-air',
+    says: 'It breathes air that is already warm',
+    repair: 'Give it air from outside its own warm stream',
+    perYear: 0.3,
+    sizes: [6, 12], // K of the air that cools it
+    canHave: (s) => is(COOLERS, s.kind) && has(s, 'approachK') && usesApproach(s),
+    changes: (s, k) => ({ approachK: (numbersOf(s).approachK as number) + k }),
+    misreads: (k) => ({ of: 'cooling-air', by: k }),
+    tasks: ['M10'],
+    notNeeded: 'A larger cooler: it would breathe the same air.',
+  },
+  {
+    id: 'bypass-leaks',
+    says: 'Its bypass lets wet air past it',
+    repair: 'Shut the bypass; change its valve',
+    perYear: 0.15,
+    sizes: [6, 12], // K of dew point where bypass and dryer join
+    canHave: (s) => is(CHILLED, s.kind) && has(s, 'pressureDewPointC'),
+    changes: (s, k) => ({ pressureDewPointC: (numbersOf(s).pressureDewPointC as number) + k }),
+    misreads: (k) => ({ of: 'dew-point', by: -k }),
+    tasks: ['M16'],
+    notNeeded: 'Another dryer: this one dries what passes through it.',
+  },
+  {
+    id: 'gauge-off',
+    says: 'Its gauge reads low',
+    repair: 'Change the gauge, or compare it with a good one',
+    perYear: 0.15,
+    sizes: [5e4], // Pa
+    canHave: (s) => s.kind === 'regulator' || s.kind === 'receiver' || s.kind === 'outlet',
+    changes: () => ({}),
+    misreads: (pa) => ({ of: 'pressure', by: -pa }),
+    tasks: ['M37'],
+    notNeeded: 'Anything but a gauge: the pressure is there.',
+  },
+  {
+    id: 'meter-off',
+    says: 'Its dew-point meter reads high',
+    repair: 'Have the probe checked; compare it with another',
+    perYear: 0.15,
+    sizes: [12], // K
+    canHave: (s) => is(DRYERS, s.kind),
+    changes: () => ({}),
+    misreads: (k) => ({ of: 'dew-point', by: k }),
+    tasks: ['M38'],
+    notNeeded: 'Beads, elements or a dryer: the air is dry.',
   },
 ];
 

@@ -17,6 +17,7 @@ export const ENTRY_KINDS = {
   test: 'test',
   observation: 'observation',
   complaint: 'complaint from a job',
+  finding: 'search for a fault',
   'put-off': 'postponed',
 } as const;
 export type EntryKind = keyof typeof ENTRY_KINDS;
@@ -79,6 +80,23 @@ export type Reading = z.infer<typeof readingSchema>;
 
 const id = z.uuid('The entry needs an id.');
 
+/** A search for a fault with all its steps: it can be left, handed over, and gone on with. */
+const findingSchema = z.strictObject({
+  state: z.enum(['open', 'found', 'not-found']),
+  /** Where the complaint shows; nothing where that is not said. */
+  at: z.string().max(64).nullable(),
+  /** What was read, in the order of the checks, SI; of a check that is looked at, 1 or 0. */
+  readings: z
+    .array(z.strictObject({ check: z.string().min(1).max(120), value: z.number(), at: siteTime.nullable() }))
+    .max(60, 'At most 60 readings.'),
+  /** Checks that could not be done. */
+  cannot: z.array(z.string().max(120)).max(60),
+  /** The cause, in words, and how sure of it one was. */
+  cause: z.string().max(300).nullable(),
+  sure: z.number().min(0).max(1).nullable(),
+});
+export type FindingRecord = z.infer<typeof findingSchema>;
+
 /** An entry as the client writes it. The id is the client’s, so that a repeated write is one write. */
 export const logEntrySchema = z
   .strictObject({
@@ -107,6 +125,8 @@ export const logEntrySchema = z
     until: timeField.nullable().default(null),
     /** The symptom of a complaint, by its id. */
     symptom: z.string().max(8).nullable().default(null),
+    /** The search for the cause of its symptom. */
+    finding: findingSchema.nullable().default(null),
     /** The entry that it corrects; both stay. */
     amends: id.nullable().default(null),
     photoId: id.nullable().default(null),
@@ -124,6 +144,8 @@ export const logEntrySchema = z
     const says = ['observation', 'repair', 'adjustment', 'leak'];
     if (says.includes(e.kind) && e.what === '') refuse('what', 'Say what.');
     if (e.kind === 'complaint' && e.what === '' && e.symptom === null) refuse('what', 'Say what is wrong.');
+    if ((e.kind === 'finding') !== (e.finding !== null)) refuse('finding', 'A search for a fault has its steps.');
+    if (e.kind === 'finding' && e.symptom === null) refuse('symptom', 'Say what is wrong.');
     if (e.kind === 'reading' && e.readings.length === 0) refuse('readings', 'A reading needs a number.');
     if (new Set(e.readings.map((r) => r.of)).size < e.readings.length)
       refuse('readings', 'Each reading once in an entry.');

@@ -37,6 +37,7 @@ export function newEntry(
     ...intakeAir(plan),
     until: null,
     symptom: null,
+    finding: null,
     amends: null,
     photoId: null,
     ...said,

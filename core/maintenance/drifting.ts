@@ -1,5 +1,5 @@
 import { type Drift, driftOf } from '../log/drift';
-import { READINGS } from '../log/readings';
+import { READINGS, type ReadingName } from '../log/readings';
 import type { Plan } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import type { RatioSeries } from './log-summary';
@@ -7,6 +7,7 @@ import type { RatioSeries } from './log-summary';
 /** A quantity of the log that drifts away from what the plan expects. */
 export interface Drifting {
   readonly stageId: string;
+  readonly of: ReadingName | 'drain';
   readonly title: string;
   readonly drift: Drift;
 }
@@ -21,6 +22,6 @@ export function driftsOf(plan: Plan, series: readonly RatioSeries[]): Drifting[]
     if (of !== 'drain' && READINGS[of].quantity === 'temperature') return [];
     const drift = driftOf(ratios);
     const what = of === 'drain' ? 'water at its drain' : READINGS[of].label.toLowerCase();
-    return drift ? [{ stageId, title: `${stageById(plan, stageId)?.name ?? stageId}: ${what}`, drift }] : [];
+    return drift ? [{ stageId, of, title: `${stageById(plan, stageId)?.name ?? stageId}: ${what}`, drift }] : [];
   });
 }

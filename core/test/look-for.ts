@@ -1,8 +1,16 @@
 import { demoPlan } from '../../db/demo';
-import { Finding, isFound, type NextCheck, type Reading } from '../diagnosis/finding/belief';
-import { checkKind } from '../diagnosis/finding/checks';
-import { placesOf, SHOWS } from '../diagnosis/finding/shows';
+import {
+  Finding,
+  isFound,
+  type NextCheck,
+  NOT_THE_AIR,
+  ON_THE_WAY_MIN,
+  type Reading,
+} from '../diagnosis/finding/belief';
+import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
+import { type Complaint, placesOf, SHOWS, showsComplaint, TOLD } from '../diagnosis/finding/shows';
 import { FAULTS, type Fault, withFault } from '../fault/faults';
+import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { allStages } from '../plan/runs';
@@ -27,62 +35,144 @@ export interface Looked {
   readonly minutes: number;
   readonly sure: number;
   readonly right: boolean;
+  /** What was said of each cause after each reading, and whether it was true. */
+  readonly said: readonly { readonly probability: number; readonly isTrue: boolean }[];
+  /** How often the fault comes with its complaint, by the estimates: a belief is right by that, not by how many faults there are. */
+  readonly weight: number;
 }
 
 /** Which check is made next, of those that are left. */
 type Order = (left: readonly NextCheck[]) => NextCheck | undefined;
 export const BY_WHAT_IT_TELLS: Order = (left) => left.find((n) => n.bits >= 0.01);
+type OrderOf = (finding: Finding, symptom: string) => Order;
 /** Along the line, from the compressor to the tool. */
-export const ALONG_THE_LINE =
-  (finding: Finding): Order =>
-  (left) =>
-    finding.checks.flatMap((c) => left.find((n) => n.check === c) ?? [])[0];
+export const ALONG_THE_LINE: OrderOf = (finding) => (left) =>
+  finding.checks.flatMap((c) => left.find((n) => n.check === c) ?? [])[0];
 
-/** Puts a fault into a line and looks for it: each reading comes with the scatter of its instrument. */
-function lookFor(
-  plan: Plan,
-  fault: Fault,
-  stageId: string,
-  seed: number,
-  orderOf: (finding: Finding) => Order,
-): Looked | undefined {
-  const draw = normalDraws(seed * 7919 + stageId.length);
-  for (let i = 0; i < WARM_UP; i++) draw(); // the first numbers of near seeds are near each other
-  const size = fault.sizes[seed % fault.sizes.length] as number;
-  const faulty = withFault(plan, { faultId: fault.id, stageId, size });
-  const [sound, section] = [walk(plan), walk(faulty)];
-  const complaint = Object.keys(SHOWS).flatMap((symptom) => {
+/** A fault that is put into a line; nothing for a line that has none. */
+type Hidden = { readonly fault: Fault; readonly stageId: string } | undefined;
+
+/** What is complained of on a line with a fault, where it would be noticed. */
+function complaintOf(plan: Plan, sound: Section, section: Section): Complaint | undefined {
+  return Object.keys(SHOWS).flatMap((symptom) => {
     const before = placesOf(symptom, plan, sound, sound) ?? [];
     return (placesOf(symptom, plan, sound, section) ?? [])
       .filter((id) => !before.includes(id))
       .map((id) => ({ symptom, stageId: id }));
   })[0];
+}
+
+/** Puts a fault into a line and looks for it: each reading comes with the scatter of its instrument. */
+function lookFor(
+  plan: Plan,
+  hidden: Hidden,
+  seed: number,
+  orderOf: OrderOf,
+  complains?: Complaint,
+): Looked | undefined {
+  const draw = normalDraws(seed * 7919 + (hidden?.stageId.length ?? 0));
+  for (let i = 0; i < WARM_UP; i++) draw(); // the first numbers of near seeds are near each other
+  const sizes = hidden?.fault.sizes ?? [0];
+  // Of any size, also between those that are looked for.
+  const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
+  const size = least + ((most - least) * (seed % SEEDS.length)) / Math.max(1, SEEDS.length - 1);
+  const faulty = hidden ? withFault(plan, { faultId: hidden.fault.id, stageId: hidden.stageId, size }) : plan;
+  const [sound, section] = [walk(plan), walk(faulty)];
+  const complaint = complains ?? complaintOf(plan, sound, section);
   if (!complaint) return undefined; // nobody would notice it
+  const truly = hidden ? `${hidden.fault.id} ${hidden.stageId}` : 'nothing';
   const finding = new Finding(plan, complaint);
-  const order = orderOf(finding);
+  const order = orderOf(finding, complaint.symptom);
   const readings: Reading[] = [];
+  const said: { probability: number; isTrue: boolean }[] = [];
   let minutes = 0;
   while (readings.length < MOST_CHECKS && !isFound(finding.believe(readings))) {
     const next = order(finding.nextChecks(readings))?.check;
-    const truth = next && checkKind(next.of).read(section, faulty, next.stageId);
+    const truth = next && readUnder(faulty, section, hidden ? [{ ...hidden, size }] : [], next);
     if (!next || truth === undefined) break;
     const { abs, rel } = checkKind(next.of);
-    minutes += checkKind(next.of).minutes;
+    minutes += ON_THE_WAY_MIN + costMin(next.of);
     readings.push({ checkId: next.id, value: truth + draw() * Math.hypot(abs, rel * truth) });
+    for (const { cause, probability } of finding.believe(readings))
+      said.push({ probability, isTrue: cause.id === truly });
   }
   const [top] = finding.believe(readings);
+  const shows = showsComplaint(complaint, plan, sound, section);
   return {
-    ...{ checks: readings.length, minutes, sure: top?.probability ?? 0 },
-    right: top?.cause.id === `${fault.id} ${stageId}`,
+    ...{ checks: readings.length, minutes, sure: top?.probability ?? 0, right: top?.cause.id === truly, said },
+    weight: (hidden?.fault.perYear ?? 0) * (shows ? TOLD.whereItShows : TOLD.otherwise),
   };
 }
 
-/** Every fault of three lines, looked for with the scatter of several seeds; those that nobody would notice left out. */
-export const lookForAll = (orderOf: (finding: Finding) => Order = () => BY_WHAT_IT_TELLS): Looked[] =>
-  LINES.flatMap((plan) =>
-    allStages(plan).flatMap((stage) =>
-      FAULTS.filter((f) => f.canHave(stage)).flatMap((fault) =>
-        SEEDS.flatMap((seed) => lookFor(plan, fault, stage.id, seed, orderOf) ?? []),
-      ),
-    ),
+/**
+ * Of what was said at about a probability, how much was true.
+ * @param from and `to`: the band, 0…1
+ */
+export function trueOf(cases: readonly Looked[], from: number, to: number): { said: number; held: number; n: number } {
+  const all = cases.flatMap((c) =>
+    c.said.filter((s) => s.probability >= from && s.probability < to).map((s) => ({ ...s, weight: c.weight })),
   );
+  const weight = all.reduce((sum, s) => sum + s.weight, 0);
+  return {
+    said: all.reduce((sum, s) => sum + s.weight * s.probability, 0) / weight,
+    held: all.reduce((sum, s) => sum + (s.isTrue ? s.weight : 0), 0) / weight,
+    n: all.length,
+  };
+}
+
+/** Which checks the trade handbook has first for a complaint; then along the line. */
+const HANDBOOK: Readonly<Record<string, readonly CheckName[]>> = {
+  D01: ['held', 'temperature', 'dew-point'],
+  D04: ['dew-point', 'cooling-air', 'held'],
+  D06: ['held', 'catch'],
+  D13: ['drop', 'pressure'],
+  D14: ['delivery', 'drop'],
+  D18: ['cooling-air', 'temperature'],
+  D19: ['dew-point', 'cooling-air', 'held'],
+  D22: ['dew-point', 'held'],
+  D25: ['dew-point', 'held'],
+};
+export const BY_THE_HANDBOOK: OrderOf = (finding, symptom) => {
+  const rank = ({ of }: { of: CheckName }): number => {
+    const at = (HANDBOOK[symptom] ?? []).indexOf(of);
+    return at === -1 ? Infinity : at;
+  };
+  const order = finding.checks.toSorted((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
+  return (left) => order.flatMap((c) => left.find((n) => n.check === c) ?? [])[0];
+};
+
+const faultsOf = (plan: Plan) =>
+  allStages(plan).flatMap((stage) =>
+    FAULTS.filter((f) => f.canHave(stage)).map((fault) => ({ fault, stageId: stage.id })),
+  );
+
+/** Every fault of three lines, looked for with the scatter of several seeds; those that nobody would notice left out. */
+export const lookForAll = (orderOf: OrderOf = () => BY_WHAT_IT_TELLS): Looked[] =>
+  LINES.flatMap((plan) =>
+    faultsOf(plan).flatMap((hidden) => SEEDS.flatMap((seed) => lookFor(plan, hidden, seed, orderOf) ?? [])),
+  );
+
+/** Complaints of which each may come from any fault of its line, or from none. */
+const COMPLAINTS: readonly (readonly [Plan, Complaint])[] = [
+  [SHOP, { symptom: 'D13', stageId: 'outlet' }],
+  [SHOP, { symptom: 'D06', stageId: 'separator' }],
+  [demoPlan(), { symptom: 'D18', stageId: 'aftercooler' }],
+  [goodDry(), { symptom: 'D22', stageId: 'twin-tower' }],
+];
+
+/** Some complaints with every fault that may be behind them, and with none: what is said of them is true as often as it says. */
+export const lookForAnyCause = (): Looked[] =>
+  COMPLAINTS.flatMap(([plan, complaint]) => {
+    const faults = faultsOf(plan);
+    const looked = SEEDS.flatMap((seed) =>
+      faults.flatMap((hidden) => lookFor(plan, hidden, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []),
+    );
+    const perYear = faults.reduce((sum, { fault }) => sum + fault.perYear, 0);
+    const told = placesOf(complaint.symptom, plan, walk(plan), walk(plan))?.includes(complaint.stageId ?? '');
+    const none = SEEDS.flatMap((seed) => lookFor(plan, undefined, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []);
+    const weight = ((NOT_THE_AIR * perYear) / (1 - NOT_THE_AIR)) * (told ? TOLD.whereItShows : TOLD.otherwise);
+    // Each complaint counts alike, however rare its faults are.
+    const all = [...looked, ...none.map((l) => ({ ...l, weight }))];
+    const sum = all.reduce((s, l) => s + l.weight, 0);
+    return all.map((l) => ({ ...l, weight: l.weight / sum }));
+  });

@@ -210,6 +210,7 @@ describe.each(LINES)('%s: one figure for one quantity', (_name, plan) => {
         intakeRelativeHumidity: null,
         until: null,
         symptom: null,
+        finding: null,
         amends: null,
         photoId: null,
         stageName: place.name,

@@ -4,6 +4,7 @@ import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
+import { sayTime } from '@/ui/units/when';
 
 /** What was read so far, in order; a slip is taken back. */
 export function DoneReadings({
@@ -22,7 +23,7 @@ export function DoneReadings({
     <section aria-label="Read so far">
       <h2>Read so far</h2>
       <ol>
-        {readings.map(({ checkId, value }) => {
+        {readings.map(({ checkId, value, at }) => {
           const check = checks.find((c) => c.id === checkId);
           if (!check) return null;
           const kind = checkKind(check.of);
@@ -31,6 +32,7 @@ export function DoneReadings({
             <li key={checkId} className="flex items-center gap-3 border-b border-hairline py-1.5">
               <span className="min-w-0 flex-1">
                 {name}: {kind.label.toLowerCase()}
+                {at && <span className="block text-[0.82rem] text-quiet">from the log, {sayTime(at)}</span>}
               </span>
               <strong>{say(value, kind.quantity)}</strong>
               <button

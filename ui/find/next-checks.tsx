@@ -85,7 +85,8 @@ function CheckCard({
       <h3 className="flex flex-wrap items-baseline gap-x-3 font-semibold">
         {stage?.name}: {kind.label.toLowerCase()}
         <span className="ml-auto font-normal text-quiet">
-          {kind.minutes} min · {bits < 0.05 ? 'tells little' : bits < 0.4 ? 'tells something' : 'tells much'}
+          {kind.minutes} min{kind.standsMin > 0 && `, the line stands ${kind.standsMin} min`} ·{' '}
+          {bits < 0.05 ? 'tells little' : bits < 0.4 ? 'tells something' : 'tells much'}
         </span>
       </h3>
       <p className="text-[0.9rem] text-quiet">{kind.how}</p>

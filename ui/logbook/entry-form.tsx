@@ -12,7 +12,9 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { ReadingRows } from './reading-rows';
 import { useEntry } from './use-entry';
 
-const KINDS = Object.fromEntries(Object.entries(ENTRY_KINDS).filter(([k]) => k !== 'put-off' && k !== 'done'));
+const KINDS = Object.fromEntries(
+  Object.entries(ENTRY_KINDS).filter(([k]) => !['put-off', 'done', 'finding'].includes(k)),
+);
 const READ_WITH = Object.fromEntries(Object.entries(INSTRUMENTS).map(([k, x]) => [k, x.label]));
 const SHOWS = { '': 'something else', ...Object.fromEntries(SYMPTOMS.map((s) => [s.id, s.says])) };
 const WHAT: Partial<Record<EntryKind, string>> = {

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { findingsOf } from '@/core/diagnosis/findings';
 import { verdictOfReading } from '@/core/log/expect-reading';
 import { implied } from '@/core/log/implied';
@@ -106,7 +107,16 @@ export function Entry({
           </details>
         ))}
       </div>
-      {standing && e.kind !== 'put-off' && (
+      {standing && e.kind === 'finding' && (
+        <Link
+          className="button min-h-8 self-start text-[0.82rem]"
+          href={`/lines/${planId}/find?complaint=${e.symptom}&entry=${e.id}`}
+        >
+          {e.finding?.state === 'open' ? 'Go on' : 'Look at it'}
+          <span className="sr-only">: the search of {sayTime(e.measuredAt)}</span>
+        </Link>
+      )}
+      {standing && e.kind !== 'put-off' && e.kind !== 'finding' && (
         <button type="button" className="button min-h-8 self-start text-[0.82rem]" onClick={onCorrect}>
           Correct<span className="sr-only"> the entry of {sayTime(e.measuredAt)}</span>
         </button>

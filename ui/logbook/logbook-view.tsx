@@ -16,6 +16,7 @@ import { EntryList } from './entry-list';
 import { JudgementCard } from './judgement-card';
 import { LogTabs } from './log-tabs';
 import { Verdict } from './verdict';
+import { WholeBalance } from './whole-balance';
 
 const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), {
   ssr: false,
@@ -81,6 +82,7 @@ export function LogbookView({ entries, drained, next }: DrainPage) {
             void open(e.id);
           }}
         />
+        <WholeBalance entries={standing} />
         {showsPoint && judgement && <JudgementCard entry={showsPoint} judgement={judgement} />}
         {here.length > 0 ? (
           <section aria-label={`History of ${name}`}>

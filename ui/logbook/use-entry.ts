@@ -1,6 +1,8 @@
 'use client';
 
 import { type FormEvent, useState } from 'react';
+import { cannotBe } from '@/core/diagnosis/finding/cannot-be';
+import { AS_CHECK } from '@/core/diagnosis/finding/from-log';
 import { type EntryKind, type LogEntry, type LoggedEntry, logEntrySchema } from '@/core/log/log-entry';
 import { READINGS, type ReadingName } from '@/core/log/readings';
 import { editableNumber } from '@/core/quantity/format';
@@ -35,7 +37,7 @@ export function useEntry(
   check: { readonly stageId: string; readonly what: string } | undefined,
   onDone: () => void,
 ) {
-  const { plan } = usePlan();
+  const { plan, section } = usePlan();
   const { choice, atmosphericPa } = useUnits();
   const asText = (of: ReadingName, si: number): string =>
     editableNumber(si, READINGS[of].quantity, choice, atmosphericPa);
@@ -54,6 +56,17 @@ export function useEntry(
   });
   const [photo, setPhoto] = useState<string>();
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  /** Readings that cannot be true, and were questioned: they are taken the second time. */
+  const [doubted, setDoubted] = useState<readonly string[]>([]);
+  const doubts = (values: LogEntry['readings']): readonly [field: string, why: string, key: string][] =>
+    values.flatMap(({ of, value }) => {
+      const check = AS_CHECK[of];
+      const why = check && cannotBe(plan, section, { id: '', stageId: said.stageId, of: check }, value);
+      const key = `${said.stageId} ${of} ${value}`;
+      return why && !doubted.includes(key)
+        ? [[`reading-${rows.findIndex((r) => r.of === of)}`, `${why} Log it again to keep it all the same.`, key]]
+        : [];
+    });
   const say = (change: Partial<typeof said>): void => setSaid((s) => ({ ...s, ...change }));
   const reads = READS.includes(said.kind) || amends?.kind === 'done';
 
@@ -81,6 +94,9 @@ export function useEntry(
     });
     if (said.measuredAt > nowOnTheWall()) bad.measuredAt = 'That lies in the future. Is the clock right?';
     for (const { path, message } of logEntrySchema.safeParse(entry).error?.issues ?? []) bad[fieldOf(path)] ??= message;
+    const questioned = said.stageId === '' ? [] : doubts(entry.readings);
+    for (const [field, why] of questioned) bad[field] ??= why;
+    setDoubted([...doubted, ...questioned.map(([, , key]) => key)]);
     setErrors(bad);
     if (Object.keys(bad).length > 0) return;
     rememberWho(said.who.trim());

@@ -1,4 +1,4 @@
-import { lookForAll, SHOP } from '../../test/look-for';
+import { lookForAll, lookForAnyCause, SHOP, trueOf } from '../../test/look-for';
 import { type Cause, Finding, isFound, NOTHING, type Reading, SURE } from './belief';
 
 describe('looking for a fault', () => {
@@ -18,6 +18,20 @@ describe('looking for a fault', () => {
     expect(sure.length).toBeGreaterThan(50);
     expect(Math.abs(right - said)).toBeLessThan(0.05);
   });
+});
+
+it('is true about as often as it says, where every cause may be behind a complaint', () => {
+  const cases = lookForAnyCause();
+  for (const [from, to] of [
+    [0.02, 0.2],
+    [0.2, 0.6],
+    [0.7, 0.9],
+    [0.9, 1.01],
+  ] as const) {
+    const { said, held, n } = trueOf(cases, from, to);
+    expect(n).toBeGreaterThan(50);
+    expect(Math.abs(held - said)).toBeLessThan(0.1);
+  }
 });
 
 describe('what is believed', () => {

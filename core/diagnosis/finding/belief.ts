@@ -1,9 +1,11 @@
 import { FAULTS, type Fault, withFault } from '../../fault/faults';
 import type { Section } from '../../line/section';
 import { walk } from '../../line/walk';
+import type { SiteTime } from '../../log/site-clock';
 import type { Plan, Stage } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
-import { type Check, checkKind, checksOf } from './checks';
+import { type Check, checkKind, checksOf, costMin, type Placed, readUnder } from './checks';
+import type { Reason } from './reasons';
 import { type Complaint, showsComplaint, TOLD } from './shows';
 
 /** A cause that may be true: a fault of a stage, or nothing in the line. */
@@ -14,6 +16,10 @@ export interface Cause {
   readonly repair: string | undefined;
   readonly stageId: string | undefined;
   readonly fault: Fault | undefined;
+  /** What this line says for and against it. */
+  readonly reasons: readonly Reason[];
+  /** Two at once, where no single one explains what was read. */
+  readonly pair?: readonly [Cause, Cause];
 }
 
 /** What was read. */
@@ -21,6 +27,8 @@ export interface Reading {
   readonly checkId: string;
   /** SI. */
   readonly value: number;
+  /** When, where the log has it; left out, just now. */
+  readonly at?: SiteTime;
 }
 
 export interface Believed {
@@ -54,63 +62,144 @@ export function isFound(believed: readonly Believed[]): boolean {
 }
 
 /** Before anything is read: how often a complaint has no cause in the line (estimate). */
-const NOT_THE_AIR = 0.1;
+export const NOT_THE_AIR = 0.1;
 export const NOTHING: Cause = {
   id: 'nothing',
   says: 'Nothing in the line: surface, room, the tool, or a gauge',
   repair: undefined,
   stageId: undefined,
   fault: undefined,
+  reasons: [],
 };
 
 /** A cause with one of its sizes: what the line would show. */
 interface Variant {
   readonly cause: Cause;
+  readonly faults: readonly Placed[];
   readonly prior: number;
   readonly expected: ReadonlyMap<string, number>;
+  /** Standard deviation of each reading by the sizes between this one and the next ones. */
+  readonly spread?: ReadonlyMap<string, number>;
 }
 
+/** A reading farther than this from what every single cause gives makes one look at pairs, standard deviations (estimate). */
+export const UNEXPLAINED = 3;
+/** So many of the likeliest causes are paired (estimate): more walks tell little. */
+const PAIRED = 6;
+
 /** To each check one goes, unpacks and settles, minutes (estimate): many small ones are no shorter than one that tells. */
-const ON_THE_WAY_MIN = 8;
+export const ON_THE_WAY_MIN = 8;
 
 const SPREAD = Math.sqrt(2 * Math.PI);
+/** Width over standard deviation of what is spread evenly. */
+const EVENLY = Math.sqrt(12);
 /** A reading so far off that nothing explains it still has this likelihood: a slip of the pen (estimate). */
 const SLIP = 1e-4;
 
 /** What is known about a line with a complaint: its causes, what each would show, and how likely each is. */
 export class Finding {
   readonly checks: readonly Check[];
-  private readonly variants: readonly Variant[];
+  private readonly sound: Section;
+  private variants: readonly Variant[];
 
-  constructor(plan: Plan, complaint?: Complaint) {
+  /** @param reasons what this line says for and against its faults */
+  constructor(
+    private readonly plan: Plan,
+    private readonly complaint?: Complaint,
+    reasons: readonly Reason[] = [],
+  ) {
     this.checks = checksOf(plan);
-    const sound = walk(plan);
-    const told = (section: Section): number => {
-      const shows = complaint && showsComplaint(complaint, plan, sound, section);
-      return shows === undefined ? 1 : shows ? TOLD.whereItShows : TOLD.otherwise;
-    };
-    const reads = (p: Plan, section: Section): Map<string, number> =>
-      new Map(
-        this.checks.flatMap((c) => {
-          const value = checkKind(c.of).read(section, p, c.stageId);
-          return value === undefined || Number.isNaN(value) ? [] : [[c.id, value] as const];
-        }),
-      );
+    this.sound = walk(plan);
     const faults = allStages(standing(plan)).flatMap((stage) =>
-      FAULTS.filter((f) => f.canHave(stage)).map((fault) => ({ stage, fault })),
+      FAULTS.filter((f) => f.canHave(stage)).map((fault) => {
+        const own = reasons.filter((r) => r.stageId === stage.id && r.faultId === fault.id);
+        const perYear = own.reduce((product, r) => product * r.times, fault.perYear);
+        return { cause: causeOf(stage, fault, own), stageId: stage.id, fault, perYear };
+      }),
     );
-    const perYear = faults.reduce((sum, { fault }) => sum + fault.perYear, 0);
+    const perYear = faults.reduce((sum, f) => sum + f.perYear, 0) || 1;
+    this.variants = [this.variant(NOTHING, [], NOT_THE_AIR)];
     this.variants = [
-      { cause: NOTHING, prior: NOT_THE_AIR * told(sound), expected: reads(plan, sound) },
-      ...faults.flatMap(({ stage, fault }) =>
-        fault.sizes.map((size): Variant => {
-          const faulty = withFault(plan, { faultId: fault.id, stageId: stage.id, size });
-          const section = walk(faulty);
-          const prior = ((1 - NOT_THE_AIR) * fault.perYear) / (perYear || 1) / fault.sizes.length;
-          return { cause: causeOf(stage, fault), prior: prior * told(section), expected: reads(faulty, section) };
-        }),
+      ...this.variants,
+      ...faults.flatMap(({ cause, stageId, fault, perYear: own }) =>
+        this.spreadOut(
+          fault.sizes.map((size) =>
+            this.variant(cause, [{ fault, stageId, size }], ((1 - NOT_THE_AIR) * own) / perYear / fault.sizes.length),
+          ),
+        ),
       ),
     ];
+  }
+
+  /** A cause of one size, walked. */
+  private variant(cause: Cause, faults: readonly Placed[], prior: number): Variant {
+    const faulty = faults.reduce((p, { fault, ...at }) => withFault(p, { faultId: fault.id, ...at }), this.plan);
+    const section = faulty === this.plan ? this.sound : walk(faulty);
+    const shows = this.complaint && showsComplaint(this.complaint, this.plan, this.sound, section);
+    const told = shows === undefined ? 1 : shows ? TOLD.whereItShows : TOLD.otherwise;
+    const expected = this.checks.flatMap((c) => {
+      const value = readUnder(faulty, section, faults, c);
+      return value === undefined ? [] : [[c.id, value] as const];
+    });
+    return { cause, faults, prior: prior * told, expected: new Map(expected) };
+  }
+
+  /** Sizes of one fault, each with half of what lies between it and its neighbours: a fault is of any size. */
+  private spreadOut(sizes: readonly Variant[]): Variant[] {
+    if (sizes.length < 2) return [...sizes];
+    const reads = [this.readsSound, ...sizes.map((v) => v.expected)];
+    return sizes.map((v, i) => ({
+      ...v,
+      spread: new Map(
+        [...v.expected].map(([id, value]) => {
+          const to = (j: number): number => Math.abs(value - (reads[j]?.get(id) ?? value));
+          const [below, above] = [to(i), to(i + 2)];
+          // The slightest goes down half-way to a sound line; the worst as far beyond as it is from the one before.
+          return [id, (below + (i + 1 < sizes.length ? above : below)) / 2 / EVENLY] as const;
+        }),
+      ),
+    }));
+  }
+
+  private get readsSound(): ReadonlyMap<string, number> {
+    return this.variants[0]?.expected ?? new Map();
+  }
+
+  /**
+   * Whether a single cause explains what was read: none lies farther off in any reading than {@link UNEXPLAINED}.
+   */
+  explains(readings: readonly Reading[]): boolean {
+    return this.variants.some(
+      (v) => v.faults.length < 2 && readings.every((r) => Math.abs(this.off(v, r) ?? 0) <= UNEXPLAINED),
+    );
+  }
+
+  /**
+   * The same, with two faults at once among the causes where no single one explains what was read: of those that are
+   * likeliest.
+   */
+  explaining(readings: readonly Reading[]): Finding {
+    if (this.explains(readings)) return this;
+    const paired: Finding = Object.assign(Object.create(Finding.prototype), this);
+    paired.variants = [...this.variants, ...this.pairs(readings)];
+    return paired;
+  }
+
+  private pairs(readings: readonly Reading[]): Variant[] {
+    // One reading alone may speak for a fault that the others speak against: it counts by its best one.
+    const weights = [this.weigh(readings), ...readings.map((r) => this.weigh([r]))];
+    const best = new Map<string, { variant: Variant; weight: number }>();
+    this.variants.forEach((variant, i) => {
+      const single = Math.max(...weights.map((w) => w[i] as number));
+      if (variant.faults.length === 1 && single > (best.get(variant.cause.id)?.weight ?? -1))
+        best.set(variant.cause.id, { variant, weight: single });
+    });
+    const likely = [...best.values()].sort((a, b) => b.weight - a.weight).slice(0, PAIRED);
+    return likely.flatMap(({ variant: a }, i) =>
+      likely
+        .slice(i + 1)
+        .map(({ variant: b }) => this.variant(pairOf(a.cause, b.cause), [...a.faults, ...b.faults], a.prior * b.prior)),
+    );
   }
 
   /** What a check is expected to read under a cause: from its slightest to its worst. */
@@ -153,7 +242,7 @@ export class Finding {
           );
         }, 0);
         const bits = Math.max(0, now - after);
-        return { check, bits, bitsPerMinute: bits / (ON_THE_WAY_MIN + checkKind(check.of).minutes) };
+        return { check, bits, bitsPerMinute: bits / (ON_THE_WAY_MIN + costMin(check.of)) };
       })
       .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
   }
@@ -174,12 +263,21 @@ export class Finding {
       this.variants.map((v, i) => {
         const expected = v.expected.get(checkId);
         if (expected === undefined) return weights[i] as number;
-        const sigma = Math.hypot(abs, rel * expected);
+        const between = v.spread?.get(checkId) ?? 0;
+        const sigma = Math.hypot(abs, rel * expected, between);
         const z = (value - expected) / sigma;
         const scale = Math.hypot(abs, rel * value) || sigma;
         return (weights[i] as number) * (SLIP + ((1 - SLIP) * Math.exp((-z * z) / 2) * scale) / sigma / SPREAD);
       }),
     );
+  }
+
+  /** How far a reading lies from what a variant gives, in standard deviations; nothing where it cannot be read. */
+  private off({ expected, spread }: Variant, { checkId, value }: Reading): number | undefined {
+    const [check, reads] = [this.checks.find((c) => c.id === checkId), expected.get(checkId)];
+    if (!check || reads === undefined) return undefined;
+    const { abs, rel } = checkKind(check.of);
+    return (value - reads) / Math.hypot(abs, rel * reads, spread?.get(checkId) ?? 0);
   }
 
   private sumByCause(weights: readonly number[]): number[] {
@@ -191,15 +289,28 @@ export class Finding {
   }
 }
 
-function causeOf(stage: Stage, fault: Fault): Cause {
+const lower = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
+function causeOf(stage: Stage, fault: Fault, reasons: readonly Reason[]): Cause {
   return {
     id: `${fault.id} ${stage.id}`,
-    says: `${stage.name}: ${fault.says.charAt(0).toLowerCase()}${fault.says.slice(1)}`,
+    says: `${stage.name}: ${lower(fault.says)}`,
     repair: fault.repair,
     stageId: stage.id,
     fault,
+    reasons,
   };
 }
+
+const pairOf = (a: Cause, b: Cause): Cause => ({
+  id: `${a.id} + ${b.id}`,
+  says: `${a.says}; and ${b.says}`,
+  repair: `${a.repair}. ${b.repair}`,
+  stageId: a.stageId,
+  fault: undefined,
+  reasons: [...a.reasons, ...b.reasons],
+  pair: [a, b],
+});
 
 function normal(weights: readonly number[]): number[] {
   const sum = weights.reduce((a, b) => a + b, 0);

@@ -46,6 +46,8 @@ export function cannotBe(plan: Plan, section: Section, { of, stageId }: Check, v
       return value < -OFF_PA
         ? 'Pressure does not rise over a filter, a dryer or a hose. Usual causes: the two gauges exchanged, or one off zero.'
         : undefined;
+    case 'cooling-air':
+      return undefined;
     case 'held':
     case 'catch':
       return value < 0 ? 'Less than nothing cannot come out of a drain.' : undefined;

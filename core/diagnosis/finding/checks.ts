@@ -1,8 +1,9 @@
 import { CATCHERS, COOLERS, DRYERS, FILTERS, is } from '../../equipment/groups';
+import type { Fault } from '../../fault/faults';
 import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
 import { allStages, pathTo, stageById, standing } from '../../plan/runs';
-import { freeAirKgPerM3, surroundingsOf } from '../../plan/surroundings';
+import { freeAirKgPerM3, surroundingsAt, surroundingsOf } from '../../plan/surroundings';
 
 /** What is read or measured at a stage to part causes. */
 export interface Check {
@@ -11,6 +12,16 @@ export interface Check {
   readonly stageId: string;
   readonly of: CheckName;
 }
+
+/** What is needed for a check. */
+export const TOOLS = {
+  thermometer: 'thermometer',
+  gauge: 'pressure gauge',
+  cup: 'measuring cup',
+  meter: 'dew-point meter',
+  watch: 'stopwatch',
+} as const;
+export type Tool = keyof typeof TOOLS;
 
 /** A kind of check: what it reads, how well, and what it takes. */
 interface CheckKind {
@@ -21,6 +32,10 @@ interface CheckKind {
   readonly abs: number;
   readonly rel: number;
   readonly minutes: number;
+  /** What it is read with. */
+  readonly tool: Tool;
+  /** For so long the line stands still, minutes: work waits meanwhile. */
+  readonly standsMin: number;
   readonly cautions: readonly string[];
   readonly canRead: (stage: Stage) => boolean;
   readonly read: (section: Section, plan: Plan, stageId: string) => number | undefined;
@@ -31,7 +46,7 @@ const GATHERED = 0.1;
 
 const beforeOf = (plan: Plan, stageId: string): string | undefined => pathTo(plan, stageId).at(-2)?.id;
 
-/** Minutes are estimates of common practice, no source; uncertainties as the trade handbook has them for such readings. */
+/** Minutes are estimates of common practice, no source (in `standsMin` the line is shut off); uncertainties as the trade handbook has them for such readings. */
 export const CHECKS = {
   temperature: {
     label: 'Temperature of the air',
@@ -40,9 +55,27 @@ export const CHECKS = {
     abs: 2.5,
     rel: 0,
     minutes: 5,
+    tool: 'thermometer',
+    standsMin: 0,
     cautions: ['C09'],
     canRead: (s) => is(COOLERS, s.kind) || s.kind === 'receiver' || s.kind === 'compressor',
     read: (section, _plan, id) => section.at(id)?.temperatureC,
+  },
+  'cooling-air': {
+    label: 'Temperature of the air that cools it',
+    how: 'Thermometer in the shade, where the air goes in, while it runs.',
+    quantity: 'temperature',
+    abs: 1.5,
+    rel: 0,
+    minutes: 3,
+    tool: 'thermometer',
+    standsMin: 0,
+    cautions: ['C09'],
+    canRead: (s) => is(COOLERS, s.kind) && s.kind !== 'water-cooler',
+    read: (_section, plan, id) => {
+      const stage = stageById(plan, id);
+      return stage && surroundingsAt(plan, stage).roomTemperatureC;
+    },
   },
   'dew-point': {
     label: 'Pressure dew point',
@@ -51,6 +84,8 @@ export const CHECKS = {
     abs: 3,
     rel: 0,
     minutes: 20,
+    tool: 'meter',
+    standsMin: 0,
     cautions: [],
     canRead: (s) => is(DRYERS, s.kind) || s.kind === 'outlet',
     read: (section, _plan, id) => section.at(id)?.pressureDewPointC,
@@ -62,6 +97,8 @@ export const CHECKS = {
     abs: 1.5e4,
     rel: 0,
     minutes: 5,
+    tool: 'gauge',
+    standsMin: 0,
     cautions: ['C07'],
     canRead: (s) => s.kind === 'regulator' || s.kind === 'outlet' || s.kind === 'receiver',
     read: (section, _plan, id) => section.at(id)?.pressurePa,
@@ -73,6 +110,8 @@ export const CHECKS = {
     abs: 4e3,
     rel: 0.25,
     minutes: 6,
+    tool: 'gauge',
+    standsMin: 0,
     cautions: [],
     canRead: (s) => is(FILTERS, s.kind) || is(DRYERS, s.kind) || s.kind === 'hose' || s.kind === 'hose-reel',
     read: (section, plan, id) => {
@@ -87,6 +126,8 @@ export const CHECKS = {
     abs: 5e-6, // what clings to cup and bowl: 18 mL an hour
     rel: 0.2,
     minutes: 15,
+    tool: 'cup',
+    standsMin: 0,
     cautions: ['C20'],
     canRead: (s) => is(CATCHERS, s.kind) || s.kind === 'receiver' || is(DRYERS, s.kind),
     read: (section, _plan, id) => section.at(id)?.caughtKgPerS,
@@ -98,6 +139,8 @@ export const CHECKS = {
     abs: 1e-5,
     rel: 0.3,
     minutes: 4,
+    tool: 'cup',
+    standsMin: 0,
     cautions: ['C20'],
     canRead: (s) => is(CATCHERS, s.kind) || s.kind === 'receiver' || is(DRYERS, s.kind),
     read: (section, plan, id) => {
@@ -115,6 +158,8 @@ export const CHECKS = {
     abs: 0,
     rel: 0.06,
     minutes: 10,
+    tool: 'watch',
+    standsMin: 10,
     cautions: ['C20'],
     canRead: (s) => s.kind === 'compressor',
     read: (section, plan, id) => {
@@ -142,3 +187,37 @@ export function checksOf(plan: Plan): Check[] {
       .map((of) => ({ id: `${stage.id} ${of}`, stageId: stage.id, of })),
   );
 }
+
+/** A fault, where it is, and how bad. */
+export interface Placed {
+  readonly fault: Fault;
+  readonly stageId: string;
+  readonly size: number;
+}
+
+/**
+ * What a check reads on a line that has faults in it.
+ * @param plan the plan with the faults, and its walk
+ * @param faults for gauges and meters that they make read wrong
+ * @returns SI; nothing where it cannot be read
+ * @example readUnder(plan, section, [], { id: '', stageId: 'fine', of: 'drop' }) > 0 // true
+ */
+export function readUnder(
+  plan: Plan,
+  section: Section,
+  faults: readonly Placed[],
+  { of, stageId }: Check,
+): number | undefined {
+  const value = checkKind(of).read(section, plan, stageId);
+  if (value === undefined || Number.isNaN(value)) return undefined;
+  return faults.reduce((sum, f) => {
+    const misread = f.stageId === stageId ? f.fault.misreads?.(f.size) : undefined;
+    return misread?.of === of ? sum + misread.by : sum;
+  }, value);
+}
+
+/**
+ * What a check costs: its minutes, and those in which the line stands.
+ * @example costMin('delivery') // 20
+ */
+export const costMin = (of: CheckName): number => checkKind(of).minutes + checkKind(of).standsMin;
