@@ -40,6 +40,7 @@ const FLOORS = [
   'answers',
   'diagnosis',
   'diagnosis/finding',
+  'practice',
   'planner',
   'command',
 ];

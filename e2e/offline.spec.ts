@@ -71,7 +71,7 @@ test('a round of twelve points with photos in airplane mode, over a restart and 
   for (let i = 0; i < POINTS; i++) {
     const here = page.getByText(`Round · ${i + 1} of`);
     await expect(here).toBeVisible();
-    await page.locator('input[type=file]').setInputFiles('docs/screenshots/plant.png');
+    await page.locator('input[type=file]').setInputFiles('docs/screenshots/line.png');
     await expect(page.getByAltText('As it will be kept')).toBeVisible();
     for (let k = 0; k < 4 && (await here.isVisible()); k++) {
       await answerPoint(page, 'Fenna', `0.2${k + 1}`); // of any unit, and not the same before and after

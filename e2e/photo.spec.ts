@@ -11,7 +11,7 @@ test('a photo is made small, shown and kept with its entry; a file that is no pi
   const file = form.locator('input[type=file]');
   await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
   await expect(form.getByRole('alert')).toContainText('“notes.txt” is no picture');
-  await file.setInputFiles('docs/screenshots/plant.png');
+  await file.setInputFiles('docs/screenshots/line.png');
   await expect(form.getByAltText('As it will be kept')).toBeVisible();
   await form.getByLabel('What was seen').fill('Rust in the bowl');
   await form.getByLabel('Who').fill('Ida');

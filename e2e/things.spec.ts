@@ -19,7 +19,7 @@ test('a thing keeps its plate and its manual, goes to the shelf with them, and c
   await expect(form.getByRole('alert')).toContainText('no JPEG picture');
   await document.setInputFiles({ name: 'manual.pdf', mimeType: 'application/pdf', buffer: PDF });
   await expect(form.getByRole('link', { name: 'manual.pdf' })).toBeVisible();
-  await photo.setInputFiles('docs/screenshots/plant.png');
+  await photo.setInputFiles('docs/screenshots/line.png');
   await expect(form.getByAltText('Plate of Receiver')).toBeVisible();
   await form.getByLabel('Serial number').fill('R-7719');
   await form.getByLabel('Its outlet is').selectOption('shared');

@@ -1,7 +1,6 @@
 import { chromium } from '@playwright/test';
 
-// Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts. With
-// “sites”, those of many sites instead, after bin/demo-sites.
+// Makes docs/screenshots/ anew from the demo of a running server: node_modules/.bin/tsx bin/lib/take-pictures.ts.
 const base = process.env.BASE_URL ?? 'http://127.0.0.1:3000';
 const demo = '/lines/d0000000-0000-4000-8000-000000000001';
 const dairy = '/lines/d0000000-0000-4000-8000-000000000002';
@@ -11,7 +10,6 @@ const PHONE = { width: 390, height: 844 };
 const PICTURES = [
   { name: 'start', at: '/', size: DESK, theme: 'light' },
   { name: 'line', at: `${demo}/line?stage=aftercooler`, size: DESK, theme: 'light' },
-  { name: 'plant', at: `${dairy}/line?stage=header`, size: { width: 1280, height: 1100 }, theme: 'light' },
   { name: 'advice', at: `${dairy}/advice`, size: DESK, theme: 'light' },
   {
     name: 'compare',
@@ -24,8 +22,10 @@ const PICTURES = [
   { name: 'parts', at: `${demo}/fitting/parts`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'assembly-phone', at: `${demo}/fitting/assembly`, size: PHONE, theme: 'dark' },
   { name: 'find-phone', at: `${demo}/find?complaint=D06&at=receiver`, size: PHONE, theme: 'light' },
+  { name: 'find', at: `${demo}/find?complaint=D13&at=pallets`, size: { width: 1280, height: 1000 }, theme: 'light' },
+  { name: 'practice', at: '/practice', size: DESK, theme: 'light' },
+  { name: 'debrief', at: '/practice?case=larger-tank', size: DESK, theme: 'light', press: /^The other/ },
   { name: 'day', at: `${demo}/day`, size: DESK, theme: 'light' },
-  { name: 'water', at: `${demo}/water?point=dryer`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'water-year', at: `${demo}/water/year`, size: DESK, theme: 'light' },
   { name: 'logbook', at: `${demo}/logbook?point=separator`, size: DESK, theme: 'light', press: /^Cyclone, .*less/ },
   { name: 'today', at: `${demo}/today`, size: DESK, theme: 'light' },
@@ -40,10 +40,9 @@ const PICTURES = [
   },
   { name: 'charges', at: `${demo}/charges`, size: DESK, theme: 'light' },
 ] as const;
-const OF_SITES = [{ name: 'work', at: '/work', size: DESK, theme: 'light' }] as const;
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-for (const picture of process.argv[2] === 'sites' ? OF_SITES : PICTURES) {
+for (const picture of PICTURES) {
   const page = await browser.newPage({ locale: 'en-GB', viewport: picture.size, colorScheme: picture.theme });
   await page.goto(base + picture.at);
   if ('offline' in picture) {

@@ -164,7 +164,7 @@ export const FAULTS: readonly Fault[] = [
   },
   {
     id: 'hot-air',
-    says: 'It breathes air that is already warm',
+    says: 'It draws air that is already warm',
     repair: 'Give it air from outside its own warm stream',
     perYear: 0.3,
     sizes: [6, 12], // K of the air that cools it
@@ -172,7 +172,7 @@ export const FAULTS: readonly Fault[] = [
     changes: (s, k) => ({ approachK: (numbersOf(s).approachK as number) + k }),
     misreads: (k) => ({ of: 'cooling-air', by: k }),
     tasks: ['M10'],
-    notNeeded: 'A larger cooler: it would breathe the same air.',
+    notNeeded: 'A larger cooler: it would draw the same air.',
   },
   {
     id: 'bypass-leaks',

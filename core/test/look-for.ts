@@ -8,7 +8,7 @@ import {
   type Reading,
 } from '../diagnosis/finding/belief';
 import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
-import { type Complaint, placesOf, SHOWS, showsComplaint, TOLD } from '../diagnosis/finding/shows';
+import { type Complaint, placesOf, SHOWS, toldBy } from '../diagnosis/finding/shows';
 import { FAULTS, type Fault, withFault } from '../fault/faults';
 import type { Section } from '../line/section';
 import { walk } from '../line/walk';
@@ -97,10 +97,10 @@ function lookFor(
       said.push({ probability, isTrue: cause.id === truly });
   }
   const [top] = finding.believe(readings);
-  const shows = showsComplaint(complaint, plan, sound, section);
+  const told = toldBy(complaint, plan, sound, section, hidden ? [hidden.stageId] : []);
   return {
     ...{ checks: readings.length, minutes, sure: top?.probability ?? 0, right: top?.cause.id === truly, said },
-    weight: (hidden?.fault.perYear ?? 0) * (shows ? TOLD.whereItShows : TOLD.otherwise),
+    weight: (hidden?.fault.perYear ?? 0) * told,
   };
 }
 
@@ -168,9 +168,9 @@ export const lookForAnyCause = (): Looked[] =>
       faults.flatMap((hidden) => lookFor(plan, hidden, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []),
     );
     const perYear = faults.reduce((sum, { fault }) => sum + fault.perYear, 0);
-    const told = placesOf(complaint.symptom, plan, walk(plan), walk(plan))?.includes(complaint.stageId ?? '');
+    const told = toldBy(complaint, plan, walk(plan), walk(plan), []);
     const none = SEEDS.flatMap((seed) => lookFor(plan, undefined, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []);
-    const weight = ((NOT_THE_AIR * perYear) / (1 - NOT_THE_AIR)) * (told ? TOLD.whereItShows : TOLD.otherwise);
+    const weight = ((NOT_THE_AIR * perYear) / (1 - NOT_THE_AIR)) * told;
     // Each complaint counts alike, however rare its faults are.
     const all = [...looked, ...none.map((l) => ({ ...l, weight }))];
     const sum = all.reduce((s, l) => s + l.weight, 0);

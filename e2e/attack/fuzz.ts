@@ -70,6 +70,7 @@ const PAGES = [
   '/dryers',
   '/planner',
   '/sizes',
+  '/practice',
   '/answers',
   '/answers/hottest-day',
   '/shelf',

@@ -34,13 +34,12 @@ export function SearchByLog({
   entry: LoggedEntry | undefined;
 }) {
   const { plan, section } = usePlan();
-  const { tasks, now, ready } = useDue(log);
+  const { tasks, now } = useDue(log);
   const reasons = useMemo(
     () => reasonsOf(plan, { tasks, drifts: driftsOf(plan, log.series), events: log.events, now }),
     [plan, tasks, log, now],
   );
   const [known] = useState(() => readingsOfLog(section, new Finding(plan).checks, log, now));
-  if (!ready) return <p className="text-quiet">Reading the log and the weather of the line.</p>;
   return <Search {...{ complaint, reasons, known, entry }} />;
 }
 

@@ -10,6 +10,7 @@ import {
   Droplet,
   Droplets,
   Footprints,
+  GraduationCap,
   Grape,
   Layers,
   type LucideIcon,
@@ -205,6 +206,14 @@ export const PLACES: readonly Place[] = [
     path: '/sizes',
     key: 'Z',
     menu: { group: 'Calculators', icon: Ruler },
+  },
+  {
+    name: 'Practice',
+    says: 'cases to learn by: a complaint, instruments, and a clock',
+    of: 'all',
+    path: '/practice',
+    key: 'P',
+    menu: { group: 'Calculators', icon: GraduationCap },
   },
   {
     name: 'Desiccant bed',

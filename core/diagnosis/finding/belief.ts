@@ -6,7 +6,7 @@ import type { Plan, Stage } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import { type Check, checkKind, checksOf, costMin, type Placed, readUnder } from './checks';
 import type { Reason } from './reasons';
-import { type Complaint, showsComplaint, TOLD } from './shows';
+import { type Complaint, toldBy } from './shows';
 
 /** A cause that may be true: a fault of a stage, or nothing in the line. */
 export interface Cause {
@@ -135,8 +135,8 @@ export class Finding {
   private variant(cause: Cause, faults: readonly Placed[], prior: number): Variant {
     const faulty = faults.reduce((p, { fault, ...at }) => withFault(p, { faultId: fault.id, ...at }), this.plan);
     const section = faulty === this.plan ? this.sound : walk(faulty);
-    const shows = this.complaint && showsComplaint(this.complaint, this.plan, this.sound, section);
-    const told = shows === undefined ? 1 : shows ? TOLD.whereItShows : TOLD.otherwise;
+    const at = faults.map((f) => f.stageId);
+    const told = this.complaint ? toldBy(this.complaint, this.plan, this.sound, section, at) : 1;
     const expected = this.checks.flatMap((c) => {
       const value = readUnder(faulty, section, faults, c);
       return value === undefined ? [] : [[c.id, value] as const];

@@ -1,11 +1,14 @@
 import { CATCHERS, CHILLED, COOLERS, is, TOWERS } from '../../equipment/groups';
 import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
-import { allStages, standing } from '../../plan/runs';
+import { allStages, pathTo, standing } from '../../plan/runs';
 import { placeOf } from '../../plan/survey';
 
-/** How surely a complaint comes where the line shows it, and how often where it does not (estimates). */
-export const TOLD = { whereItShows: 0.9, otherwise: 0.1 } as const;
+/**
+ * How surely a complaint comes where the line shows it, how often where it does not, and how often from a fault that its air
+ * never passes (estimates).
+ */
+const TOLD = { whereItShows: 0.9, otherwise: 0.1, elsewhere: 0.01 } as const;
 
 /** Less pressure than before by this much is felt at a tool, Pa (estimate). */
 const FELT_PA = 2e4;
@@ -92,4 +95,24 @@ export function showsComplaint(
 ): boolean | undefined {
   const places = placesOf(symptom, plan, sound, faulty);
   return places && (stageId === undefined ? places.length > 0 : places.includes(stageId));
+}
+
+/**
+ * How likely a complaint is on a line with faults in it: 1 where the walk knows nothing of it.
+ * @param faulty the walk with the faults
+ * @param at the stages of the faults
+ * @example toldBy({ symptom: 'D11' }, plan, section, section, []) // 1
+ */
+export function toldBy(
+  complaint: Complaint,
+  plan: Plan,
+  sound: Section,
+  faulty: Section,
+  at: readonly string[],
+): number {
+  const shows = showsComplaint(complaint, plan, sound, faulty);
+  if (shows === undefined) return 1;
+  if (shows) return TOLD.whereItShows;
+  const path = complaint.stageId === undefined ? undefined : pathTo(plan, complaint.stageId).map((s) => s.id);
+  return path && at.length > 0 && !at.some((id) => path.includes(id)) ? TOLD.elsewhere : TOLD.otherwise;
 }

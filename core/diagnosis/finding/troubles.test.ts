@@ -36,13 +36,13 @@ describe('six troubles', () => {
     });
   });
 
-  it('the cooler lets warm air through: read the air behind it, then what it breathes', () => {
-    const [warm, breathes] = ['aftercooler temperature', 'aftercooler cooling-air'];
+  it('the cooler lets warm air through: read the air that cools it, and the air downstream', () => {
+    const [warm, coolant] = ['aftercooler temperature', 'aftercooler cooling-air'];
     const complaint = { symptom: 'D18', stageId: 'aftercooler' };
     const fouled = look(demoPlan(), complaint, ['cooler-fouled', 'aftercooler', 10]);
     const hot = look(demoPlan(), complaint, ['hot-air', 'aftercooler', 12]);
-    expect(fouled).toEqual({ path: [warm, breathes], found: 'cooler-fouled aftercooler' });
-    expect(hot).toEqual({ path: [warm, breathes], found: 'hot-air aftercooler' });
+    expect(fouled).toEqual({ path: [coolant, warm], found: 'cooler-fouled aftercooler' });
+    expect(hot).toEqual({ path: [coolant], found: 'hot-air aftercooler' });
   });
 
   it('low pressure at the tool, the tank fine: read in flow, the largest loss is the hose', () => {

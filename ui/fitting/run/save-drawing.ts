@@ -1,5 +1,5 @@
 import type { Drawing } from '@/core/fitting/drawing';
-import { saveFile } from '../save-file';
+import { saveFile } from '@/ui/primitives/save-file';
 
 const PAINTED = [
   'fill',

@@ -1,0 +1,77 @@
+import type { Complaint } from '../diagnosis/finding/shows';
+import type { Fault } from '../fault/faults';
+import type { Plan } from '../plan/plan';
+import type { QuantityName } from '../quantity/units';
+
+/** What a case practises. */
+export const CASE_KINDS = {
+  estimate: 'Estimate',
+  setting: 'Set it',
+  order: 'Put in order',
+  find: 'Find the fault',
+  routine: 'Plan a routine',
+  instruments: 'Readings that disagree',
+  schools: 'Where practice differs',
+} as const;
+export type CaseKind = keyof typeof CASE_KINDS;
+
+/** Seasons of a case: air at the intake. Estimates of a temperate climate. */
+export const SEASONS = {
+  spring: { says: 'in spring', temperatureC: 14, relativeHumidity: 0.6 },
+  august: { says: 'in August', temperatureC: 30, relativeHumidity: 0.65 },
+  winter: { says: 'in winter', temperatureC: 4, relativeHumidity: 0.75 },
+} as const;
+export type Season = keyof typeof SEASONS;
+
+/** A sentence of a debrief, with its figure where it has one. */
+export interface Because {
+  readonly says: string;
+  readonly si?: number;
+  readonly quantity?: QuantityName;
+}
+
+/** What is asked, and how an answer is given. */
+export type Asked =
+  | { readonly form: 'number'; readonly quantity: QuantityName; readonly truth: number; readonly never?: 'more' }
+  | { readonly form: 'choice'; readonly options: readonly string[]; readonly right: number }
+  | {
+      readonly form: 'order';
+      readonly cards: readonly { readonly id: string; readonly name: string }[];
+      readonly best: readonly string[];
+    }
+  | {
+      readonly form: 'pick';
+      readonly options: readonly PickOption[];
+      readonly budgetMin: number;
+      readonly best: readonly string[];
+    }
+  | {
+      readonly form: 'find';
+      readonly complaint: Complaint;
+      readonly hidden: { readonly fault: Fault; readonly stageId: string; readonly size: number };
+    };
+
+/** A task that may be planned: what it takes in a week, and what it keeps away. */
+export interface PickOption {
+  readonly id: string;
+  readonly says: string;
+  readonly minutesPerWeek: number;
+  /** Faults in a year that it keeps away, by their estimates. */
+  readonly worth: number;
+}
+
+/** A case as it is met: a line, a season, what somebody says, and what is asked. */
+export interface PracticeCase {
+  readonly kind: CaseKind;
+  readonly seed: number;
+  readonly level: 0 | 1 | 2;
+  readonly title: string;
+  readonly season: Season;
+  readonly plan: Plan;
+  /** Whoever is met says this. */
+  readonly says: string;
+  readonly asks: string;
+  readonly asked: Asked;
+  /** The numbers behind the answer. */
+  readonly because: readonly Because[];
+}

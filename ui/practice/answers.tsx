@@ -1,0 +1,173 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { useState } from 'react';
+import type { PickOption } from '@/core/practice/case';
+import type { Answer } from '@/core/practice/grade';
+import { parseQuantity } from '@/core/quantity/parse';
+import { type QuantityName, unitOf } from '@/core/quantity/units';
+import { Field, tied } from '@/ui/forms/field';
+import { useUnits } from '@/ui/units/units';
+
+type OnAnswer = (answer: Answer) => void;
+const Give = () => (
+  <button type="submit" className="button button-strong min-h-12 justify-self-start">
+    That is my answer
+  </button>
+);
+
+/** A number in any unit. */
+export function NumberAnswer({ quantity, onAnswer }: { quantity: QuantityName; onAnswer: OnAnswer }) {
+  const { choice, atmosphericPa } = useUnits();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  return (
+    <form
+      aria-label="Your answer"
+      noValidate
+      className="grid max-w-sm gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        const parsed = parseQuantity(text, quantity, { choice, atmosphericPa });
+        if (!parsed.ok) setProblem(parsed.message);
+        else if (!(parsed.value > 0)) setProblem('More than nothing.');
+        else onAnswer({ form: 'number', value: parsed.value });
+      }}
+    >
+      <Field
+        id="answer"
+        label={`Your estimate, in ${unitOf(quantity, choice[quantity]).symbol} or any unit`}
+        error={problem}
+      >
+        <input
+          {...tied('answer', problem)}
+          className="control min-h-12"
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value);
+            setProblem(undefined);
+          }}
+        />
+      </Field>
+      <Give />
+    </form>
+  );
+}
+
+/** One of several. */
+export function ChoiceAnswer({ options, onAnswer }: { options: readonly string[]; onAnswer: OnAnswer }) {
+  return (
+    <div role="group" aria-label="Your answer" className="flex flex-wrap gap-2">
+      {options.map((says, index) => (
+        <button
+          key={says}
+          type="button"
+          className="button min-h-12"
+          onClick={() => onAnswer({ form: 'choice', index })}
+        >
+          {says}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Stages put in a row, by keys and fingers alike. */
+export function OrderAnswer({
+  cards,
+  onAnswer,
+}: {
+  cards: readonly { readonly id: string; readonly name: string }[];
+  onAnswer: OnAnswer;
+}) {
+  const [row, setRow] = useState(cards);
+  const move = (at: number, by: -1 | 1): void => {
+    const [card] = row.slice(at, at + 1);
+    if (card) setRow(row.toSpliced(at, 1).toSpliced(at + by, 0, card));
+  };
+  return (
+    <form
+      aria-label="Your answer"
+      className="grid max-w-md gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAnswer({ form: 'order', ids: row.map((c) => c.id) });
+      }}
+    >
+      <ol className="grid gap-1.5">
+        {row.map((card, i) => (
+          <li
+            key={card.id}
+            className="flex items-center gap-2 rounded-md border border-hairline bg-card py-1 pr-1 pl-3"
+          >
+            <span className="w-6 font-semibold">{i + 1}</span>
+            <span className="min-w-0 flex-1">{card.name}</span>
+            <button
+              type="button"
+              className="button min-h-11 min-w-11"
+              disabled={i === 0}
+              aria-label={`${card.name}: earlier`}
+              onClick={() => move(i, -1)}
+            >
+              <ArrowUp size={16} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="button min-h-11 min-w-11"
+              disabled={i === row.length - 1}
+              aria-label={`${card.name}: later`}
+              onClick={() => move(i, 1)}
+            >
+              <ArrowDown size={16} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ol>
+      <Give />
+    </form>
+  );
+}
+
+/** Tasks within the minutes of a week. */
+export function PickAnswer({
+  options,
+  budgetMin,
+  onAnswer,
+}: {
+  options: readonly PickOption[];
+  budgetMin: number;
+  onAnswer: OnAnswer;
+}) {
+  const [ids, setIds] = useState<readonly string[]>([]);
+  const takes = options.filter((o) => ids.includes(o.id)).reduce((sum, o) => sum + o.minutesPerWeek, 0);
+  const over = takes > budgetMin + 1e-9;
+  return (
+    <form
+      aria-label="Your answer"
+      className="grid max-w-xl gap-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!over) onAnswer({ form: 'pick', ids });
+      }}
+    >
+      <ul>
+        {options.map((o) => (
+          <li key={o.id} className="border-b border-hairline">
+            <label className="flex min-h-11 items-center gap-3 py-1">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={ids.includes(o.id)}
+                onChange={(e) => setIds(e.target.checked ? [...ids, o.id] : ids.filter((id) => id !== o.id))}
+              />
+              <span className="min-w-0 flex-1">{o.says}</span>
+              <span className="text-quiet">{o.minutesPerWeek.toFixed(1)} min a week</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <p role="status" className={over ? 'text-brick' : ''}>
+        {takes.toFixed(1)} of {budgetMin} minutes a week{over && ': too many. Leave something out.'}
+      </p>
+      <Give />
+    </form>
+  );
+}
