@@ -45,7 +45,7 @@ async function keptLine(page: Page): Promise<string> {
     });
   const wanted = [
     '/outbox',
-    ...['today', 'rounds', 'rounds/go', 'logbook', 'advice', 'fitting/parts'].map((p) => `/lines/${id}/${p}`),
+    ...['today', 'rounds', 'rounds/go', 'logbook', 'find', 'advice', 'fitting/parts'].map((p) => `/lines/${id}/${p}`),
   ];
   await expect.poll(kept, { timeout: 60_000 }).toEqual(expect.arrayContaining(wanted));
   return id;
@@ -164,4 +164,17 @@ test('in the shop without signal: the list opens, what is bought is ticked, and 
   await expect(page.getByTestId('save-status')).toHaveText('Saved', { timeout: 20_000 });
   await page.reload();
   await expect(first).toHaveValue('bought');
+});
+
+test('a fault is looked for in the basement, and what was read waits on the device', async ({ page, context }) => {
+  const id = await keptLine(page);
+  await context.setOffline(true);
+  const below = await openAnew(context, page, `/lines/${id}/find?complaint=D13`);
+  await expect(below.getByRole('region', { name: 'What is believed' })).toBeVisible();
+  const leave = below.getByRole('region', { name: 'Leave it for now' });
+  await leave.getByLabel('Who').fill('Mara');
+  await leave.getByRole('button', { name: 'Keep it open' }).click();
+  await expect(leave.getByRole('status')).toHaveText('Kept on this device; it is being sent.');
+  await context.setOffline(false);
+  await expect(leave.getByRole('status')).toContainText('to be gone on with');
 });

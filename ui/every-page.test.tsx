@@ -12,7 +12,7 @@ import { AdviceView } from './advice/advice-view';
 import { ChargesView } from './charges/charges-view';
 import { CompareView } from './compare/compare-view';
 import { DayView } from './day/day-view';
-import { FindView } from './find/find-view';
+import { FindPage } from './find/find-view';
 import { AssemblyView } from './fitting/assembly/assembly-view';
 import { FittingFrame } from './fitting/fitting-frame';
 import { JointsView } from './fitting/joints/joints-view';
@@ -59,7 +59,7 @@ const water = (view: ReactElement) => (
 const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
-  find: () => <FindView complaint={{ symptom: 'D01' }} findings={[]} log={undefined} entryId={undefined} />,
+  find: () => <FindPage complaint={{ symptom: 'D01' }} findings={[]} log={undefined} entryId={undefined} />,
   run: () => (
     <FittingFrame>
       <RunView />

@@ -1,5 +1,6 @@
 'use client';
 
+import { parseAsString, useQueryStates } from 'nuqs';
 import { type Complaint, SHOWS } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import type { LoggedEntry } from '@/core/log/log-entry';
@@ -11,18 +12,36 @@ import { ListedSearch } from './listed-search';
 import { OpenFindings } from './open-findings';
 import { Search, SearchByLog } from './search';
 
+const ASKED = { complaint: parseAsString, at: parseAsString, entry: parseAsString };
+
+interface OfTheLog {
+  /** Nothing where the log cannot be read. */
+  readonly log: LogSummary | undefined;
+  /** The newest searches of the line. */
+  readonly findings: readonly LoggedEntry[];
+}
+
+/** The search that the address asks for; it is read here, so that a page that is kept on a device serves every complaint. */
+export function FindView(of: OfTheLog) {
+  const [{ complaint, at, entry }] = useQueryStates(ASKED);
+  return (
+    <FindPage
+      key={`${complaint} ${at} ${entry}`}
+      complaint={complaint === null ? undefined : { symptom: complaint, stageId: at ?? undefined }}
+      entryId={entry ?? undefined}
+      {...of}
+    />
+  );
+}
+
 /** From a complaint to its cause: what is believed, and the checks that tell most for their time. */
-export function FindView({
+export function FindPage({
   complaint,
   log,
   findings,
   entryId,
-}: {
+}: OfTheLog & {
   complaint: Complaint | undefined;
-  /** Nothing where the log cannot be read. */
-  log: LogSummary | undefined;
-  /** The newest searches of the line. */
-  findings: readonly LoggedEntry[];
   /** A search that is gone on with. */
   entryId: string | undefined;
 }) {

@@ -101,16 +101,10 @@ export function Search({
           No single cause explains these readings: two at once are looked at too. Or one of the readings is wrong.
         </p>
       )}
-      <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
-        <div className="grid gap-4">
-          <Beliefs believed={believed} />
-          <DoneReadings
-            checks={finding.checks}
-            readings={readings}
-            onRemove={(id) => setReadings(readings.filter((r) => r.checkId !== id))}
-          />
-        </div>
-        <div className="grid gap-4">
+      {/* On a phone the next check comes before what was read. */}
+      <div className="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] lg:grid-rows-[auto_1fr]">
+        <Beliefs believed={believed} />
+        <div className="grid gap-4 lg:row-span-2">
           {(found || isOver) && believed[0] && (
             <Found
               believed={believed[0]}
@@ -143,6 +137,11 @@ export function Search({
             </section>
           )}
         </div>
+        <DoneReadings
+          checks={finding.checks}
+          readings={readings}
+          onRemove={(id) => setReadings(readings.filter((r) => r.checkId !== id))}
+        />
       </div>
       <WholeTable {...{ finding, believed }} />
     </>

@@ -3,7 +3,7 @@ export const PAGES = 'pages.';
 
 /** What of a line is kept on a device that has opened it, to be opened without a network. */
 const OF_A_LINE = [
-  ...['today', 'rounds', 'rounds/go', 'rounds/sheet', 'logbook', 'line', 'water', 'charges', 'advice'],
+  ...['today', 'rounds', 'rounds/go', 'rounds/sheet', 'logbook', 'find', 'line', 'water', 'charges', 'advice'],
   ...['fitting/parts', 'fitting/assembly', 'fitting/leak-test'],
 ];
 /** What else is. */

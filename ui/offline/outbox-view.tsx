@@ -238,6 +238,7 @@ function KeptLines() {
               {[
                 ['Today', 'today'],
                 ['Round', 'rounds/go'],
+                ['Find the fault', 'find'],
                 ['Logbook', 'logbook'],
               ].map(([label, page]) => (
                 // A whole page, as only those are kept.
