@@ -1,5 +1,5 @@
 import { buildOwnLine, expectSaved } from './own-line';
-import { expect, settled, test } from './test';
+import { expect, nowMs, settled, test } from './test';
 
 /** What Parts calls it: three things hang by two each. */
 const SCREW = 'Screw with wall plug, for a bracket';
@@ -35,7 +35,8 @@ test('a thing keeps its plate and its manual, goes to the shelf with them, and c
   // What is logged of it goes with it.
   const [, planId] = /lines\/([^/]+)/.exec(line) as RegExpExecArray;
   const { stages } = (await (await page.request.get(`/api/plans/${planId}`)).json()).plan;
-  const entry = { kind: 'done', task: 'M11', measuredAt: '2026-11-28T08:30', who: 'Ola', what: 'Rust at the seam' };
+  const yesterday = new Date(nowMs() - 86_400_000).toISOString().slice(0, 16);
+  const entry = { kind: 'done', task: 'M11', measuredAt: yesterday, who: 'Ola', what: 'Rust at the seam' };
   const logged = await page.request.post(`/api/plans/${planId}/entries`, {
     data: {
       ...entry,

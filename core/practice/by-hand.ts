@@ -1,5 +1,6 @@
 import type { CaseKind, PracticeCase } from './case';
-import { type Level, makeCase } from './make-case';
+import { makeCase } from './make-case';
+import type { Level } from './maker';
 
 /** A case with a story of its own. */
 interface ByHand {

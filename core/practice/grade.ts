@@ -1,4 +1,5 @@
-import { Finding, isFound, ON_THE_WAY_MIN, type Reading } from '../diagnosis/finding/belief';
+import { Finding, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
+import { isFound, type Reading } from '../diagnosis/finding/cause';
 import { type Check, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
 import { withFault } from '../fault/faults';
 import { walk } from '../line/walk';
@@ -6,8 +7,8 @@ import type { Plan } from '../plan/plan';
 import { hoursPerWeek } from '../plan/working-time';
 import { HOUR_S } from '../quantity/constants';
 import { normalDraws } from '../quantity/normal-draws';
+import { badness, inOrder } from './ask-order';
 import type { Asked, PracticeCase } from './case';
-import { badness, inOrder } from './make-case';
 
 /** Within this factor an estimate is as good as a measurement; from the second on it is worth nothing (estimates). */
 export const GOOD_FACTOR = 1.15;

@@ -3,6 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { planSchema } from '../plan/plan';
+import { AS_GOOD, badness, inOrder } from './ask-order';
 import { bestPick } from './best-pick';
 import { BY_HAND, caseByHand } from './by-hand';
 import { CASE_KINDS, type CaseKind, type PracticeCase } from './case';
@@ -16,7 +17,7 @@ import {
   POOR_FACTOR,
   type Step,
 } from './grade';
-import { AS_GOOD, badness, inOrder, makeCase } from './make-case';
+import { makeCase } from './make-case';
 import { AGAIN_DAYS, calibrationOf, comesAgain, type Played, RIGHT, skillOf } from './spacing';
 
 const KINDS = Object.keys(CASE_KINDS) as CaseKind[];

@@ -1,12 +1,6 @@
 import { demoPlan } from '../../db/demo';
-import {
-  Finding,
-  isFound,
-  type NextCheck,
-  NOT_THE_AIR,
-  ON_THE_WAY_MIN,
-  type Reading,
-} from '../diagnosis/finding/belief';
+import { Finding, type NextCheck, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
+import { isFound, NOT_THE_AIR, type Reading } from '../diagnosis/finding/cause';
 import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
 import { type Complaint, placesOf, SHOWS, toldBy } from '../diagnosis/finding/shows';
 import { FAULTS, type Fault, withFault } from '../fault/faults';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Believed } from '@/core/diagnosis/finding/belief';
+import type { Believed } from '@/core/diagnosis/finding/cause';
 import { InUnits } from '@/ui/units/in-units';
 
 const SHOWN = 7;

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { Reading } from '@/core/diagnosis/finding/belief';
+import type { Reading } from '@/core/diagnosis/finding/cause';
 import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';

@@ -1,4 +1,4 @@
-import { type Believed, NOTHING } from '@/core/diagnosis/finding/belief';
+import { type Believed, NOTHING } from '@/core/diagnosis/finding/cause';
 import { kindOf } from '@/core/equipment/index';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';

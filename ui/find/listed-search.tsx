@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SURE } from '@/core/diagnosis/finding/belief';
+import { SURE } from '@/core/diagnosis/finding/cause';
 import { believeListed, nextLook } from '@/core/diagnosis/finding/listed';
 import type { Complaint } from '@/core/diagnosis/finding/shows';
 import type { Symptom } from '@/core/diagnosis/symptom';

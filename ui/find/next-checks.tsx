@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import type { Believed, Finding, NextCheck, Reading } from '@/core/diagnosis/finding/belief';
+import type { Finding, NextCheck } from '@/core/diagnosis/finding/belief';
 import { cannotBe } from '@/core/diagnosis/finding/cannot-be';
+import type { Believed, Reading } from '@/core/diagnosis/finding/cause';
 import { checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { parseQuantity } from '@/core/quantity/parse';

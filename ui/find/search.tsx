@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { Finding, isFound, type Reading } from '@/core/diagnosis/finding/belief';
+import { Finding } from '@/core/diagnosis/finding/belief';
+import { isFound, type Reading } from '@/core/diagnosis/finding/cause';
 import { type Check, checkKind, type Tool } from '@/core/diagnosis/finding/checks';
 import { readingsOfLog } from '@/core/diagnosis/finding/from-log';
 import { type Reason, reasonsOf } from '@/core/diagnosis/finding/reasons';

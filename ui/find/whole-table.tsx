@@ -1,4 +1,5 @@
-import type { Believed, Finding } from '@/core/diagnosis/finding/belief';
+import type { Finding } from '@/core/diagnosis/finding/belief';
+import type { Believed } from '@/core/diagnosis/finding/cause';
 import { checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';

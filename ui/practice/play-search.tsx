@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { NOTHING, ON_THE_WAY_MIN } from '@/core/diagnosis/finding/belief';
+import { ON_THE_WAY_MIN } from '@/core/diagnosis/finding/belief';
+import { NOTHING } from '@/core/diagnosis/finding/cause';
 import { checkKind, costMin } from '@/core/diagnosis/finding/checks';
 import type { Complaint } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';

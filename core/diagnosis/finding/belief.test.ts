@@ -1,5 +1,6 @@
 import { lookForAll, lookForAnyCause, SHOP, trueOf } from '../../test/look-for';
-import { type Cause, Finding, isFound, NOTHING, type Reading, SURE } from './belief';
+import { Finding } from './belief';
+import { type Cause, isFound, NOTHING, type Reading, SURE } from './cause';
 
 describe('looking for a fault', () => {
   const cases = lookForAll();

@@ -3,7 +3,7 @@ import type { ReadingName } from '../../log/readings';
 import { type SiteTime, siteTimeMs } from '../../log/site-clock';
 import type { LogSummary } from '../../maintenance/log-summary';
 import { DAY_MS } from '../../quantity/constants';
-import type { Reading } from './belief';
+import type { Reading } from './cause';
 import type { Check, CheckName } from './checks';
 
 /** A reading older than this says nothing of a fault that shows today (estimate). */

@@ -4,7 +4,8 @@ import { walk } from '../../line/walk';
 import type { Plan } from '../../plan/plan';
 import { goodDry } from '../../test/good-lines';
 import { SHOP } from '../../test/look-for';
-import { Finding, isFound, type Reading } from './belief';
+import { Finding } from './belief';
+import { isFound, type Reading } from './cause';
 import { readUnder } from './checks';
 import type { Complaint } from './shows';
 

@@ -1,0 +1,38 @@
+import { placesOf, SHOWS } from '../diagnosis/finding/shows';
+import { FAULTS, withFault } from '../fault/faults';
+import { walk } from '../line/walk';
+import { SEASONS } from './case';
+import { practiceLine, type Shape } from './lines';
+import type { Maker } from './maker';
+/** Cases of a hidden fault. */
+export const askFind: Maker = (draws, season, level) => {
+  const plan = practiceLine(draws, draws.pick<Shape>(['shop', 'dry', 'plant']), season);
+  const sound = walk(plan);
+  const noticed = plan.stages.flatMap((stage) =>
+    FAULTS.filter((f) => f.canHave(stage)).flatMap((fault) => {
+      // The slighter, the harder to tell.
+      const size = fault.sizes[Math.max(0, fault.sizes.length - 1 - level)] ?? 1;
+      const section = walk(withFault(plan, { faultId: fault.id, stageId: stage.id, size }));
+      const complaint = Object.keys(SHOWS).flatMap((symptom) => {
+        const before = placesOf(symptom, plan, sound, sound) ?? [];
+        return (placesOf(symptom, plan, sound, section) ?? [])
+          .filter((id) => !before.includes(id))
+          .map((stageId) => ({ symptom, stageId }));
+      })[0];
+      return complaint ? [{ complaint, hidden: { fault, stageId: stage.id, size } }] : [];
+    }),
+  );
+  const { complaint, hidden } = draws.pick(noticed);
+  const name = plan.stages.find((s) => s.id === hidden.stageId)?.name ?? '';
+  return {
+    title: 'Something is wrong',
+    plan,
+    says: `${plan.survey.shop}, ${SEASONS[season].says}.`,
+    asks: 'Find the cause with as few minutes as you can, repair it, and prove it.',
+    asked: { form: 'find', complaint, hidden },
+    because: [
+      { says: `${name}: ${hidden.fault.says.toLowerCase()}. ${hidden.fault.repair}.` },
+      { says: hidden.fault.notNeeded },
+    ],
+  };
+};
