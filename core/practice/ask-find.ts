@@ -2,10 +2,12 @@ import { placesOf, SHOWS } from '../diagnosis/finding/shows';
 import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
 import { SEASONS } from './case';
+import { FaultyLine } from './faulty-line';
 import { practiceLine, type Shape } from './lines';
 import type { Maker } from './maker';
+
 /** Cases of a hidden fault. */
-export const askFind: Maker = (draws, season, level) => {
+export const askFind: Maker = (draws, season, level, seed) => {
   const plan = practiceLine(draws, draws.pick<Shape>(['shop', 'dry', 'plant']), season);
   const sound = walk(plan);
   const noticed = plan.stages.flatMap((stage) =>
@@ -22,7 +24,12 @@ export const askFind: Maker = (draws, season, level) => {
       return complaint ? [{ complaint, hidden: { fault, stageId: stage.id, size } }] : [];
     }),
   );
-  const { complaint, hidden } = draws.pick(noticed);
+  // One that its instruments can tell, from where the draw falls on.
+  const from = noticed.indexOf(draws.pick(noticed));
+  const { complaint, hidden } =
+    [...noticed.slice(from), ...noticed.slice(0, from)].find(
+      (of) => new FaultyLine({ plan, seed, asked: { form: 'find', ...of } }).reference().finds,
+    ) ?? draws.pick(noticed);
   const name = plan.stages.find((s) => s.id === hidden.stageId)?.name ?? '';
   return {
     title: 'Something is wrong',
@@ -32,7 +39,7 @@ export const askFind: Maker = (draws, season, level) => {
     asked: { form: 'find', complaint, hidden },
     because: [
       { says: `${name}: ${hidden.fault.says.toLowerCase()}. ${hidden.fault.repair}.` },
-      { says: hidden.fault.notNeeded },
+      { says: `Not needed: ${hidden.fault.notNeeded}` },
     ],
   };
 };

@@ -1,14 +1,7 @@
-import { Finding, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
-import { isFound, type Reading } from '../diagnosis/finding/cause';
-import { type Check, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
-import { withFault } from '../fault/faults';
-import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
-import { hoursPerWeek } from '../plan/working-time';
-import { HOUR_S } from '../quantity/constants';
-import { normalDraws } from '../quantity/normal-draws';
 import { badness, inOrder } from './ask-order';
 import type { Asked, PracticeCase } from './case';
+import { type FaultyLine, REPAIR_MIN } from './faulty-line';
 
 /** Within this factor an estimate is as good as a measurement; from the second on it is worth nothing (estimates). */
 export const GOOD_FACTOR = 1.15;
@@ -72,78 +65,7 @@ export type Step =
   | { readonly does: 'repair'; readonly causeId: string; readonly safe: boolean }
   | { readonly does: 'buy'; readonly what: string };
 
-/** The line of a case with its fault, as its instruments show it. */
-export class FaultyLine {
-  readonly finding: Finding;
-  private readonly faulty: Plan;
-
-  /** @throws RangeError for a case that hides no fault */
-  constructor(private readonly of: PracticeCase) {
-    const { asked, plan } = of;
-    if (asked.form !== 'find') throw new RangeError('this case hides no fault');
-    this.hidden = asked.hidden;
-    this.finding = new Finding(plan, asked.complaint);
-    this.faulty = withFault(plan, { faultId: asked.hidden.fault.id, ...asked.hidden });
-  }
-  readonly hidden: Extract<Asked, { form: 'find' }>['hidden'];
-
-  get causeId(): string {
-    return `${this.hidden.fault.id} ${this.hidden.stageId}`;
-  }
-
-  /**
-   * What an instrument shows: with its error, the same each time, as a systematic one is; after the repair of the cause, what a
-   * sound line shows.
-   * @returns SI; nothing where it cannot be read
-   */
-  reads(check: Check, repaired: boolean): number | undefined {
-    const plan = repaired ? this.of.plan : this.faulty;
-    const truth = readUnder(plan, walk(plan), repaired ? [] : [this.hidden], check);
-    if (truth === undefined) return undefined;
-    const index = this.finding.checks.findIndex((c) => c.id === check.id);
-    const draw = normalDraws(this.of.seed * 7919 + index * 104_729);
-    for (let i = 0; i < 50; i++) draw(); // the first numbers of near seeds are near each other
-    const { abs, rel } = checkKind(check.of);
-    const read = truth + draw() * Math.hypot(abs, rel * truth) * 0.6; // without the error of the model
-    return ['catch', 'held', 'delivery'].includes(check.of) ? Math.max(0, read) : read;
-  }
-
-  /** The way that the engine goes, with what the same instruments show. */
-  reference(): { readonly checkIds: readonly string[]; readonly minutes: number } {
-    const readings: Reading[] = [];
-    for (let n = 0; n < 10 && !isFound(this.finding.believe(readings)); n++) {
-      const next = this.finding.nextChecks(readings)[0];
-      const value = next && next.bits >= 0.01 ? this.reads(next.check, false) : undefined;
-      if (!next || value === undefined) break;
-      readings.push({ checkId: next.check.id, value });
-    }
-    const checkIds = readings.map((r) => r.checkId);
-    return { checkIds, minutes: this.minutesOf(checkIds) + REPAIR_MIN };
-  }
-
-  /** Minutes of readings, with the way to each. */
-  minutesOf(checkIds: readonly string[]): number {
-    return checkIds.reduce((sum, id) => {
-      const check = this.finding.checks.find((c) => c.id === id);
-      return sum + (check ? ON_THE_WAY_MIN + costMin(check.of) : 0);
-    }, 0);
-  }
-
-  /** Water that reaches the tools in a week with the fault in it, kg. */
-  waterAWeekKg(repaired: boolean): number {
-    const plan = repaired ? this.of.plan : this.faulty;
-    const { working } = plan.survey;
-    const section = walk(plan);
-    const kgPerS = plan.stages.reduce(
-      (sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0),
-      0,
-    );
-    return kgPerS * HOUR_S * hoursPerWeek(working) * working.loadedShare;
-  }
-}
-
-/** A repair takes so long, right or wrong, and a part so much (estimates). */
-export const REPAIR_MIN = 45;
+/** A part costs so much (estimate). */
 export const PART_PRICE = 120;
 /** Weeks that are played after a search. */
 export const WEEKS = 4;

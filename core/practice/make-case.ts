@@ -27,5 +27,5 @@ const MAKERS: Readonly<Record<CaseKind, Maker>> = {
 export function makeCase(kind: CaseKind, seed: number, level: Level = 0): PracticeCase {
   const draws = drawsOf(seed);
   const season = draws.pick(Object.keys(SEASONS) as Season[]);
-  return { kind, seed, level, season, ...MAKERS[kind](draws, season, level) };
+  return { kind, seed, level, season, ...MAKERS[kind](draws, season, level, seed) };
 }

@@ -10,6 +10,8 @@ export type Maker = (
   draws: Draws,
   season: Season,
   level: Level,
+  /** Of the case: its instruments err by it. */
+  seed: number,
 ) => Omit<PracticeCase, 'kind' | 'seed' | 'season' | 'level'>;
 
 /**

@@ -7,16 +7,8 @@ import { AS_GOOD, badness, inOrder } from './ask-order';
 import { bestPick } from './best-pick';
 import { BY_HAND, caseByHand } from './by-hand';
 import { CASE_KINDS, type CaseKind, type PracticeCase } from './case';
-import {
-  FaultyLine,
-  GOOD_FACTOR,
-  gradeAnswer,
-  gradeNumber,
-  gradeSearch,
-  NEVER_OVER,
-  POOR_FACTOR,
-  type Step,
-} from './grade';
+import { FaultyLine } from './faulty-line';
+import { GOOD_FACTOR, gradeAnswer, gradeNumber, gradeSearch, NEVER_OVER, POOR_FACTOR, type Step } from './grade';
 import { makeCase } from './make-case';
 import { AGAIN_DAYS, calibrationOf, comesAgain, type Played, RIGHT, skillOf } from './spacing';
 
@@ -100,6 +92,10 @@ describe('a search', () => {
       expect(gradeSearch(line, [...reads, repair, proof])).toMatchObject({ score: 1, found: true, proven: true });
   });
 
+  it('has a way that ends at the cause, with what the same instruments show', () => {
+    for (const { line } of ways) expect(line.reference().finds).toBe(true);
+  });
+
   it('is worth less without proof, with a purchase, with more minutes or a wrong repair, and nothing where it is unsafe', () => {
     for (const { line, reads, repair, proof } of ways) {
       const of = (...steps: Step[]): number => gradeSearch(line, steps).score;
@@ -165,6 +161,12 @@ describe('made by hand', () => {
     expect(new Set(BY_HAND.map((b) => b.id)).size).toBe(12);
     expect(new Set(BY_HAND.map((b) => b.kind))).toEqual(new Set(KINDS));
     expect(caseByHand('nothing-such')).toBeUndefined();
+    // What somebody says of it is what shows.
+    const symptomOf = (id: string): string | undefined => {
+      const asked = caseByHand(id)?.asked;
+      return asked?.form === 'find' ? asked.complaint.symptom : undefined;
+    };
+    expect(['no-water', 'weak', 'slow'].map(symptomOf)).toEqual(['D06', 'D13', 'D14']);
   });
 
   it('the debrief of the bucket agrees with the walk of the command line', () => {

@@ -1,4 +1,5 @@
-import { type FaultyLine, gradeSearch, type Step } from '@/core/practice/grade';
+import type { FaultyLine } from '@/core/practice/faulty-line';
+import { gradeSearch, type Step } from '@/core/practice/grade';
 import { useUnits } from '@/ui/units/units';
 
 /** How a search went: the cause, the clock against the way of the engine, the proof, and the weeks after. */
