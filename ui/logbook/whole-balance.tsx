@@ -21,7 +21,7 @@ export function WholeBalance({ entries }: { entries: readonly LoggedDrain[] }) {
   const { verdict, drains, says, kg, low, high, at } = balance;
   const amount = (of: number) => <Amount si={Math.max(0, of) * M3_PER_KG} quantity="drained" />;
   return (
-    <section aria-label="Whole balance" className="grid gap-1 rounded-md border border-hairline bg-card p-4">
+    <section aria-label="All drains of the round" className="grid gap-1 rounded-md border border-hairline bg-card p-4">
       <h2 className={verdict === 'agrees' ? 'text-water' : 'text-brick'}>{VERDICT[verdict]}</h2>
       <p>
         {drains.length} drains of {sayTime(at)} gave <strong>{amount(kg)}</strong>; expected {amount(low)} to{' '}
