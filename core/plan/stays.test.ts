@@ -1,4 +1,4 @@
-import { doneElsewhere } from '../maintenance/done-elsewhere';
+import { changedElsewhere, doneElsewhere } from '../maintenance/done-elsewhere';
 import { goodShop } from '../test/good-lines';
 import { removeStage } from './edit';
 import type { Stage } from './plan';
@@ -50,6 +50,18 @@ it('what was done to it there is not due anew here; what could not be done is', 
   const past = [failed, drained('2026-11-20T09:00'), drained('2026-10-20T09:00')];
   const plan = withStage(goodShop(), receiver.id, (s) => ({ ...s, thing: thingSchema.parse({ past }) }) as Stage);
   expect(doneElsewhere(plan)).toEqual([{ stageId: receiver.id, task: 'M08', at: '2026-11-20T09:00' }]);
+});
+
+it('an element keeps its age where it moves, by a change and by the task that renews it', () => {
+  const changed = { ...drained('2026-10-01T08:00'), kind: 'change', task: null };
+  const failed = { ...changed, at: '2026-11-01T08:00', result: 'could-not' };
+  const renewed = { ...drained('2026-09-01T08:00'), task: 'M12' };
+  const past = [failed, changed, renewed, drained('2026-08-01T08:00')];
+  const plan = withStage(goodShop(), 'fine', (s) => ({ ...s, thing: thingSchema.parse({ past }) }) as Stage);
+  expect(changedElsewhere(plan).map((e) => [e.stageId, e.measuredAt])).toEqual([
+    ['fine', '2026-10-01T08:00'],
+    ['fine', '2026-09-01T08:00'],
+  ]);
 });
 
 it('no plate goes with its stage, and what comes back with its stage is not out', () => {

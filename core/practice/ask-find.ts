@@ -1,4 +1,4 @@
-import { placesOf, SHOWS } from '../diagnosis/finding/shows';
+import { newComplaints } from '../diagnosis/finding/shows';
 import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
 import { SEASONS } from './case';
@@ -15,12 +15,7 @@ export const askFind: Maker = (draws, season, level, seed) => {
       // The slighter, the harder to tell.
       const size = fault.sizes[Math.max(0, fault.sizes.length - 1 - level)] ?? 1;
       const section = walk(withFault(plan, { faultId: fault.id, stageId: stage.id, size }));
-      const complaint = Object.keys(SHOWS).flatMap((symptom) => {
-        const before = placesOf(symptom, plan, sound, sound) ?? [];
-        return (placesOf(symptom, plan, sound, section) ?? [])
-          .filter((id) => !before.includes(id))
-          .map((stageId) => ({ symptom, stageId }));
-      })[0];
+      const [complaint] = newComplaints(plan, sound, section);
       return complaint ? [{ complaint, hidden: { fault, stageId: stage.id, size } }] : [];
     }),
   );

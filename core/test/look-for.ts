@@ -2,9 +2,8 @@ import { demoPlan } from '../../db/demo';
 import { Finding, type NextCheck, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
 import { isFound, NOT_THE_AIR, type Reading } from '../diagnosis/finding/cause';
 import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
-import { type Complaint, placesOf, SHOWS, toldBy } from '../diagnosis/finding/shows';
+import { type Complaint, newComplaints, toldBy } from '../diagnosis/finding/shows';
 import { FAULTS, type Fault, withFault } from '../fault/faults';
-import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { allStages } from '../plan/runs';
@@ -46,16 +45,6 @@ export const ALONG_THE_LINE: OrderOf = (finding) => (left) =>
 /** A fault that is put into a line; nothing for a line that has none. */
 type Hidden = { readonly fault: Fault; readonly stageId: string } | undefined;
 
-/** What is complained of on a line with a fault, where it would be noticed. */
-function complaintOf(plan: Plan, sound: Section, section: Section): Complaint | undefined {
-  return Object.keys(SHOWS).flatMap((symptom) => {
-    const before = placesOf(symptom, plan, sound, sound) ?? [];
-    return (placesOf(symptom, plan, sound, section) ?? [])
-      .filter((id) => !before.includes(id))
-      .map((id) => ({ symptom, stageId: id }));
-  })[0];
-}
-
 /** Puts a fault into a line and looks for it: each reading comes with the scatter of its instrument. */
 function lookFor(
   plan: Plan,
@@ -72,7 +61,7 @@ function lookFor(
   const size = least + ((most - least) * (seed % SEEDS.length)) / Math.max(1, SEEDS.length - 1);
   const faulty = hidden ? withFault(plan, { faultId: hidden.fault.id, stageId: hidden.stageId, size }) : plan;
   const [sound, section] = [walk(plan), walk(faulty)];
-  const complaint = complains ?? complaintOf(plan, sound, section);
+  const complaint = complains ?? newComplaints(plan, sound, section)[0];
   if (!complaint) return undefined; // nobody would notice it
   const truly = hidden ? `${hidden.fault.id} ${hidden.stageId}` : 'nothing';
   const finding = new Finding(plan, complaint);

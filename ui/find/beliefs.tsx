@@ -3,7 +3,8 @@ import type { Believed } from '@/core/diagnosis/finding/cause';
 import { InUnits } from '@/ui/units/in-units';
 
 const SHOWN = 7;
-const percent = (p: number): string => (p < 0.005 ? 'under 1 %' : `${Math.round(p * 100)} %`);
+/** A probability as it is said: one that is nearly nothing is not none. */
+export const percent = (p: number): string => (p < 0.005 ? 'under 1 %' : `${Math.round(p * 100)} %`);
 
 function howOften(perYear: number): string {
   const years = Math.round(1 / perYear);

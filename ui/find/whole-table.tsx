@@ -5,8 +5,7 @@ import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Scrolls } from '@/ui/primitives/scrolls';
 import { useUnits } from '@/ui/units/units';
-
-const percent = (p: number): string => (p < 0.005 ? '<1 %' : `${Math.round(p * 100)} %`);
+import { percent } from './beliefs';
 
 /** What every check would read under every cause. */
 export function WholeTable({ finding, believed }: { finding: Finding; believed: readonly Believed[] }) {

@@ -84,6 +84,19 @@ export function placesOf(symptom: string, plan: Plan, sound: Section, faulty: Se
 }
 
 /**
+ * What shows on a line with a fault that did not show without: complaints, each with its stage.
+ * @example newComplaints(plan, section, section) // []
+ */
+export function newComplaints(plan: Plan, sound: Section, faulty: Section): Complaint[] {
+  return Object.keys(SHOWS).flatMap((symptom) => {
+    const before = placesOf(symptom, plan, sound, sound) ?? [];
+    return (placesOf(symptom, plan, sound, faulty) ?? [])
+      .filter((id) => !before.includes(id))
+      .map((stageId) => ({ symptom, stageId }));
+  });
+}
+
+/**
  * Whether a line with a fault shows a complaint, at its place where that is said; nothing where the walk does not know.
  * @example showsComplaint({ symptom: 'D11' }, plan, section, section) === undefined // true
  */

@@ -6,6 +6,7 @@ import type { Stage } from '@/core/plan/plan';
 import { allStages, stageById, standing, withStage } from '@/core/plan/runs';
 import { takenOutOf, withoutTakenOut } from '@/core/plan/stays';
 import type { Thing } from '@/core/plan/thing-fields';
+import type { Refused } from '@/ui/forms/send';
 import { usePlan } from '@/ui/plan/plan-provider';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { Ports } from './ports';
@@ -30,6 +31,8 @@ export function ThingsView({
   const chosen = stageById(plan, picked) ?? things[0];
   /** How often a thing came or went: the form begins anew with another. */
   const [moves, setMoves] = useState(0);
+  /** Why a thing that is installed still lies on its shelf. */
+  const [refused, setRefused] = useState<Refused>();
   const save = (id: string, thing: Thing | undefined): void =>
     edit((p) => withStage(p, id, ({ thing: _, ...s }) => ({ ...s, ...(thing && { thing }) }) as Stage));
   return (
@@ -100,6 +103,11 @@ export function ThingsView({
       </section>
       {chosen && (
         <div className="grid gap-5" key={`${chosen.id} ${moves}`}>
+          {refused && (
+            <p role="alert" className="text-brick">
+              Still on the shelf: {refused.message}
+            </p>
+          )}
           <ThingForm stage={chosen} onThing={(thing) => save(chosen.id, thing)} />
           <Ports
             stage={chosen}
@@ -108,6 +116,7 @@ export function ThingsView({
           <Whereabouts
             stage={chosen}
             {...{ shelf, sites }}
+            onRefused={setRefused}
             onThing={(thing) => {
               save(chosen.id, thing);
               setMoves((n) => n + 1);

@@ -5,25 +5,31 @@ import { useState } from 'react';
 import type { LogPage } from '@/core/log/log-pages';
 import type { Stage } from '@/core/plan/plan';
 import { type Loose, takenDown } from '@/core/plan/stays';
-import type { Past } from '@/core/plan/thing-fields';
+import { MOST_PAST, type Past } from '@/core/plan/thing-fields';
 import { Field, tied } from '@/ui/forms/field';
 import { type Refused, SILENT, send } from '@/ui/forms/send';
 import { usePlan } from '@/ui/plan/plan-provider';
 
 export const today = (): string => new Date().toISOString().slice(0, 10);
 
-/** What was logged at a stage, the newest first; nothing where the server does not answer. */
+/** What was logged at a stage, the newest first, as much as a thing takes along; nothing where the server does not answer. */
 async function logOf(planId: string, stageId: string): Promise<Past[] | undefined> {
-  const answer = await fetch(`/api/plans/${planId}/entries?stage=${encodeURIComponent(stageId)}`).catch(
-    () => undefined,
-  );
-  if (!answer?.ok) return undefined;
-  return ((await answer.json()) as LogPage).entries
-    .filter((e) => e.stands)
-    .map(({ measuredAt: at, kind, task, result, what, who, readings }) => ({
-      ...{ at, kind, task, result, what, who },
-      readings: readings.map(({ of, value }) => ({ of, value })),
-    }));
+  const found: Past[] = [];
+  let before: string | undefined = '';
+  while (before !== undefined && found.length < MOST_PAST) {
+    const asked = new URLSearchParams({ stage: stageId, ...(before && { before }) });
+    const answer = await fetch(`/api/plans/${planId}/entries?${asked}`).catch(() => undefined);
+    if (!answer?.ok) return undefined;
+    const page = (await answer.json()) as LogPage;
+    for (const { measuredAt: at, kind, task, result, what, who, readings, stands } of page.entries)
+      if (stands)
+        found.push({
+          ...{ at, kind, task, result, what, who },
+          readings: readings.map(({ of, value }) => ({ of, value })),
+        });
+    before = page.next;
+  }
+  return found;
 }
 
 /**

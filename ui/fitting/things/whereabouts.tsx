@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import type { Stage } from '@/core/plan/plan';
 import { installed, type Loose, takenOutOf, withoutTakenOut } from '@/core/plan/stays';
 import type { Thing } from '@/core/plan/thing-fields';
@@ -20,21 +19,23 @@ export function Whereabouts({
   shelf,
   sites,
   onThing,
+  onRefused,
 }: {
   stage: Stage;
   shelf: readonly OnShelf[];
   sites: readonly { readonly id: string; readonly name: string }[];
   onThing: (thing: Thing | undefined) => void;
+  /** What was not taken off the shelf, said where it outlives the change of the thing. */
+  onRefused: (refused: Refused | undefined) => void;
 }) {
   const { plan, planId, edit } = usePlan();
   const router = useRouter();
   const takeDown = useTakenDown();
-  const [refused, setRefused] = useState<Refused>();
   const { stays = [], past = [] } = stage.thing ?? {};
   const install = async (loose: Loose | undefined, gone: () => Promise<Refused | undefined>): Promise<void> => {
-    if (!loose) return setRefused(SILENT);
+    if (!loose) return onRefused(SILENT);
     onThing(installed(loose, today()));
-    setRefused(await gone());
+    onRefused(await gone());
     router.refresh();
   };
   const ready = [
@@ -110,11 +111,6 @@ export function Whereabouts({
             </li>
           ))}
         </ul>
-      )}
-      {refused && (
-        <p role="alert" className="text-brick">
-          {refused.message}
-        </p>
       )}
     </section>
   );
