@@ -26,6 +26,13 @@ it('a thing carries where it was from one line to the next, and its plate with i
   ]);
 });
 
+it('is installed again after its warranty ran out, which only a new thing cannot be', () => {
+  const thing = thingSchema.parse({ installedOn: '2024-05-01', warrantyUntil: '2026-05-01' });
+  const again = installed(takenDown({ ...receiver, thing }, LINE, '2026-11-30', []), '2026-12-01');
+  expect(thingSchema.safeParse(again).success).toBe(true);
+  expect(thingSchema.safeParse({ ...again, stays: [] }).success).toBe(false);
+});
+
 it('says no day of installing that is after the day on which it was taken down', () => {
   const thing = thingSchema.parse({ installedOn: '2026-12-01' });
   expect(takenDown({ ...receiver, thing }, LINE, '2026-11-30', []).thing.stays[0]).not.toHaveProperty('from');

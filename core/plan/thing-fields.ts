@@ -59,8 +59,13 @@ export const thingSchema = z
     /** Its log there, the newest first. */
     past: z.array(pastSchema).max(MOST_PAST).default([]),
   })
-  .refine(({ installedOn, warrantyUntil }) => !installedOn || !warrantyUntil || warrantyUntil >= installedOn, {
-    path: ['warrantyUntil'],
-    message: 'Before the day on which it was installed.',
-  });
+  // A thing that was elsewhere before may be installed after its warranty.
+  .refine(
+    ({ installedOn, warrantyUntil, stays }) =>
+      !installedOn || !warrantyUntil || stays.length > 0 || warrantyUntil >= installedOn,
+    {
+      path: ['warrantyUntil'],
+      message: 'Before the day on which it was installed.',
+    },
+  );
 export type Thing = z.infer<typeof thingSchema>;
