@@ -1,4 +1,4 @@
-import { newComplaints } from '../diagnosis/finding/shows';
+import { complaintOf } from '../diagnosis/finding/shows';
 import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
 import { SEASONS } from './case';
@@ -15,16 +15,19 @@ export const askFind: Maker = (draws, season, level, seed) => {
       // The slighter, the harder to tell.
       const size = fault.sizes[Math.max(0, fault.sizes.length - 1 - level)] ?? 1;
       const section = walk(withFault(plan, { faultId: fault.id, stageId: stage.id, size }));
-      const [complaint] = newComplaints(plan, sound, section);
-      return complaint ? [{ complaint, hidden: { fault, stageId: stage.id, size } }] : [];
+      const hidden = { fault, stageId: stage.id, size };
+      const complaint = complaintOf(plan, sound, section, hidden);
+      return complaint ? [{ complaint, hidden }] : [];
     }),
   );
-  // One that its instruments can tell, from where the draw falls on.
-  const from = noticed.indexOf(draws.pick(noticed));
+  // Each kind of fault alike, however many stages can have it; of those that its instruments can tell.
+  const kind = draws.pick([...new Set(noticed.map(({ hidden }) => hidden.fault.id))]);
+  const ofKind = noticed.filter(({ hidden }) => hidden.fault.id === kind);
+  const from = noticed.indexOf(draws.pick(ofKind));
+  const inTurn = [...noticed.slice(from), ...noticed.slice(0, from)];
   const { complaint, hidden } =
-    [...noticed.slice(from), ...noticed.slice(0, from)].find(
-      (of) => new FaultyLine({ plan, seed, asked: { form: 'find', ...of } }).reference().finds,
-    ) ?? draws.pick(noticed);
+    inTurn.find((of) => new FaultyLine({ plan, seed, asked: { form: 'find', ...of } }).reference().finds) ??
+    (inTurn[0] as (typeof noticed)[number]);
   const name = plan.stages.find((s) => s.id === hidden.stageId)?.name ?? '';
   return {
     title: 'Something is wrong',

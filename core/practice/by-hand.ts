@@ -19,7 +19,7 @@ export const BY_HAND: readonly ByHand[] = [
     says: '“It is August, the bucket was full by noon, and I want one that lasts the day. How large?”',
   },
   {
-    ...{ id: 'no-water', kind: 'find', seed: 2, level: 0, title: 'It stopped giving water' },
+    ...{ id: 'no-water', kind: 'find', seed: 64, level: 0, title: 'It stopped giving water' },
     says: '“There used to be water every evening. For a week now there is none, so it must be dry at last.”',
   },
   {

@@ -1,5 +1,5 @@
 import type { Complaint } from '../diagnosis/finding/shows';
-import type { Fault } from '../fault/faults';
+import type { Fault } from '../fault/fault';
 import type { Plan } from '../plan/plan';
 import type { QuantityName } from '../quantity/units';
 

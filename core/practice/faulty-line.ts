@@ -43,7 +43,8 @@ export class FaultyLine {
     const index = this.finding.checks.findIndex((c) => c.id === check.id);
     const draw = normalDraws(this.of.seed * 7919 + index * 104_729);
     for (let i = 0; i < 50; i++) draw(); // the first numbers of near seeds are near each other
-    const { abs, rel } = checkKind(check.of);
+    const { abs, rel, quantity } = checkKind(check.of);
+    if (quantity === 'look') return truth;
     const read = truth + draw() * Math.hypot(abs, rel * truth) * 0.6; // without the error of the model
     return ['catch', 'held', 'delivery'].includes(check.of) ? Math.max(0, read) : read;
   }

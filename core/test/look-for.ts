@@ -2,8 +2,9 @@ import { demoPlan } from '../../db/demo';
 import { Finding, type NextCheck, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
 import { isFound, NOT_THE_AIR, type Reading } from '../diagnosis/finding/cause';
 import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
-import { type Complaint, newComplaints, toldBy } from '../diagnosis/finding/shows';
-import { FAULTS, type Fault, withFault } from '../fault/faults';
+import { type Complaint, complaintOf, toldBy } from '../diagnosis/finding/shows';
+import type { Fault } from '../fault/fault';
+import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { allStages } from '../plan/runs';
@@ -18,7 +19,10 @@ export const SHOP = all(
   behind('regulator', stageOf('hose')),
 );
 const LINES: readonly Plan[] = [SHOP, goodDry(), demoPlan()];
-const SEEDS = [1, 2, 3];
+const seeds = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
+const SEEDS = seeds(3);
+/** Of what counts for much, so that its scatter is taken more often. */
+const SEEDS_OF_LIKELY = seeds(16);
 const MOST_CHECKS = 10;
 const WARM_UP = 50;
 
@@ -30,6 +34,8 @@ export interface Looked {
   readonly right: boolean;
   /** What was said of each cause after each reading, and whether it was true. */
   readonly said: readonly { readonly probability: number; readonly isTrue: boolean }[];
+  /** How likely its complaint comes with the fault. */
+  readonly told: number;
   /** How often the fault comes with its complaint, by the estimates: a belief is right by that, not by how many faults there are. */
   readonly weight: number;
 }
@@ -45,6 +51,28 @@ export const ALONG_THE_LINE: OrderOf = (finding) => (left) =>
 /** A fault that is put into a line; nothing for a line that has none. */
 type Hidden = { readonly fault: Fault; readonly stageId: string } | undefined;
 
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+/** A size of a fault: of any of its grid alike, anywhere half-way to the next ones. */
+function sizeOf(sizes: readonly number[], seed: number): number {
+  const i = seed % sizes.length;
+  const own = sizes[i] as number;
+  if (sizes.length === 1) return own;
+  const below = (own - (sizes[i - 1] ?? 0)) / 2;
+  const above = ((sizes[i + 1] ?? 2 * own - (sizes[i - 1] as number)) - own) / 2;
+  return own - below + ((seed * GOLDEN) % 1) * (below + above);
+}
+
+const findings = new WeakMap<Plan, Map<string, Finding>>();
+/** What is known of a complaint of a line: made once, for all that may be behind it. */
+function findingOf(plan: Plan, complaint: Complaint): Finding {
+  const own = findings.get(plan) ?? new Map<string, Finding>();
+  findings.set(plan, own);
+  const key = JSON.stringify(complaint);
+  const finding = own.get(key) ?? new Finding(plan, complaint);
+  own.set(key, finding);
+  return finding;
+}
+
 /** Puts a fault into a line and looks for it: each reading comes with the scatter of its instrument. */
 function lookFor(
   plan: Plan,
@@ -55,16 +83,13 @@ function lookFor(
 ): Looked | undefined {
   const draw = normalDraws(seed * 7919 + (hidden?.stageId.length ?? 0));
   for (let i = 0; i < WARM_UP; i++) draw(); // the first numbers of near seeds are near each other
-  const sizes = hidden?.fault.sizes ?? [0];
-  // Of any size, also between those that are looked for.
-  const [least, most] = [Math.min(...sizes), Math.max(...sizes)];
-  const size = least + ((most - least) * (seed % SEEDS.length)) / Math.max(1, SEEDS.length - 1);
+  const size = hidden ? sizeOf(hidden.fault.sizes, seed) : 0;
   const faulty = hidden ? withFault(plan, { faultId: hidden.fault.id, stageId: hidden.stageId, size }) : plan;
   const [sound, section] = [walk(plan), walk(faulty)];
-  const complaint = complains ?? newComplaints(plan, sound, section)[0];
+  const complaint = complains ?? (hidden && complaintOf(plan, sound, section, { ...hidden, size }));
   if (!complaint) return undefined; // nobody would notice it
   const truly = hidden ? `${hidden.fault.id} ${hidden.stageId}` : 'nothing';
-  const finding = new Finding(plan, complaint);
+  const finding = findingOf(plan, complaint);
   const order = orderOf(finding, complaint.symptom);
   const readings: Reading[] = [];
   const said: { probability: number; isTrue: boolean }[] = [];
@@ -75,15 +100,18 @@ function lookFor(
     if (!next || truth === undefined) break;
     const { abs, rel } = checkKind(next.of);
     minutes += ON_THE_WAY_MIN + costMin(next.of);
-    readings.push({ checkId: next.id, value: truth + draw() * Math.hypot(abs, rel * truth) });
+    // A look shows what is so.
+    const err = checkKind(next.of).quantity === 'look' ? 0 : draw() * Math.hypot(abs, rel * truth);
+    readings.push({ checkId: next.id, value: truth + err });
     for (const { cause, probability } of finding.believe(readings))
       said.push({ probability, isTrue: cause.id === truly });
   }
   const [top] = finding.believe(readings);
-  const told = toldBy(complaint, plan, sound, section, hidden ? [hidden.stageId] : []);
+  const told = toldBy(complaint, plan, sound, section, hidden ? [{ ...hidden, size }] : []);
   return {
     ...{ checks: readings.length, minutes, sure: top?.probability ?? 0, right: top?.cause.id === truly, said },
-    weight: (hidden?.fault.perYear ?? 0) * told,
+    told,
+    weight: 1,
   };
 }
 
@@ -105,15 +133,20 @@ export function trueOf(cases: readonly Looked[], from: number, to: number): { sa
 
 /** Which checks the trade handbook has first for a complaint; then along the line. */
 const HANDBOOK: Readonly<Record<string, readonly CheckName[]>> = {
-  D01: ['held', 'temperature', 'dew-point'],
+  D01: ['held', 'temperature', 'dew-point', 'bypass', 'below'],
+  D03: ['colder-than-dew-point', 'held', 'in-the-morning'],
   D04: ['dew-point', 'cooling-air', 'held'],
+  D05: ['held', 'dew-point', 'bypass'],
   D06: ['held', 'catch'],
+  D07: ['hiss', 'runs-without-air'],
   D13: ['drop', 'pressure'],
-  D14: ['delivery', 'drop'],
-  D18: ['cooling-air', 'temperature'],
+  D14: ['delivery', 'leak-down', 'hiss', 'intake-loss', 'drop'],
+  D15: ['delivery', 'leak-down', 'hiss', 'intake-loss', 'drop'],
+  D17: ['hiss'],
+  D18: ['cooling-air', 'fan', 'temperature'],
   D19: ['dew-point', 'cooling-air', 'held'],
-  D22: ['dew-point', 'held'],
-  D25: ['dew-point', 'held'],
+  D22: ['dew-point', 'back-pressure', 'purge', 'one-tower', 'brown', 'held'],
+  D25: ['colour', 'dew-point', 'held'],
 };
 export const BY_THE_HANDBOOK: OrderOf = (finding, symptom) => {
   const rank = ({ of }: { of: CheckName }): number => {
@@ -147,15 +180,23 @@ const COMPLAINTS: readonly (readonly [Plan, Complaint])[] = [
 export const lookForAnyCause = (): Looked[] =>
   COMPLAINTS.flatMap(([plan, complaint]) => {
     const faults = faultsOf(plan);
-    const looked = SEEDS.flatMap((seed) =>
-      faults.flatMap((hidden) => lookFor(plan, hidden, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []),
-    );
+    const sound = walk(plan);
+    const seen = (hidden: Hidden, weight: number): Looked[] => {
+      const placed = hidden && { ...hidden, size: Math.max(...hidden.fault.sizes) };
+      const faulty = placed ? walk(withFault(plan, { ...placed, faultId: placed.fault.id })) : sound;
+      const isLikely = !placed || toldBy(complaint, plan, sound, faulty, [placed]) > 0.5;
+      const times = isLikely ? SEEDS_OF_LIKELY : SEEDS.slice(0, 1);
+      return times.flatMap((seed) => {
+        const looked = lookFor(plan, hidden, seed, () => BY_WHAT_IT_TELLS, complaint);
+        return looked ? [{ ...looked, weight: (weight * looked.told) / times.length }] : [];
+      });
+    };
     const perYear = faults.reduce((sum, { fault }) => sum + fault.perYear, 0);
-    const told = toldBy(complaint, plan, walk(plan), walk(plan), []);
-    const none = SEEDS.flatMap((seed) => lookFor(plan, undefined, seed, () => BY_WHAT_IT_TELLS, complaint) ?? []);
-    const weight = ((NOT_THE_AIR * perYear) / (1 - NOT_THE_AIR)) * told;
+    const all = [
+      ...faults.flatMap((hidden) => seen(hidden, hidden.fault.perYear)),
+      ...seen(undefined, (NOT_THE_AIR * perYear) / (1 - NOT_THE_AIR)),
+    ];
     // Each complaint counts alike, however rare its faults are.
-    const all = [...looked, ...none.map((l) => ({ ...l, weight }))];
     const sum = all.reduce((s, l) => s + l.weight, 0);
     return all.map((l) => ({ ...l, weight: l.weight / sum }));
   });

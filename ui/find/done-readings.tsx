@@ -3,7 +3,7 @@ import type { Reading } from '@/core/diagnosis/finding/cause';
 import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { useUnits } from '@/ui/units/units';
+import { useSayCheck } from '@/ui/units/say-check';
 import { sayTime } from '@/ui/units/when';
 
 /** What was read so far, in order; a slip is taken back. */
@@ -17,7 +17,7 @@ export function DoneReadings({
   onRemove: (checkId: string) => void;
 }) {
   const { plan } = usePlan();
-  const { say } = useUnits();
+  const say = useSayCheck();
   if (readings.length === 0) return null;
   return (
     <section aria-label="Read so far">
@@ -34,7 +34,7 @@ export function DoneReadings({
                 {name}: {kind.label.toLowerCase()}
                 {at && <span className="block text-[0.82rem] text-quiet">from the log, {sayTime(at)}</span>}
               </span>
-              <strong>{say(value, kind.quantity)}</strong>
+              <strong>{say(value, check.of)}</strong>
               <button
                 type="button"
                 className="button px-2"

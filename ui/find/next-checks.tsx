@@ -9,10 +9,13 @@ import { unitOf } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { useSayCheck } from '@/ui/units/say-check';
 import { useUnits } from '@/ui/units/units';
 
 const SHOWN = 3;
-const CAUSES = 4;
+/** So many readings are said with what they would mean, and a cause rarer than this is not named. */
+const MEANINGS = 4;
+const RARE = 0.005;
 
 /** The checks that tell most for the time that they take: how, what each reading would mean, and what was read. */
 export function NextChecks({
@@ -53,15 +56,18 @@ function CheckCard({
   onCannot: (checkId: string) => void;
 }) {
   const { plan, section } = usePlan();
-  const { say, choice, atmosphericPa } = useUnits();
+  const { choice, atmosphericPa } = useUnits();
+  const say = useSayCheck();
   const kind = checkKind(check.of);
   const stage = stageById(plan, check.stageId);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   /** A reading that cannot be true, and was questioned: it is taken the second time. */
   const [doubted, setDoubted] = useState<number>();
+  const { quantity } = kind;
   const take = (): void => {
-    const parsed = parseQuantity(text, kind.quantity, { choice, atmosphericPa });
+    if (quantity === 'look') return;
+    const parsed = parseQuantity(text, quantity, { choice, atmosphericPa });
     if (!parsed.ok) {
       setProblem(parsed.message);
       return;
@@ -72,12 +78,15 @@ function CheckCard({
     else onRead({ checkId: check.id, value: parsed.value });
   };
   const id = `read-${check.id.replaceAll(/[^\w-]/g, '-')}`;
-  const meaning = believed.slice(0, CAUSES).flatMap(({ cause }) => {
-    const reads = finding.expected(cause.id, check.id);
-    const [low, high] = [Math.min(...reads), Math.max(...reads)];
-    const [from, to] = [say(low, kind.quantity), say(high, kind.quantity)];
-    return reads.length > 0 ? [{ cause, text: from === to ? from : `${from} to ${to}` }] : [];
-  });
+  // Causes that would read the same stand in one row, the likeliest first.
+  const meaning = new Map<string, Believed[]>();
+  for (const b of believed.filter((x) => x.probability >= RARE)) {
+    const reads = finding.expected(b.cause.id, check.id);
+    if (reads.length === 0) continue;
+    const [from, to] = [say(Math.min(...reads), check.of), say(Math.max(...reads), check.of)];
+    const text = from === to ? from : `${from} to ${to}`;
+    meaning.set(text, [...(meaning.get(text) ?? []), b]);
+  }
   return (
     <section
       aria-label={`${kind.label}: ${stage?.name}`}
@@ -92,35 +101,53 @@ function CheckCard({
       </h3>
       <p className="text-[0.9rem] text-quiet">{kind.how}</p>
       <dl className="text-[0.9rem]">
-        {meaning.map(({ cause, text }) => (
-          <div key={cause.id} className="flex justify-between gap-3 border-t border-hairline py-1">
-            <dt className="min-w-0 break-words">{cause.says}</dt>
+        {[...meaning].slice(0, MEANINGS).map(([text, [first, ...others]]) => (
+          <div key={text} className="flex justify-between gap-3 border-t border-hairline py-1">
+            <dt className="min-w-0 break-words">
+              {first?.cause.says}
+              {others.length > 0 && <span className="text-quiet"> and {others.length} more</span>}
+            </dt>
             <dd className="shrink-0 font-medium">{text}</dd>
           </div>
         ))}
       </dl>
       {kind.cautions.length > 0 && <Cautions ids={kind.cautions} />}
-      <div className="grid items-start gap-2 sm:flex sm:[&>button]:mt-6.5">
-        <div className="w-56 max-w-full">
-          <Field
-            id={id}
-            label={`It reads, in ${unitOf(kind.quantity, choice[kind.quantity]).symbol} or any unit`}
-            error={problem}
-          >
-            <input
-              {...tied(id, problem)}
-              className="control min-h-12"
-              value={text}
-              onChange={(e) => {
-                setText(e.target.value);
-                setProblem(undefined);
-              }}
-            />
-          </Field>
-        </div>
-        <button type="button" className="button button-strong min-h-12" onClick={take}>
-          Take this reading
-        </button>
+      <div className={`grid items-start gap-2 sm:flex ${quantity === 'look' ? '' : 'sm:[&>button]:mt-6.5'}`}>
+        {quantity === 'look' ? (
+          ([1, 0] as const).map((value) => (
+            <button
+              key={value}
+              type="button"
+              className="button button-strong min-h-12"
+              onClick={() => onRead({ checkId: check.id, value })}
+            >
+              {value === 1 ? 'Yes' : 'No'}
+            </button>
+          ))
+        ) : (
+          <>
+            <div className="w-56 max-w-full">
+              <Field
+                id={id}
+                label={`It reads, in ${unitOf(quantity, choice[quantity]).symbol} or any unit`}
+                error={problem}
+              >
+                <input
+                  {...tied(id, problem)}
+                  className="control min-h-12"
+                  value={text}
+                  onChange={(e) => {
+                    setText(e.target.value);
+                    setProblem(undefined);
+                  }}
+                />
+              </Field>
+            </div>
+            <button type="button" className="button button-strong min-h-12" onClick={take}>
+              Take this reading
+            </button>
+          </>
+        )}
         <button type="button" className="button min-h-12" onClick={() => onCannot(check.id)}>
           Cannot be done
         </button>

@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Finding } from '@/core/diagnosis/finding/belief';
 import { isFound, type Reading } from '@/core/diagnosis/finding/cause';
-import { type Check, checkKind, type Tool } from '@/core/diagnosis/finding/checks';
+import type { Tool } from '@/core/diagnosis/finding/check-kind';
+import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { readingsOfLog } from '@/core/diagnosis/finding/from-log';
 import { type Reason, reasonsOf } from '@/core/diagnosis/finding/reasons';
 import type { Complaint } from '@/core/diagnosis/finding/shows';
@@ -11,7 +12,7 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import { stageById } from '@/core/plan/runs';
 import { useDue } from '@/ui/due/use-due';
 import { usePlan } from '@/ui/plan/plan-provider';
-import { useUnits } from '@/ui/units/units';
+import { useSayCheck } from '@/ui/units/say-check';
 import { Beliefs } from './beliefs';
 import { DoneReadings } from './done-readings';
 import { Found } from './found';
@@ -59,7 +60,7 @@ export function Search({
   entry: LoggedEntry | undefined;
 }) {
   const { plan } = usePlan();
-  const { say } = useUnits();
+  const say = useSayCheck();
   const single = useMemo(() => new Finding(plan, complaint, reasons), [plan, complaint, reasons]);
   const [readings, setReadings] = useState<readonly Reading[]>(
     () =>
@@ -71,7 +72,8 @@ export function Search({
   const finding = useMemo(() => single.explaining(readings), [single, readings]);
   const believed = useMemo(() => finding.believe(readings), [finding, readings]);
   const next = useMemo(() => {
-    const noTool = finding.checks.filter((c) => without.includes(checkKind(c.of).tool)).map((c) => c.id);
+    const lacks = (tool: Tool | undefined): boolean => tool !== undefined && without.includes(tool);
+    const noTool = finding.checks.filter((c) => lacks(checkKind(c.of).tool)).map((c) => c.id);
     return finding.nextChecks(readings, [...cannot, ...noTool]);
   }, [finding, readings, cannot, without]);
   const found = isFound(believed);
@@ -84,7 +86,7 @@ export function Search({
     if (!top) return;
     const read = readings.flatMap((r) => {
       const check = finding.checks.find((c) => c.id === r.checkId);
-      return check ? [`${nameOf(check)} ${say(r.value, checkKind(check.of).quantity)}`] : [];
+      return check ? [`${nameOf(check)} ${say(r.value, check.of)}`] : [];
     });
     const cause = `${top.cause.says} (${Math.round(top.probability * 100)} %)`;
     await record.keep(who, top.cause.stageId ?? '', `${cause}. Read: ${read.join('; ') || 'nothing'}.`, {

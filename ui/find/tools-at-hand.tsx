@@ -1,4 +1,4 @@
-import { TOOLS, type Tool } from '@/core/diagnosis/finding/checks';
+import { TOOLS, type Tool } from '@/core/diagnosis/finding/check-kind';
 
 /** What is at hand: checks that need something else are passed over. */
 export function ToolsAtHand({

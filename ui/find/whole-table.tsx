@@ -1,20 +1,20 @@
 import type { Finding } from '@/core/diagnosis/finding/belief';
 import type { Believed } from '@/core/diagnosis/finding/cause';
-import { checkKind } from '@/core/diagnosis/finding/checks';
+import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Scrolls } from '@/ui/primitives/scrolls';
-import { useUnits } from '@/ui/units/units';
+import { useSayCheck } from '@/ui/units/say-check';
 import { percent } from './beliefs';
 
 /** What every check would read under every cause. */
 export function WholeTable({ finding, believed }: { finding: Finding; believed: readonly Believed[] }) {
   const { plan } = usePlan();
-  const { say } = useUnits();
-  const reads = (causeId: string, checkId: string, quantity: Parameters<typeof say>[1]): string => {
-    const all = finding.expected(causeId, checkId);
+  const say = useSayCheck();
+  const reads = (causeId: string, { id, of }: Check): string => {
+    const all = finding.expected(causeId, id);
     if (all.length === 0) return '–';
-    const [low, high] = [say(Math.min(...all), quantity), say(Math.max(...all), quantity)];
+    const [low, high] = [say(Math.min(...all), of), say(Math.max(...all), of)];
     return low === high ? low : `${low} to ${high}`;
   };
   return (
@@ -43,7 +43,7 @@ export function WholeTable({ finding, believed }: { finding: Finding; believed: 
                 </th>
                 {finding.checks.map((c) => (
                   <td key={c.id} className="px-2 py-1">
-                    {reads(cause.id, c.id, checkKind(c.of).quantity)}
+                    {reads(cause.id, c)}
                   </td>
                 ))}
               </tr>

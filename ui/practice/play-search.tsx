@@ -10,7 +10,7 @@ import { FaultyLine, REPAIR_MIN } from '@/core/practice/faulty-line';
 import { gradeSearch, PART_PRICE, type Step } from '@/core/practice/grade';
 import { Field, tied } from '@/ui/forms/field';
 import { Cautions } from '@/ui/primitives/cautions';
-import { useUnits } from '@/ui/units/units';
+import { useSayCheck } from '@/ui/units/say-check';
 import { Debrief } from './debrief';
 import { SearchDebrief } from './search-debrief';
 
@@ -25,7 +25,7 @@ export function PlaySearch({
   onDone: (score: number) => void;
 }) {
   const { plan } = of;
-  const { say } = useUnits();
+  const say = useSayCheck();
   const line = useMemo(() => new FaultyLine(of), [of]);
   const causes = useMemo(
     () =>
@@ -144,7 +144,7 @@ export function PlaySearch({
                     <span className="block text-[0.82rem] text-quiet">
                       {ON_THE_WAY_MIN + costMin(c.of)} min
                       {kind.standsMin > 0 && ', the line stands'}
-                      {usual !== undefined && `; usual by the log ${say(usual, kind.quantity)}`}
+                      {usual !== undefined && `; usual by the log ${say(usual, c.of)}`}
                     </span>
                   </span>
                   <button type="button" className="button min-h-11" onClick={() => read(c.id)}>
@@ -172,10 +172,7 @@ export function PlaySearch({
                   </span>
                   {s.does === 'read' && (
                     <strong className="shrink-0">
-                      {say(
-                        s.value,
-                        checkKind(line.finding.checks.find((c) => c.id === s.checkId)?.of ?? 'drop').quantity,
-                      )}
+                      {say(s.value, line.finding.checks.find((c) => c.id === s.checkId)?.of ?? 'drop')}
                     </strong>
                   )}
                 </li>

@@ -46,7 +46,20 @@ export function cannotBe(plan: Plan, section: Section, { of, stageId }: Check, v
       return value < -OFF_PA
         ? 'Pressure does not rise over a filter, a dryer or a hose. Usual causes: the two gauges exchanged, or one off zero.'
         : undefined;
+    case 'leak-down':
+      return value < -OFF_PA
+        ? 'A tank at rest gains no pressure. Usual causes: it warms up, or the compressor ran.'
+        : undefined;
+    case 'intake-loss':
+      return value < 0 ? 'Air does not gain pressure over a filter. Usual causes: a gauge off zero.' : undefined;
     case 'cooling-air':
+    case 'hiss':
+    case 'fan':
+    case 'switches':
+    case 'colour':
+    case 'below':
+    case 'cloth':
+    case 'more-use':
       return undefined;
     case 'held':
     case 'catch':

@@ -1,4 +1,4 @@
-import type { Fault } from '../../fault/faults';
+import type { Fault } from '../../fault/fault';
 import type { SiteTime } from '../../log/site-clock';
 import type { Stage } from '../../plan/plan';
 import type { Reason } from './reasons';

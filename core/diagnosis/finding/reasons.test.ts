@@ -22,6 +22,7 @@ it('a task that is overdue, and one that is not', () => {
   if (!task) throw new Error('no such task');
   expect(faultsOf({ tasks: [{ stage: separator, task, state: 'overdue' }] })).toEqual([
     'drain-shut more',
+    'drain-open more',
     'separator-flooded more',
   ]);
   expect(faultsOf({ tasks: [{ stage: separator, task, state: 'due' }] })).toEqual([]);

@@ -1,4 +1,5 @@
-import { FAULTS, type Fault } from '../../fault/faults';
+import type { Fault } from '../../fault/fault';
+import { FAULTS } from '../../fault/faults';
 import { siteTimeMs } from '../../log/site-clock';
 import type { Drifting } from '../../maintenance/drifting';
 import type { DueTask } from '../../maintenance/due';
@@ -43,9 +44,27 @@ export const HOT_C = 32;
 export const FROST_C = 2;
 
 /** Faults that an opening may have brought: something was put together wrongly, or left shut. */
-const BY_HAND = ['drain-shut', 'element-torn', 'regulator-droops', 'hose-narrow', 'bypass-leaks'];
-const BY_AGE = ['drain-shut', 'compressor-worn', 'regulator-droops', 'dryer-warm', 'gauge-off'];
-const BY_HEAT = ['dryer-warm', 'cooler-fouled', 'hot-air'];
+const BY_HAND = [
+  'drain-shut',
+  'element-torn',
+  'regulator-droops',
+  'hose-narrow',
+  'bypass-leaks',
+  'leaks',
+  'beads-channelled',
+  'timer-rare',
+];
+const BY_AGE = [
+  'drain-shut',
+  'compressor-worn',
+  'regulator-droops',
+  'dryer-warm',
+  'gauge-off',
+  'leaks',
+  'check-valve-leaks',
+  'tower-leaks',
+];
+const BY_HEAT = ['dryer-warm', 'cooler-fouled', 'hot-air', 'fan-dead'];
 
 /**
  * What this line, its log and its weather say for and against each fault.

@@ -3,10 +3,11 @@ import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
 import { allStages, pathTo, standing } from '../../plan/runs';
 import { placeOf } from '../../plan/survey';
+import type { Placed } from './checks';
 
 /**
- * How surely a complaint comes where the line shows it, how often where it does not, and how often from a fault that its air
- * never passes (estimates).
+ * How surely a complaint comes where the line shows it, how often where it does not, and how often from a fault that has
+ * nothing to do with it: its air never passes there (estimates).
  */
 const TOLD = { whereItShows: 0.9, otherwise: 0.1, elsewhere: 0.01 } as const;
 
@@ -40,19 +41,31 @@ const wetter = (kinds: (stage: Stage) => boolean): Shows =>
       (faulty.at(s.id)?.pressureDewPointC ?? 0) - (sound.at(s.id)?.pressureDewPointC ?? 0) > NOTICED_K,
   );
 
-/** Complaints that the walk of a line can show, by their ids in the trade handbook. */
+const delivers: Shows = of(
+  (s) => s.kind === 'compressor',
+  (s, sound, faulty) => (faulty.at(s.id)?.dryAirKgPerS ?? 0) < 0.9 * (sound.at(s.id)?.dryAirKgPerS ?? 0),
+);
+/** A complaint that comes with the faults that bring it, and that no walk shows. */
+const onlyBrought: Shows = () => false;
+
+/** Complaints that the walk of a line can show or that its faults bring, by their ids in the trade handbook. */
 export const SHOWS: Readonly<Record<string, Shows>> = {
   D01: wetAtTool,
+  D03: onlyBrought,
   D04: wetAtTool,
+  D05: of(
+    (s) => is(CHILLED, s.kind),
+    (s, sound, faulty) => (faulty.at(s.id)?.liquidKgPerS ?? 0) > 1e-9 && !((sound.at(s.id)?.liquidKgPerS ?? 0) > 1e-9),
+  ),
   D06: of(
     (s) => s.kind === 'receiver' || is(CATCHERS, s.kind),
     (s, sound, faulty) => (faulty.at(s.id)?.caughtKgPerS ?? 0) < 0.3 * (sound.at(s.id)?.caughtKgPerS ?? 0),
   ),
+  D07: onlyBrought,
   D13: weakAtTool,
-  D14: of(
-    (s) => s.kind === 'compressor',
-    (s, sound, faulty) => (faulty.at(s.id)?.dryAirKgPerS ?? 0) < 0.9 * (sound.at(s.id)?.dryAirKgPerS ?? 0),
-  ),
+  D14: delivers,
+  D15: delivers,
+  D17: onlyBrought,
   D18: of(
     (s) => is(COOLERS, s.kind),
     (s, sound, faulty) => (faulty.at(s.id)?.temperatureC ?? 0) - (sound.at(s.id)?.temperatureC ?? 0) > NOTICED_K,
@@ -113,7 +126,7 @@ export function showsComplaint(
 /**
  * How likely a complaint is on a line with faults in it: 1 where the walk knows nothing of it.
  * @param faulty the walk with the faults
- * @param at the stages of the faults
+ * @param faults those that are in it
  * @example toldBy({ symptom: 'D11' }, plan, section, section, []) // 1
  */
 export function toldBy(
@@ -121,11 +134,38 @@ export function toldBy(
   plan: Plan,
   sound: Section,
   faulty: Section,
-  at: readonly string[],
+  faults: readonly Placed[],
 ): number {
   const shows = showsComplaint(complaint, plan, sound, faulty);
   if (shows === undefined) return 1;
-  if (shows) return TOLD.whereItShows;
+  const at = faults.map((f) => f.stageId);
+  // Its own display is good: what it lets past shows downstream.
+  const isHidden = faults.some(
+    ({ fault, stageId, size }) =>
+      stageId === complaint.stageId && fault.misreads?.(size).some((m) => m.of === 'dew-point' && m.by < 0),
+  );
+  const isBrought = faults.some(
+    ({ fault, stageId }) =>
+      fault.brings?.includes(complaint.symptom) ||
+      (fault.bringsHere?.includes(complaint.symptom) && (complaint.stageId ?? stageId) === stageId),
+  );
+  if ((shows && !isHidden) || isBrought) return TOLD.whereItShows;
+  if (SHOWS[complaint.symptom] === onlyBrought && at.length > 0) return TOLD.elsewhere;
   const path = complaint.stageId === undefined ? undefined : pathTo(plan, complaint.stageId).map((s) => s.id);
   return path && at.length > 0 && !at.some((id) => path.includes(id)) ? TOLD.elsewhere : TOLD.otherwise;
+}
+
+/**
+ * What is complained of on a line with a fault: what surely comes with it, where the walk shows it; else what the fault brings.
+ * @returns nothing where nobody would notice it
+ * @example complaintOf(plan, section, section, { fault: faultById('leaks'), stageId: 'hose', size: 1 })?.symptom // 'D14'
+ */
+export function complaintOf(plan: Plan, sound: Section, faulty: Section, placed: Placed): Complaint | undefined {
+  const shown = newComplaints(plan, sound, faulty).find(
+    (c) => toldBy(c, plan, sound, faulty, [placed]) === TOLD.whereItShows,
+  );
+  const { brings = [], bringsHere = [] } = placed.fault;
+  const here = bringsHere.map((symptom) => ({ symptom, stageId: placed.stageId }))[0];
+  const brought = brings.find((id) => id in SHOWS);
+  return shown ?? here ?? (brought === undefined ? undefined : { symptom: brought });
 }

@@ -1,0 +1,57 @@
+import { drainOf, type Fault, hasDrain } from './fault';
+
+/** Faults of drain. */
+export const DRAIN_FAULTS: readonly Fault[] = [
+  {
+    id: 'drain-shut',
+    says: 'Its drain stays shut',
+    repair: 'Clear or change the drain',
+    perYear: 0.5,
+    sizes: [1],
+    canHave: hasDrain,
+    changes: () => ({ drain: 'none' }),
+    misreads: () => [{ of: 'opens', by: -1 }],
+    brings: ['D03'],
+    tasks: ['M01', 'M02', 'M03', 'M04'],
+    notNeeded: 'A further separator, filter or dryer drowns as well behind a drain that stays shut.',
+  },
+  {
+    id: 'drain-open',
+    says: 'Its drain stays open and blows air',
+    repair: 'Clean or change the drain',
+    perYear: 0.4,
+    sizes: [1],
+    canHave: hasDrain,
+    changes: () => ({}),
+    misreads: () => [{ of: 'hiss', by: 1 }],
+    brings: ['D14', 'D15'],
+    bringsHere: ['D07'],
+    tasks: ['M03', 'M04'],
+    notNeeded: 'A larger compressor: it would feed the drain.',
+  },
+  {
+    id: 'timer-rare',
+    says: 'Its timer opens the drain too rarely: somebody turned it, or more water comes than it was set for',
+    repair: 'Set its timer by the water that comes',
+    perYear: 0.4,
+    sizes: [1],
+    canHave: (s) => drainOf(s) === 'timer',
+    changes: () => ({ drain: 'none' }), // full for most of the time, it passes on what comes
+    brings: ['D03'],
+    tasks: ['M03'],
+    notNeeded: 'Another drain: this one opens when it is told to.',
+  },
+  {
+    id: 'left-wet',
+    says: 'It is left under pressure overnight with its water in it',
+    repair: 'Drain it in the evening, or let the line down',
+    perYear: 0.3,
+    sizes: [1],
+    canHave: (s) => s.kind === 'receiver',
+    changes: () => ({}),
+    misreads: () => [{ of: 'in-the-morning', by: 1 }],
+    brings: ['D03'],
+    tasks: ['M01', 'M02'],
+    notNeeded: 'A dryer, before the tank is empty in the morning.',
+  },
+];

@@ -1,0 +1,72 @@
+import type { Plan, Stage } from '../plan/plan';
+
+/** What a fault may change in a reading or a look besides what the walk shows. */
+export type Misread =
+  | 'temperature'
+  | 'dew-point'
+  | 'pressure'
+  | 'cooling-air'
+  | 'hiss'
+  | 'fan'
+  | 'switches'
+  | 'colour'
+  | 'below'
+  | 'cloth'
+  | 'more-use'
+  | 'opens'
+  | 'in-the-morning'
+  | 'colder-than-dew-point'
+  | 'runs-without-air'
+  | 'belt'
+  | 'back-pressure'
+  | 'one-tower'
+  | 'brown'
+  | 'creeps'
+  | 'bypass';
+
+/** What can be wrong with a stage, put into the plan as it would show in the line. */
+export interface Fault {
+  readonly id: string;
+  readonly says: string;
+  /** What repairs it. */
+  readonly repair: string;
+  /** How often such a stage has it, times a year. Estimates: order of magnitude of workshop practice, no source. */
+  readonly perYear: number;
+  /** How bad it may be, from slight to full, in the fault’s own measure: a coarse grid to integrate over. */
+  readonly sizes: readonly number[];
+  /** Whether a stage can have it. */
+  readonly canHave: (stage: Stage) => boolean;
+  /** Parameters of the stage with the fault in it. */
+  readonly changes: (stage: Stage, size: number) => Readonly<Record<string, string | number>>;
+  /** What it changes besides the stage: the air around the line. */
+  readonly changesPlan?: (plan: Plan, size: number) => Plan;
+  /** Readings at the stage that are off by so much besides, SI: of a gauge, a meter, or air that nothing else shows. */
+  readonly misreads?: (size: number) => readonly { readonly of: Misread; readonly by: number }[];
+  /** Complaints that it brings besides those that a walk shows, by their ids. */
+  readonly brings?: readonly string[];
+  /** … and only at its own stage. */
+  readonly bringsHere?: readonly string[];
+  /** Tasks that keep it away: it is likelier where one of them is overdue. */
+  readonly tasks: readonly string[];
+  /** What is often bought for it, and does not help. */
+  readonly notNeeded: string;
+}
+
+type Numbers = Readonly<Record<string, number>>;
+export const numbersOf = (stage: Stage): Numbers => stage.parameters as unknown as Numbers;
+export const has = (stage: Stage, ...fields: string[]): boolean => fields.every((f) => f in stage.parameters);
+export const drainOf = ({ parameters }: Stage): string | undefined => (parameters as { drain?: string }).drain;
+export const hasDrain = (stage: Stage): boolean => !['none', undefined].includes(drainOf(stage));
+export const catches = (stage: Stage): string | undefined =>
+  ['settlingEfficiency', 'efficiency', 'separatorEfficiency', 'catchEfficiency'].find((f) => f in stage.parameters);
+export const lessBy = (stage: Stage, field: string, share: number): Record<string, number> => ({
+  [field]: (numbersOf(stage)[field] as number) * (1 - share),
+});
+/** Whether a compressor is driven by a belt: pistons are, mostly (common practice, no source). */
+export const hasBelt = (stage: Stage): boolean =>
+  stage.kind === 'compressor' && String((stage.parameters as { type?: string }).type).startsWith('piston');
+
+export function usesApproach(stage: Stage): boolean {
+  const { method } = stage.parameters as { method?: string };
+  return method === undefined || method === 'approach';
+}
