@@ -18,11 +18,12 @@ test('a search by the book: suspect, read, repair in safety, prove, and see the 
   const read = page.getByRole('button', { name: /Read.*Receiver: water that stands behind its drain/ });
   await read.click();
   await expect(page.getByRole('status', { name: 'Clock' })).toContainText('12 min');
-  await page.getByRole('button', { name: 'Repair it' }).click();
-  await expect(page.getByText('Say what is repaired.')).toBeVisible();
-  await page.getByLabel(/^Repair, /).selectOption({ label: cause });
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByText('Say what is done.')).toBeVisible();
+  const repair = 'Receiver: Clear or change the drain';
+  await page.getByLabel('What do you do?').selectOption({ label: repair });
   await page.getByLabel(/^Isolated, vented/).check();
-  await page.getByRole('button', { name: 'Repair it' }).click();
+  await page.getByRole('button', { name: 'Do it' }).click();
   await read.click();
   await page.getByRole('button', { name: 'Close the case' }).click();
   const debrief = page.getByRole('region', { name: 'Debrief' });
@@ -34,8 +35,8 @@ test('a search by the book: suspect, read, repair in safety, prove, and see the 
   await settled(page);
   await page.getByLabel(/^Before anything is measured/).selectOption({ label: cause });
   await page.getByRole('button', { name: 'Begin to measure' }).click();
-  await page.getByLabel(/^Repair, /).selectOption({ label: cause });
-  await page.getByRole('button', { name: 'Repair it' }).click();
+  await page.getByLabel('What do you do?').selectOption({ label: repair });
+  await page.getByRole('button', { name: 'Do it' }).click();
   await expect(debrief.getByRole('alert')).toContainText('opened under pressure or power');
 });
 

@@ -18,6 +18,7 @@ export const COOLING_FAULTS: readonly Fault[] = [
     id: 'hot-air',
     says: 'It draws air that is already warm',
     repair: 'Give it air from outside its own warm stream',
+    act: 'move',
     perYear: 0.3,
     sizes: [6, 12], // K of the air that cools it
     canHave: (s) => is(COOLERS, s.kind) && has(s, 'approachK') && usesApproach(s),

@@ -36,6 +36,7 @@ export const DRYING_FAULTS: readonly Fault[] = [
     id: 'purge-low',
     says: 'Its purge is too low',
     repair: 'Set its purge; clean its orifice',
+    act: 'set',
     perYear: 0.15,
     sizes: [0.2, 0.4], // of the purge
     canHave: (s) => s.kind === 'twin-tower' && has(s, 'ratedDewPointC', 'purgeM3PerS'),
@@ -138,6 +139,7 @@ export const DRYING_FAULTS: readonly Fault[] = [
     id: 'sweep-shut',
     says: 'Its sweep air is shut off or blocked',
     repair: 'Open and clean the sweep',
+    act: 'set',
     perYear: 0.15,
     sizes: [0.7, 0.95], // of the sweep
     canHave: (s) => s.kind === 'membrane',

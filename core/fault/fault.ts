@@ -24,12 +24,22 @@ export type Misread =
   | 'creeps'
   | 'bypass';
 
+/** What is done about a fault: minutes, whether something is opened, and what its parts cost (estimates, no source). */
+export const ACTS = {
+  set: { says: 'Set', minutes: 10, opens: false, price: 0 },
+  move: { says: 'Move', minutes: 90, opens: true, price: 40 },
+  repair: { says: 'Repair', minutes: 45, opens: true, price: 120 },
+} as const;
+export type ActName = keyof typeof ACTS;
+
 /** What can be wrong with a stage, put into the plan as it would show in the line. */
 export interface Fault {
   readonly id: string;
   readonly says: string;
   /** What repairs it. */
   readonly repair: string;
+  /** Of which kind that is; a repair where it is not said. */
+  readonly act?: ActName;
   /** How often such a stage has it, times a year. Estimates: order of magnitude of workshop practice, no source. */
   readonly perYear: number;
   /** How bad it may be, from slight to full, in the fault’s own measure: a coarse grid to integrate over. */
@@ -55,14 +65,25 @@ export interface Fault {
 type Numbers = Readonly<Record<string, number>>;
 export const numbersOf = (stage: Stage): Numbers => stage.parameters as unknown as Numbers;
 export const has = (stage: Stage, ...fields: string[]): boolean => fields.every((f) => f in stage.parameters);
+/**
+ * How a stage is drained; nothing where it has no drain.
+ * @example drainOf(plan.stages[0]) === undefined // true
+ */
 export const drainOf = ({ parameters }: Stage): string | undefined => (parameters as { drain?: string }).drain;
+/**
+ * Whether something drains a stage.
+ * @example hasDrain(plan.stages[0]) // false
+ */
 export const hasDrain = (stage: Stage): boolean => !['none', undefined].includes(drainOf(stage));
 export const catches = (stage: Stage): string | undefined =>
   ['settlingEfficiency', 'efficiency', 'separatorEfficiency', 'catchEfficiency'].find((f) => f in stage.parameters);
 export const lessBy = (stage: Stage, field: string, share: number): Record<string, number> => ({
   [field]: (numbersOf(stage)[field] as number) * (1 - share),
 });
-/** Whether a compressor is driven by a belt: pistons are, mostly (common practice, no source). */
+/**
+ * Whether a compressor is driven by a belt: pistons are, mostly (common practice, no source).
+ * @example hasBelt(plan.stages[0]) // false
+ */
 export const hasBelt = (stage: Stage): boolean =>
   stage.kind === 'compressor' && String((stage.parameters as { type?: string }).type).startsWith('piston');
 

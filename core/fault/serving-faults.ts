@@ -7,6 +7,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     id: 'regulator-droops',
     says: 'It droops, or somebody turned it down',
     repair: 'Set it; clean or change its seat',
+    act: 'set',
     perYear: 0.3,
     sizes: [5e4, 1.2e5], // Pa
     canHave: (s) => s.kind === 'regulator',
@@ -18,6 +19,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     id: 'hose-narrow',
     says: 'It is kinked, or its coupler is the wrong one',
     repair: 'Lay it straight; one family of couplers',
+    act: 'move',
     perYear: 0.5,
     sizes: [0.25, 0.4], // of the bore
     canHave: (s) => (s.kind === 'hose' || s.kind === 'hose-reel') && has(s, 'boreM'),
@@ -66,6 +68,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     id: 'takes-more',
     says: 'It takes more air than was planned: a new tool, or more at once',
     repair: 'Count the tools that run at once; feed it by a wider pipe and hose',
+    act: 'move',
     perYear: 0.5,
     sizes: [0.4, 1], // of its flow, more
     canHave: (s) => s.kind === 'outlet' && has(s, 'flowM3PerS'),
@@ -79,6 +82,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     id: 'tee-below',
     says: 'It leaves the main at its bottom, where water runs',
     repair: 'Take it off the top of the main',
+    act: 'move',
     perYear: 0.1,
     sizes: [1],
     canHave: (s) => s.kind === 'pipe' && (s.parameters as { use?: string }).use !== 'main',
@@ -104,6 +108,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     id: 'cold-overnight',
     says: 'It gets colder overnight than the dew point of its air',
     repair: 'Dry the air further, or keep it warm; a drop leg and a drain at its lowest point',
+    act: 'move',
     perYear: 0.3,
     sizes: [1],
     canHave: (s) => s.kind === 'pipe' || s.kind === 'hose',

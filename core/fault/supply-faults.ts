@@ -81,6 +81,7 @@ export const SUPPLY_FAULTS: readonly Fault[] = [
     id: 'weather-front',
     says: 'The air is warmer and wetter than it was planned for',
     repair: 'Set drains and dryer for this weather',
+    act: 'set',
     perYear: 0.5,
     sizes: [4, 8], // K of intake air, as humid as before
     canHave: (s) => s.kind === 'intake',

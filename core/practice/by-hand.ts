@@ -47,11 +47,11 @@ export const BY_HAND: readonly ByHand[] = [
     says: '“The tank shows what it always showed. Here at the bench the tool has no strength.”',
   },
   {
-    ...{ id: 'winter-bucket', kind: 'estimate', seed: 3, level: 1, title: 'Hardly anything, in winter' },
+    ...{ id: 'winter-bucket', kind: 'estimate', seed: 16, level: 1, title: 'Hardly anything, in winter' },
     says: '“Is a spoonful a day right, or is the drain blocked?”',
   },
   {
-    ...{ id: 'spring-timer', kind: 'setting', seed: 2, level: 1, title: 'A setting for spring' },
+    ...{ id: 'spring-timer', kind: 'setting', seed: 13, level: 1, title: 'A setting for spring' },
     says: '“It must not blow air all day. We look at it again before the summer.”',
   },
   {

@@ -32,11 +32,18 @@ export interface Because {
 
 /** What is asked, and how an answer is given. */
 export type Asked =
-  | { readonly form: 'number'; readonly quantity: QuantityName; readonly truth: number; readonly never?: 'more' }
+  | {
+      readonly form: 'number';
+      readonly quantity: QuantityName;
+      readonly truth: number;
+      readonly never?: 'more' | 'less';
+    }
   | { readonly form: 'choice'; readonly options: readonly string[]; readonly right: number }
   | {
       readonly form: 'order';
-      readonly cards: readonly { readonly id: string; readonly name: string }[];
+      readonly cards: readonly OrderCard[];
+      /** What may be spent: some cards are left out. Nothing where all are there already. */
+      readonly budget?: number;
       readonly best: readonly string[];
     }
   | {
@@ -50,6 +57,13 @@ export type Asked =
       readonly complaint: Complaint;
       readonly hidden: { readonly fault: Fault; readonly stageId: string; readonly size: number };
     };
+
+/** A stage that is put in its place, or left out. */
+export interface OrderCard {
+  readonly id: string;
+  readonly name: string;
+  readonly price?: number;
+}
 
 /** A task that may be planned: what it takes in a week, and what it keeps away. */
 export interface PickOption {

@@ -1,7 +1,9 @@
 import { Finding, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
 import { isFound, type Reading } from '../diagnosis/finding/cause';
 import { type Check, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
+import { ACTS, type ActName } from '../fault/fault';
 import { withFault } from '../fault/faults';
+import type { Section } from '../line/section';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { hoursPerWeek } from '../plan/working-time';
@@ -9,13 +11,14 @@ import { HOUR_S } from '../quantity/constants';
 import { normalDraws } from '../quantity/normal-draws';
 import type { Asked, PracticeCase } from './case';
 
-/** A repair takes so long, right or wrong (estimate). */
-export const REPAIR_MIN = 45;
+/** So many readings of each kind the log has of the weeks before. */
+const LOGGED = 3;
 
 /** The line of a case with its fault, as its instruments show it. */
 export class FaultyLine {
   readonly finding: Finding;
   private readonly faulty: Plan;
+  private readonly walked: { readonly sound: Section; readonly faulty: Section };
 
   /** @throws RangeError for a case that hides no fault */
   constructor(private readonly of: Pick<PracticeCase, 'asked' | 'plan' | 'seed'>) {
@@ -24,11 +27,20 @@ export class FaultyLine {
     this.hidden = asked.hidden;
     this.finding = new Finding(plan, asked.complaint);
     this.faulty = withFault(plan, { faultId: asked.hidden.fault.id, ...asked.hidden });
+    this.walked = { sound: walk(plan), faulty: walk(this.faulty) };
   }
   readonly hidden: Extract<Asked, { form: 'find' }>['hidden'];
 
   get causeId(): string {
     return `${this.hidden.fault.id} ${this.hidden.stageId}`;
+  }
+
+  /** What is done about a cause, and whether that is what the hidden fault needs: causes of one stage may have one repair. */
+  actOn(causeId: string): { readonly act: (typeof ACTS)[ActName]; readonly isRight: boolean } {
+    const causes = this.finding.believe([]).map((b) => b.cause);
+    const [done, needed] = [causeId, this.causeId].map((id) => causes.find((c) => c.id === id));
+    const isRight = done?.stageId === needed?.stageId && done?.repair === needed?.repair;
+    return { act: ACTS[done?.fault?.act ?? 'repair'], isRight };
   }
 
   /**
@@ -37,14 +49,30 @@ export class FaultyLine {
    * @returns SI; nothing where it cannot be read
    */
   reads(check: Check, repaired: boolean): number | undefined {
-    const plan = repaired ? this.of.plan : this.faulty;
-    const truth = readUnder(plan, walk(plan), repaired ? [] : [this.hidden], check);
+    const truth = repaired
+      ? readUnder(this.of.plan, this.walked.sound, [], check)
+      : readUnder(this.faulty, this.walked.faulty, [this.hidden], check);
     if (truth === undefined) return undefined;
-    const index = this.finding.checks.findIndex((c) => c.id === check.id);
-    const draw = normalDraws(this.of.seed * 7919 + index * 104_729);
-    for (let i = 0; i < 50; i++) draw(); // the first numbers of near seeds are near each other
+    return this.scattered(check, truth, 0);
+  }
+
+  /**
+   * What the log has of the weeks before the fault, oldest first; of looks nothing.
+   * @returns SI
+   */
+  before(check: Check): readonly number[] {
+    const truth = readUnder(this.of.plan, this.walked.sound, [], check);
+    if (truth === undefined || checkKind(check.of).quantity === 'look') return [];
+    return Array.from({ length: LOGGED }, (_, i) => this.scattered(check, truth, i + 1));
+  }
+
+  /** A reading with the error of its instrument: another one each time that it was taken. */
+  private scattered(check: Check, truth: number, time: number): number {
     const { abs, rel, quantity } = checkKind(check.of);
     if (quantity === 'look') return truth;
+    const index = this.finding.checks.findIndex((c) => c.id === check.id);
+    const draw = normalDraws(this.of.seed * 7919 + index * 104_729);
+    for (let i = 0; i < 50 + time; i++) draw(); // the first numbers of near seeds are near each other
     const read = truth + draw() * Math.hypot(abs, rel * truth) * 0.6; // without the error of the model
     return ['catch', 'held', 'delivery'].includes(check.of) ? Math.max(0, read) : read;
   }
@@ -61,7 +89,7 @@ export class FaultyLine {
     const checkIds = readings.map((r) => r.checkId);
     const believed = this.finding.believe(readings);
     const finds = isFound(believed) && believed[0]?.cause.id === this.causeId;
-    return { checkIds, minutes: this.minutesOf(checkIds) + REPAIR_MIN, finds };
+    return { checkIds, minutes: this.minutesOf(checkIds) + this.actOn(this.causeId).act.minutes, finds };
   }
 
   /** Minutes of readings, with the way to each. */
@@ -76,7 +104,7 @@ export class FaultyLine {
   waterAWeekKg(repaired: boolean): number {
     const plan = repaired ? this.of.plan : this.faulty;
     const { working } = plan.survey;
-    const section = walk(plan);
+    const section = this.walked[repaired ? 'sound' : 'faulty'];
     const kgPerS = plan.stages.reduce(
       (sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0),
       0,

@@ -1,23 +1,24 @@
 import type { Plan } from '../plan/plan';
 import { badness, inOrder } from './ask-order';
 import type { Asked, PracticeCase } from './case';
-import { type FaultyLine, REPAIR_MIN } from './faulty-line';
+import type { FaultyLine } from './faulty-line';
 
 /** Within this factor an estimate is as good as a measurement; from the second on it is worth nothing (estimates). */
 export const GOOD_FACTOR = 1.15;
 export const POOR_FACTOR = 3;
-/** A setting that must not be more than the truth may be over it by so much. */
+/** A setting that must not be more, or less, than the truth may be off it by so much. */
 export const NEVER_OVER = 1.1;
 
 /**
  * What an estimate is worth, by the logarithm of its ratio to the truth.
- * @param never `more` where a larger one does harm
+ * @param never `more` where a larger one does harm, `less` where a smaller one does
  * @returns 0…1
  * @example gradeNumber(2, 1) // 0.423
  */
-export function gradeNumber(guess: number, truth: number, never?: 'more'): number {
+export function gradeNumber(guess: number, truth: number, never?: 'more' | 'less'): number {
   if (!(guess > 0) || !(truth > 0)) return 0;
   if (never === 'more' && guess > truth * NEVER_OVER) return 0;
+  if (never === 'less' && guess < truth / NEVER_OVER) return 0;
   const off = Math.abs(Math.log(guess / truth));
   const [good, poor] = [Math.log(GOOD_FACTOR), Math.log(POOR_FACTOR)];
   return Math.min(1, Math.max(0, (poor - off) / (poor - good)));
@@ -38,7 +39,7 @@ export type Answer =
 export function gradeAnswer({ asked, plan }: Pick<PracticeCase, 'asked' | 'plan'>, answer: Answer): number {
   if (asked.form === 'number' && answer.form === 'number') return gradeNumber(answer.value, asked.truth, asked.never);
   if (asked.form === 'choice' && answer.form === 'choice') return answer.index === asked.right ? 1 : 0;
-  if (asked.form === 'order' && answer.form === 'order') return gradeOrder(plan, asked.best, answer.ids);
+  if (asked.form === 'order' && answer.form === 'order') return gradeOrder(plan, asked, answer.ids);
   if (asked.form === 'pick' && answer.form === 'pick') return gradePick(asked, answer.ids);
   throw new RangeError(`no ${answer.form} was asked for`);
 }
@@ -46,9 +47,13 @@ export function gradeAnswer({ asked, plan }: Pick<PracticeCase, 'asked' | 'plan'
 /** So much worse than the best, by what the advice objects to, an order is worth nothing (estimate). */
 const POOR_ORDER = 20;
 
-function gradeOrder(plan: Plan, best: readonly string[], ids: readonly string[]): number {
-  const worse = badness(inOrder(plan, ids)) - badness(inOrder(plan, best));
-  return ids.length === best.length ? Math.min(1, Math.max(0, 1 - worse / POOR_ORDER)) : 0;
+function gradeOrder(plan: Plan, asked: Extract<Asked, { form: 'order' }>, ids: readonly string[]): number {
+  const all = asked.cards.map((c) => c.id);
+  const spent = asked.cards.reduce((sum, c) => sum + (ids.includes(c.id) ? (c.price ?? 0) : 0), 0);
+  const isLeftOut = asked.cards.some((c) => c.price === undefined && !ids.includes(c.id));
+  if (isLeftOut || spent > (asked.budget ?? 0)) return 0;
+  const worse = badness(inOrder(plan, ids, all)) - badness(inOrder(plan, asked.best, all));
+  return Math.min(1, Math.max(0, 1 - worse / POOR_ORDER));
 }
 
 function gradePick(asked: Extract<Asked, { form: 'pick' }>, ids: readonly string[]): number {
@@ -65,7 +70,7 @@ export type Step =
   | { readonly does: 'repair'; readonly causeId: string; readonly safe: boolean }
   | { readonly does: 'buy'; readonly what: string };
 
-/** A part costs so much (estimate). */
+/** What is bought costs so much (estimate). */
 export const PART_PRICE = 120;
 /** Weeks that are played after a search. */
 export const WEEKS = 4;
@@ -86,27 +91,46 @@ export interface SearchGrade {
 }
 
 /**
+ * The clock and the purse of a search.
+ * @example clockOf(new FaultyLine(makeCase('find', 1)), []).minutes // 0
+ */
+export function clockOf(
+  line: FaultyLine,
+  steps: readonly Step[],
+): { readonly minutes: number; readonly spent: number } {
+  const acts = steps.flatMap((s) => (s.does === 'repair' ? [line.actOn(s.causeId).act] : []));
+  const bought = steps.filter((s) => s.does === 'buy').length;
+  return {
+    minutes:
+      line.minutesOf(steps.flatMap((s) => (s.does === 'read' ? [s.checkId] : []))) +
+      acts.reduce((sum, a) => sum + a.minutes, 0),
+    spent: PART_PRICE * bought + acts.reduce((sum, a) => sum + a.price, 0),
+  };
+}
+
+/**
  * What a search is worth: the cause, the minutes against the way of the engine, what was bought needlessly, and the proof.
  * Opening something under pressure is worth nothing.
  * @example gradeSearch(new FaultyLine(makeCase('find', 1)), []).score // 0
  */
 export function gradeSearch(line: FaultyLine, steps: readonly Step[]): SearchGrade {
-  const repairs = steps.flatMap((s) => (s.does === 'repair' ? [s] : []));
-  const unsafe = repairs.some((r) => !r.safe);
-  const at = steps.findIndex((s) => s.does === 'repair' && s.causeId === line.causeId);
+  const done = steps.map((s) => (s.does === 'repair' ? { ...line.actOn(s.causeId), safe: s.safe } : undefined));
+  const acts = done.flatMap((d) => d ?? []);
+  const unsafe = acts.some((a) => a.act.opens && !a.safe);
+  const at = done.findIndex((d) => d?.isRight);
   const found = at >= 0 && !unsafe;
   const proven = found && steps.slice(at + 1).some((s) => s.does === 'read');
   const upTo = steps.slice(0, at < 0 ? undefined : at);
   const bought = steps.filter((s) => s.does === 'buy').length;
-  const wrong = repairs.filter((r) => r.causeId !== line.causeId).length;
-  const read = upTo.flatMap((s) => (s.does === 'read' ? [s.checkId] : []));
-  const minutes = line.minutesOf(read) + REPAIR_MIN * repairs.length;
+  const wrong = acts.filter((a) => !a.isRight).length;
+  const acting = steps.filter((s) => s.does === 'repair');
+  const { minutes } = clockOf(line, [...upTo.filter((s) => s.does === 'read'), ...acting]);
   const { minutes: referenceMin } = line.reference();
   const quick = Math.min(1, referenceMin / Math.max(1, minutes));
   const score = found ? 0.5 + 0.25 * quick + 0.1 * Math.max(0, 1 - bought - 0.5 * wrong) + 0.15 * (proven ? 1 : 0) : 0;
   return {
     ...{ score, found, proven, minutes, referenceMin, unsafe },
-    spent: PART_PRICE * (bought + repairs.length),
+    spent: clockOf(line, steps).spent,
     weeksKg: Array.from({ length: WEEKS }, () => line.waterAWeekKg(found)),
   };
 }

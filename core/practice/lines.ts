@@ -23,7 +23,8 @@ const SHAPES = {
 export type Shape = keyof typeof SHAPES;
 
 /**
- * A line to practise on: cooler, separator and receiver, with a dryer where its shape has one, a pipe, and a hose at its end.
+ * A line to practise on: cooler, separator and receiver, with a dryer where its shape has one, a pipe, and at the end of
+ * a small one a hose.
  * @example practiceLine(drawsOf(1), 'shop', 'august').stages[0].kind // 'intake'
  */
 export function practiceLine(draws: Draws, shape: Shape, season: Season): Plan {
@@ -44,6 +45,7 @@ export function practiceLine(draws: Draws, shape: Shape, season: Season): Plan {
     },
     newId,
   );
-  const withHose = insertStage(plan, newStage('hose', newId()), plan.stages.length - 1);
-  return setPlaces(withHose, season);
+  // All that a plant delivers passes no hose.
+  const ends = shape === 'plant' ? plan : insertStage(plan, newStage('hose', newId()), plan.stages.length - 1);
+  return setPlaces(ends, season);
 }

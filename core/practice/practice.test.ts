@@ -2,13 +2,16 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { walk } from '../line/walk';
 import { planSchema } from '../plan/plan';
 import { AS_GOOD, badness, inOrder } from './ask-order';
 import { bestPick } from './best-pick';
 import { BY_HAND, caseByHand } from './by-hand';
 import { CASE_KINDS, type CaseKind, type PracticeCase } from './case';
+import { drawsOf } from './draws';
 import { FaultyLine } from './faulty-line';
 import { GOOD_FACTOR, gradeAnswer, gradeNumber, gradeSearch, NEVER_OVER, POOR_FACTOR, type Step } from './grade';
+import { practiceLine } from './lines';
 import { makeCase } from './make-case';
 import { AGAIN_DAYS, calibrationOf, comesAgain, type Played, RIGHT, skillOf } from './spacing';
 
@@ -42,14 +45,36 @@ describe.each(KINDS)('%s', (kind) => {
   });
 });
 
-it('no other order is better than the one that counts as best', () => {
-  for (const seed of SEEDS.slice(0, 4)) {
-    const { asked, plan } = makeCase('order', seed);
-    if (asked.form !== 'order') throw new Error('no order');
-    const best = badness(inOrder(plan, asked.best));
-    for (const ids of orders(asked.best)) expect(badness(inOrder(plan, ids))).toBeGreaterThanOrEqual(best - AS_GOOD);
-    expect(gradeAnswer({ asked, plan }, { form: 'order', ids: [...asked.best].reverse() })).toBeLessThan(0.7);
+it.each(['shop', 'dry', 'plant'] as const)('a line to practise on, %s, is walked to its tool', (shape) => {
+  for (const seed of SEEDS) {
+    const plan = practiceLine(drawsOf(seed), shape, 'august');
+    expect([seed, walk(plan).problem]).toEqual([seed, undefined]);
   }
+});
+
+it('no other order, and no other choice for the money, is better than what counts as best', () => {
+  for (const level of [0, 2] as const)
+    for (const seed of SEEDS.slice(0, 3)) {
+      const { asked, plan } = makeCase('order', seed, level);
+      if (asked.form !== 'order') throw new Error('no order');
+      const { budget = 0, cards } = asked;
+      const all = cards.map((c) => c.id);
+      const cost = (ids: readonly string[]): number =>
+        cards.reduce((sum, c) => sum + (ids.includes(c.id) ? (c.price ?? 0) : 0), 0);
+      const there = cards.filter((c) => c.price === undefined).map((c) => c.id);
+      const bad = (ids: readonly string[]): number => badness(inOrder(plan, ids, all));
+      const choices =
+        level === 0
+          ? [all]
+          : subsets(all).filter((ids) => cost(ids) <= budget && there.every((id) => ids.includes(id)));
+      const least = Math.min(...choices.flatMap((ids) => orders(ids)).map(bad));
+      expect(bad(asked.best)).toBeLessThanOrEqual(least + AS_GOOD);
+      const grade = (ids: readonly string[]): number => gradeAnswer({ asked, plan }, { form: 'order', ids });
+      if (level === 0) expect(grade([...asked.best].reverse())).toBeLessThan(0.7);
+      // All of it is more than there is; without a budget nothing is left out.
+      else expect([cost(all) > budget, grade(all)]).toEqual([true, 0]);
+      if (level === 0) expect(grade(asked.best.slice(1))).toBe(0);
+    }
 });
 
 it('no other choice of tasks keeps away more in the minutes, and too many are worth nothing', () => {
@@ -76,6 +101,7 @@ it('an estimate is graded by its ratio, alike above and below; a setting is neve
   expect(gradeNumber(POOR_FACTOR * 0.99, 1)).toBeGreaterThan(0);
   expect(gradeNumber(2, 1)).toBeCloseTo(gradeNumber(0.5, 1), 12);
   expect([gradeNumber(NEVER_OVER, 1, 'more'), gradeNumber(NEVER_OVER * 1.001, 1, 'more')]).toEqual([1, 0]);
+  expect([gradeNumber(1 / NEVER_OVER, 1, 'less'), gradeNumber(0.999 / NEVER_OVER, 1, 'less')]).toEqual([1, 0]);
 });
 
 describe('a search', () => {
@@ -104,10 +130,10 @@ describe('a search', () => {
       expect(of({ does: 'buy', what: 'a filter' }, ...reads, repair, proof)).toBeLessThan(best);
       expect(of(...reads, ...reads, repair, proof)).toBeLessThan(best + (reads.length === 0 ? 1 : 0));
       expect(of({ does: 'repair', causeId: 'nothing', safe: true }, ...reads, repair, proof)).toBeLessThan(best);
-      expect(gradeSearch(line, [...reads, { ...repair, safe: false } as Step])).toMatchObject({
-        score: 0,
-        unsafe: true,
-      });
+      // Whoever only sets something opens nothing.
+      const { opens } = line.actOn(line.causeId).act;
+      const { score, unsafe } = gradeSearch(line, [...reads, { ...repair, safe: false } as Step]);
+      expect([unsafe, score === 0]).toEqual([opens, opens]);
       expect(of(...reads)).toBe(0);
     }
   });

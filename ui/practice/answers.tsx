@@ -1,4 +1,3 @@
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import type { PickOption } from '@/core/practice/case';
 import type { Answer } from '@/core/practice/grade';
@@ -7,8 +6,9 @@ import { type QuantityName, unitOf } from '@/core/quantity/units';
 import { Field, tied } from '@/ui/forms/field';
 import { useUnits } from '@/ui/units/units';
 
-type OnAnswer = (answer: Answer) => void;
-const Give = () => (
+export type OnAnswer = (answer: Answer) => void;
+/** The button that gives an answer. */
+export const Give = () => (
   <button type="submit" className="button button-strong min-h-12 justify-self-start">
     That is my answer
   </button>
@@ -67,62 +67,6 @@ export function ChoiceAnswer({ options, onAnswer }: { options: readonly string[]
         </button>
       ))}
     </div>
-  );
-}
-
-/** Stages put in a row, by keys and fingers alike. */
-export function OrderAnswer({
-  cards,
-  onAnswer,
-}: {
-  cards: readonly { readonly id: string; readonly name: string }[];
-  onAnswer: OnAnswer;
-}) {
-  const [row, setRow] = useState(cards);
-  const move = (at: number, by: -1 | 1): void => {
-    const [card] = row.slice(at, at + 1);
-    if (card) setRow(row.toSpliced(at, 1).toSpliced(at + by, 0, card));
-  };
-  return (
-    <form
-      aria-label="Your answer"
-      className="grid max-w-md gap-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        onAnswer({ form: 'order', ids: row.map((c) => c.id) });
-      }}
-    >
-      <ol className="grid gap-1.5">
-        {row.map((card, i) => (
-          <li
-            key={card.id}
-            className="flex items-center gap-2 rounded-md border border-hairline bg-card py-1 pr-1 pl-3"
-          >
-            <span className="w-6 font-semibold">{i + 1}</span>
-            <span className="min-w-0 flex-1">{card.name}</span>
-            <button
-              type="button"
-              className="button min-h-11 min-w-11"
-              disabled={i === 0}
-              aria-label={`${card.name}: earlier`}
-              onClick={() => move(i, -1)}
-            >
-              <ArrowUp size={16} aria-hidden />
-            </button>
-            <button
-              type="button"
-              className="button min-h-11 min-w-11"
-              disabled={i === row.length - 1}
-              aria-label={`${card.name}: later`}
-              onClick={() => move(i, 1)}
-            >
-              <ArrowDown size={16} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ol>
-      <Give />
-    </form>
   );
 }
 

@@ -2,8 +2,9 @@ import { useState } from 'react';
 import type { Asked, PracticeCase } from '@/core/practice/case';
 import { type Answer, gradeAnswer } from '@/core/practice/grade';
 import { useUnits } from '@/ui/units/units';
-import { ChoiceAnswer, NumberAnswer, OrderAnswer, PickAnswer } from './answers';
+import { ChoiceAnswer, NumberAnswer, PickAnswer } from './answers';
 import { Debrief } from './debrief';
+import { OrderAnswer } from './order-answer';
 
 /** A case with one answer: it is given once, and then explained. */
 export function PlayAnswer({
@@ -30,7 +31,7 @@ export function PlayAnswer({
       case 'choice':
         return <ChoiceAnswer options={asked.options} onAnswer={give} />;
       case 'order':
-        return <OrderAnswer cards={asked.cards} onAnswer={give} />;
+        return <OrderAnswer cards={asked.cards} budget={asked.budget} onAnswer={give} />;
       case 'pick':
         return <PickAnswer {...asked} onAnswer={give} />;
     }
@@ -48,7 +49,7 @@ export function PlayAnswer({
       {answer.form === 'number' && asked.form === 'number' && (
         <p>
           You said {say(answer.value, asked.quantity)}; it is <strong>{say(asked.truth, asked.quantity)}</strong>
-          {asked.never === 'more' ? ', and never more.' : '.'}
+          {asked.never ? `, and never ${asked.never}.` : '.'}
         </p>
       )}
       {answer.form === 'choice' && asked.form === 'choice' && (

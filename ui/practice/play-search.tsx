@@ -1,18 +1,17 @@
 import { useMemo, useState } from 'react';
-import { ON_THE_WAY_MIN } from '@/core/diagnosis/finding/belief';
-import { NOTHING } from '@/core/diagnosis/finding/cause';
-import { checkKind, costMin } from '@/core/diagnosis/finding/checks';
+import { checkKind } from '@/core/diagnosis/finding/checks';
 import type { Complaint } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import { stageById } from '@/core/plan/runs';
 import type { PracticeCase } from '@/core/practice/case';
-import { FaultyLine, REPAIR_MIN } from '@/core/practice/faulty-line';
-import { gradeSearch, PART_PRICE, type Step } from '@/core/practice/grade';
+import { FaultyLine } from '@/core/practice/faulty-line';
+import { clockOf, gradeSearch, type Step } from '@/core/practice/grade';
 import { Field, tied } from '@/ui/forms/field';
-import { Cautions } from '@/ui/primitives/cautions';
 import { useSayCheck } from '@/ui/units/say-check';
 import { Debrief } from './debrief';
 import { SearchDebrief } from './search-debrief';
+import { SearchDecide } from './search-decide';
+import { SearchMeasure } from './search-measure';
 
 /** A search on a line with a fault: a suspicion first, then readings that cost minutes, a repair, and its proof. */
 export function PlaySearch({
@@ -38,15 +37,10 @@ export function PlaySearch({
   const [first, setFirst] = useState('');
   const [suspects, setSuspects] = useState<string>();
   const [steps, setSteps] = useState<readonly Step[]>([]);
-  const [repair, setRepair] = useState('');
-  const [isolated, setIsolated] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [over, setOver] = useState(false);
-  const repaired = steps.some((s) => s.does === 'repair' && s.causeId === line.causeId);
-  const reads = steps.flatMap((s) => (s.does === 'read' ? [s] : []));
-  const repairs = steps.filter((s) => s.does === 'repair').length;
-  const bought = steps.filter((s) => s.does === 'buy').length;
-  const minutes = line.minutesOf(reads.map((r) => r.checkId)) + REPAIR_MIN * repairs;
+  const repaired = steps.some((s) => s.does === 'repair' && line.actOn(s.causeId).isRight);
+  const { minutes, spent } = clockOf(line, steps);
   const nameOf = (checkId: string): string => {
     const check = line.finding.checks.find((c) => c.id === checkId);
     return check ? `${stageById(plan, check.stageId)?.name}: ${checkKind(check.of).label.toLowerCase()}` : '';
@@ -60,17 +54,17 @@ export function PlaySearch({
     const value = check && line.reads(check, repaired);
     if (value !== undefined) setSteps([...steps, { does: 'read', checkId, value }]);
   };
-  const repairIt = (): void => {
-    if (repair === '') {
-      setProblem('Say what is repaired.');
-      return;
-    }
-    const all: Step[] = [...steps, { does: 'repair', causeId: repair, safe: isolated }];
+  const act = (step: Step): void => {
+    const all = [...steps, step];
     setSteps(all);
-    setIsolated(false);
-    if (!isolated) end(all);
+    // What is opened under pressure ends the case.
+    if (step.does === 'repair' && !step.safe && line.actOn(step.causeId).act.opens) end(all);
   };
   const at = stageById(plan, complaint.stageId ?? '')?.name;
+  const repairSays = (id: string): string => {
+    const cause = causes.find((c) => c.id === id);
+    return `${stageById(plan, cause?.stageId ?? '')?.name}: ${cause?.repair}`;
+  };
   const causeSays = (id: string): string => causes.find((c) => c.id === id)?.says ?? '';
   if (over)
     return (
@@ -84,28 +78,6 @@ export function PlaySearch({
       {at && <span className="text-quiet"> · {at}</span>}
     </p>
   );
-  const chooser = (label: string, value: string, onChange: (id: string) => void) => (
-    <div className="max-w-xl">
-      <Field id="cause" label={label} error={problem}>
-        <select
-          {...tied('cause', problem)}
-          className="control min-h-12"
-          value={value}
-          onChange={(e) => {
-            onChange(e.target.value);
-            setProblem(undefined);
-          }}
-        >
-          <option value="">choose</option>
-          {causes.map((c) => (
-            <option key={c.id} value={c.id}>
-              {c.says}
-            </option>
-          ))}
-        </select>
-      </Field>
-    </div>
-  );
   if (suspects === undefined)
     return (
       <form
@@ -118,7 +90,26 @@ export function PlaySearch({
         }}
       >
         {complains}
-        {chooser('Before anything is measured: what do you think it is?', first, setFirst)}
+        <div className="max-w-xl">
+          <Field id="cause" label="Before anything is measured: what do you think it is?" error={problem}>
+            <select
+              {...tied('cause', problem)}
+              className="control min-h-12"
+              value={first}
+              onChange={(e) => {
+                setFirst(e.target.value);
+                setProblem(undefined);
+              }}
+            >
+              <option value="">choose</option>
+              {causes.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.says}
+                </option>
+              ))}
+            </select>
+          </Field>
+        </div>
         <button type="submit" className="button button-strong min-h-12 justify-self-start">
           Begin to measure
         </button>
@@ -128,33 +119,10 @@ export function PlaySearch({
     <>
       {complains}
       <p role="status" aria-label="Clock" className="sticky top-0 z-10 bg-paper py-1 font-semibold">
-        {minutes} min · {PART_PRICE * (repairs + bought)} spent on parts
+        {minutes} min · {spent} spent on parts
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">
-        <section aria-label="Measure" className="grid gap-2">
-          <h2>Measure</h2>
-          <ul>
-            {line.finding.checks.map((c) => {
-              const kind = checkKind(c.of);
-              const usual = line.finding.expected(NOTHING.id, c.id)[0];
-              return (
-                <li key={c.id} className="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1">
-                  <span className="min-w-48 flex-1">
-                    {nameOf(c.id)}
-                    <span className="block text-[0.82rem] text-quiet">
-                      {ON_THE_WAY_MIN + costMin(c.of)} min
-                      {kind.standsMin > 0 && ', the line stands'}
-                      {usual !== undefined && `; usual by the log ${say(usual, c.of)}`}
-                    </span>
-                  </span>
-                  <button type="button" className="button min-h-11" onClick={() => read(c.id)}>
-                    Read<span className="sr-only">: {nameOf(c.id)}</span>
-                  </button>
-                </li>
-              );
-            })}
-          </ul>
-        </section>
+        <SearchMeasure {...{ line, nameOf }} onRead={read} />
         <div className="grid gap-4">
           <section aria-label="Read so far" className="grid gap-1">
             <h2>So far</h2>
@@ -168,7 +136,7 @@ export function PlaySearch({
                       ? nameOf(s.checkId)
                       : s.does === 'buy'
                         ? `Bought: ${s.what}`
-                        : `Repaired: ${causeSays(s.causeId)}`}
+                        : `Done: ${repairSays(s.causeId)}`}
                   </span>
                   {s.does === 'read' && (
                     <strong className="shrink-0">
@@ -179,41 +147,7 @@ export function PlaySearch({
               ))}
             </ol>
           </section>
-          <section aria-label="Decide" className="grid gap-3">
-            <h2>Decide</h2>
-            {chooser(`Repair, ${REPAIR_MIN} min`, repair, setRepair)}
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={isolated}
-                onChange={(e) => setIsolated(e.target.checked)}
-              />
-              Isolated, vented, and proven without pressure; power locked out
-            </label>
-            <Cautions ids={['C07']} />
-            <div className="flex flex-wrap gap-2">
-              <button type="button" className="button button-strong min-h-12" onClick={repairIt}>
-                Repair it
-              </button>
-              {['a filter', 'a dryer', 'a larger compressor'].map((what) => (
-                <button
-                  key={what}
-                  type="button"
-                  className="button min-h-12"
-                  onClick={() => setSteps([...steps, { does: 'buy', what }])}
-                >
-                  Buy {what}
-                </button>
-              ))}
-              <button type="button" className="button min-h-12" onClick={() => end(steps)}>
-                Close the case
-              </button>
-            </div>
-            <p className="text-quiet">
-              After a repair, read again what showed the fault: that is the proof. Then close it.
-            </p>
-          </section>
+          <SearchDecide {...{ plan, causes }} onStep={act} onClose={() => end(steps)} />
         </div>
       </div>
     </>
