@@ -67,6 +67,17 @@ test('a case of each other kind is answered and explained; the results are a fil
   await give.click();
   await expect(debrief).toContainText('You said: Aftercooler →');
 
+  // With less money than all of it costs, something is left out.
+  await open('/practice?kind=order&seed=5&level=1');
+  await give.click();
+  await expect(answer.getByRole('status')).toContainText('too much. Leave something out.');
+  await answer.getByRole('button', { name: 'Refrigerated dryer: leave it out' }).click();
+  await expect(answer.getByRole('status')).toHaveText('520 of 2086 spent');
+  for (const name of ['Aftercooler', 'Aftercooler', 'Separator'])
+    await answer.getByRole('button', { name: `${name}: earlier` }).click();
+  await give.click();
+  await expect(debrief).toContainText('✓ Right 100 % of what there was to get');
+
   await open('/practice?case=few-minutes');
   for (const box of await answer.getByRole('checkbox').all()) await box.check();
   await give.click();

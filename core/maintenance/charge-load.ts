@@ -19,7 +19,10 @@ export interface ChargeLoad {
   daily(from: SiteTime, days: number): Float64Array;
 }
 
-/** Relative humidity of the air that comes to a stage, 0…1: what a charge takes up goes by it. */
+/**
+ * Relative humidity of the air that comes to a stage, 0…1: what a charge takes up goes by it.
+ * @example inletHumidity(plan, section, 'receiver') // 1
+ */
 export function inletHumidity(plan: Plan, section: Section, stageId: string): number {
   const before = section.at(pathTo(standing(plan), stageId).at(-2)?.id);
   return before ? Math.min(1, humidityAt(before, before.temperatureC, before.pressurePa)) : 1;

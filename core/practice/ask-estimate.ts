@@ -8,7 +8,7 @@ import { hoursPerWeek } from '../plan/working-time';
 import { HOUR_S, WATER_KG_PER_M3 } from '../quantity/constants';
 import { SEASONS } from './case';
 import { practiceLine, type Shape } from './lines';
-import { type Maker, outletOf, stageOf } from './maker';
+import { type Maker, outletOf, servingOf, stageOf } from './maker';
 
 /** Loaded hours of a working week. */
 const loadedHours = ({ survey: { working } }: Plan): number => hoursPerWeek(working) * working.loadedShare;
@@ -60,9 +60,9 @@ const askBeads: Maker = (draws, season) => {
     plan,
     says: `${plan.survey.shop}. A cartridge of beads was filled this morning. “When do I have to change them?”`,
     asks: 'For how many hours of loaded running do the beads last?',
-    asked: { form: 'number', quantity: 'duration', truth: holdsKg / Math.max(takesKgPerS, 1e-12) },
+    given: [{ says: 'Silica gel in it', si: place.parameters.massKg, quantity: 'mass' }],
+    asked: { form: 'number', quantity: 'time', truth: holdsKg / Math.max(takesKgPerS, 1e-12) },
     because: [
-      { says: 'Beads in it', si: place.parameters.massKg, quantity: 'mass' },
       { says: 'Humidity of the air that comes, in the line', si: humidity, quantity: 'share' },
       { says: 'Water that they can hold of it', si: holdsKg / WATER_KG_PER_M3, quantity: 'drained' },
       { says: 'Water that they take up, loaded', si: takesKgPerS, quantity: 'waterFlow' },
@@ -83,6 +83,7 @@ const askLoss: Maker = (draws, season) => {
     plan,
     says: `${plan.survey.shop}. No regulator is in the line, and the tool takes all that the compressor gives.`,
     asks: 'How much pressure is lost between the tank and the end of the hose, in flow?',
+    given: servingOf(plan),
     asked: { form: 'number', quantity: 'pressureDifference', truth: at(tank.id) - at(tool.id) },
     because: [
       { says: 'In the tank', si: at(tank.id), quantity: 'pressure' },

@@ -101,7 +101,7 @@ export const askOrder: Maker = (draws, season, level) => {
   return {
     title: 'Not enough for all of it',
     plan,
-    says: `${plan.survey.shop}, ${SEASONS[season].says}. ${job.says} There are ${budget} to spend.`,
+    says: `${plan.survey.shop}, ${SEASONS[season].says}. ${job.says} The receiver is there already; there are ${budget} to spend on the rest.`,
     asks: `${asks} Leave out what there is no money for.`,
     asked: { form: 'order', cards: priced, budget, best },
     because: [

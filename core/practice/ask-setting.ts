@@ -5,7 +5,7 @@ import { WATER_KG_PER_M3 } from '../quantity/constants';
 import { purgeShare } from '../sizing/size-towers';
 import { SEASONS } from './case';
 import { practiceLine, type Shape } from './lines';
-import { type Maker, outletOf, stageOf } from './maker';
+import { type Maker, outletOf, servingOf, stageOf } from './maker';
 
 /** So full a sump may be when its drain opens (trade handbook: half). */
 const HALF = 0.5;
@@ -21,6 +21,7 @@ const askTimer: Maker = (draws, season) => {
     plan,
     says: `${plan.survey.shop}. Somebody turned the timer of the separator’s drain, and nobody knows to what.`,
     asks: 'At most how long may it wait between two openings, loaded, so that its sump is never more than half full?',
+    given: [{ says: 'Its sump holds', si: sumpM3, quantity: 'drained' }],
     asked: {
       form: 'number',
       quantity: 'duration',
@@ -28,7 +29,6 @@ const askTimer: Maker = (draws, season) => {
       never: 'more',
     },
     because: [
-      { says: 'Its sump holds', si: sumpM3, quantity: 'drained' },
       { says: 'It catches, loaded', si: kgPerS, quantity: 'waterFlow' },
       { says: 'In August it catches more than in spring: a setting of the spring drowns then.' },
     ],
@@ -46,9 +46,9 @@ const askPurge: Maker = (draws, season) => {
     plan,
     says: `${plan.survey.shop}. A heatless twin tower was serviced. “The valve of the purge was shut when we began. How far do we open it?”`,
     asks: 'At least what share of the air that enters must it blow away, 15 % over the theory?',
+    given: [{ says: 'Its gauge shows', si: linePa, quantity: 'pressure' }],
     asked: { form: 'number', quantity: 'share', truth: purgeShare(linePa, atmosphericPa), never: 'less' },
     because: [
-      { says: 'The line is at', si: linePa, quantity: 'pressure' },
       {
         says: 'By theory, the air of the room over that of the line',
         si: purgeShare(linePa, atmosphericPa, 1),
@@ -71,6 +71,7 @@ const askRegulator: Maker = (draws, season) => {
     plan,
     says: `${plan.survey.shop}. “The tool wants its pressure at the tool, not at the wall.”`,
     asks: 'At least how much more than the tool needs must the regulator show while the tool runs?',
+    given: servingOf(plan),
     asked: { form: 'number', quantity: 'pressureDifference', truth: loss, never: 'less' },
     because: [
       { says: 'The tool needs', si: leastPressurePa, quantity: 'pressure' },

@@ -23,7 +23,7 @@ export const SEASONS = {
 } as const;
 export type Season = keyof typeof SEASONS;
 
-/** A sentence of a debrief, with its figure where it has one. */
+/** A sentence, with its figure where it has one. */
 export interface Because {
   readonly says: string;
   readonly si?: number;
@@ -85,6 +85,8 @@ export interface PracticeCase {
   /** Whoever is met says this. */
   readonly says: string;
   readonly asks: string;
+  /** What the plates and gauges there say. */
+  readonly given?: readonly Because[];
   readonly asked: Asked;
   /** The numbers behind the answer. */
   readonly because: readonly Because[];

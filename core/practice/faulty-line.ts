@@ -10,7 +10,11 @@ import { hoursPerWeek } from '../plan/working-time';
 import { HOUR_S } from '../quantity/constants';
 import { normalDraws } from '../quantity/normal-draws';
 import type { Asked, PracticeCase } from './case';
+import { warmedBy } from './season';
 
+/** Weeks that are played after a search, and how much the air of one differs from that of the season, K (estimate). */
+export const WEEKS = 4;
+const WEEK_K = 3;
 /** So many readings of each kind the log has of the weeks before. */
 const LOGGED = 3;
 
@@ -100,15 +104,23 @@ export class FaultyLine {
     }, 0);
   }
 
-  /** Water that reaches the tools in a week with the fault in it, kg. */
-  waterAWeekKg(repaired: boolean): number {
+  /**
+   * Water that reaches the tools in each week after, kg: each has weather of its own, about the season.
+   * @param repaired whether the fault is out of it
+   */
+  weeksKg(repaired: boolean): readonly number[] {
     const plan = repaired ? this.of.plan : this.faulty;
     const { working } = plan.survey;
-    const section = this.walked[repaired ? 'sound' : 'faulty'];
-    const kgPerS = plan.stages.reduce(
-      (sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0),
-      0,
-    );
-    return kgPerS * HOUR_S * hoursPerWeek(working) * working.loadedShare;
+    const draw = normalDraws(this.of.seed * 7919);
+    for (let i = 0; i < 50; i++) draw(); // as above
+    return Array.from({ length: WEEKS }, () => {
+      const week = warmedBy(plan, WEEK_K * draw());
+      const section = walk(week);
+      const kgPerS = week.stages.reduce(
+        (sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0),
+        0,
+      );
+      return kgPerS * HOUR_S * hoursPerWeek(working) * working.loadedShare;
+    });
   }
 }

@@ -72,8 +72,6 @@ export type Step =
 
 /** What is bought costs so much (estimate). */
 export const PART_PRICE = 120;
-/** Weeks that are played after a search. */
-export const WEEKS = 4;
 
 /** What came of a search. */
 export interface SearchGrade {
@@ -131,6 +129,6 @@ export function gradeSearch(line: FaultyLine, steps: readonly Step[]): SearchGra
   return {
     ...{ score, found, proven, minutes, referenceMin, unsafe },
     spent: clockOf(line, steps).spent,
-    weeksKg: Array.from({ length: WEEKS }, () => line.waterAWeekKg(found)),
+    weeksKg: line.weeksKg(found),
   };
 }

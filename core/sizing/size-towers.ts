@@ -32,6 +32,7 @@ const WORKING_SHARE = 0.015;
  * Air that purges a heatless tower, of what enters: the feed’s own volume at the pressure of the room.
  * @param factor over theory; 1 is theory
  * @source F = m · p_room / p_line, reference group 11
+ * @example purgeShare(8e5, 101325, 1) // 0.1267
  */
 export const purgeShare = (inletPa: number, atmosphericPa: number, factor = PURGE_FACTOR): number =>
   Math.min(1, (factor * atmosphericPa) / inletPa);

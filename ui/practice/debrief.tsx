@@ -1,22 +1,9 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import type { Because, PracticeCase } from '@/core/practice/case';
+import type { PracticeCase } from '@/core/practice/case';
 import { RIGHT } from '@/core/practice/spacing';
 import { Headline } from '@/ui/primitives/figures';
-import { InUnits } from '@/ui/units/in-units';
-import { useUnits } from '@/ui/units/units';
-
-function Reason({ of: { says, si, quantity } }: { of: Because }) {
-  const { say } = useUnits();
-  return (
-    <li className="flex justify-between gap-4 border-b border-hairline py-1">
-      <span className="min-w-0 break-words">
-        <InUnits text={says} />
-      </span>
-      {si !== undefined && quantity && <strong className="shrink-0">{say(si, quantity)}</strong>}
-    </li>
-  );
-}
+import { Sentences } from './sentences';
 
 /** What an answer was worth, the number behind each step, and the way to the same case again. */
 export function Debrief({ of, score, children }: { of: PracticeCase; score: number; children?: ReactNode }) {
@@ -26,11 +13,7 @@ export function Debrief({ of, score, children }: { of: PracticeCase; score: numb
         {score >= RIGHT ? '✓ Right' : score > 0 ? '◆ Not yet' : '✗ Not right'}
       </Headline>
       {children}
-      <ul>
-        {of.because.map((b) => (
-          <Reason key={b.says} of={b} />
-        ))}
-      </ul>
+      <Sentences of={of.because} />
       {score < RIGHT && <p className="text-quiet">It comes again tomorrow, then after three days and after ten.</p>}
       <p className="flex flex-wrap items-center gap-3">
         <Link className="button button-strong" href="/practice">

@@ -3,6 +3,7 @@ import type { Played } from '@/core/practice/spacing';
 import { InUnits } from '@/ui/units/in-units';
 import { PlayAnswer } from './play-answer';
 import { PlaySearch } from './play-search';
+import { Sentences } from './sentences';
 import { TheLine } from './the-line';
 
 /** A case as it is met, and its answer or its search. */
@@ -19,6 +20,7 @@ export function Play({ of, add }: { of: PracticeCase; add: (played: Played) => v
           <InUnits text={of.says} />
         </p>
         <TheLine plan={of.plan} season={SEASONS[of.season].says} stages={of.asked.form !== 'order'} />
+        {of.given && <Sentences of={of.given} />}
         <p className="font-semibold">{of.asks}</p>
       </section>
       {of.asked.form === 'find' ? (

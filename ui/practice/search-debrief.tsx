@@ -1,5 +1,6 @@
 import type { FaultyLine } from '@/core/practice/faulty-line';
 import { gradeSearch, type Step } from '@/core/practice/grade';
+import { WATER_KG_PER_M3 } from '@/core/quantity/constants';
 import { useUnits } from '@/ui/units/units';
 
 /** How a search went: the cause, the clock against the way of the engine, the proof, and the weeks after. */
@@ -19,6 +20,7 @@ export function SearchDebrief({
   const { say } = useUnits();
   const grade = gradeSearch(line, steps);
   const reference = line.reference();
+  const weeks = (kg: readonly number[]): string => kg.map((w) => say(w / WATER_KG_PER_M3, 'drained')).join(', ');
   const rows: readonly (readonly [string, string])[] = [
     [
       'Your first suspicion',
@@ -30,7 +32,8 @@ export function SearchDebrief({
     ['Minutes', `${grade.minutes}; the shortest known way takes ${grade.referenceMin}`],
     ['Spent on parts', `${grade.spent}`],
     ['The shortest known way', reference.checkIds.map(nameOf).join(', then ') || 'no reading'],
-    ['Water at the tools in the weeks after', grade.weeksKg.map((kg) => say(kg / 1000, 'drained')).join(', ')],
+    ['Water at the tools in the weeks after', weeks(grade.weeksKg)],
+    ...(grade.found ? ([['… had it been left', weeks(line.weeksKg(false))]] as const) : []),
   ];
   return (
     <>
