@@ -45,6 +45,18 @@ test('what cannot be done is passed over; what the line cannot calculate has its
   const first = (await cards.first().textContent()) ?? '';
   await page.getByRole('button', { name: 'Cannot be done' }).first().click();
   await expect(cards.first()).not.toHaveText(first);
+  // What is caught is typed as it is met: an amount, and how long it took.
+  await page.goto('/lines/d0000000-0000-4000-8000-000000000001/find?complaint=D06&at=separator');
+  await settled(page);
+  const caught = page.getByRole('region', { name: /^Water that its drain gives in an hour/ }).first();
+  while ((await caught.count()) === 0) await page.getByRole('button', { name: 'Cannot be done' }).first().click();
+  await caught.getByLabel(/^Caught/).fill('250 mL');
+  await caught.getByLabel('In loaded running of').fill('soon');
+  await caught.getByRole('button', { name: 'Take this reading' }).click();
+  await expect(caught.getByRole('alert')).toContainText('“soon” is not a number');
+  await caught.getByLabel('In loaded running of').fill('30 min');
+  await caught.getByRole('button', { name: 'Take this reading' }).click();
+  await expect(page.getByRole('region', { name: 'Read so far' })).toContainText('1.10 lb/h');
   await page.goto('/lines/d0000000-0000-4000-8000-000000000001/find?complaint=D11');
   await settled(page);
   const believed = page.getByRole('region', { name: 'What is believed' }).getByRole('listitem');

@@ -24,6 +24,7 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     canHave: hasDrain,
     changes: () => ({}),
     misreads: () => [{ of: 'hiss', by: 1 }],
+    leakM: () => 0.003, // the usual bore of a drain (common practice, no source)
     brings: ['D14', 'D15'],
     bringsHere: ['D07'],
     tasks: ['M03', 'M04'],

@@ -22,7 +22,9 @@ export type Misread =
   | 'one-tower'
   | 'brown'
   | 'creeps'
-  | 'bypass';
+  | 'bypass'
+  | 'good-gauge'
+  | 'second-meter';
 
 /** What is done about a fault: minutes, whether something is opened, and what its parts cost (estimates, no source). */
 export const ACTS = {
@@ -52,6 +54,8 @@ export interface Fault {
   readonly changesPlan?: (plan: Plan, size: number) => Plan;
   /** Readings at the stage that are off by so much besides, SI: of a gauge, a meter, or air that nothing else shows. */
   readonly misreads?: (size: number) => readonly { readonly of: Misread; readonly by: number }[];
+  /** Bore of the hole through which it loses air at rest, m. */
+  readonly leakM?: (size: number) => number;
   /** Complaints that it brings besides those that a walk shows, by their ids. */
   readonly brings?: readonly string[];
   /** … and only at its own stage. */

@@ -35,7 +35,11 @@ export const SERVING_FAULTS: readonly Fault[] = [
     sizes: [5e4], // Pa
     canHave: (s) => s.kind === 'regulator' || s.kind === 'receiver' || s.kind === 'outlet',
     changes: () => ({}),
-    misreads: (pa) => [{ of: 'pressure', by: -pa }],
+    misreads: (pa) => [
+      { of: 'pressure', by: -pa },
+      { of: 'good-gauge', by: -1 },
+    ],
+    brings: ['D13'],
     tasks: ['M37'],
     notNeeded: 'Anything but a gauge: the pressure is there.',
   },
@@ -47,7 +51,11 @@ export const SERVING_FAULTS: readonly Fault[] = [
     sizes: [12], // K
     canHave: (s) => is(DRYERS, s.kind),
     changes: () => ({}),
-    misreads: (k) => [{ of: 'dew-point', by: k }],
+    misreads: (k) => [
+      { of: 'dew-point', by: k },
+      { of: 'second-meter', by: -1 },
+    ],
+    brings: ['D19', 'D22'],
     tasks: ['M38'],
     notNeeded: 'Beads, elements or a dryer: the air is dry.',
   },
@@ -56,10 +64,11 @@ export const SERVING_FAULTS: readonly Fault[] = [
     says: 'It leaks air',
     repair: 'Make the joint anew, or change the part',
     perYear: 0.8,
-    sizes: [1],
+    sizes: [0.0007, 0.0015], // m of bore
     canHave: (s) => s.kind === 'hose' || s.kind === 'hose-reel' || s.kind === 'coupler',
     changes: () => ({}),
     misreads: () => [{ of: 'hiss', by: 1 }],
+    leakM: (bore) => bore,
     brings: ['D14', 'D15', 'D38'],
     tasks: ['M33', 'M35'],
     notNeeded: 'A larger compressor: it would feed the leak.',

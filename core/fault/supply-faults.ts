@@ -48,6 +48,7 @@ export const SUPPLY_FAULTS: readonly Fault[] = [
     canHave: (s) => s.kind === 'check-valve',
     changes: () => ({}),
     misreads: () => [{ of: 'hiss', by: 1 }],
+    leakM: () => 0.001,
     brings: ['D14', 'D16', 'D17'],
     tasks: ['M27'],
     notNeeded: 'A pressure switch: it only lets out what comes back.',

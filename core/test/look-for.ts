@@ -139,13 +139,13 @@ const HANDBOOK: Readonly<Record<string, readonly CheckName[]>> = {
   D05: ['held', 'dew-point', 'bypass'],
   D06: ['held', 'catch'],
   D07: ['hiss', 'runs-without-air'],
-  D13: ['drop', 'pressure'],
+  D13: ['drop', 'pressure', 'good-gauge'],
   D14: ['delivery', 'leak-down', 'hiss', 'intake-loss', 'drop'],
   D15: ['delivery', 'leak-down', 'hiss', 'intake-loss', 'drop'],
   D17: ['hiss'],
   D18: ['cooling-air', 'fan', 'temperature'],
-  D19: ['dew-point', 'cooling-air', 'held'],
-  D22: ['dew-point', 'back-pressure', 'purge', 'one-tower', 'brown', 'held'],
+  D19: ['dew-point', 'cooling-air', 'held', 'second-meter'],
+  D22: ['dew-point', 'back-pressure', 'purge', 'one-tower', 'brown', 'held', 'second-meter'],
   D25: ['colour', 'dew-point', 'held'],
 };
 export const BY_THE_HANDBOOK: OrderOf = (finding, symptom) => {

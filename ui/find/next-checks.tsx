@@ -1,16 +1,11 @@
-import { useState } from 'react';
 import type { Finding, NextCheck } from '@/core/diagnosis/finding/belief';
-import { cannotBe } from '@/core/diagnosis/finding/cannot-be';
 import type { Believed, Reading } from '@/core/diagnosis/finding/cause';
 import { checkKind } from '@/core/diagnosis/finding/checks';
 import { stageById } from '@/core/plan/runs';
-import { parseQuantity } from '@/core/quantity/parse';
-import { unitOf } from '@/core/quantity/units';
-import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useSayCheck } from '@/ui/units/say-check';
-import { useUnits } from '@/ui/units/units';
+import { ReadingInput } from './reading-input';
 
 const SHOWN = 3;
 /** So many readings are said with what they would mean, and a cause rarer than this is not named. */
@@ -55,29 +50,10 @@ function CheckCard({
   onRead: (reading: Reading) => void;
   onCannot: (checkId: string) => void;
 }) {
-  const { plan, section } = usePlan();
-  const { choice, atmosphericPa } = useUnits();
+  const { plan } = usePlan();
   const say = useSayCheck();
   const kind = checkKind(check.of);
   const stage = stageById(plan, check.stageId);
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string>();
-  /** A reading that cannot be true, and was questioned: it is taken the second time. */
-  const [doubted, setDoubted] = useState<number>();
-  const { quantity } = kind;
-  const take = (): void => {
-    if (quantity === 'look') return;
-    const parsed = parseQuantity(text, quantity, { choice, atmosphericPa });
-    if (!parsed.ok) {
-      setProblem(parsed.message);
-      return;
-    }
-    const why = parsed.value === doubted ? undefined : cannotBe(plan, section, check, parsed.value);
-    setProblem(why && `${why} Press again to take it all the same.`);
-    if (why) setDoubted(parsed.value);
-    else onRead({ checkId: check.id, value: parsed.value });
-  };
-  const id = `read-${check.id.replaceAll(/[^\w-]/g, '-')}`;
   // Causes that would read the same stand in one row, the likeliest first.
   const meaning = new Map<string, Believed[]>();
   for (const b of believed.filter((x) => x.probability >= RARE)) {
@@ -112,46 +88,7 @@ function CheckCard({
         ))}
       </dl>
       {kind.cautions.length > 0 && <Cautions ids={kind.cautions} />}
-      <div className={`grid items-start gap-2 sm:flex ${quantity === 'look' ? '' : 'sm:[&>button]:mt-6.5'}`}>
-        {quantity === 'look' ? (
-          ([1, 0] as const).map((value) => (
-            <button
-              key={value}
-              type="button"
-              className="button button-strong min-h-12"
-              onClick={() => onRead({ checkId: check.id, value })}
-            >
-              {value === 1 ? 'Yes' : 'No'}
-            </button>
-          ))
-        ) : (
-          <>
-            <div className="w-56 max-w-full">
-              <Field
-                id={id}
-                label={`It reads, in ${unitOf(quantity, choice[quantity]).symbol} or any unit`}
-                error={problem}
-              >
-                <input
-                  {...tied(id, problem)}
-                  className="control min-h-12"
-                  value={text}
-                  onChange={(e) => {
-                    setText(e.target.value);
-                    setProblem(undefined);
-                  }}
-                />
-              </Field>
-            </div>
-            <button type="button" className="button button-strong min-h-12" onClick={take}>
-              Take this reading
-            </button>
-          </>
-        )}
-        <button type="button" className="button min-h-12" onClick={() => onCannot(check.id)}>
-          Cannot be done
-        </button>
-      </div>
+      <ReadingInput check={check} onRead={onRead} onCannot={onCannot} />
     </section>
   );
 }

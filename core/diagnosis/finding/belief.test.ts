@@ -31,7 +31,8 @@ it('is true about as often as it says, where every cause may be behind a complai
   ] as const) {
     const { said, held, n } = trueOf(cases, from, to);
     expect(n).toBeGreaterThan(50);
-    expect(Math.abs(held - said)).toBeLessThan(0.1);
+    // Of what is said at four fifths, 75 to 85 % is true.
+    expect(Math.abs(held - said)).toBeLessThan(from === 0.7 ? 0.05 : 0.1);
   }
 });
 

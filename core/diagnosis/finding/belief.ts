@@ -4,7 +4,7 @@ import { walk } from '../../line/walk';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import { type Believed, type Cause, causeOf, NOT_THE_AIR, NOTHING, pairOf, type Reading } from './cause';
-import { type Check, checksOf, costMin, type Placed, readUnder } from './checks';
+import { type Check, checksOf, costMin, type Placed, readUnder, riskMin } from './checks';
 import { entropy, Likelihoods, type Variant } from './likelihoods';
 import type { Reason } from './reasons';
 import { type Complaint, toldBy } from './shows';
@@ -154,7 +154,7 @@ export class Finding {
         for (const [value, weight] of truths)
           after += weight * (value === undefined ? now : sure(this.likelihoods.after(weights, check.id, value)));
         const bits = Math.max(0, now - after);
-        return { check, bits, bitsPerMinute: bits / (ON_THE_WAY_MIN + costMin(check.of)) };
+        return { check, bits, bitsPerMinute: bits / (ON_THE_WAY_MIN + costMin(check.of) + riskMin(check.of)) };
       })
       .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
   }

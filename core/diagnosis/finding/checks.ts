@@ -3,6 +3,7 @@ import type { Section } from '../../line/section';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import type { CheckKind } from './check-kind';
+import { lostAtRestPa } from './leak-down';
 import { LOOKS } from './looks';
 import { READINGS } from './readings';
 
@@ -13,9 +14,6 @@ export interface Check {
   readonly stageId: string;
   readonly of: CheckName;
 }
-
-/** What a line that leaks somewhere loses besides in ten minutes, Pa (estimate). */
-const LEAKY_PA = 1e5;
 
 const CHECKS = { ...READINGS, ...LOOKS };
 export type CheckName = keyof typeof CHECKS;
@@ -61,8 +59,7 @@ export function readUnder(
   const value = checkKind(of).read(section, plan, stageId);
   if (value === undefined || Number.isNaN(value)) return undefined;
   const misread = faults.flatMap((f) => (f.fault.misreads?.(f.size) ?? []).map((m) => ({ ...m, at: f.stageId })));
-  const leaks = misread.filter((m) => m.of === 'hiss').length;
-  if (of === 'leak-down') return value + leaks * LEAKY_PA;
+  if (of === 'leak-down') return value + lostAtRestPa(plan, section, stageId, faults);
   const read = misread.reduce((sum, m) => (m.at === stageId && m.of === of ? sum + m.by : sum), value);
   return checkKind(of).quantity === 'look' ? Math.min(1, Math.max(0, read)) : read;
 }
@@ -72,3 +69,11 @@ export function readUnder(
  * @example costMin('delivery') // 20
  */
 export const costMin = (of: CheckName): number => checkKind(of).minutes + checkKind(of).standsMin;
+
+/** What a check with a caution of its own costs besides, when the next one is chosen, minutes (estimate). */
+const RISK_MIN = 2;
+/**
+ * The risk of a check as minutes: of two that tell as much, the one that opens nothing comes first.
+ * @example riskMin('more-use') // 0
+ */
+export const riskMin = (of: CheckName): number => (checkKind(of).cautions.length > 0 ? RISK_MIN : 0);

@@ -1,4 +1,4 @@
-import { CHILLED, FILTERS, is, TOWERS } from '../../equipment/groups';
+import { CHILLED, DRYERS, FILTERS, is, TOWERS } from '../../equipment/groups';
 import { drainOf, hasBelt, hasDrain } from '../../fault/fault';
 import { stageById } from '../../plan/runs';
 import type { CheckKind } from './check-kind';
@@ -73,6 +73,26 @@ export const LOOKS = {
     canRead: (s) => s.kind === 'pipe' && (s.parameters as { use?: string }).use !== 'main',
     read: (_section, plan, id) =>
       Number(((stageById(plan, id)?.parameters ?? {}) as { takeOff?: string }).takeOff === 'side'),
+  },
+  'good-gauge': {
+    ...LOOK,
+    label: 'A good gauge there reads the same',
+    how: 'A gauge that was compared lately, on a tee or a quick coupler at the same place.',
+    minutes: 6,
+    tool: 'gauge',
+    cautions: ['C07'],
+    canRead: (s) => s.kind === 'regulator' || s.kind === 'receiver' || s.kind === 'outlet',
+    read: () => 1,
+  },
+  'second-meter': {
+    ...LOOK,
+    label: 'A second dew-point meter there reads the same',
+    how: 'Another probe at the same place, on a short line of steel or PTFE; wait until it has settled.',
+    minutes: 20,
+    tool: 'meter',
+    cautions: [],
+    canRead: (s) => is(DRYERS, s.kind),
+    read: () => 1,
   },
   bypass: {
     ...LOOK,

@@ -101,10 +101,13 @@ function byLog(stage: Stage, fault: Fault, { drifts, events, now }: Known): Said
 
 function drifted({ id }: Fault, { of, drift }: Drifting): boolean {
   const less = drift.direction === 'less';
-  if (['drain-shut', 'separator-flooded', 'cooler-fouled'].includes(id)) return of === 'drain' && less;
+  if (['drain-shut', 'timer-rare', 'separator-flooded', 'cooler-fouled', 'fan-dead', 'hot-air'].includes(id))
+    return of === 'drain' && less;
+  if (id === 'dryer-frozen' || id === 'hose-narrow') return of === 'pressure-drop' && !less;
   if (id === 'element-clogged') return of === 'pressure-drop' && !less;
   if (id === 'element-torn') return of === 'pressure-drop' && less;
-  return id === 'compressor-worn' && of === 'seconds' && !less;
+  const slow = ['compressor-worn', 'belt-slips', 'intake-clogged', 'leaks', 'unloader-leaks', 'check-valve-leaks'];
+  return slow.includes(id) && of === 'seconds' && !less;
 }
 
 const daysAgo = (days: number): string => (days < 1 ? 'today' : `${Math.floor(days)} days ago`);

@@ -1,7 +1,7 @@
 import { CATCHERS, CHILLED, COOLERS, is, TOWERS } from '../../equipment/groups';
 import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
-import { allStages, pathTo, standing } from '../../plan/runs';
+import { allStages, pathTo, stageById, standing } from '../../plan/runs';
 import { placeOf } from '../../plan/survey';
 import type { Placed } from './checks';
 
@@ -123,6 +123,12 @@ export function showsComplaint(
   return places && (stageId === undefined ? places.length > 0 : places.includes(stageId));
 }
 
+/** Whether a fault changes what a walk shows; others only bring what they say. */
+function changesWalk(plan: Plan, { fault, stageId, size }: Placed): boolean {
+  const stage = stageById(plan, stageId);
+  return fault.changesPlan !== undefined || (stage !== undefined && Object.keys(fault.changes(stage, size)).length > 0);
+}
+
 /**
  * How likely a complaint is on a line with faults in it: 1 where the walk knows nothing of it.
  * @param faulty the walk with the faults
@@ -150,7 +156,8 @@ export function toldBy(
       (fault.bringsHere?.includes(complaint.symptom) && (complaint.stageId ?? stageId) === stageId),
   );
   if ((shows && !isHidden) || isBrought) return TOLD.whereItShows;
-  if (SHOWS[complaint.symptom] === onlyBrought && at.length > 0) return TOLD.elsewhere;
+  const changesAir = faults.some((f) => changesWalk(plan, f));
+  if (at.length > 0 && (SHOWS[complaint.symptom] === onlyBrought || !changesAir)) return TOLD.elsewhere;
   const path = complaint.stageId === undefined ? undefined : pathTo(plan, complaint.stageId).map((s) => s.id);
   return path && at.length > 0 && !at.some((id) => path.includes(id)) ? TOLD.elsewhere : TOLD.otherwise;
 }

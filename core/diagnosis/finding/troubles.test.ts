@@ -108,7 +108,7 @@ describe('six troubles', () => {
     ));
 
   it('pressure falls under load: what the compressor delivers is right, and the line loses pressure at rest', () =>
-    has(SHOP, { symptom: 'D14' }, ['leaks', 'hose', 1], 'receiver leak-down'));
+    has(SHOP, { symptom: 'D14' }, ['leaks', 'hose', 0.0015], 'receiver leak-down'));
 
   it('it hisses at the pressure switch when off: the check valve', () =>
     has(valved, { symptom: 'D17' }, ['check-valve-leaks', 'check-valve', 1], 'check-valve hiss'));

@@ -1,0 +1,116 @@
+import { useState } from 'react';
+import { cannotBe } from '@/core/diagnosis/finding/cannot-be';
+import type { Reading } from '@/core/diagnosis/finding/cause';
+import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
+import { WATER_KG_PER_M3 } from '@/core/quantity/constants';
+import { parseQuantity } from '@/core/quantity/parse';
+import { type QuantityName, unitOf } from '@/core/quantity/units';
+import { Field, tied } from '@/ui/forms/field';
+import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
+
+interface Typed {
+  readonly text: string;
+  readonly quantity: QuantityName;
+}
+
+/** What a check read: yes or no of a look, an amount and its time of what is caught, and a number in any unit of the rest. */
+export function ReadingInput({
+  check,
+  onRead,
+  onCannot,
+}: {
+  check: Check;
+  onRead: (reading: Reading) => void;
+  onCannot: (checkId: string) => void;
+}) {
+  const { plan, section } = usePlan();
+  const { choice, atmosphericPa } = useUnits();
+  const { quantity } = checkKind(check.of);
+  const [text, setText] = useState('');
+  const [within, setWithin] = useState('60 min');
+  const [problem, setProblem] = useState<string>();
+  const [problemOfTime, setProblemOfTime] = useState<string>();
+  /** A reading that cannot be true, and was questioned: it is taken the second time. */
+  const [doubted, setDoubted] = useState<number>();
+  const cannot = (
+    <button type="button" className="button min-h-12" onClick={() => onCannot(check.id)}>
+      Cannot be done
+    </button>
+  );
+  if (quantity === 'look')
+    return (
+      <div className="flex gap-2">
+        {([1, 0] as const).map((value) => (
+          <button
+            key={value}
+            type="button"
+            className="button button-strong min-h-12"
+            onClick={() => onRead({ checkId: check.id, value })}
+          >
+            {value === 1 ? 'Yes' : 'No'}
+          </button>
+        ))}
+        {cannot}
+      </div>
+    );
+  const isCatch = quantity === 'waterFlow';
+  // What is caught comes in a cup after some time; a rate is understood as well.
+  const typedAs: QuantityName = isCatch && !text.includes('/') ? 'drained' : quantity;
+  const parse = (typed: Typed) => parseQuantity(typed.text, typed.quantity, { choice, atmosphericPa });
+  const take = (): void => {
+    const parsed = parse({ text, quantity: typedAs });
+    const time = parse({ text: within, quantity: 'time' });
+    const timeProblem = time.ok ? (time.value > 0 ? undefined : 'More than nothing.') : time.message;
+    setProblem(parsed.ok ? undefined : parsed.message);
+    setProblemOfTime(typedAs === 'drained' ? timeProblem : undefined);
+    if (!parsed.ok || !time.ok || (typedAs === 'drained' && timeProblem)) return;
+    const value = typedAs === 'drained' ? (parsed.value * WATER_KG_PER_M3) / time.value : parsed.value;
+    const why = value === doubted ? undefined : cannotBe(plan, section, check, value);
+    setProblem(why && `${why} Press again to take it all the same.`);
+    if (why) setDoubted(value);
+    else onRead({ checkId: check.id, value });
+  };
+  const id = `read-${check.id.replaceAll(/[^\w-]/g, '-')}`;
+  const asked: QuantityName = isCatch ? 'drained' : quantity;
+  return (
+    <div className="grid items-start gap-2 sm:flex sm:flex-wrap sm:[&>button]:mt-6.5">
+      <div className={isCatch ? 'w-44 max-w-full' : 'w-56 max-w-full'}>
+        <Field
+          id={id}
+          label={`${isCatch ? 'Caught' : 'It reads'}, in ${unitOf(asked, choice[asked]).symbol} or any unit`}
+          error={problem}
+        >
+          <input
+            {...tied(id, problem)}
+            className="control min-h-12"
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              setProblem(undefined);
+            }}
+          />
+        </Field>
+      </div>
+      {isCatch && (
+        <div className="w-36 max-w-full">
+          <Field id={`${id}-within`} label="In loaded running of" error={problemOfTime}>
+            <input
+              {...tied(`${id}-within`, problemOfTime)}
+              className="control min-h-12"
+              value={within}
+              onChange={(e) => {
+                setWithin(e.target.value);
+                setProblemOfTime(undefined);
+              }}
+            />
+          </Field>
+        </div>
+      )}
+      <button type="button" className="button button-strong min-h-12" onClick={take}>
+        Take this reading
+      </button>
+      {cannot}
+    </div>
+  );
+}
