@@ -56,7 +56,7 @@ test('what cannot be done is passed over; what the line cannot calculate has its
   await expect(caught.getByRole('alert')).toContainText('“soon” is not a number');
   await caught.getByLabel('In loaded running of').fill('30 min');
   await caught.getByRole('button', { name: 'Take this reading' }).click();
-  await expect(page.getByRole('region', { name: 'Read so far' })).toContainText('1.10 lb/h');
+  await expect(page.getByRole('region', { name: 'Read so far' })).toContainText('500 g/h');
   await page.goto('/lines/d0000000-0000-4000-8000-000000000001/find?complaint=D11');
   await settled(page);
   const believed = page.getByRole('region', { name: 'What is believed' }).getByRole('listitem');

@@ -56,16 +56,16 @@ export function ReadingInput({
     );
   const isCatch = quantity === 'waterFlow';
   // What is caught comes in a cup after some time; a rate is understood as well.
-  const typedAs: QuantityName = isCatch && !text.includes('/') ? 'drained' : quantity;
+  const isAmount = isCatch && !text.includes('/');
   const parse = (typed: Typed) => parseQuantity(typed.text, typed.quantity, { choice, atmosphericPa });
   const take = (): void => {
-    const parsed = parse({ text, quantity: typedAs });
+    const parsed = parse({ text, quantity: isAmount ? 'drained' : quantity });
     const time = parse({ text: within, quantity: 'time' });
     const timeProblem = time.ok ? (time.value > 0 ? undefined : 'More than nothing.') : time.message;
     setProblem(parsed.ok ? undefined : parsed.message);
-    setProblemOfTime(typedAs === 'drained' ? timeProblem : undefined);
-    if (!parsed.ok || !time.ok || (typedAs === 'drained' && timeProblem)) return;
-    const value = typedAs === 'drained' ? (parsed.value * WATER_KG_PER_M3) / time.value : parsed.value;
+    setProblemOfTime(isAmount ? timeProblem : undefined);
+    if (!parsed.ok || (isAmount && (!time.ok || timeProblem))) return;
+    const value = isAmount && time.ok ? (parsed.value * WATER_KG_PER_M3) / time.value : parsed.value;
     const why = value === doubted ? undefined : cannotBe(plan, section, check, value);
     setProblem(why && `${why} Press again to take it all the same.`);
     if (why) setDoubted(value);
