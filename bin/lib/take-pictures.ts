@@ -21,7 +21,7 @@ const PICTURES = [
   { name: 'joints', at: `${demo}/fitting/joints`, size: DESK, theme: 'light' },
   { name: 'parts', at: `${demo}/fitting/parts`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'assembly-phone', at: `${demo}/fitting/assembly`, size: PHONE, theme: 'dark' },
-  { name: 'find-phone', at: `${demo}/find?complaint=D06&at=receiver`, size: PHONE, theme: 'light' },
+  { name: 'find-phone', at: `${demo}/find?complaint=D14`, size: PHONE, theme: 'light' },
   { name: 'find', at: `${demo}/find?complaint=D13&at=pallets`, size: { width: 1280, height: 1000 }, theme: 'light' },
   { name: 'practice', at: '/practice', size: DESK, theme: 'light' },
   { name: 'debrief', at: '/practice?case=larger-tank', size: DESK, theme: 'light', press: /^The other/ },

@@ -56,7 +56,7 @@ export interface Fault {
   readonly misreads?: (size: number) => readonly { readonly of: Misread; readonly by: number }[];
   /** Bore of the hole through which it loses air at rest, m. */
   readonly leakM?: (size: number) => number;
-  /** Complaints that it brings besides those that a walk shows, by their ids. */
+  /** Complaints that it brings up- and downstream of it besides those that a walk shows, by their ids. */
   readonly brings?: readonly string[];
   /** … and only at its own stage. */
   readonly bringsHere?: readonly string[];

@@ -1,6 +1,12 @@
 import { DRYERS, is } from '../equipment/groups';
 import { type Fault, has, lessBy, numbersOf } from './fault';
 
+const lowBy = (pa: number) =>
+  [
+    { of: 'pressure', by: -pa },
+    { of: 'good-gauge', by: -1 },
+  ] as const;
+
 /** Faults of serving. */
 export const SERVING_FAULTS: readonly Fault[] = [
   {
@@ -33,13 +39,23 @@ export const SERVING_FAULTS: readonly Fault[] = [
     repair: 'Change the gauge, or compare it with a good one',
     perYear: 0.15,
     sizes: [5e4], // Pa
-    canHave: (s) => s.kind === 'regulator' || s.kind === 'receiver' || s.kind === 'outlet',
+    canHave: (s) => s.kind === 'regulator' || s.kind === 'outlet',
     changes: () => ({}),
-    misreads: (pa) => [
-      { of: 'pressure', by: -pa },
-      { of: 'good-gauge', by: -1 },
-    ],
-    brings: ['D13'],
+    misreads: lowBy,
+    bringsHere: ['D13'],
+    tasks: ['M37'],
+    notNeeded: 'Anything but a gauge: the pressure is there.',
+  },
+  {
+    id: 'tank-gauge-off',
+    says: 'Its gauge reads low',
+    repair: 'Change the gauge, or compare it with a good one',
+    perYear: 0.15,
+    sizes: [5e4], // Pa
+    canHave: (s) => s.kind === 'receiver',
+    changes: () => ({}),
+    misreads: lowBy,
+    brings: ['D14', 'D15'],
     tasks: ['M37'],
     notNeeded: 'Anything but a gauge: the pressure is there.',
   },

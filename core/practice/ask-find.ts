@@ -1,7 +1,9 @@
-import { complaintOf } from '../diagnosis/finding/shows';
+import type { Placed } from '../diagnosis/finding/checks';
+import { type Complaint, complaintOf } from '../diagnosis/finding/shows';
 import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
-import { SEASONS } from './case';
+import type { Plan } from '../plan/plan';
+import { SEASONS, type Season } from './case';
 import { FaultyLine } from './faulty-line';
 import { practiceLine, type Shape } from './lines';
 import type { Maker } from './maker';
@@ -28,6 +30,11 @@ export const askFind: Maker = (draws, season, level, seed) => {
   const { complaint, hidden } =
     inTurn.find((of) => new FaultyLine({ plan, seed, asked: { form: 'find', ...of } }).reference().finds) ??
     (inTurn[0] as (typeof noticed)[number]);
+  return hiding(plan, season, complaint, hidden);
+};
+
+/** A case of a fault that is hidden in a line. */
+export function hiding(plan: Plan, season: Season, complaint: Complaint, hidden: Placed): ReturnType<Maker> {
   const name = plan.stages.find((s) => s.id === hidden.stageId)?.name ?? '';
   return {
     title: 'Something is wrong',
@@ -40,4 +47,4 @@ export const askFind: Maker = (draws, season, level, seed) => {
       { says: `Not needed: ${hidden.fault.notNeeded}` },
     ],
   };
-};
+}

@@ -1,6 +1,11 @@
+import { complaintOf } from '../diagnosis/finding/shows';
+import { faultById, withFault } from '../fault/faults';
+import { walk } from '../line/walk';
+import type { Stage } from '../plan/plan';
+import { hiding } from './ask-find';
 import type { CaseKind, PracticeCase } from './case';
 import { makeCase } from './make-case';
-import type { Level } from './maker';
+import { type Level, stageOf } from './maker';
 
 /** A case with a story of its own. */
 interface ByHand {
@@ -10,6 +15,8 @@ interface ByHand {
   readonly level: Level;
   readonly title: string;
   readonly says: string;
+  /** The fault that is hidden, and the kind of stage that has it. */
+  readonly hidden?: { readonly faultId: string; readonly kind: Stage['kind']; readonly size: number };
 }
 
 /** Made by hand, from easy to hard; shops and people are made up. */
@@ -21,6 +28,7 @@ export const BY_HAND: readonly ByHand[] = [
   {
     ...{ id: 'no-water', kind: 'find', seed: 64, level: 0, title: 'It stopped giving water' },
     says: '“There used to be water every evening. For a week now there is none, so it must be dry at last.”',
+    hidden: { faultId: 'drain-shut', kind: 'receiver', size: 1 },
   },
   {
     ...{ id: 'crate', kind: 'order', seed: 1, level: 0, title: 'The crate is unpacked' },
@@ -45,6 +53,7 @@ export const BY_HAND: readonly ByHand[] = [
   {
     ...{ id: 'weak', kind: 'find', seed: 3, level: 1, title: 'Weak at the bench, fine at the tank' },
     says: '“The tank shows what it always showed. Here at the bench the tool has no strength.”',
+    hidden: { faultId: 'regulator-droops', kind: 'regulator', size: 5e4 },
   },
   {
     ...{ id: 'winter-bucket', kind: 'estimate', seed: 16, level: 1, title: 'Hardly anything, in winter' },
@@ -61,6 +70,7 @@ export const BY_HAND: readonly ByHand[] = [
   {
     ...{ id: 'slow', kind: 'find', seed: 1, level: 2, title: 'It takes longer to come up' },
     says: '“It used to be up before I had my gloves on. Is it the valves, or do we use more air than before?”',
+    hidden: { faultId: 'compressor-worn', kind: 'compressor', size: 0.15 },
   },
 ];
 
@@ -72,6 +82,15 @@ export const BY_HAND: readonly ByHand[] = [
 export function caseByHand(id: string): PracticeCase | undefined {
   const own = BY_HAND.find((b) => b.id === id);
   if (!own) return undefined;
-  const made = makeCase(own.kind, own.seed, own.level);
+  const drawn = makeCase(own.kind, own.seed, own.level);
+  const made = own.hidden ? { ...drawn, ...hiddenIn(drawn, own.hidden) } : drawn;
   return { ...made, title: own.title, says: own.says === '' ? made.says : `${made.plan.survey.shop}. ${own.says}` };
+}
+
+/** A case with a fault that was chosen, and with what is complained of then. */
+function hiddenIn({ plan, season }: PracticeCase, { faultId, kind, size }: NonNullable<ByHand['hidden']>) {
+  const placed = { fault: faultById(faultId), stageId: stageOf(plan, kind).id, size };
+  const complaint = complaintOf(plan, walk(plan), walk(withFault(plan, { faultId, ...placed })), placed);
+  if (!complaint) throw new RangeError(`nobody would notice ${faultId}`);
+  return hiding(plan, season, complaint, placed);
 }

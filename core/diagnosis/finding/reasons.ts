@@ -60,6 +60,7 @@ const BY_AGE = [
   'regulator-droops',
   'dryer-warm',
   'gauge-off',
+  'tank-gauge-off',
   'leaks',
   'check-valve-leaks',
   'tower-leaks',

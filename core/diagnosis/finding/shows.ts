@@ -16,11 +16,12 @@ const FELT_PA = 2e4;
 /** So much warmer, or wetter by dew point, is noticed, K (estimate). */
 const NOTICED_K = 4;
 
-type Shows = (stage: Stage, sound: Section, faulty: Section, plan: Plan) => boolean;
-const of =
-  (test: (stage: Stage) => boolean, shows: Shows): Shows =>
-  (stage, ...more) =>
-    test(stage) && shows(stage, ...more);
+/** At which stages a complaint is met, and whether a walk shows it there. */
+interface Shows {
+  readonly at: (stage: Stage) => boolean;
+  readonly shows: (stage: Stage, sound: Section, faulty: Section, plan: Plan) => boolean;
+}
+const of = (at: Shows['at'], shows: Shows['shows']): Shows => ({ at, shows });
 
 const wetAtTool: Shows = of(
   (s) => s.kind === 'outlet',
@@ -46,7 +47,10 @@ const delivers: Shows = of(
   (s, sound, faulty) => (faulty.at(s.id)?.dryAirKgPerS ?? 0) < 0.9 * (sound.at(s.id)?.dryAirKgPerS ?? 0),
 );
 /** A complaint that comes with the faults that bring it, and that no walk shows. */
-const onlyBrought: Shows = () => false;
+const onlyBrought: Shows = of(
+  () => true,
+  () => false,
+);
 
 /** Complaints that the walk of a line can show or that its faults bring, by their ids in the trade handbook. */
 export const SHOWS: Readonly<Record<string, Shows>> = {
@@ -91,7 +95,7 @@ export function placesOf(symptom: string, plan: Plan, sound: Section, faulty: Se
   return (
     shows &&
     allStages(standing(plan))
-      .filter((stage) => shows(stage, sound, faulty, plan))
+      .filter((stage) => shows.at(stage) && shows.shows(stage, sound, faulty, plan))
       .map((s) => s.id)
   );
 }
@@ -150,16 +154,23 @@ export function toldBy(
     ({ fault, stageId, size }) =>
       stageId === complaint.stageId && fault.misreads?.(size).some((m) => m.of === 'dew-point' && m.by < 0),
   );
+  const place = complaint.stageId;
+  const onOneWay = (id: string): boolean =>
+    place === undefined || pathTo(plan, id).some((s) => s.id === place) || pathTo(plan, place).some((s) => s.id === id);
   const isBrought = faults.some(
     ({ fault, stageId }) =>
-      fault.brings?.includes(complaint.symptom) ||
-      (fault.bringsHere?.includes(complaint.symptom) && (complaint.stageId ?? stageId) === stageId),
+      (fault.brings?.includes(complaint.symptom) && onOneWay(stageId)) ||
+      (fault.bringsHere?.includes(complaint.symptom) && (place ?? stageId) === stageId),
   );
   if ((shows && !isHidden) || isBrought) return TOLD.whereItShows;
   const changesAir = faults.some((f) => changesWalk(plan, f));
   if (at.length > 0 && (SHOWS[complaint.symptom] === onlyBrought || !changesAir)) return TOLD.elsewhere;
-  const path = complaint.stageId === undefined ? undefined : pathTo(plan, complaint.stageId).map((s) => s.id);
-  return path && at.length > 0 && !at.some((id) => path.includes(id)) ? TOLD.elsewhere : TOLD.otherwise;
+  // Where its place is not said, it is one of those at which such a complaint is met.
+  const places =
+    place === undefined ? allStages(standing(plan)).filter(SHOWS[complaint.symptom]?.at ?? (() => true)) : [];
+  const paths = (place === undefined ? places.map((s) => s.id) : [place]).map((id) => pathTo(plan, id));
+  const isElsewhere = at.length > 0 && !paths.some((path) => path.some((s) => at.includes(s.id)));
+  return isElsewhere ? TOLD.elsewhere : TOLD.otherwise;
 }
 
 /**
