@@ -95,3 +95,10 @@ export function usesApproach(stage: Stage): boolean {
   const { method } = stage.parameters as { method?: string };
   return method === undefined || method === 'approach';
 }
+
+/** A fault, where it is, and how bad. */
+export interface Placed {
+  readonly fault: Fault;
+  readonly stageId: string;
+  readonly size: number;
+}

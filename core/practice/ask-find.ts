@@ -1,5 +1,5 @@
-import type { Placed } from '../diagnosis/finding/checks';
 import { type Complaint, complaintOf } from '../diagnosis/finding/shows';
+import type { Placed } from '../fault/fault';
 import { FAULTS, withFault } from '../fault/faults';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';

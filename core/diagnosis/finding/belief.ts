@@ -1,10 +1,11 @@
+import type { Placed } from '../../fault/fault';
 import { FAULTS, withFault } from '../../fault/faults';
 import type { Section } from '../../line/section';
 import { walk } from '../../line/walk';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import { type Believed, type Cause, causeOf, NOT_THE_AIR, NOTHING, pairOf, type Reading } from './cause';
-import { type Check, checksOf, costMin, type Placed, readUnder, riskMin } from './checks';
+import { type Check, checksOf, costMin, readUnder, riskMin } from './checks';
 import { entropy, Likelihoods, type Variant } from './likelihoods';
 import type { Reason } from './reasons';
 import { type Complaint, toldBy } from './shows';

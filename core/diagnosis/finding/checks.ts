@@ -1,4 +1,4 @@
-import type { Fault } from '../../fault/fault';
+import type { Placed } from '../../fault/fault';
 import type { Section } from '../../line/section';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
@@ -34,13 +34,6 @@ export function checksOf(plan: Plan): Check[] {
       .filter((of) => checkKind(of).canRead(stage))
       .map((of) => ({ id: `${stage.id} ${of}`, stageId: stage.id, of })),
   );
-}
-
-/** A fault, where it is, and how bad. */
-export interface Placed {
-  readonly fault: Fault;
-  readonly stageId: string;
-  readonly size: number;
 }
 
 /**

@@ -1,11 +1,11 @@
 import { R_DRY_AIR } from '../../air/humidity';
 import { ZERO_CELSIUS_K } from '../../air/saturation';
+import type { Placed } from '../../fault/fault';
 import type { Section } from '../../line/section';
 import { orificeKgPerS } from '../../pipe-flow/orifice';
 import type { Plan } from '../../plan/plan';
 import { stageById } from '../../plan/runs';
 import { surroundingsOf } from '../../plan/surroundings';
-import type { Placed } from './checks';
 
 /** A tank is watched for so long while all stands, s. */
 const WATCHED_S = 600;

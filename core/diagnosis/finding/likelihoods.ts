@@ -1,5 +1,6 @@
+import type { Placed } from '../../fault/fault';
 import type { Cause } from './cause';
-import { type Check, checkKind, type Placed } from './checks';
+import { type Check, checkKind } from './checks';
 
 /** A cause with one of its sizes: what the line would show. */
 export interface Variant {

@@ -1,9 +1,9 @@
 import { CATCHERS, CHILLED, COOLERS, is, TOWERS } from '../../equipment/groups';
+import type { Placed } from '../../fault/fault';
 import type { Section } from '../../line/section';
 import type { Plan, Stage } from '../../plan/plan';
 import { allStages, pathTo, stageById, standing } from '../../plan/runs';
 import { placeOf } from '../../plan/survey';
-import type { Placed } from './checks';
 
 /**
  * How surely a complaint comes where the line shows it, how often where it does not, and how often from a fault that has
