@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { findingsOf } from '@/core/diagnosis/findings';
 import { verdictOfReading } from '@/core/log/expect-reading';
 import { implied } from '@/core/log/implied';
@@ -85,20 +86,32 @@ export function Entry({
           <details key={f.title} className="mt-1 text-[0.9rem]">
             <summary className="cursor-pointer text-brick">▲ {f.title}</summary>
             {f.symptom ? (
-              <ol className="mt-1 list-decimal pl-5">
-                {f.symptom.causes.map((c) => (
-                  <li key={c.title}>
-                    <strong>{c.title}.</strong> <span className="text-quiet">To check: {sayText(c.check, say)}</span>{' '}
-                    <button
-                      type="button"
-                      className="min-h-6 text-water underline underline-offset-4"
-                      onClick={() => onCheck(`${c.title}? ${sayText(c.check, say)} `)}
-                    >
-                      Check it<span className="sr-only">: {c.title}</span>
-                    </button>
-                  </li>
-                ))}
-              </ol>
+              <>
+                {/* What the line can calculate is not a list: its causes are weighed. */}
+                {!(f.symptom.id in SHOWS) && (
+                  <ol className="mt-1 list-decimal pl-5">
+                    {f.symptom.causes.map((c) => (
+                      <li key={c.title}>
+                        <strong>{c.title}.</strong>{' '}
+                        <span className="text-quiet">To check: {sayText(c.check, say)}</span>{' '}
+                        <button
+                          type="button"
+                          className="min-h-6 text-water underline underline-offset-4"
+                          onClick={() => onCheck(`${c.title}? ${sayText(c.check, say)} `)}
+                        >
+                          Check it<span className="sr-only">: {c.title}</span>
+                        </button>
+                      </li>
+                    ))}
+                  </ol>
+                )}
+                <Link
+                  href={`/lines/${planId}/find?complaint=${f.symptom.id}&at=${encodeURIComponent(f.stageId)}`}
+                  className="inline-block min-h-6 text-water underline underline-offset-4"
+                >
+                  Find the fault<span className="sr-only">: {f.title}</span>
+                </Link>
+              </>
             ) : (
               <p className="mt-1 text-quiet">
                 <InUnits text={taskById(e.task ?? '')?.abnormal ?? 'Look again, and log what you see.'} />

@@ -1,8 +1,10 @@
 'use client';
 
+import Link from 'next/link';
 import type { DrainJudgement } from '@/core/log/judge-drain';
 import type { LoggedDrain } from '@/core/log/judge-log';
 import { sayText } from '@/core/quantity/say-text';
+import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -12,6 +14,7 @@ import { Verdict } from './verdict';
 
 /** What an entry means: the verdict, and the causes in the order in which this line points to them. */
 export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgement: DrainJudgement }) {
+  const { planId } = usePlan();
   const { say } = useUnits();
   const amount = (kg: number): string => say(kg / 1000, 'drained');
   const band = `${amount(entry.lowKg)} to ${amount(entry.highKg)}`;
@@ -52,6 +55,14 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
             </li>
           ))}
         </ol>
+      )}
+      {judgement.verdict === 'less' && (
+        <Link
+          href={`/lines/${planId}/find?complaint=D06&at=${encodeURIComponent(entry.stageId)}`}
+          className="mt-3 inline-block min-h-6 text-water underline underline-offset-4"
+        >
+          Find the fault
+        </Link>
       )}
       {judgement.causes.some((c) => c.id === 'drain-stuck') && (
         <div className="mt-3">

@@ -3,6 +3,7 @@
 import { addDays, format } from 'date-fns';
 import Link from 'next/link';
 import { useMemo } from 'react';
+import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { findingsOf } from '@/core/diagnosis/findings';
 import type { PlaceLife } from '@/core/maintenance/charge-lives';
 import { driftsOf } from '@/core/maintenance/drifting';
@@ -95,7 +96,7 @@ export function Drifting({ log }: { log: LogSummary }) {
         {findings.map((f) => (
           <li key={`${f.entryId}${f.title}`} className="border-t border-hairline py-2">
             <p className="font-semibold text-brick">▲ {f.title}</p>
-            {f.symptom?.causes[0] && (
+            {f.symptom?.causes[0] && !(f.symptom.id in SHOWS) && (
               <p className="text-[0.9rem]">
                 First: {f.symptom.causes[0].title.toLowerCase()}?{' '}
                 <span className="text-quiet">{sayText(f.symptom.causes[0].check, say)}</span>
