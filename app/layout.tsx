@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { lowDiskBytes } from '@/server/disk-space';
 import { ownAccount } from '@/server/people/who-asks';
-import { FocusFirstError } from '@/ui/forms/focus-first-error';
+import { KeepWrongForms } from '@/ui/forms/keep-wrong-forms';
 import { Offline } from '@/ui/offline/offline';
 import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
@@ -33,7 +33,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <Offline />
               <NuqsAdapter>{children}</NuqsAdapter>
             </SignedIn>
-            <FocusFirstError />
+            <KeepWrongForms />
             <Loaded />
           </UnitsProvider>
           <Toaster position="bottom-center" />

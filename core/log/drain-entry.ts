@@ -40,7 +40,12 @@ export const drainEntrySchema = z
     who: z.string().trim().min(1, 'Say who drained it.').max(60, 'At most 60 characters.'),
     note: z.string().trim().max(500, 'At most 500 characters.').default(''),
     /** From the hour meter, where there is one; else the working pattern counts. */
-    loadedHours: z.number().min(0, 'Hours cannot be negative.').max(9000, 'At most 9000 h.').nullable().default(null),
+    loadedHours: z
+      .number('Not a number of hours.')
+      .min(0, 'Hours cannot be negative.')
+      .max(9000, 'At most 9000 h.')
+      .nullable()
+      .default(null),
     /** What the compressor breathed in that time. */
     intakeTemperatureC: placeSchema.shape.temperatureC.unwrap(),
     intakeRelativeHumidity: placeSchema.shape.relativeHumidity.unwrap(),

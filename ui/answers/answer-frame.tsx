@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { OfBefore } from '@/ui/forms/of-before';
 
 const MARKS = {
   yes: { sign: '●', tone: 'text-water' },
@@ -18,6 +19,7 @@ export function AnswerFrame({ fields, children }: { fields: ReactNode; children:
         {fields}
       </form>
       <section aria-label="Answer" className="grid min-w-0 gap-4" aria-live="polite">
+        <OfBefore />
         {children}
       </section>
     </div>

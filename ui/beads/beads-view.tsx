@@ -1,6 +1,7 @@
 'use client';
 
 import { asker, bounded } from '@/ui/forms/ask';
+import { OfBefore } from '@/ui/forms/of-before';
 import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { BatchSheet } from './batch-sheet';
@@ -40,6 +41,9 @@ export function BeadsView() {
               </a>
             ))}
           </nav>
+        </div>
+        <div className="sticky top-14 z-10 empty:hidden">
+          <OfBefore />
         </div>
         <CartridgeSheet q={q} set={set} ask={ask} />
         <HousingSheet q={q} set={set} ask={ask} />

@@ -3,6 +3,7 @@
 import { BED_MEDIA, type BedMediumName } from '@/core/desiccant/bed-media';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { OfBefore } from '@/ui/forms/of-before';
 import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { BedFilmView } from './bed-film-view';
@@ -88,6 +89,7 @@ export function BedView() {
             )}
           </form>
           <div className="grid min-w-0 gap-4">
+            <OfBefore />
             {progress !== undefined && (
               <div className="flex items-center gap-3" role="status">
                 <progress value={progress} max={1} className="h-2 w-48 accent-(--water)" />

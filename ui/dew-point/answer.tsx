@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { type MoistureReading, moistureAt } from '@/core/air/moisture';
 import { explainMoisture, type MoistureFigure } from '@/core/line/explain-moisture';
 import type { QuantityName } from '@/core/quantity/units';
+import { OfBefore } from '@/ui/forms/of-before';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { Scrolls } from '@/ui/primitives/scrolls';
 import { Amount, useUnits } from '@/ui/units/units';
@@ -16,6 +17,7 @@ export function Answer({ q, set }: { q: Query; set: (change: Partial<Query>) => 
   const x = fractionOf(q);
   return (
     <section className="grid min-w-0 gap-3" aria-label="The same air elsewhere" aria-live="polite">
+      <OfBefore />
       <div className="grid max-w-md grid-cols-2 items-start gap-3">
         <QuantityInput
           id="toPa"

@@ -3,6 +3,7 @@
 import { familiesFor } from '@/core/sizing/families';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { OfBefore } from '@/ui/forms/of-before';
 import { useQuestion } from '@/ui/forms/use-question';
 import { AtmosphereProvider } from '@/ui/units/units';
 import { FamiliesTable } from './families-table';
@@ -49,6 +50,7 @@ export function DryersView() {
             />
           </form>
           <div className="grid min-w-0 gap-6" aria-live="polite">
+            <OfBefore />
             <FamiliesTable answers={familiesFor(duty)} look={q.look} onLook={(look) => set({ look })} />
             <FamilySheet q={q} set={set} ask={ask} duty={duty} />
           </div>

@@ -6,6 +6,7 @@ import { parseQuantity } from '@/core/quantity/parse';
 import { type QuantityName, unitOf } from '@/core/quantity/units';
 import { useUnits } from '@/ui/units/units';
 import { Field, tied } from './field';
+import { useReportUnread } from './unread';
 import { useTypedBefore } from './use-typed-before';
 
 interface Props {
@@ -32,6 +33,7 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
   const shown = editableNumber(value, quantity, choice, atmosphericPa);
   const [text, setText] = useState(shown);
   const [error, setError] = useState<string>();
+  useReportUnread(id, label, error !== undefined);
   const own = useRef(value); // the value that this field last gave; another one came from elsewhere (undo, a slider)
   const lastShown = useRef(shown);
   useEffect(() => {
@@ -76,6 +78,7 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
       <div className="relative">
         <input
           {...tied(id, error)}
+          data-unread={error ? '' : undefined}
           ref={input}
           className={`control pr-16 ${large ? 'text-[1.6rem] font-semibold' : ''}`}
           inputMode="decimal"

@@ -8,6 +8,7 @@ import type { Stage } from '@/core/plan/plan';
 import { runOfStage } from '@/core/plan/runs';
 import { placeOf } from '@/core/plan/survey';
 import { QuantityInput } from '@/ui/forms/quantity-input';
+import { useUnread } from '@/ui/forms/unread';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
@@ -20,14 +21,17 @@ export function CoolerReadings({ stage }: { stage: Extract<Stage, { kind: 'after
   const [inletC, setInlet] = useState(Math.round((before?.temperatureC ?? 110) * 10) / 10);
   const [outletC, setOutlet] = useState(40);
   const [coolingC, setCooling] = useState(placeOf(plan.survey, plan.survey.roomPlaceId).temperatureC);
+  const unread = useUnread().filter((u) => u.id.startsWith(`${stage.id}-reading-`));
   let effectiveness: number | undefined;
   let refusal: string | undefined;
-  try {
-    effectiveness = effectivenessFromReadings(inletC, outletC, coolingC);
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    refusal = error.message;
-  }
+  if (unread.length > 0) refusal = `Not worked out: ${unread.map((u) => u.label.toLowerCase()).join(', ')} not read.`;
+  else
+    try {
+      effectiveness = effectivenessFromReadings(inletC, outletC, coolingC);
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      refusal = error.message;
+    }
   const field = (id: string, label: string, value: number, set: (v: number) => void) => (
     <QuantityInput
       id={`${stage.id}-${id}`}

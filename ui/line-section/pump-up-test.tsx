@@ -9,6 +9,7 @@ import { placeOf } from '@/core/plan/survey';
 import { COVERAGE, input } from '@/core/quantity/derivation';
 import type { QuantityName } from '@/core/quantity/units';
 import { QuantityInput } from '@/ui/forms/quantity-input';
+import { useUnread } from '@/ui/forms/unread';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
@@ -27,14 +28,17 @@ export function PumpUpTest({ stage }: { stage: Extract<Stage, { kind: 'compresso
     intakeC,
     receiverC: intakeC + 10,
   }));
+  const unread = useUnread().filter((u) => u.id.startsWith(`${stage.id}-pump-up-`));
   let delivery: number | undefined;
   let refusal: string | undefined;
-  try {
-    delivery = deliveryFromPumpUp(test, atmosphericPa);
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    refusal = error.message;
-  }
+  if (unread.length > 0) refusal = `Not worked out: ${unread.map((u) => u.label.toLowerCase()).join(', ')} not read.`;
+  else
+    try {
+      delivery = deliveryFromPumpUp(test, atmosphericPa);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      refusal = error.message;
+    }
   const reading = (key: keyof Test, label: string, quantity: QuantityName, min: number, max: number) => (
     <QuantityInput
       id={`${stage.id}-pump-up-${key}`}

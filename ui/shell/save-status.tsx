@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { changes } from '@/core/plan/changes';
 import { merge } from '@/core/plan/merge';
 import type { Plan } from '@/core/plan/plan';
+import { useUnread } from '@/ui/forms/unread';
 import { useHistory, usePlan, usePlanState } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 import { Propose } from './propose';
@@ -17,6 +18,7 @@ const TEXT = {
   refused: 'Not saved',
   trying: 'Not saved',
   conflict: 'Two versions',
+  unread: 'A field is not read',
 } as const;
 
 // Signs, not pictures: they change with every keystroke, and a browser puts up a new picture at some cost.
@@ -28,18 +30,21 @@ const MARK = {
   refused: '▲',
   trying: '◆',
   conflict: '◆',
+  unread: '▲',
 } as const;
 
 /** Undo, redo, and whether the newest edit is in the database. */
 export function SaveStatus() {
-  const { phase } = usePlanState((s) => s.saving);
+  const saving = usePlanState((s) => s.saving.phase);
+  // What is saved is not what stands in the fields.
+  const phase = useUnread().length > 0 && saving === 'saved' ? 'unread' : saving;
   const { undo, redo, canUndo, canRedo } = useHistory();
   const tone =
     phase === 'saved'
       ? 'text-water'
       : phase === 'waiting' || phase === 'conflict' || phase === 'trying'
         ? 'text-amber'
-        : phase === 'refused'
+        : phase === 'refused' || phase === 'unread'
           ? 'text-brick'
           : 'text-quiet';
   return (

@@ -3,6 +3,7 @@
 import type { CompressorType } from '@/core/sizing/size-compressor';
 import { asker, bounded } from '@/ui/forms/ask';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { OfBefore } from '@/ui/forms/of-before';
 import { useQuestion } from '@/ui/forms/use-question';
 import { Cautions } from '@/ui/primitives/cautions';
 import { useUnits } from '@/ui/units/units';
@@ -74,6 +75,7 @@ export function SizesView() {
           </div>
         </form>
         <div className="grid min-w-0 gap-4" aria-live="polite">
+          <OfBefore />
           <SizesTable rows={rowsOf(q, units)} />
           <Cautions ids={['C40', 'C01', 'C04', 'C09']} />
         </div>

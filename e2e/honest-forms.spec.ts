@@ -1,0 +1,70 @@
+import { buildOwnLine, logOf } from './own-line';
+import { expect, settled, test } from './test';
+
+test('a folded field that holds no value keeps the drain from being logged, and is shown', async ({ page }) => {
+  const line = await buildOwnLine(page);
+  await page.goto(`${line}/logbook`);
+  await settled(page);
+  const form = page.getByRole('form', { name: 'Log a drain' });
+  await form.getByLabel(/^Amount/).fill('160');
+  await form.getByLabel('clear').check();
+  await form.getByLabel('Who').fill('Mara');
+  const fold = form.getByText('Hours, intake air, note');
+  const temperature = form.getByLabel('Intake air');
+  await fold.click();
+  await temperature.fill('warm');
+  await form.getByLabel('its humidity').fill('500');
+  await fold.click();
+  await expect(temperature).toBeHidden();
+  await form.getByRole('button', { name: 'Log it' }).click();
+  await expect(temperature).toBeFocused();
+  await expect(form.getByText('“warm” is not a number')).toBeVisible();
+  await temperature.fill('21');
+  await form.getByRole('button', { name: 'Log it' }).click();
+  await expect(form.getByLabel('its humidity')).toBeFocused();
+  expect(await logOf(page, line)).toHaveLength(0);
+  await form.getByLabel('its humidity').fill('50');
+  await form.getByRole('button', { name: 'Log it' }).click();
+  await expect.poll(async () => (await logOf(page, line)).length).toBe(1);
+});
+
+test('what the compressor delivers and what the cooler does are not worked out of fields without a value', async ({
+  page,
+}) => {
+  const line = await buildOwnLine(page);
+  await settled(page);
+  for (const [stage, fold, field] of [
+    ['Compressor', /^What does it really deliver/, 'Time it took'],
+    ['Aftercooler', 'Effectiveness from three readings', 'Air out'],
+  ] as const) {
+    await page.goto(`${line}/line`);
+    await settled(page);
+    await page
+      .getByRole('button', { name: new RegExp(`^${stage}`) })
+      .first()
+      .click();
+    await page.getByText(fold).click();
+    const use = page.getByRole('group').filter({ hasText: fold }).getByRole('button', { name: 'Use it' });
+    await expect(use).toBeVisible();
+    await page.getByLabel(field).fill('soon');
+    await expect(use).toBeHidden();
+    await expect(page.getByText(`Not worked out: ${field.toLowerCase()} not read.`)).toBeVisible();
+    await expect(page.getByTestId('save-status')).toHaveText('A field is not read');
+  }
+});
+
+test('an answer says that it is of before, as long as a field holds no value', async ({ page }) => {
+  for (const [address, field] of [
+    ['/dew-point', 'Wanted pressure'],
+    ['/dryers', 'Pressure'],
+  ] as const) {
+    await page.goto(address);
+    await settled(page);
+    const note = page.getByRole('alert').filter({ hasText: 'Out of date' });
+    const input = page.getByLabel(field, { exact: true }).first();
+    await input.fill('much');
+    await expect(note).toContainText(`“${field}” is not read`);
+    await input.fill('7 bar');
+    await expect(note).toHaveCount(0);
+  }
+});
