@@ -1,4 +1,4 @@
-import { buildOwnLine, logOf } from './own-line';
+import { buildOwnLine, DEMO, logOf } from './own-line';
 import { expect, settled, test } from './test';
 
 test('a folded field that holds no value keeps the drain from being logged, and is shown', async ({ page }) => {
@@ -6,8 +6,8 @@ test('a folded field that holds no value keeps the drain from being logged, and 
   await page.goto(`${line}/logbook`);
   await settled(page);
   const form = page.getByRole('form', { name: 'Log a drain' });
-  await form.getByLabel(/^Amount/).fill('160');
-  await form.getByLabel('clear').check();
+  await form.getByLabel('How much came out').fill('160');
+  await form.getByText('clear', { exact: true }).click();
   await form.getByLabel('Who').fill('Mara');
   const fold = form.getByText('Hours, intake air, note');
   const temperature = form.getByLabel('Intake air');
@@ -67,4 +67,15 @@ test('an answer says that it is of before, as long as a field holds no value', a
     await input.fill('7 bar');
     await expect(note).toHaveCount(0);
   }
+});
+
+test('a printed card has all the steps of the isolation, and nothing of them is in a fold', async ({ page }) => {
+  await page.goto(`${DEMO}/rounds/cards`);
+  await settled(page);
+  await page.emulateMedia({ media: 'print' });
+  const cards = page.getByRole('article').filter({ hasText: 'First: isolate, vent, verify zero energy' });
+  await expect(cards.first()).toBeVisible();
+  for (const step of [/^Inform the users/, /^Read zero on the gauge/, /^After the work: shut the vents/])
+    for (const card of await cards.all()) await expect(card.getByText(step)).toBeVisible();
+  await expect(page.getByRole('article').locator('details')).toHaveCount(0);
 });

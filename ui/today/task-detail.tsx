@@ -31,8 +31,9 @@ export function TaskDetail({ task: { task, times, last } }: { task: DueTask }) {
     <div className="grid gap-3 text-[0.92rem]">
       {task.cautions.length > 0 && <Cautions ids={task.cautions} />}
       {task.isolates && (
-        <details>
-          <summary className="cursor-pointer font-semibold">First: isolate, vent, verify zero energy</summary>
+        // Never in a fold: a closed one would be missing on paper.
+        <div>
+          <p className="font-semibold">First: isolate, vent, verify zero energy</p>
           <ol className="mt-1 list-decimal pl-5">
             {ISOLATION.map((s) => (
               <li key={s}>
@@ -40,7 +41,7 @@ export function TaskDetail({ task: { task, times, last } }: { task: DueTask }) {
               </li>
             ))}
           </ol>
-        </details>
+        </div>
       )}
       <ol className="list-decimal pl-5">
         {task.steps.map((s) => {
