@@ -51,10 +51,10 @@ test('what cannot be done is passed over; what the line cannot calculate has its
   const caught = page.getByRole('region', { name: /^Water that its drain gives in an hour/ }).first();
   while ((await caught.count()) === 0) await page.getByRole('button', { name: 'Cannot be done' }).first().click();
   await caught.getByLabel(/^Caught/).fill('250 mL');
-  await caught.getByLabel('In loaded running of').fill('soon');
+  await caught.getByLabel(/^In loaded running, in h/).fill('soon');
   await caught.getByRole('button', { name: 'Take this reading' }).click();
   await expect(caught.getByRole('alert')).toContainText('“soon” is not a number');
-  await caught.getByLabel('In loaded running of').fill('30 min');
+  await caught.getByLabel(/^In loaded running, in h/).fill('30 min');
   await caught.getByRole('button', { name: 'Take this reading' }).click();
   await expect(page.getByRole('region', { name: 'Read so far' })).toContainText('500 g/h');
   await page.goto('/lines/d0000000-0000-4000-8000-000000000001/find?complaint=D11');

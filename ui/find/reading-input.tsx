@@ -93,8 +93,12 @@ export function ReadingInput({
         </Field>
       </div>
       {isCatch && (
-        <div className="w-36 max-w-full">
-          <Field id={`${id}-within`} label="In loaded running of" error={problemOfTime}>
+        <div className="w-52 max-w-full">
+          <Field
+            id={`${id}-within`}
+            label={`In loaded running, in ${unitOf('time', choice.time).symbol} or any unit`}
+            error={problemOfTime}
+          >
             <input
               {...tied(`${id}-within`, problemOfTime)}
               className="control min-h-12"
