@@ -37,6 +37,14 @@ test('bad requests get a 4xx that names the field, never a 500', async ({ reques
   }
 });
 
+test('a connection rests longer than a proxy lets it, so that no request meets one that is being closed', async ({
+  request,
+}) => {
+  const nginxS = 60; // keepalive_timeout of ngx_http_upstream_module by default
+  const { 'keep-alive': rest } = (await request.get('/api/health')).headers();
+  expect(Number(/timeout=(\d+)/.exec(rest ?? '')?.[1])).toBeGreaterThan(nginxS);
+});
+
 test('a wrong address is a page that says so', async ({ page }) => {
   for (const address of ['/lines/42/line', `/lines/${crypto.randomUUID()}/line`, '/nowhere']) {
     const answer = await page.goto(address);

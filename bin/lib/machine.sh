@@ -3,6 +3,9 @@
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 cd "$ROOT" || exit 1
 export NEXT_TELEMETRY_DISABLED=1
+# The production server. A connection may rest longer than browsers and proxies let it (60 s in nginx): who sends on one that
+# is just being closed gets an error instead of an answer.
+WEB=(node_modules/.bin/next start --hostname 127.0.0.1 --keepAliveTimeout 75000)
 # Where this installation keeps its database, logs and backups.
 export COOL_DRAM_DATA=${COOL_DRAM_DATA:-$ROOT/.data}
 

@@ -20,6 +20,7 @@ const server = createServer(
     void handle(request, response);
   },
 );
+server.keepAliveTimeout = 75_000; // as bin/lib/machine.sh has it
 server.listen(port, '0.0.0.0');
 for (const signal of ['SIGTERM', 'SIGINT'] as const)
   process.on(signal, () => {
