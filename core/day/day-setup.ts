@@ -9,6 +9,7 @@ import { allStages, runsOf, standing } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
 import { aheadOfCheck, CompressorUnit, isReceiver } from './compressor-unit';
 import { type DrainPoint, drainPointsOf } from './drain-point';
+import { type Leaks, leaksOf } from './leaks';
 import { lossBefore, MovingLine } from './moving-line';
 import { MovingTank } from './moving-tank';
 import { type Use, usesOf } from './uses';
@@ -73,8 +74,9 @@ export interface DaySetup {
   readonly moving: MovingLine;
   readonly uses: readonly Asked[];
   readonly kgPerM3: number;
-  /** Back through check valves while nothing delivers. */
-  readonly leakKgPerS: number;
+  /** At the pressure of the steady walk in the receiver. */
+  readonly leaks: Leaks;
+  readonly steadyPa: number;
   readonly startS: number;
   readonly endS: number;
 }
@@ -86,7 +88,8 @@ export function setUp(plan: Plan, basis: Basis): DaySetup | undefined {
   const tankStage = stages.find(isReceiver);
   const around = surroundingsOf(line, basis);
   const prepared = packed(prepare(line));
-  const steady = tankStage && walkPrepared(prepared, around).at(tankStage.id);
+  const section = walkPrepared(prepared, around);
+  const steady = tankStage && section.at(tankStage.id);
   if (!tankStage || !steady) return undefined;
   const own = runsOf(line).flatMap((run) => {
     const [intake, compressor] = run.stages;
@@ -116,7 +119,8 @@ export function setUp(plan: Plan, basis: Basis): DaySetup | undefined {
     moving: new MovingLine(prepared, tankStage.id, tank, pointAt, compressors, loss),
     uses: usesOf(line).map((use) => ({ use, needsPa: needs.get(use.stageId) as number, shortS: 0 })),
     kgPerM3,
-    leakKgPerS: stages.reduce((sum, s) => sum + (s.kind === 'check-valve' ? s.parameters.leakM3PerS * kgPerM3 : 0), 0),
+    leaks: leaksOf(plan, section),
+    steadyPa: steady.pressurePa,
     startS: Math.round(working.startsAtH * 3600),
     endS: Math.round(working.endsAtH * 3600),
   };

@@ -94,8 +94,13 @@ function runSecond(day: DaySetup, record: DayRecord, s: number): void {
   const powered = s >= day.startS && s < day.endS;
   const { pressurePa } = tank;
   const flow = powered ? flowInUse(day.uses, s, pressurePa) : 0;
-  const leak = compressors.some((c) => c.delivers) ? 0 : day.leakKgPerS;
-  const wanted = flow * day.kgPerM3 + (powered ? moving.purgeKgPerS : 0) + leak;
+  const { leaks, steadyPa } = day;
+  const back = compressors.some((c) => c.delivers) ? 0 : leaks.checkValvesKgPerS;
+  // While the line works, its walk says what it vents, leaks of joints among it.
+  const lost = powered
+    ? moving.purgeKgPerS + (leaks.drainsKgPerS * pressurePa) / steadyPa
+    : (leaks.atRestKgPerS * pressurePa) / steadyPa;
+  const wanted = flow * day.kgPerM3 + lost + back;
   // Nothing flows out of a receiver that has come down to the atmosphere.
   tank.outKgPerS = pressurePa > around.atmosphericPa ? Math.max(wanted, STILL) : STILL;
   const delivering = runCompressors(day, record, s, powered, wanted);
@@ -119,7 +124,7 @@ function runSecond(day: DaySetup, record: DayRecord, s: number): void {
  *
  * Taken as simple: free air delivery does not fall with pressure; water falls at the middle of the band; a cooler is at
  * once as good as in steady running; the heat of compression in the tank itself is left out; what goes which way at a tee
- * is by average demand.
+ * is by average demand; leaks and timed drains take their air downstream of the tank, in proportion to its pressure.
  *
  * @returns `undefined` where the line has no receiver, or its walk does not reach it
  * @source mass and heat balance of the receiver, ideal gas; the rest as in the walk

@@ -264,4 +264,17 @@ export const AT_THE_TOOL: readonly Symptom[] = [
       { title: 'Salt or hand sweat was left on it', check: 'A test of the surface, by the maker of the paint.' },
     ],
   },
+  {
+    id: 'D39', // not in the trade handbook: common practice, no source
+    says: 'The pressure at a tool climbs while nobody draws air',
+    at: 'outlet',
+    causes: [
+      {
+        title: 'The seat of the regulator leaks',
+        check: 'Everything shut downstream: watch its gauge for five minutes.',
+      },
+      { title: 'The gauge is off', check: 'A good gauge at the same place.' },
+      { title: 'The air that is shut in warms up', check: 'Sun or a heater on the pipe.' },
+    ],
+  },
 ];

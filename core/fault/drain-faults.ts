@@ -22,10 +22,8 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     perYear: 0.4,
     sizes: [1],
     canHave: hasDrain,
-    changes: () => ({}),
-    misreads: () => [{ of: 'hiss', by: 1 }],
-    leakM: () => 0.003, // the usual bore of a drain (common practice, no source)
-    brings: ['D14', 'D15'],
+    // Open all the time, through the usual bore of a drain (common practice, no source).
+    changes: () => ({ drain: 'timer', drainEveryS: 5, drainOpenS: 5, drainBoreM: 0.003 }),
     bringsHere: ['D07'],
     tasks: ['M03', 'M04'],
     notNeeded: 'A larger compressor: it would feed the drain.',

@@ -8,6 +8,17 @@ const wetter = (stage: Stage, k: number): Record<string, number> => ({
   ratedDewPointC: (numbersOf(stage).ratedDewPointC as number) + k,
 });
 
+/** A fault that makes a tower wetter by so many K of dew point, and that one look tells from the others. */
+const ofTower = (
+  look: ReturnType<NonNullable<Fault['misreads']>>[number],
+  fault: Omit<Fault, 'canHave' | 'changes' | 'misreads'>,
+): Fault => ({
+  ...fault,
+  canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
+  changes: wetter,
+  misreads: () => [look],
+});
+
 /** Faults of drying. */
 export const DRYING_FAULTS: readonly Fault[] = [
   {
@@ -44,42 +55,42 @@ export const DRYING_FAULTS: readonly Fault[] = [
     tasks: ['M16', 'M17', 'M18'],
     notNeeded: 'New beads: they would be as wet in a day.',
   },
-  {
-    id: 'silencer-blocked',
-    says: 'Its silencer is blocked',
-    repair: 'Change the silencer, with the tower vented',
-    perYear: 0.15,
-    sizes: [15, 30], // K of dew point
-    canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
-    changes: (s, k) => wetter(s, k),
-    misreads: () => [{ of: 'back-pressure', by: 1 }],
-    tasks: ['M19', 'M20'],
-    notNeeded: 'New beads: they cannot regenerate against its pressure.',
-  },
-  {
-    id: 'tower-leaks',
-    says: 'A valve of one tower leaks',
-    repair: 'Clean or change its valves',
-    perYear: 0.1,
-    sizes: [15, 30], // K of dew point
-    canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
-    changes: (s, k) => wetter(s, k),
-    misreads: () => [{ of: 'one-tower', by: 1 }],
-    tasks: ['M17', 'M20'],
-    notNeeded: 'New beads in both towers: only one is wet.',
-  },
-  {
-    id: 'beads-oiled',
-    says: 'Oil lies on its beads',
-    repair: 'Find the oil and stop it; then change the beads',
-    perYear: 0.1,
-    sizes: [15, 30], // K of dew point
-    canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
-    changes: (s, k) => wetter(s, k),
-    misreads: () => [{ of: 'brown', by: 1 }],
-    tasks: ['M12', 'M18'],
-    notNeeded: 'New beads, before the oil is kept away: they would be lost as well.',
-  },
+  ofTower(
+    { of: 'back-pressure', by: 1 },
+    {
+      id: 'silencer-blocked',
+      says: 'Its silencer is blocked',
+      repair: 'Change the silencer, with the tower vented',
+      perYear: 0.15,
+      sizes: [15, 30], // K of dew point
+      tasks: ['M19', 'M20'],
+      notNeeded: 'New beads: they cannot regenerate against its pressure.',
+    },
+  ),
+  ofTower(
+    { of: 'one-tower', by: 1 },
+    {
+      id: 'tower-leaks',
+      says: 'A valve of one tower leaks',
+      repair: 'Clean or change its valves',
+      perYear: 0.1,
+      sizes: [15, 30], // K of dew point
+      tasks: ['M17', 'M20'],
+      notNeeded: 'New beads in both towers: only one is wet.',
+    },
+  ),
+  ofTower(
+    { of: 'brown', by: 1 },
+    {
+      id: 'beads-oiled',
+      says: 'Oil lies on its beads',
+      repair: 'Find the oil and stop it; then change the beads',
+      perYear: 0.1,
+      sizes: [15, 30], // K of dew point
+      tasks: ['M12', 'M18'],
+      notNeeded: 'New beads, before the oil is kept away: they would be lost as well.',
+    },
+  ),
   {
     id: 'bypass-leaks',
     says: 'Its bypass lets wet air past it',
@@ -123,18 +134,18 @@ export const DRYING_FAULTS: readonly Fault[] = [
     tasks: ['M15'],
     notNeeded: 'A larger dryer: it would freeze as well.',
   },
-  {
-    id: 'tower-stuck',
-    says: 'Its towers do not change over',
-    repair: 'See to its switching valves and their control',
-    perYear: 0.15,
-    sizes: [30, 50], // K of dew point
-    canHave: (s) => is(TOWERS, s.kind) && has(s, 'ratedDewPointC'),
-    changes: (s, k) => wetter(s, k),
-    misreads: () => [{ of: 'switches', by: -1 }],
-    tasks: ['M17'],
-    notNeeded: 'New beads: they stay wet as long as nothing changes over.',
-  },
+  ofTower(
+    { of: 'switches', by: -1 },
+    {
+      id: 'tower-stuck',
+      says: 'Its towers do not change over',
+      repair: 'See to its switching valves and their control',
+      perYear: 0.15,
+      sizes: [30, 50], // K of dew point
+      tasks: ['M17'],
+      notNeeded: 'New beads: they stay wet as long as nothing changes over.',
+    },
+  ),
   {
     id: 'sweep-shut',
     says: 'Its sweep air is shut off or blocked',

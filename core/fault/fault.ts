@@ -6,7 +6,6 @@ export type Misread =
   | 'dew-point'
   | 'pressure'
   | 'cooling-air'
-  | 'hiss'
   | 'fan'
   | 'switches'
   | 'colour'
@@ -15,7 +14,7 @@ export type Misread =
   | 'more-use'
   | 'opens'
   | 'in-the-morning'
-  | 'colder-than-dew-point'
+  | 'coldest'
   | 'runs-without-air'
   | 'belt'
   | 'back-pressure'
@@ -54,8 +53,6 @@ export interface Fault {
   readonly changesPlan?: (plan: Plan, size: number) => Plan;
   /** Readings at the stage that are off by so much besides, SI: of a gauge, a meter, or air that nothing else shows. */
   readonly misreads?: (size: number) => readonly { readonly of: Misread; readonly by: number }[];
-  /** Bore of the hole through which it loses air at rest, m. */
-  readonly leakM?: (size: number) => number;
   /** Complaints that it brings up- and downstream of it besides those that a walk shows, by their ids. */
   readonly brings?: readonly string[];
   /** … and only at its own stage. */
@@ -84,6 +81,10 @@ export const catches = (stage: Stage): string | undefined =>
 export const lessBy = (stage: Stage, field: string, share: number): Record<string, number> => ({
   [field]: (numbersOf(stage)[field] as number) * (1 - share),
 });
+/** A stage whose joints leak so much more, m³/s of free air. */
+export const leaking = (stage: Stage, m3PerS: number): Record<string, number> => ({
+  leakM3PerS: (numbersOf(stage).leakM3PerS ?? 0) + m3PerS,
+});
 /**
  * Whether a compressor is driven by a belt: pistons are, mostly (common practice, no source).
  * @example hasBelt(plan.stages[0]) // false
@@ -102,3 +103,12 @@ export interface Placed {
   readonly stageId: string;
   readonly size: number;
 }
+
+/**
+ * By how much faults make a reading at a stage wrong, SI.
+ * @example misreadAt([], 'outlet', 'pressure') // 0
+ */
+export const misreadAt = (faults: readonly Placed[], stageId: string, of: string): number =>
+  faults
+    .flatMap((f) => (f.stageId === stageId ? (f.fault.misreads?.(f.size) ?? []) : []))
+    .reduce((sum, m) => (m.of === of ? sum + m.by : sum), 0);

@@ -1,14 +1,13 @@
 import fc from 'fast-check';
 import { demoPlan } from '../../db/demo';
-import { lostAtRestPa } from '../diagnosis/finding/leak-down';
 import { walk } from '../line/walk';
 import { type Plan, planSchema } from '../plan/plan';
 import { allStages, pathTo } from '../plan/runs';
 import { anyPlan } from '../test/any-plan';
-import { all, but, goodDry, goodShop } from '../test/good-lines';
+import { goodDry, goodShop } from '../test/good-lines';
 import { SHOP } from '../test/look-for';
 import { stageOf } from '../test/plan-of';
-import { FAULTS, faultById, withFault } from './faults';
+import { FAULTS, withFault } from './faults';
 
 /** What a walk says of a stage, without and with a fault. */
 function both(plan: Plan, faultId: string, stageId: string, size: number, at = stageId) {
@@ -36,7 +35,8 @@ describe('a fault in a line', () => {
               if (!['hose-narrow', 'element-clogged'].includes(fault.id))
                 expect([fault.id, reasons]).toEqual([fault.id, []]);
               const before = pathTo(plan, stage.id).at(-2)?.id;
-              if (plan.branches.length === 0 && !['compressor-worn', 'belt-slips'].includes(fault.id))
+              // These change how much air comes.
+              if (plan.branches.length === 0 && !['compressor-worn', 'belt-slips', 'leaks'].includes(fault.id))
                 expect(section.at(before)).toEqual(sound.at(before));
             }
       }),
@@ -88,19 +88,5 @@ describe('a fault in a line', () => {
     const plan = goodShop();
     expect(withFault(plan, { faultId: 'beads-spent', stageId: 'regulator', size: 1 })).toBe(plan);
     expect(withFault(plan, { faultId: 'beads-spent', stageId: 'nothing', size: 1 })).toBe(plan);
-  });
-
-  // 230 L at 8 bar gauge through a drilled hole of 1 mm: 0.00087 kg/s at first (orifice, as any text on gas dynamics has it), and
-  // a tank of 2.4 kg: a share of exp(−0.00087 · 600 / 2.4) is left after ten minutes.
-  it('a leak empties the tank at rest as a nozzle does, never below the room', () => {
-    const plan = all(goodShop(), but('receiver', { volumeM3: 0.23 }));
-    const section = walk(plan);
-    const at = section.at('receiver') ?? { pressurePa: 0, temperatureC: 0 };
-    const lost = (bore: number) =>
-      lostAtRestPa(plan, section, 'receiver', [{ fault: faultById('leaks'), stageId: 'hose', size: bore }]);
-    const first = 0.0404 * 0.61 * (Math.PI / 4) * 1e-6 * (at.pressurePa / Math.sqrt(at.temperatureC + 273.15));
-    const heldKg = (at.pressurePa * 0.23) / 287.05 / (at.temperatureC + 273.15);
-    expect(lost(0.001) / (at.pressurePa * (1 - Math.exp((-first * 600) / heldKg)))).toBeCloseTo(1, 2);
-    expect(lost(0.02)).toBeCloseTo(at.pressurePa - 101_325, 6);
   });
 });

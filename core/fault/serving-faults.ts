@@ -1,5 +1,5 @@
 import { DRYERS, is } from '../equipment/groups';
-import { type Fault, has, lessBy, numbersOf } from './fault';
+import { type Fault, has, leaking, lessBy, numbersOf } from './fault';
 
 const lowBy = (pa: number) =>
   [
@@ -80,12 +80,10 @@ export const SERVING_FAULTS: readonly Fault[] = [
     says: 'It leaks air',
     repair: 'Make the joint anew, or change the part',
     perYear: 0.8,
-    sizes: [0.0007, 0.0015], // m of bore
+    sizes: [0.0005, 0.002], // m³/s of free air: holes of 0.8 and 1.6 mm at 7 bar
     canHave: (s) => s.kind === 'hose' || s.kind === 'hose-reel' || s.kind === 'coupler',
-    changes: () => ({}),
-    misreads: () => [{ of: 'hiss', by: 1 }],
-    leakM: (bore) => bore,
-    brings: ['D14', 'D15', 'D38'],
+    changes: leaking,
+    brings: ['D38'],
     tasks: ['M33', 'M35'],
     notNeeded: 'A larger compressor: it would feed the leak.',
   },
@@ -99,7 +97,6 @@ export const SERVING_FAULTS: readonly Fault[] = [
     canHave: (s) => s.kind === 'outlet' && has(s, 'flowM3PerS'),
     changes: (s, share) => ({ flowM3PerS: (numbersOf(s).flowM3PerS as number) * (1 + share) }),
     misreads: () => [{ of: 'more-use', by: 1 }],
-    brings: ['D14'],
     tasks: [],
     notNeeded: 'A filter or a regulator: they only add to the loss.',
   },
@@ -126,6 +123,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     canHave: (s) => s.kind === 'regulator',
     changes: () => ({}), // in flow it holds
     misreads: () => [{ of: 'creeps', by: 1 }],
+    brings: ['D39'],
     tasks: [],
     notNeeded: 'A second regulator behind it.',
   },
@@ -135,11 +133,10 @@ export const SERVING_FAULTS: readonly Fault[] = [
     repair: 'Dry the air further, or keep it warm; a drop leg and a drain at its lowest point',
     act: 'move',
     perYear: 0.3,
-    sizes: [1],
+    sizes: [3, 8], // K colder than a usual night
     canHave: (s) => s.kind === 'pipe' || s.kind === 'hose',
-    changes: () => ({}),
-    misreads: () => [{ of: 'colder-than-dew-point', by: 1 }],
-    brings: ['D03'],
+    changes: () => ({}), // by day the line is as it was
+    misreads: (k) => [{ of: 'coldest', by: -k }],
     tasks: [],
     notNeeded: 'A filter at the tool: water gathers behind the dryer, in the cold.',
   },

@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/plan';
-import { type Fault, has, hasBelt, lessBy, numbersOf } from './fault';
+import { type Fault, has, hasBelt, leaking, lessBy, numbersOf } from './fault';
 
 /** The warmest air that a plan allows, °C. */
 const MOST_C = 60;
@@ -44,12 +44,10 @@ export const SUPPLY_FAULTS: readonly Fault[] = [
     says: 'It leaks back while the compressor stands',
     repair: 'Clean or change the check valve, with the tank vented',
     perYear: 0.2,
-    sizes: [1],
+    sizes: [0.0003, 0.001], // m³/s of free air
     canHave: (s) => s.kind === 'check-valve',
-    changes: () => ({}),
-    misreads: () => [{ of: 'hiss', by: 1 }],
-    leakM: () => 0.001,
-    brings: ['D14', 'D16', 'D17'],
+    changes: leaking,
+    brings: ['D16', 'D17'],
     tasks: ['M27'],
     notNeeded: 'A pressure switch: it only lets out what comes back.',
   },
@@ -58,11 +56,9 @@ export const SUPPLY_FAULTS: readonly Fault[] = [
     says: 'It does not shut: air is lost while the compressor runs',
     repair: 'Clean or change the unloader',
     perYear: 0.15,
-    sizes: [1],
+    sizes: [0.0005, 0.0015], // m³/s of free air
     canHave: (s) => s.kind === 'unloader',
-    changes: () => ({}),
-    misreads: () => [{ of: 'hiss', by: 1 }],
-    brings: ['D14', 'D15'],
+    changes: leaking,
     tasks: ['M27'],
     notNeeded: 'A larger compressor: the air goes past the unloader.',
   },

@@ -3,6 +3,13 @@ import type { Stage } from '../plan/plan';
 import type { Station } from './section';
 
 /**
+ * Whether a timed drain never shuts: as if dirt held it open.
+ * @example isHeldOpen(stage('receiver')) // false
+ */
+export const isHeldOpen = ({ parameters: p }: Stage): boolean =>
+  'drainOpenS' in p && p.drain === 'timer' && p.drainOpenS >= p.drainEveryS;
+
+/**
  * Air that a timed drain blows away on average, kg/s: open for its seconds, whether water comes or not. Drains by float,
  * level or hand are taken to lose none.
  * @source choked flow through its bore (trade handbook: loss = flow · t_open / interval)

@@ -4,11 +4,14 @@ import { airBalance } from '../line/balance';
 import { walk } from '../line/walk';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
+import { surveyAtmosphericPa } from '../plan/survey';
 import { ratingFor } from '../sizing/next-size';
 
 /** A line whose compressor is loaded for what the jobs and its own losses take, its filters rated for what then passes. */
 export function loadedFor(plan: Plan): Plan {
-  const vents = allStages(plan).some((s) => kindOf(s.kind).ventsM3PerS !== undefined);
+  const vents = allStages(plan).some(
+    (s) => (kindOf(s.kind).ventsM3PerS?.(s.parameters, surveyAtmosphericPa(plan.survey)) ?? 0) > 0,
+  );
   if (!vents) return plan;
   const section = walk(plan);
   const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, section);

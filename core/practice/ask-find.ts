@@ -1,7 +1,7 @@
-import { type Complaint, complaintOf } from '../diagnosis/finding/shows';
+import { type Complaint, complaintOf } from '../diagnosis/finding/complaint';
 import type { Placed } from '../fault/fault';
-import { FAULTS, withFault } from '../fault/faults';
-import { walk } from '../line/walk';
+import { FAULTS } from '../fault/faults';
+import { walkedWith } from '../fault/walked';
 import type { Plan } from '../plan/plan';
 import { SEASONS, type Season } from './case';
 import { FaultyLine } from './faulty-line';
@@ -11,14 +11,13 @@ import type { Maker } from './maker';
 /** Cases of a hidden fault. */
 export const askFind: Maker = (draws, season, level, seed) => {
   const plan = practiceLine(draws, draws.pick<Shape>(['shop', 'dry', 'plant']), season);
-  const sound = walk(plan);
+  const sound = walkedWith(plan);
   const noticed = plan.stages.flatMap((stage) =>
     FAULTS.filter((f) => f.canHave(stage)).flatMap((fault) => {
       // The slighter, the harder to tell.
       const size = fault.sizes[Math.max(0, fault.sizes.length - 1 - level)] ?? 1;
-      const section = walk(withFault(plan, { faultId: fault.id, stageId: stage.id, size }));
       const hidden = { fault, stageId: stage.id, size };
-      const complaint = complaintOf(plan, sound, section, hidden);
+      const complaint = complaintOf(sound, walkedWith(plan, [hidden]));
       return complaint ? [{ complaint, hidden }] : [];
     }),
   );

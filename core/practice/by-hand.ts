@@ -1,6 +1,6 @@
-import { complaintOf } from '../diagnosis/finding/shows';
-import { faultById, withFault } from '../fault/faults';
-import { walk } from '../line/walk';
+import { complaintOf } from '../diagnosis/finding/complaint';
+import { faultById } from '../fault/faults';
+import { walkedWith } from '../fault/walked';
 import type { Stage } from '../plan/plan';
 import { hiding } from './ask-find';
 import type { CaseKind, PracticeCase } from './case';
@@ -90,7 +90,7 @@ export function caseByHand(id: string): PracticeCase | undefined {
 /** A case with a fault that was chosen, and with what is complained of then. */
 function hiddenIn({ plan, season }: PracticeCase, { faultId, kind, size }: NonNullable<ByHand['hidden']>) {
   const placed = { fault: faultById(faultId), stageId: stageOf(plan, kind).id, size };
-  const complaint = complaintOf(plan, walk(plan), walk(withFault(plan, { faultId, ...placed })), placed);
+  const complaint = complaintOf(walkedWith(plan), walkedWith(plan, [placed]));
   if (!complaint) throw new RangeError(`nobody would notice ${faultId}`);
   return hiding(plan, season, complaint, placed);
 }

@@ -1,4 +1,4 @@
-import type { Complaint } from '../diagnosis/finding/shows';
+import type { Complaint } from '../diagnosis/finding/complaint';
 import type { Fault } from '../fault/fault';
 import type { Plan } from '../plan/plan';
 import type { QuantityName } from '../quantity/units';

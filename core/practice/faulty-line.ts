@@ -1,9 +1,9 @@
 import { Finding, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
-import { isFound, type Reading } from '../diagnosis/finding/cause';
+import { type Cause, isFound, type Reading } from '../diagnosis/finding/cause';
 import { type Check, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
 import { ACTS, type ActName } from '../fault/fault';
-import { withFault } from '../fault/faults';
-import type { Section } from '../line/section';
+import { type Walked, walkedWith } from '../fault/walked';
+import { airBalance } from '../line/balance';
 import { walk } from '../line/walk';
 import type { Plan } from '../plan/plan';
 import { hoursPerWeek } from '../plan/working-time';
@@ -21,8 +21,8 @@ const LOGGED = 3;
 /** The line of a case with its fault, as its instruments show it. */
 export class FaultyLine {
   readonly finding: Finding;
-  private readonly faulty: Plan;
-  private readonly walked: { readonly sound: Section; readonly faulty: Section };
+  private readonly sound: Walked;
+  private readonly faulty: Walked;
 
   /** @throws RangeError for a case that hides no fault */
   constructor(private readonly of: Pick<PracticeCase, 'asked' | 'plan' | 'seed'>) {
@@ -30,8 +30,8 @@ export class FaultyLine {
     if (asked.form !== 'find') throw new RangeError('this case hides no fault');
     this.hidden = asked.hidden;
     this.finding = new Finding(plan, asked.complaint);
-    this.faulty = withFault(plan, { faultId: asked.hidden.fault.id, ...asked.hidden });
-    this.walked = { sound: walk(plan), faulty: walk(this.faulty) };
+    this.sound = walkedWith(plan);
+    this.faulty = walkedWith(plan, [asked.hidden]);
   }
   readonly hidden: Extract<Asked, { form: 'find' }>['hidden'];
 
@@ -39,12 +39,30 @@ export class FaultyLine {
     return `${this.hidden.fault.id} ${this.hidden.stageId}`;
   }
 
-  /** What is done about a cause, and whether that is what the hidden fault needs: causes of one stage may have one repair. */
+  get plan(): Plan {
+    return this.of.plan;
+  }
+
+  /** What is done about a cause, and whether that is what the hidden fault needs. */
   actOn(causeId: string): { readonly act: (typeof ACTS)[ActName]; readonly isRight: boolean } {
-    const causes = this.finding.believe([]).map((b) => b.cause);
-    const [done, needed] = [causeId, this.causeId].map((id) => causes.find((c) => c.id === id));
-    const isRight = done?.stageId === needed?.stageId && done?.repair === needed?.repair;
-    return { act: ACTS[done?.fault?.act ?? 'repair'], isRight };
+    return { act: ACTS[this.causeOf(causeId)?.fault?.act ?? 'repair'], isRight: this.isRepairedBy(causeId) };
+  }
+
+  /** Whether what is done about a cause is what the hidden fault needs: causes of one stage may have one repair. */
+  isRepairedBy(causeId: string | undefined): boolean {
+    const [done, needed] = [this.causeOf(causeId), this.causeOf(this.causeId)];
+    return done?.stageId === needed?.stageId && done?.repair === needed?.repair;
+  }
+
+  /** How likely a cause is before anything is read, beside the likeliest; 0 for none. */
+  plausible(causeId: string | undefined): number {
+    const believed = this.finding.believe([]);
+    const own = believed.find((b) => b.cause.id === causeId)?.probability ?? 0;
+    return own / Math.max(1e-9, believed[0]?.probability ?? 0);
+  }
+
+  private causeOf(causeId: string | undefined): Cause | undefined {
+    return this.finding.believe([]).find((b) => b.cause.id === causeId)?.cause;
   }
 
   /**
@@ -53,9 +71,7 @@ export class FaultyLine {
    * @returns SI; nothing where it cannot be read
    */
   reads(check: Check, repaired: boolean): number | undefined {
-    const truth = repaired
-      ? readUnder(this.of.plan, this.walked.sound, [], check)
-      : readUnder(this.faulty, this.walked.faulty, [this.hidden], check);
+    const truth = readUnder(repaired ? this.sound : this.faulty, check);
     if (truth === undefined) return undefined;
     return this.scattered(check, truth, 0);
   }
@@ -65,7 +81,7 @@ export class FaultyLine {
    * @returns SI
    */
   before(check: Check): readonly number[] {
-    const truth = readUnder(this.of.plan, this.walked.sound, [], check);
+    const truth = readUnder(this.sound, check);
     if (truth === undefined || checkKind(check.of).quantity === 'look') return [];
     return Array.from({ length: LOGGED }, (_, i) => this.scattered(check, truth, i + 1));
   }
@@ -106,21 +122,34 @@ export class FaultyLine {
 
   /**
    * Water that reaches the tools in each week after, kg: each has weather of its own, about the season.
-   * @param repaired whether the fault is out of it
+   * @param repairedAfterMin working minutes until the fault is out of it; left out, it stays in
    */
-  weeksKg(repaired: boolean): readonly number[] {
-    const plan = repaired ? this.of.plan : this.faulty;
-    const { working } = plan.survey;
+  weeksKg(repairedAfterMin?: number): readonly number[] {
+    const { working } = this.of.plan.survey;
     const draw = normalDraws(this.of.seed * 7919);
     for (let i = 0; i < 50; i++) draw(); // as above
-    return Array.from({ length: WEEKS }, () => {
-      const week = warmedBy(plan, WEEK_K * draw());
-      const section = walk(week);
-      const kgPerS = week.stages.reduce(
-        (sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0),
-        0,
-      );
-      return kgPerS * HOUR_S * hoursPerWeek(working) * working.loadedShare;
+    const weekS = HOUR_S * hoursPerWeek(working);
+    return Array.from({ length: WEEKS }, (_, week) => {
+      const warmer = WEEK_K * draw();
+      const [sound, faulty] = [this.sound, this.faulty].map(({ plan }) => waterAtTools(warmedBy(plan, warmer)));
+      const begunS = weekS * week;
+      const withFault =
+        repairedAfterMin === undefined ? 1 : Math.min(1, Math.max(0, (60 * repairedAfterMin - begunS) / weekS));
+      const kgPerS = withFault * (faulty as number) + (1 - withFault) * (sound as number);
+      return kgPerS * weekS * working.loadedShare;
     });
   }
+
+  /** Share of the time that the compressor runs loaded for what the jobs take and the line loses. */
+  loadedShare(repaired: boolean): number {
+    const { plan, section } = repaired ? this.sound : this.faulty;
+    const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, section);
+    return Math.min(1, (usedM3PerS + lostM3PerS) / Math.max(1e-9, deliveredM3PerS));
+  }
+}
+
+/** Drops that reach the tools of a line while it is loaded, kg/s. */
+function waterAtTools(plan: Plan): number {
+  const section = walk(plan);
+  return plan.stages.reduce((sum, s) => sum + (s.kind === 'outlet' ? (section.at(s.id)?.liquidKgPerS ?? 0) : 0), 0);
 }

@@ -1,3 +1,4 @@
+import { priceOfStage } from '../plan/money';
 import type { Plan } from '../plan/plan';
 import { badness, inOrder } from './ask-order';
 import type { Asked, PracticeCase } from './case';
@@ -58,25 +59,50 @@ function gradeOrder(plan: Plan, asked: Extract<Asked, { form: 'order' }>, ids: r
 
 function gradePick(asked: Extract<Asked, { form: 'pick' }>, ids: readonly string[]): number {
   const of = (chosen: readonly string[]) => asked.options.filter((o) => chosen.includes(o.id));
-  const sum = (chosen: readonly string[], field: 'minutesPerWeek' | 'worth'): number =>
-    of(chosen).reduce((total, o) => total + o[field], 0);
-  if (sum(ids, 'minutesPerWeek') > asked.budgetMin + 1e-9) return 0;
-  return sum(ids, 'worth') / Math.max(1e-9, sum(asked.best, 'worth'));
+  const total = (chosen: readonly string[], field: 'minutesPerWeek' | 'worth'): number =>
+    of(chosen).reduce((all, o) => all + o[field], 0);
+  if (total(ids, 'minutesPerWeek') > asked.budgetMin + 1e-9) return 0;
+  return total(ids, 'worth') / Math.max(1e-9, total(asked.best, 'worth'));
+}
+
+/** What people buy instead of looking: as large as the compressor, or half as large again. */
+export const BUYS = {
+  'coalescing-filter': { says: 'a filter', size: 1 },
+  'refrigerated-dryer': { says: 'a dryer', size: 1 },
+  compressor: { says: 'a larger compressor', size: 1.5 },
+} as const;
+export type Bought = keyof typeof BUYS;
+
+/**
+ * What something costs that is bought for a line, in the money of its plan.
+ * @example priceOfBuy(plan, 'coalescing-filter') // 175
+ */
+export function priceOfBuy(plan: Plan, what: Bought): number {
+  const own = plan.stages.find((s) => s.kind === 'compressor');
+  const flow = BUYS[what].size * (own?.kind === 'compressor' ? own.parameters.freeAirDeliveryM3PerS : 0);
+  const parameters = what === 'compressor' ? { freeAirDeliveryM3PerS: flow } : { ratedFlowM3PerS: flow };
+  return Math.round(priceOfStage(plan.money, { kind: what, parameters }).price.first);
 }
 
 /** What is done in a search, in order. */
 export type Step =
   | { readonly does: 'read'; readonly checkId: string; readonly value: number }
   | { readonly does: 'repair'; readonly causeId: string; readonly safe: boolean }
-  | { readonly does: 'buy'; readonly what: string };
+  | { readonly does: 'buy'; readonly what: Bought };
 
-/** What is bought costs so much (estimate). */
-export const PART_PRICE = 120;
+/** What counts in a search, and for how much of it. */
+export const COUNTS = { found: 0.4, quick: 0.2, proven: 0.15, thrifty: 0.1, dry: 0.1, suspected: 0.05 } as const;
+/** Of a search whose needless parts cost so much, nothing is left of what thrift counts for (estimate). */
+const NEEDLESS_MOST = 240;
+/** A wrong suspicion is worth no more than this, where it was the likeliest. */
+const LIKELY_BUT_WRONG = 0.5;
 
 /** What came of a search. */
 export interface SearchGrade {
   /** 0…1. */
   readonly score: number;
+  /** How well each thing was done that counts, 0…1. */
+  readonly parts: Readonly<Record<keyof typeof COUNTS, number>>;
   readonly found: boolean;
   readonly proven: boolean;
   readonly minutes: number;
@@ -97,38 +123,50 @@ export function clockOf(
   steps: readonly Step[],
 ): { readonly minutes: number; readonly spent: number } {
   const acts = steps.flatMap((s) => (s.does === 'repair' ? [line.actOn(s.causeId).act] : []));
-  const bought = steps.filter((s) => s.does === 'buy').length;
+  const bought = steps.reduce((sum, s) => (s.does === 'buy' ? sum + priceOfBuy(line.plan, s.what) : sum), 0);
   return {
     minutes:
       line.minutesOf(steps.flatMap((s) => (s.does === 'read' ? [s.checkId] : []))) +
       acts.reduce((sum, a) => sum + a.minutes, 0),
-    spent: PART_PRICE * bought + acts.reduce((sum, a) => sum + a.price, 0),
+    spent: bought + acts.reduce((sum, a) => sum + a.price, 0),
   };
 }
 
+const sum = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0);
+
 /**
- * What a search is worth: the cause, the minutes against the way of the engine, what was bought needlessly, and the proof.
- * Opening something under pressure is worth nothing.
+ * What a search is worth: the cause, the minutes against the way of the engine, the proof, what was bought needlessly, the water
+ * that came meanwhile, and the suspicion at the start. Without the cause, or with something opened under pressure, nothing.
+ * @param suspected the cause that was suspected before anything was read
  * @example gradeSearch(new FaultyLine(makeCase('find', 1)), []).score // 0
  */
-export function gradeSearch(line: FaultyLine, steps: readonly Step[]): SearchGrade {
+export function gradeSearch(line: FaultyLine, steps: readonly Step[], suspected?: string): SearchGrade {
   const done = steps.map((s) => (s.does === 'repair' ? { ...line.actOn(s.causeId), safe: s.safe } : undefined));
-  const acts = done.flatMap((d) => d ?? []);
-  const unsafe = acts.some((a) => a.act.opens && !a.safe);
+  const unsafe = done.some((d) => d?.act.opens && !d.safe);
   const at = done.findIndex((d) => d?.isRight);
   const found = at >= 0 && !unsafe;
   const proven = found && steps.slice(at + 1).some((s) => s.does === 'read');
-  const upTo = steps.slice(0, at < 0 ? undefined : at);
-  const bought = steps.filter((s) => s.does === 'buy').length;
-  const wrong = acts.filter((a) => !a.isRight).length;
-  const acting = steps.filter((s) => s.does === 'repair');
-  const { minutes } = clockOf(line, [...upTo.filter((s) => s.does === 'read'), ...acting]);
+  // The proof is not counted as time: whoever leaves it out is not quicker.
+  const { minutes } = clockOf(
+    line,
+    steps.filter((s, i) => s.does === 'repair' || at < 0 || i < at),
+  );
   const { minutes: referenceMin } = line.reference();
-  const quick = Math.min(1, referenceMin / Math.max(1, minutes));
-  const score = found ? 0.5 + 0.25 * quick + 0.1 * Math.max(0, 1 - bought - 0.5 * wrong) + 0.15 * (proven ? 1 : 0) : 0;
+  const { spent } = clockOf(line, steps);
+  const weeksKg = line.weeksKg(found ? minutes : undefined);
+  const kg = { left: sum(line.weeksKg()), least: sum(line.weeksKg(referenceMin)), came: sum(weeksKg) };
+  const atStake = kg.left - kg.least;
+  const parts = {
+    found: Number(found),
+    quick: Math.min(1, referenceMin / Math.max(1, minutes)),
+    proven: Number(proven),
+    thrifty: Math.max(0, 1 - (spent - (done[at]?.act.price ?? 0)) / NEEDLESS_MOST),
+    dry: atStake > 0 ? Math.min(1, Math.max(0, (kg.left - kg.came) / atStake)) : 1,
+    suspected: line.isRepairedBy(suspected) ? 1 : LIKELY_BUT_WRONG * line.plausible(suspected),
+  };
+  const names = Object.keys(COUNTS) as (keyof typeof COUNTS)[];
   return {
-    ...{ score, found, proven, minutes, referenceMin, unsafe },
-    spent: clockOf(line, steps).spent,
-    weeksKg: line.weeksKg(found),
+    score: found ? sum(names.map((part) => COUNTS[part] * parts[part])) : 0,
+    ...{ parts, found, proven, minutes, referenceMin, spent, unsafe, weeksKg },
   };
 }

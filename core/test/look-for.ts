@@ -2,10 +2,10 @@ import { demoPlan } from '../../db/demo';
 import { Finding, type NextCheck, ON_THE_WAY_MIN } from '../diagnosis/finding/belief';
 import { isFound, NOT_THE_AIR, type Reading } from '../diagnosis/finding/cause';
 import { type CheckName, checkKind, costMin, readUnder } from '../diagnosis/finding/checks';
-import { type Complaint, complaintOf, toldBy } from '../diagnosis/finding/shows';
+import { type Complaint, complaintOf, toldBy } from '../diagnosis/finding/complaint';
 import type { Fault } from '../fault/fault';
-import { FAULTS, withFault } from '../fault/faults';
-import { walk } from '../line/walk';
+import { FAULTS } from '../fault/faults';
+import { walkedWith } from '../fault/walked';
 import type { Plan } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { normalDraws } from '../quantity/normal-draws';
@@ -84,9 +84,9 @@ function lookFor(
   const draw = normalDraws(seed * 7919 + (hidden?.stageId.length ?? 0));
   for (let i = 0; i < WARM_UP; i++) draw(); // the first numbers of near seeds are near each other
   const size = hidden ? sizeOf(hidden.fault.sizes, seed) : 0;
-  const faulty = hidden ? withFault(plan, { faultId: hidden.fault.id, stageId: hidden.stageId, size }) : plan;
-  const [sound, section] = [walk(plan), walk(faulty)];
-  const complaint = complains ?? (hidden && complaintOf(plan, sound, section, { ...hidden, size }));
+  const sound = walkedWith(plan);
+  const faulty = walkedWith(plan, hidden ? [{ ...hidden, size }] : []);
+  const complaint = complains ?? complaintOf(sound, faulty);
   if (!complaint) return undefined; // nobody would notice it
   const truly = hidden ? `${hidden.fault.id} ${hidden.stageId}` : 'nothing';
   const finding = findingOf(plan, complaint);
@@ -96,7 +96,7 @@ function lookFor(
   let minutes = 0;
   while (readings.length < MOST_CHECKS && !isFound(finding.believe(readings))) {
     const next = order(finding.nextChecks(readings))?.check;
-    const truth = next && readUnder(faulty, section, hidden ? [{ ...hidden, size }] : [], next);
+    const truth = next && readUnder(faulty, next);
     if (!next || truth === undefined) break;
     const { abs, rel } = checkKind(next.of);
     minutes += ON_THE_WAY_MIN + costMin(next.of);
@@ -107,7 +107,7 @@ function lookFor(
       said.push({ probability, isTrue: cause.id === truly });
   }
   const [top] = finding.believe(readings);
-  const told = toldBy(complaint, plan, sound, section, hidden ? [{ ...hidden, size }] : []);
+  const told = toldBy(complaint, sound, faulty);
   return {
     ...{ checks: readings.length, minutes, sure: top?.probability ?? 0, right: top?.cause.id === truly, said },
     told,
@@ -134,7 +134,7 @@ export function trueOf(cases: readonly Looked[], from: number, to: number): { sa
 /** Which checks the trade handbook has first for a complaint; then along the line. */
 const HANDBOOK: Readonly<Record<string, readonly CheckName[]>> = {
   D01: ['held', 'temperature', 'dew-point', 'bypass', 'below'],
-  D03: ['colder-than-dew-point', 'held', 'in-the-morning'],
+  D03: ['coldest', 'held', 'in-the-morning'],
   D04: ['dew-point', 'cooling-air', 'held'],
   D05: ['held', 'dew-point', 'bypass'],
   D06: ['held', 'catch'],
@@ -180,11 +180,10 @@ const COMPLAINTS: readonly (readonly [Plan, Complaint])[] = [
 export const lookForAnyCause = (): Looked[] =>
   COMPLAINTS.flatMap(([plan, complaint]) => {
     const faults = faultsOf(plan);
-    const sound = walk(plan);
+    const sound = walkedWith(plan);
     const seen = (hidden: Hidden, weight: number): Looked[] => {
       const placed = hidden && { ...hidden, size: Math.max(...hidden.fault.sizes) };
-      const faulty = placed ? walk(withFault(plan, { ...placed, faultId: placed.fault.id })) : sound;
-      const isLikely = !placed || toldBy(complaint, plan, sound, faulty, [placed]) > 0.5;
+      const isLikely = !placed || toldBy(complaint, sound, walkedWith(plan, [placed])) > 0.5;
       const times = isLikely ? SEEDS_OF_LIKELY : SEEDS.slice(0, 1);
       return times.flatMap((seed) => {
         const looked = lookFor(plan, hidden, seed, () => BY_WHAT_IT_TELLS, complaint);

@@ -1,7 +1,8 @@
 'use client';
 
 import { parseAsString, useQueryStates } from 'nuqs';
-import { type Complaint, SHOWS } from '@/core/diagnosis/finding/shows';
+import type { Complaint } from '@/core/diagnosis/finding/complaint';
+import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import type { LoggedEntry } from '@/core/log/log-entry';
 import type { LogSummary } from '@/core/maintenance/log-summary';

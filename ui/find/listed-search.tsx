@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { SURE } from '@/core/diagnosis/finding/cause';
+import type { Complaint } from '@/core/diagnosis/finding/complaint';
 import { believeListed, nextLook } from '@/core/diagnosis/finding/listed';
-import type { Complaint } from '@/core/diagnosis/finding/shows';
 import type { Symptom } from '@/core/diagnosis/symptom';
 import type { LoggedEntry } from '@/core/log/log-entry';
 import { sayText } from '@/core/quantity/say-text';

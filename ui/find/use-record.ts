@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Complaint } from '@/core/diagnosis/finding/shows';
+import type { Complaint } from '@/core/diagnosis/finding/complaint';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import type { FindingRecord } from '@/core/log/log-entry';
 import { entryOf } from '@/ui/outbox/entry-of';

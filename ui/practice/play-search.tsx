@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { checkKind } from '@/core/diagnosis/finding/checks';
-import type { Complaint } from '@/core/diagnosis/finding/shows';
+import type { Complaint } from '@/core/diagnosis/finding/complaint';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import { stageById } from '@/core/plan/runs';
 import type { PracticeCase } from '@/core/practice/case';
 import { FaultyLine } from '@/core/practice/faulty-line';
-import { clockOf, gradeSearch, type Step } from '@/core/practice/grade';
+import { BUYS, clockOf, gradeSearch, type Step } from '@/core/practice/grade';
 import { Field, tied } from '@/ui/forms/field';
 import { useSayCheck } from '@/ui/units/say-check';
 import { Debrief } from './debrief';
@@ -47,7 +47,7 @@ export function PlaySearch({
   };
   const end = (all: readonly Step[]): void => {
     setOver(true);
-    onDone(gradeSearch(line, all).score);
+    onDone(gradeSearch(line, all, suspects).score);
   };
   const read = (checkId: string): void => {
     const check = line.finding.checks.find((c) => c.id === checkId);
@@ -68,7 +68,7 @@ export function PlaySearch({
   const causeSays = (id: string): string => causes.find((c) => c.id === id)?.says ?? '';
   if (over)
     return (
-      <Debrief of={of} score={gradeSearch(line, steps).score}>
+      <Debrief of={of} score={gradeSearch(line, steps, suspects).score}>
         <SearchDebrief {...{ line, steps, nameOf, causeSays }} suspected={suspects} />
       </Debrief>
     );
@@ -135,7 +135,7 @@ export function PlaySearch({
                     {s.does === 'read'
                       ? nameOf(s.checkId)
                       : s.does === 'buy'
-                        ? `Bought: ${s.what}`
+                        ? `Bought: ${BUYS[s.what].says}`
                         : `Done: ${repairSays(s.causeId)}`}
                   </span>
                   {s.does === 'read' && (

@@ -1,5 +1,5 @@
 import type { FaultyLine } from '@/core/practice/faulty-line';
-import { gradeSearch, type Step } from '@/core/practice/grade';
+import { COUNTS, gradeSearch, type Step } from '@/core/practice/grade';
 import { WATER_KG_PER_M3 } from '@/core/quantity/constants';
 import { useUnits } from '@/ui/units/units';
 
@@ -18,23 +18,32 @@ export function SearchDebrief({
   suspected: string | undefined;
 }) {
   const { say } = useUnits();
-  const grade = gradeSearch(line, steps);
+  const grade = gradeSearch(line, steps, suspected);
   const reference = line.reference();
   const weeks = (kg: readonly number[]): string => kg.map((w) => say(w / WATER_KG_PER_M3, 'drained')).join(', ');
-  const rows: readonly (readonly [string, string])[] = [
+  const yes = (is: boolean): string => (is ? 'yes' : 'no');
+  const loaded = (repaired: boolean): string => say(line.loadedShare(repaired), 'share');
+  const rows: readonly (readonly [what: string, says: string, part?: keyof typeof COUNTS])[] = [
     [
       'Your first suspicion',
       `${causeSays(suspected ?? '')}${suspected === line.causeId ? ', and it was' : ', and it was not'}`,
+      'suspected',
     ],
     ['The cause', causeSays(line.causeId)],
-    ['Found and repaired', grade.found ? 'yes' : 'no'],
-    ['Proven by reading again', grade.proven ? 'yes' : 'no'],
-    ['Minutes', `${grade.minutes}; the shortest known way takes ${grade.referenceMin}`],
-    ['Spent on parts', `${grade.spent}`],
+    ['Found and repaired', yes(grade.found), 'found'],
+    ['Proven by reading again', yes(grade.proven), 'proven'],
+    ['Minutes', `${grade.minutes}; the shortest known way takes ${grade.referenceMin}`, 'quick'],
     ['The shortest known way', reference.checkIds.map(nameOf).join(', then ') || 'no reading'],
-    ['Water at the tools in the weeks after', weeks(grade.weeksKg)],
-    ...(grade.found ? ([['… had it been left', weeks(line.weeksKg(false))]] as const) : []),
+    ['Spent on parts', `${grade.spent}`, 'thrifty'],
+    ['Water at the tools in the weeks after', weeks(grade.weeksKg), 'dry'],
+    ...(grade.found ? ([['… had it been left', weeks(line.weeksKg())]] as const) : []),
+    ['Compressor loaded after that', loaded(grade.found)],
+    ...(grade.found ? ([['… had it been left', loaded(false)]] as const) : []),
   ];
+  const points = (part: keyof typeof COUNTS): string => {
+    const most = 100 * COUNTS[part];
+    return `${Math.round(grade.found ? most * grade.parts[part] : 0)} of ${Math.round(most)}`;
+  };
   return (
     <>
       {grade.unsafe && (
@@ -44,10 +53,12 @@ export function SearchDebrief({
         </p>
       )}
       <dl className="text-[0.94rem]">
-        {rows.map(([what, says]) => (
-          <div key={what} className="grid gap-x-3 border-b border-hairline py-1 sm:grid-cols-[14rem_1fr]">
+        {rows.map(([what, says, part], i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the rows of one debrief stay
+          <div key={i} className="grid gap-x-3 border-b border-hairline py-1 sm:grid-cols-[14rem_1fr_auto]">
             <dt className="text-quiet">{what}</dt>
             <dd>{says}</dd>
+            {part && <dd className="text-quiet tabular-nums">{points(part)}</dd>}
           </div>
         ))}
       </dl>

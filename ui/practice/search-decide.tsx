@@ -3,7 +3,7 @@ import type { Cause } from '@/core/diagnosis/finding/cause';
 import { ACTS, type ActName } from '@/core/fault/fault';
 import type { Plan } from '@/core/plan/plan';
 import { stageById } from '@/core/plan/runs';
-import { PART_PRICE, type Step } from '@/core/practice/grade';
+import { type Bought, BUYS, priceOfBuy, type Step } from '@/core/practice/grade';
 import { Field, tied } from '@/ui/forms/field';
 import { Cautions } from '@/ui/primitives/cautions';
 
@@ -75,9 +75,9 @@ export function SearchDecide({
         <button type="button" className="button button-strong min-h-12" onClick={doIt}>
           Do it{chosen !== '' && `, ${act.minutes} min`}
         </button>
-        {['a filter', 'a dryer', 'a larger compressor'].map((what) => (
+        {(Object.keys(BUYS) as Bought[]).map((what) => (
           <button key={what} type="button" className="button min-h-12" onClick={() => onStep({ does: 'buy', what })}>
-            Buy {what}, {PART_PRICE}
+            Buy {BUYS[what].says}, {priceOfBuy(plan, what)}
           </button>
         ))}
         <button type="button" className="button min-h-12" onClick={onClose}>

@@ -1,14 +1,13 @@
 import type { Placed } from '../../fault/fault';
-import { FAULTS, withFault } from '../../fault/faults';
-import type { Section } from '../../line/section';
-import { walk } from '../../line/walk';
+import { FAULTS } from '../../fault/faults';
+import { type Walked, walkedWith } from '../../fault/walked';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import { type Believed, type Cause, causeOf, NOT_THE_AIR, NOTHING, pairOf, type Reading } from './cause';
 import { type Check, checksOf, costMin, readUnder, riskMin } from './checks';
+import { type Complaint, toldBy } from './complaint';
 import { entropy, Likelihoods, type Variant } from './likelihoods';
 import type { Reason } from './reasons';
-import { type Complaint, toldBy } from './shows';
 
 /** A check that may be made next, and what it is expected to tell. */
 export interface NextCheck {
@@ -33,7 +32,7 @@ const HARDLY = 1e-4;
 /** What is known about a line with a complaint: its causes, what each would show, and how likely each is. */
 export class Finding {
   readonly checks: readonly Check[];
-  private readonly sound: Section;
+  private readonly sound: Walked;
   private likelihoods: Likelihoods;
 
   /** @param reasons what this line says for and against its faults */
@@ -43,7 +42,7 @@ export class Finding {
     reasons: readonly Reason[] = [],
   ) {
     this.checks = checksOf(plan);
-    this.sound = walk(plan);
+    this.sound = walkedWith(plan);
     const faults = allStages(standing(plan)).flatMap((stage) =>
       FAULTS.filter((f) => f.canHave(stage)).map((fault) => {
         const own = reasons.filter((r) => r.stageId === stage.id && r.faultId === fault.id);
@@ -66,11 +65,10 @@ export class Finding {
 
   /** A cause of one size, walked. */
   private variant(cause: Cause, faults: readonly Placed[], prior: number): Variant {
-    const faulty = faults.reduce((p, { fault, ...at }) => withFault(p, { faultId: fault.id, ...at }), this.plan);
-    const section = faulty === this.plan ? this.sound : walk(faulty);
-    const told = this.complaint ? toldBy(this.complaint, this.plan, this.sound, section, faults) : 1;
+    const faulty = walkedWith(this.plan, faults);
+    const told = this.complaint ? toldBy(this.complaint, this.sound, faulty) : 1;
     const expected = this.checks.flatMap((c) => {
-      const value = readUnder(faulty, section, faults, c);
+      const value = readUnder(faulty, c);
       return value === undefined ? [] : [[c.id, value] as const];
     });
     return { cause, faults, prior: prior * told, expected: new Map(expected) };

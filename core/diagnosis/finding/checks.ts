@@ -1,9 +1,8 @@
-import type { Placed } from '../../fault/fault';
-import type { Section } from '../../line/section';
+import { misreadAt } from '../../fault/fault';
+import type { Walked } from '../../fault/walked';
 import type { Plan } from '../../plan/plan';
 import { allStages, standing } from '../../plan/runs';
 import type { CheckKind } from './check-kind';
-import { lostAtRestPa } from './leak-down';
 import { LOOKS } from './looks';
 import { READINGS } from './readings';
 
@@ -37,23 +36,14 @@ export function checksOf(plan: Plan): Check[] {
 }
 
 /**
- * What a check reads on a line that has faults in it.
- * @param plan the plan with the faults, and its walk
- * @param faults for gauges and meters that they make read wrong
+ * What a check reads on a line that may have faults in it.
  * @returns SI; nothing where it cannot be read
- * @example readUnder(plan, section, [], { id: '', stageId: 'fine', of: 'drop' }) > 0 // true
+ * @example readUnder(walkedWith(plan), { id: '', stageId: 'fine', of: 'drop' }) > 0 // true
  */
-export function readUnder(
-  plan: Plan,
-  section: Section,
-  faults: readonly Placed[],
-  { of, stageId }: Check,
-): number | undefined {
+export function readUnder({ plan, section, faults }: Walked, { of, stageId }: Check): number | undefined {
   const value = checkKind(of).read(section, plan, stageId);
   if (value === undefined || Number.isNaN(value)) return undefined;
-  const misread = faults.flatMap((f) => (f.fault.misreads?.(f.size) ?? []).map((m) => ({ ...m, at: f.stageId })));
-  if (of === 'leak-down') return value + lostAtRestPa(plan, section, stageId, faults);
-  const read = misread.reduce((sum, m) => (m.at === stageId && m.of === of ? sum + m.by : sum), value);
+  const read = value + misreadAt(faults, stageId, of);
   return checkKind(of).quantity === 'look' ? Math.min(1, Math.max(0, read)) : read;
 }
 

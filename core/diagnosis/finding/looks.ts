@@ -1,5 +1,7 @@
+import { leakOf } from '../../day/leaks';
 import { CHILLED, DRYERS, FILTERS, is, TOWERS } from '../../equipment/groups';
 import { drainOf, hasBelt, hasDrain } from '../../fault/fault';
+import { isHeldOpen } from '../../line/drain-air';
 import { stageById } from '../../plan/runs';
 import type { CheckKind } from './check-kind';
 
@@ -16,7 +18,10 @@ export const LOOKS = {
     tool: 'soap',
     cautions: [],
     canRead: (s) => ['hose', 'hose-reel', 'coupler', 'check-valve', 'unloader'].includes(s.kind) || hasDrain(s),
-    read: () => 0,
+    read: (_section, plan, id) => {
+      const stage = stageById(plan, id);
+      return Number(stage !== undefined && (leakOf(stage) > 0 || isHeldOpen(stage)));
+    },
   },
   fan: {
     ...LOOK,
@@ -119,16 +124,6 @@ export const LOOKS = {
     minutes: 3,
     cautions: ['C20'],
     canRead: (s) => s.kind === 'receiver',
-    read: () => 0,
-  },
-  'colder-than-dew-point': {
-    ...LOOK,
-    label: 'In the morning it is colder than the pressure dew point of its air',
-    how: 'Thermometer taped to its coldest reach before anybody starts; the dew point by a meter, or by the dryer.',
-    minutes: 6,
-    tool: 'thermometer',
-    cautions: [],
-    canRead: (s) => s.kind === 'pipe' || s.kind === 'hose',
     read: () => 0,
   },
   'runs-without-air': {

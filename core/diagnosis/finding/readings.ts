@@ -1,7 +1,10 @@
 import { CATCHERS, COOLERS, DRYERS, FILTERS, is } from '../../equipment/groups';
+import { isHeldOpen } from '../../line/drain-air';
+import { coldestReachC } from '../../plan/coldest-hour';
 import type { Plan } from '../../plan/plan';
 import { stageById } from '../../plan/runs';
-import { freeAirKgPerM3, surroundingsAt, surroundingsOf } from '../../plan/surroundings';
+import { surroundingsAt, surroundingsOf } from '../../plan/surroundings';
+import { lostAtRestPa, reachesTankM3PerS } from './at-the-tank';
 import { beforeOf, type CheckKind } from './check-kind';
 
 /** What stands behind a drain that works, of what it holds (estimate). */
@@ -110,8 +113,10 @@ export const READINGS = {
     cautions: ['C20'],
     canRead: (s) => is(CATCHERS, s.kind) || s.kind === 'receiver' || is(DRYERS, s.kind),
     read: (section, plan, id) => {
-      const { drain, sumpM3 } = (stageById(plan, id)?.parameters ?? {}) as { drain?: string; sumpM3?: number };
-      if (sumpM3 === undefined) return undefined;
+      const stage = stageById(plan, id);
+      const { drain, sumpM3 } = (stage?.parameters ?? {}) as { drain?: string; sumpM3?: number };
+      if (!stage || sumpM3 === undefined) return undefined;
+      if (isHeldOpen(stage)) return 0;
       // Where nothing empties it, it is full of what comes; otherwise little has gathered since it opened last.
       const comes = (section.at(beforeOf(plan, id))?.liquidKgPerS ?? 0) > 0;
       return drain === 'none' && comes ? sumpM3 : GATHERED * sumpM3;
@@ -128,7 +133,7 @@ export const READINGS = {
     standsMin: 0,
     cautions: [],
     canRead: (s) => s.kind === 'receiver',
-    read: () => TIGHT_PA,
+    read: (section, plan, id) => TIGHT_PA + lostAtRestPa(plan, section, id),
   },
   'intake-loss': {
     label: 'Loss over the intake filter',
@@ -154,10 +159,7 @@ export const READINGS = {
     standsMin: 10,
     cautions: ['C20'],
     canRead: (s) => s.kind === 'compressor',
-    read: (section, plan, id) => {
-      const at = section.at(id);
-      return at && at.dryAirKgPerS / freeAirKgPerM3(surroundingsOf(plan));
-    },
+    read: (section, plan, id) => reachesTankM3PerS(plan, section, id),
   },
   'intake-air': {
     label: 'Temperature of the air at the intake',
@@ -171,6 +173,22 @@ export const READINGS = {
     cautions: [],
     canRead: (s) => s.kind === 'intake',
     read: (_section, plan) => surroundingsOf(plan).intakeTemperatureC,
+  },
+  coldest: {
+    label: 'Temperature of its coldest reach in the morning',
+    how: 'Thermometer taped to it before anybody starts. Water gathers where that is below the pressure dew point of its air.',
+    quantity: 'temperature',
+    abs: 2.5, // a night like others is no nearer known
+    rel: 0,
+    minutes: 6,
+    tool: 'thermometer',
+    standsMin: 0,
+    cautions: [],
+    canRead: (s) => s.kind === 'pipe' || s.kind === 'hose',
+    read: (_section, plan, id) => {
+      const stage = stageById(plan, id);
+      return stage && coldestReachC(plan, stage);
+    },
   },
   purge: {
     label: 'Flow of its purge',

@@ -4,7 +4,8 @@ import { CFM, PSI } from '../../quantity/constants';
 import type { AirStream } from '../../stream/air-stream';
 import { askedField } from '../shared/build-fields';
 import { freeAirM3PerS } from '../shared/free-air';
-import { aboveAtmosphere, choiceField, chokes, defineKind, numberField, type Surroundings } from '../shared/kind';
+import { aboveAtmosphere, choiceField, chokes, defineKind, type Surroundings } from '../shared/kind';
+import { loseAir, soapedLeakField } from '../shared/leak';
 
 // Loss at 15 cfm and 90 psig: standard quarter-inch 2–5 psi, high-flow about 1 (estimates).
 const AT = { kgPerS: 15 * CFM * 1.185, upstreamPa: 7.2e5, temperatureC: 20 };
@@ -64,15 +65,7 @@ export const coupler = defineKind({
         source: 'typical of a full-flow coupler (estimate)',
         when: { field: 'type', is: ['sheet'] },
       }),
-    leakM3PerS: numberField({
-      label: 'Leaks, free air',
-      help: 'Soap it: a steady row of bubbles is some {0.003 m³/min}.',
-      quantity: 'volumeFlow',
-      least: 0,
-      most: 0.05,
-      default: 0,
-      source: 'assumed tight',
-    }),
+    leakM3PerS: soapedLeakField(),
     halves: askedField('Its two halves', {
       match: 'are made for each other',
       patterns: 'are of two plug patterns',
@@ -82,10 +75,7 @@ export const coupler = defineKind({
   }),
   pass(inlet, p, around) {
     inlet.expandTo(leavesPa(inlet, p, around));
-    if (p.leakM3PerS > 0) {
-      const share = Math.min(0.9, p.leakM3PerS / freeAirM3PerS(inlet, around));
-      inlet.vent(inlet.dryAirKgPerS * share);
-    }
+    loseAir(inlet, p.leakM3PerS, around);
   },
   ventsM3PerS: (p) => p.leakM3PerS,
   wider: (p) =>

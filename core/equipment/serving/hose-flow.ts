@@ -1,6 +1,7 @@
 import { pressureBehindPa } from '../../pipe-flow/friction';
 import type { AirStream } from '../../stream/air-stream';
 import { aboveAtmosphere, chokes, numberField, type Surroundings } from '../shared/kind';
+import { soapedLeakField } from '../shared/leak';
 
 const ROUGHNESS_M = 1.5e-6; // rubber or plastic, drawn smooth (texts on fluid mechanics)
 
@@ -31,6 +32,7 @@ export const hoseFields = (lengthM: number, most: number) => ({
     default: 0.0075,
     source: 'typical of ⅜ in hose (estimate)',
   }),
+  leakM3PerS: soapedLeakField(),
 });
 
 export interface HoseFlow {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { coolAlong } from '../cooling/cooling-run';
 import { catchField, drained, drainFields } from '../shared/drain-fields';
 import { defineKind, numberField } from '../shared/kind';
+import { loseAir } from '../shared/leak';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 
 /** A long coiled hose at the end of the line: a dead leg that cools the air, holds water and costs pressure. */
@@ -37,8 +38,10 @@ export const hoseReel = defineKind({
     const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
     coolAlong(inlet, pipe, around, pressurePa).catchDrops(drained(p.drain, p.efficiency, around));
+    loseAir(inlet, p.leakM3PerS, around);
   },
   catches: (p, around) => ({ efficiency: drained(p.drain, p.efficiency, around), source: 'estimate' }),
+  ventsM3PerS: (p) => p.leakM3PerS,
   wider: widerHose,
   whyPressure: whyHosePressure,
   shows: (inlet, p) =>

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { coolAlong } from '../cooling/cooling-run';
 import { askedField, builtField } from '../shared/build-fields';
 import { choiceField, defineKind, numberField } from '../shared/kind';
+import { loseAir } from '../shared/leak';
 import { hoseFields, pressureBehindHosePa, whyHosePressure, widerHose } from './hose-flow';
 
 /** A hose between the pipe and something that moves, shakes, or is to be gone round. */
@@ -59,7 +60,9 @@ export const hose = defineKind({
     const pressurePa = pressureBehindHosePa(inlet, p, around);
     const pipe = { ...p, material: 'hose', air: 'still' } as const;
     coolAlong(inlet, pipe, around, pressurePa);
+    loseAir(inlet, p.leakM3PerS, around);
   },
+  ventsM3PerS: (p) => p.leakM3PerS,
   wider: widerHose,
   whyPressure: whyHosePressure,
   shows: (inlet, p) => [

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { defineKind, numberField } from '../shared/kind';
+import { defineKind } from '../shared/kind';
+import { leakField } from '../shared/leak';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
 
 /** Lets air to the tank and not back: what stands upstream of it is blown off when the compressor stops. */
@@ -15,15 +16,10 @@ export const checkValve = defineKind({
   cautions: ['C09', 'C07'],
   parameters: z.strictObject({
     ...lossFields(2e3), // cracks at 0.1–1 psi
-    leakM3PerS: numberField({
-      label: 'Leaks back while the compressor stands',
-      help: 'A hiss at the pressure switch that does not end is this valve. Free air.',
-      quantity: 'volumeFlow',
-      least: 0,
-      most: 0.05,
-      default: 0,
-      source: 'assumed tight',
-    }),
+    leakM3PerS: leakField(
+      'Leaks back while the compressor stands',
+      'A hiss at the pressure switch that does not end is this valve. Free air.',
+    ),
   }),
   pass(inlet, p, around) {
     inlet.expandTo(pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around));

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineKind, numberField } from '../shared/kind';
+import { leakField, loseAir } from '../shared/leak';
 
 /** A bore of usual size: 1/8 in (estimate). */
 export const UNLOADER_BORE_M = 3.2e-3;
@@ -23,7 +24,13 @@ export const unloader = defineKind({
       default: UNLOADER_BORE_M,
       source: 'estimate: 1/8 in',
     }),
+    leakM3PerS: leakField(
+      'Leaks while the compressor runs',
+      'A hiss at the head or the pressure switch while it is loaded. Free air.',
+    ),
   }),
-  // Its work is at the stop, between the cycles: core/compressor.
-  pass() {},
+  // Its work is at the stop, between the cycles: core/day.
+  pass(inlet, p, around) {
+    loseAir(inlet, p.leakM3PerS, around);
+  },
 });
