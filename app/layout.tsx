@@ -10,6 +10,7 @@ import { KeepWrongForms } from '@/ui/forms/keep-wrong-forms';
 import { Offline } from '@/ui/offline/offline';
 import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
+import { FocusContent } from '@/ui/shell/focus-content';
 import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
@@ -35,6 +36,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             </SignedIn>
             <KeepWrongForms />
             <Loaded />
+            <FocusContent />
           </UnitsProvider>
           <Toaster position="bottom-center" />
         </Theme>

@@ -121,3 +121,13 @@ test('any line that is accepted is drawn on any page, with every figure a number
     { numRuns: Number(process.env.RANDOM_PLANS ?? 200) },
   );
 });
+
+test.each(Object.keys(PAGES))('what describes a control is there: %s', (name) => {
+  const page = drawn(demoPlan(), PAGES[name] as (plan: Plan) => ReactElement);
+  const all = (attribute: string) => [...page.matchAll(new RegExp(` ${attribute}="([^"]+)"`, 'g'))].map((m) => m[1]);
+  const ids = new Set(all('id'));
+  const named = [...all('aria-describedby'), ...all('aria-labelledby')].flatMap((of) => of?.split(' ') ?? []);
+  // How a thing is dragged is put into the page once it is there.
+  const dragged = ['stages', 'way-round'];
+  expect(named.filter((id) => !ids.has(id) && !dragged.includes(id))).toEqual([]);
+});

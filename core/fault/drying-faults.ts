@@ -44,6 +44,19 @@ export const DRYING_FAULTS: readonly Fault[] = [
     notNeeded: 'A second dryer, before the condenser of this one is clean.',
   },
   {
+    id: 'dryer-overloaded',
+    says: 'More air or warmer air comes than its plate allows here',
+    repair: 'Spread the use over the day, or a dryer for what comes',
+    act: 'move',
+    perYear: 0.15,
+    sizes: [0.6, 0.8], // less of its rating than what would be enough
+    canHave: (s) => is(CHILLED, s.kind) && has(s, 'ratedFlowM3PerS'),
+    changes: (s, share) => lessBy(s, 'ratedFlowM3PerS', share),
+    misreads: () => [{ of: 'plate', by: 1 }],
+    tasks: [],
+    notNeeded: 'A repair of the dryer: it does what its plate says.',
+  },
+  {
     id: 'purge-low',
     says: 'Its purge is too low',
     repair: 'Set its purge; clean its orifice',

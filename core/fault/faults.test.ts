@@ -30,9 +30,9 @@ describe('a fault in a line', () => {
               const faulty = withFault(plan, { faultId: fault.id, stageId: stage.id, size });
               expect([fault.id, planSchema.safeParse(faulty).error?.issues]).toEqual([fault.id, undefined]);
               const section = walk(faulty);
-              // A hose or a filter that takes all the pressure is refused by name: that is the fault.
+              // What takes all the pressure is refused by name: that is the fault.
               const reasons = section.problems.filter((p) => !sound.problems.some((s) => s.stageId === p.stageId));
-              if (!['hose-narrow', 'element-clogged'].includes(fault.id))
+              if (!['hose-narrow', 'element-clogged', 'coupler-wrong'].includes(fault.id))
                 expect([fault.id, reasons]).toEqual([fault.id, []]);
               const before = pathTo(plan, stage.id).at(-2)?.id;
               // These change how much air comes.
@@ -80,7 +80,7 @@ describe('a fault in a line', () => {
   });
 
   it('is one that the stage can have: each kind of fault has a stage in some line, and a gauge has none', () => {
-    const others = ['membrane', 'check-valve', 'unloader', 'pipe', 'water-cooler'] as const;
+    const others = ['membrane', 'check-valve', 'unloader', 'pipe', 'water-cooler', 'coupler'] as const;
     const rare = others.map((kind) => stageOf(kind, kind === 'pipe' ? { use: 'branch' } : {}));
     const stages = [...[SHOP, demoPlan(), goodDry()].flatMap(allStages), ...rare];
     const unseen = FAULTS.filter((f) => !stages.some(f.canHave)).map((f) => f.id);

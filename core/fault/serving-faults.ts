@@ -34,6 +34,24 @@ export const SERVING_FAULTS: readonly Fault[] = [
     notNeeded: 'A larger compressor or a higher setting: the hose takes it.',
   },
   {
+    id: 'coupler-wrong',
+    says: 'Plug and coupler are of two patterns: it hardly opens',
+    repair: 'One pattern of couplers and plugs in the whole shop',
+    perYear: 0.2,
+    sizes: [1.4, 0.8], // dm³/(s·bar) of sonic conductance (estimate)
+    canHave: (s) => s.kind === 'coupler',
+    changes: (s, conductance) => ({
+      type: 'sheet',
+      conductance: Math.min(
+        conductance,
+        s.kind === 'coupler' && s.parameters.type === 'sheet' ? s.parameters.conductance : Infinity,
+      ),
+    }),
+    misreads: () => [{ of: 'patterns', by: 1 }],
+    tasks: ['M35'],
+    notNeeded: 'A larger compressor or a higher setting: the coupler takes it.',
+  },
+  {
     id: 'gauge-off',
     says: 'Its gauge reads low',
     repair: 'Change the gauge, or compare it with a good one',
@@ -108,8 +126,7 @@ export const SERVING_FAULTS: readonly Fault[] = [
     perYear: 0.1,
     sizes: [1],
     canHave: (s) => s.kind === 'pipe' && (s.parameters as { use?: string }).use !== 'main',
-    changes: () => ({}),
-    misreads: () => [{ of: 'below', by: 1 }],
+    changes: () => ({ takeOff: 'side' }),
     brings: ['D01', 'D03'],
     tasks: [],
     notNeeded: 'A filter at the tool: it fills up with what runs in.',

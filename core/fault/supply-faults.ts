@@ -35,7 +35,6 @@ export const SUPPLY_FAULTS: readonly Fault[] = [
     sizes: [2500, 5500], // Pa of loss
     canHave: (s) => s.kind === 'intake' && has(s, 'filterLossPa'),
     changes: (s, pa) => ({ filterLossPa: (numbersOf(s).filterLossPa as number) + pa }),
-    brings: ['D14', 'D15'],
     tasks: ['M07'],
     notNeeded: 'New valves: it has no air to compress.',
   },

@@ -128,7 +128,12 @@ function Reason({ id, onSay, onCancel }: { id: string; onSay: (reason: string) =
       }}
     >
       <Field id={id} label="Why it does not apply here" error={error} help="It returns when its cause changes.">
-        <input {...tied(id, error)} className="control" value={reason} onChange={(e) => setReason(e.target.value)} />
+        <input
+          {...tied(id, error, true)}
+          className="control"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
       </Field>
       <div className="flex gap-2">
         <button type="submit" className="button">

@@ -81,7 +81,7 @@ export function DriedForm({
   const field = (name: keyof typeof text, label: string, help?: string) => (
     <Field id={`dried-${name}`} label={label} help={help} error={errors[name]}>
       <input
-        {...tied(`dried-${name}`, errors[name])}
+        {...tied(`dried-${name}`, errors[name], help)}
         className="control"
         value={text[name]}
         onChange={(e) => setText({ ...text, [name]: e.target.value })}

@@ -25,7 +25,7 @@ export function NewChargeForm({ put, onDone }: { put: ReturnType<typeof useSende
   const field = (name: keyof typeof text, label: string, help?: string) => (
     <Field id={`new-${name}`} label={label} help={help} error={errors[name]}>
       <input
-        {...tied(`new-${name}`, errors[name])}
+        {...tied(`new-${name}`, errors[name], help)}
         className="control"
         value={text[name]}
         onChange={(e) => setText({ ...text, [name]: e.target.value })}

@@ -4,8 +4,8 @@ import type { Reading } from '@/core/diagnosis/finding/cause';
 import { type Check, checkKind } from '@/core/diagnosis/finding/checks';
 import { WATER_KG_PER_M3 } from '@/core/quantity/constants';
 import { parseQuantity } from '@/core/quantity/parse';
-import { type QuantityName, unitOf } from '@/core/quantity/units';
-import { Field, tied } from '@/ui/forms/field';
+import type { QuantityName } from '@/core/quantity/units';
+import { AnyUnitField } from '@/ui/forms/any-unit-field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
@@ -72,43 +72,34 @@ export function ReadingInput({
     else onRead({ checkId: check.id, value });
   };
   const id = `read-${check.id.replaceAll(/[^\w-]/g, '-')}`;
-  const asked: QuantityName = isCatch ? 'drained' : quantity;
   return (
     <div className="grid items-start gap-2 sm:flex sm:flex-wrap sm:[&>button]:mt-6.5">
       <div className={isCatch ? 'w-44 max-w-full' : 'w-56 max-w-full'}>
-        <Field
+        <AnyUnitField
           id={id}
-          label={`${isCatch ? 'Caught' : 'It reads'}, in ${unitOf(asked, choice[asked]).symbol} or any unit`}
-          error={problem}
-        >
-          <input
-            {...tied(id, problem)}
-            className="control min-h-12"
-            value={text}
-            onChange={(e) => {
-              setText(e.target.value);
-              setProblem(undefined);
-            }}
-          />
-        </Field>
+          asks={isCatch ? 'Caught' : 'It reads'}
+          quantity={isCatch ? 'drained' : quantity}
+          text={text}
+          problem={problem}
+          onText={(next) => {
+            setText(next);
+            setProblem(undefined);
+          }}
+        />
       </div>
       {isCatch && (
         <div className="w-52 max-w-full">
-          <Field
+          <AnyUnitField
             id={`${id}-within`}
-            label={`In loaded running, in ${unitOf('time', choice.time).symbol} or any unit`}
-            error={problemOfTime}
-          >
-            <input
-              {...tied(`${id}-within`, problemOfTime)}
-              className="control min-h-12"
-              value={within}
-              onChange={(e) => {
-                setWithin(e.target.value);
-                setProblemOfTime(undefined);
-              }}
-            />
-          </Field>
+            asks="In loaded running"
+            quantity="time"
+            text={within}
+            problem={problemOfTime}
+            onText={(next) => {
+              setWithin(next);
+              setProblemOfTime(undefined);
+            }}
+          />
         </div>
       )}
       <button type="button" className="button button-strong min-h-12" onClick={take}>

@@ -29,7 +29,7 @@ export function ChoiceInput({
     <Field id={id} label={label} help={help} error={error}>
       <select
         ref={field}
-        {...tied(id, error)}
+        {...tied(id, error, help)}
         className="control"
         value={value}
         onChange={(e) => onCommit(e.target.value)}

@@ -42,11 +42,14 @@ export function Field({
   );
 }
 
-/** The attributes that tie a control to its {@link Field}. */
-export function tied(id: string, error: string | undefined) {
+/**
+ * The attributes that tie a control to its {@link Field}.
+ * @param help that of the field, where it has one
+ */
+export function tied(id: string, error: string | undefined, help?: ReactNode) {
   return {
     id,
     'aria-invalid': error ? true : undefined,
-    'aria-describedby': error ? `${id}-error` : `${id}-help`,
+    'aria-describedby': error ? `${id}-error` : help ? `${id}-help` : undefined,
   } as const;
 }

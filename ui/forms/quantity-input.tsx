@@ -77,7 +77,7 @@ export function QuantityInput({ id, label, quantity, value, min, max, help, tag,
     <Field id={id} label={label} help={help} error={error} tag={tag}>
       <div className="relative">
         <input
-          {...tied(id, error)}
+          {...tied(id, error, help)}
           data-unread={error ? '' : undefined}
           ref={input}
           className={`control pr-16 ${large ? 'text-[1.6rem] font-semibold' : ''}`}

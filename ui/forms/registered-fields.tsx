@@ -20,7 +20,7 @@ interface Props {
 export function TextField({ id, label, error, help, tag, registered }: Props) {
   return (
     <Field id={id} label={label} error={error} help={help} tag={tag}>
-      <input {...tied(id, error)} {...registered} className="control" autoComplete="off" />
+      <input {...tied(id, error, help)} {...registered} className="control" autoComplete="off" />
     </Field>
   );
 }
@@ -32,7 +32,13 @@ export function QuantityField({ quantity, ...props }: Props & { readonly quantit
   return (
     <Field id={id} label={label} error={error} help={help} tag={tag}>
       <div className="relative">
-        <input {...tied(id, error)} {...registered} className="control pr-16" inputMode="decimal" autoComplete="off" />
+        <input
+          {...tied(id, error, help)}
+          {...registered}
+          className="control pr-16"
+          inputMode="decimal"
+          autoComplete="off"
+        />
         <span className="unit pointer-events-none absolute inset-y-0 right-2 flex items-center">
           {unitOf(quantity, choice[quantity]).symbol}
         </span>

@@ -170,7 +170,7 @@ function PlainNumber({
   return (
     <Field id={id} label={label} help={help} tag={tag} error={error}>
       <input
-        {...tied(id, error)}
+        {...tied(id, error, help)}
         className="control"
         inputMode="decimal"
         defaultValue={value}

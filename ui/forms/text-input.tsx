@@ -34,7 +34,7 @@ export function TextInput({
     <Field id={id} label={label} error={problem} help={help}>
       <input
         ref={field}
-        {...tied(id, problem)}
+        {...tied(id, problem, help)}
         className="control"
         value={text}
         onChange={(e) => take(e.target.value)}

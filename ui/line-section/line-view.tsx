@@ -92,6 +92,7 @@ const View = memo(function View() {
             seen.current.from = e.currentTarget.scrollLeft;
           }}
           className="isolate min-w-0 flex-1 overflow-x-auto"
+          style={{ scrollPaddingLeft: LABELS }} // what has the focus does not lie under the names of the lanes
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
           tabIndex={0}
           role="region"
@@ -108,7 +109,7 @@ const View = memo(function View() {
             }
           >
             <Live rows={rows} room={room} openUnits={units.open} view={seen}>
-              <div style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
+              <div data-keys style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
                 {rows.map((row) => {
                   const { id } = row.run;
                   const open = id === MAIN || opened.includes(id);

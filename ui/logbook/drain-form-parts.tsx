@@ -62,7 +62,7 @@ export function HoursAndAir({ form }: { form: UseFormReturn<DrainEntry> }) {
           help="Left empty, the working pattern of the survey counts."
         >
           <input
-            {...tied('loadedHours', errors.loadedHours?.message)}
+            {...tied('loadedHours', errors.loadedHours?.message, true)}
             className="control"
             inputMode="decimal"
             {...form.register('loadedHours', {

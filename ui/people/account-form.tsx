@@ -64,7 +64,7 @@ export function AccountForm({
       {asked.map(({ name, label, help, first, ...input }) => (
         <Field key={name} id={name} label={label} help={help} error={issueOf(name)}>
           <input
-            {...tied(name, issueOf(name))}
+            {...tied(name, issueOf(name), help)}
             {...input}
             name={name}
             defaultValue={first}

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import type { PickOption } from '@/core/practice/case';
 import type { Answer } from '@/core/practice/grade';
 import { parseQuantity } from '@/core/quantity/parse';
-import { type QuantityName, unitOf } from '@/core/quantity/units';
-import { Field, tied } from '@/ui/forms/field';
+import type { QuantityName } from '@/core/quantity/units';
+import { AnyUnitField } from '@/ui/forms/any-unit-field';
 import { useUnits } from '@/ui/units/units';
 
 export type OnAnswer = (answer: Answer) => void;
@@ -32,21 +32,17 @@ export function NumberAnswer({ quantity, onAnswer }: { quantity: QuantityName; o
         else onAnswer({ form: 'number', value: parsed.value });
       }}
     >
-      <Field
+      <AnyUnitField
         id="answer"
-        label={`Your estimate, in ${unitOf(quantity, choice[quantity]).symbol} or any unit`}
-        error={problem}
-      >
-        <input
-          {...tied('answer', problem)}
-          className="control min-h-12"
-          value={text}
-          onChange={(e) => {
-            setText(e.target.value);
-            setProblem(undefined);
-          }}
-        />
-      </Field>
+        asks="Your estimate"
+        quantity={quantity}
+        text={text}
+        problem={problem}
+        onText={(next) => {
+          setText(next);
+          setProblem(undefined);
+        }}
+      />
       <Give />
     </form>
   );

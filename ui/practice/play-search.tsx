@@ -118,7 +118,7 @@ export function PlaySearch({
   return (
     <>
       {complains}
-      <p role="status" aria-label="Clock" className="sticky top-12 z-10 bg-paper py-1 font-semibold">
+      <p role="status" aria-label="Clock" data-clock className="sticky top-12 z-10 bg-paper py-1 font-semibold">
         {minutes} min · {spent} spent on parts
       </p>
       <div className="grid items-start gap-6 lg:grid-cols-2">

@@ -38,11 +38,11 @@ export function SearchDebrief({
     ['Water at the tools in the weeks after', weeks(grade.weeksKg), 'dry'],
     ...(grade.found ? ([['… had it been left', weeks(line.weeksKg())]] as const) : []),
     ['Compressor loaded after that', loaded(grade.found)],
-    ...(grade.found ? ([['… had it been left', loaded(false)]] as const) : []),
+    ...(grade.found ? ([['… had the fault been left', loaded(false)]] as const) : []),
   ];
   const points = (part: keyof typeof COUNTS): string => {
     const most = 100 * COUNTS[part];
-    return `${Math.round(grade.found ? most * grade.parts[part] : 0)} of ${Math.round(most)}`;
+    return `${Math.round(grade.found ? most * grade.parts[part] : 0)} of ${Math.round(most)} points`;
   };
   return (
     <>
@@ -53,12 +53,14 @@ export function SearchDebrief({
         </p>
       )}
       <dl className="text-[0.94rem]">
-        {rows.map(([what, says, part], i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the rows of one debrief stay
-          <div key={i} className="grid gap-x-3 border-b border-hairline py-1 sm:grid-cols-[14rem_1fr_auto]">
+        {rows.map(([what, says, part]) => (
+          <div
+            key={what}
+            className="grid grid-cols-[1fr_auto] gap-x-3 border-b border-hairline py-1 sm:grid-cols-[14rem_1fr_6rem]"
+          >
             <dt className="text-quiet">{what}</dt>
-            <dd>{says}</dd>
-            {part && <dd className="text-quiet tabular-nums">{points(part)}</dd>}
+            <dd className="max-sm:order-last max-sm:col-span-2">{says}</dd>
+            {part && <dd className="text-right text-quiet tabular-nums">{points(part)}</dd>}
           </div>
         ))}
       </dl>

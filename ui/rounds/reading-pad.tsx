@@ -11,16 +11,23 @@ import type { usePoint } from './use-point';
 /** The number that is asked for: its unit, what is expected, and large keys. */
 export function ReadingPad({ of, point }: { of: ReadingName; point: ReturnType<typeof usePoint> }) {
   const { say } = useUnits();
-  const { quantity, units, unitId, setUnit, text, setText, step, expected, drains, since } = point;
+  const { quantity, units, unitId, setUnit, text, setText, step, expected, drains, since, problem } = point;
   return (
     <div className="grid gap-3">
       <div className="flex items-end gap-3">
-        <output
-          className="min-w-32 border-b-4 border-copper text-right text-[2.6rem] leading-none font-semibold"
+        {/* The pad below is for thumbs; a keyboard types here, and none pops up on a screen. */}
+        <input
+          id="reading"
+          inputMode="none"
+          autoComplete="off"
           aria-label={READINGS[of].label}
-        >
-          {text || '–'}
-        </output>
+          aria-describedby={problem ? 'reading-error' : undefined}
+          aria-invalid={problem ? true : undefined}
+          className="w-36 min-w-0 border-b-4 border-copper bg-transparent text-right text-[2.6rem] leading-none font-semibold"
+          placeholder="–"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
         <div className="flex gap-1.5" role="radiogroup" aria-label="Unit">
           {units.map((u) => (
             <button

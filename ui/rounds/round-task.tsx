@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { type ReactNode, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import type { DueTask } from '@/core/maintenance/due';
 import type { LogSummary } from '@/core/maintenance/log-summary';
@@ -34,10 +34,17 @@ export function RoundTask({
   const point = usePoint(due, log.drained, put, onNext);
   const { couldNot, setCouldNot, problem } = point;
   const place = placeOf(plan.survey, stage.place ?? plan.survey.roomPlaceId).name;
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus({ preventScroll: true }), []);
+  // Digits of a keyboard go into the number from wherever nothing else is typed.
+  const toNumber = (event: KeyboardEvent<HTMLFormElement>): void => {
+    if (/^[\d.,-]$/.test(event.key) && !(event.target as Element).closest('input, textarea'))
+      event.currentTarget.querySelector<HTMLElement>('#reading')?.focus();
+  };
   return (
-    <form className="flex flex-1 flex-col gap-4 p-4" onSubmit={point.submit} noValidate>
+    <form className="flex flex-1 flex-col gap-4 p-4" onSubmit={point.submit} onKeyDown={toNumber} noValidate>
       <div>
-        <h1 className="text-[1.55rem] leading-tight">
+        <h1 ref={heading} tabIndex={-1} className="text-[1.55rem] leading-tight outline-none">
           {stage.name}: {task.does.toLowerCase()}
         </h1>
         <p className="text-quiet">
@@ -55,7 +62,7 @@ export function RoundTask({
       {couldNot ? <Reason label="Reason" point={point} /> : <Answers due={due} point={point} />}
       <Who who={point.who} onWho={point.setWho} />
       {problem && (
-        <p role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
+        <p id="reading-error" role="alert" className="rounded-md bg-brick-wash px-3 py-2 text-brick">
           {problem}
         </p>
       )}

@@ -7,8 +7,8 @@ import { InUnits } from '@/ui/units/in-units';
 /** The steps, with a clock where one must take its time. */
 export function Steps({ task: { task } }: { task: DueTask }) {
   return (
-    <details open={task.steps.length <= 2}>
-      <summary className="cursor-pointer font-semibold">How</summary>
+    <section aria-label="How">
+      <h2>How</h2>
       <ol className="mt-1 grid list-decimal gap-1 pl-5">
         {task.steps.map((s) =>
           typeof s === 'string' ? (
@@ -25,7 +25,7 @@ export function Steps({ task: { task } }: { task: DueTask }) {
       <p className="mt-1 text-[0.9rem] text-quiet">
         Good: <InUnits text={task.accept} />
       </p>
-    </details>
+    </section>
   );
 }
 

@@ -1,8 +1,7 @@
 'use client';
 
-import { type FormEvent, useMemo, useState } from 'react';
+import { type FormEvent, useEffect, useMemo, useState } from 'react';
 import { collectingSince } from '@/core/log/collecting-since';
-import type { DrainEntry } from '@/core/log/drain-entry';
 import { expectDrain } from '@/core/log/expect-drain';
 import { expectReadings } from '@/core/log/expect-reading';
 import type { LogEntry } from '@/core/log/log-entry';
@@ -21,6 +20,7 @@ import { nowOnTheWall } from '@/ui/units/when';
 import { entryOf, fresh } from '../outbox/entry-of';
 import type { useSender } from '../outbox/use-sender';
 import { rememberedWho, rememberWho } from '../people/remembered-who';
+import { type KeptAnswer, keepAnswer, keptAnswer } from './kept-answer';
 
 const UNITS_SHOWN = 3;
 
@@ -49,13 +49,13 @@ function expectedOf(
 }
 
 /** The number that is read at a point: typed in one of the first units of its quantity, or a share of beads. */
-function useReading(of: ReadingName | undefined, spentShare: number) {
+function useReading(of: ReadingName | undefined, spentShare: number, kept: KeptAnswer) {
   const quantity: QuantityName = of ? READINGS[of].quantity : 'mass';
   const { choice, atmosphericPa } = useUnits();
   const units = QUANTITIES[quantity].units.slice(0, UNITS_SHOWN);
-  const [unitOwn, setUnit] = useState<string>();
+  const [unitOwn, setUnit] = useState(kept.unitId);
   const unitId = units.find((u) => u.id === unitOwn)?.id ?? unitOf(quantity, choice[quantity]).id;
-  const [text, setText] = useState('');
+  const [text, setText] = useState(kept.text ?? '');
   const [spent, setSpent] = useState(spentShare);
   /** SI; words where what was typed is no number; nothing where nothing was typed. */
   const value = (): number | string | undefined => {
@@ -74,20 +74,26 @@ export function usePoint(
   put: ReturnType<typeof useSender>['put'],
   onNext: (how: 'done' | 'could not') => void,
 ) {
-  const { plan } = usePlan();
+  const { plan, planId } = usePlan();
   const { task, stage } = due;
+  const [kept] = useState(() => keptAnswer(planId, due.key));
   const drains = task.drains === true;
-  const [readings, setReadings] = useState<LogEntry['readings']>([]);
+  const [readings, setReadings] = useState<LogEntry['readings']>(kept.readings ?? []);
   const asked = readingsOf(task);
   const of = asked[readings.length];
-  const reading = useReading(of, stage.kind === 'bead-cartridge' ? stage.parameters.spentShare : 0);
-  const [looks, setLooks] = useState<DrainEntry['appearance']>();
+  const reading = useReading(of, stage.kind === 'bead-cartridge' ? stage.parameters.spentShare : 0, kept);
+  const [looks, setLooks] = useState(kept.looks);
   const [who, setWho] = useState(rememberedWho);
   const [photo, setPhoto] = useState<string>();
   const [couldNot, setCouldNot] = useState(false);
-  const [because, setBecause] = useState('');
-  const [wrong, setWrong] = useState(false);
+  const [because, setBecause] = useState(kept.because ?? '');
+  const [wrong, setWrong] = useState(kept.wrong ?? false);
   const [problem, setProblem] = useState<string>();
+  const { text, unitId } = reading;
+  useEffect(
+    () => keepAnswer(planId, due.key, { text, unitId, because, wrong, looks, readings }),
+    [planId, due.key, text, unitId, because, wrong, looks, readings],
+  );
   const started = useMemo(nowOnTheWall, []);
   const since = drains ? collectingSince(plan, drained, stage.id, started) : started;
   const expected = useMemo(
@@ -114,6 +120,7 @@ export function usePoint(
     if (photo && photoId) outgoing.push({ to: `photos/${photoId}`, body: pictureOf(photo) });
     if (log.drain) outgoing.push({ to: 'drains', body: { ...log.drain } });
     if (log.entry) outgoing.push({ to: 'entries', body: { ...log.entry } });
+    keepAnswer(planId, due.key, undefined);
     void put(...outgoing);
     onNext(couldNot ? 'could not' : 'done');
   };

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { LetterKeysChoice } from '@/ui/shell/letter-keys';
 import { UnitsForm } from '@/ui/units/units-form';
 import { sayMoment } from '@/ui/units/when';
 import { Copyable } from './copyable';
@@ -87,6 +88,11 @@ export function SettingsView({
       <section className="grid max-w-[44rem] gap-2" aria-label="Units and numbers">
         <h2>Units and numbers</h2>
         <UnitsForm wide />
+      </section>
+      <section className="grid max-w-[60ch] gap-2" aria-label="Keyboard">
+        <h2>Keyboard</h2>
+        <LetterKeysChoice />
+        <p className="text-quiet">The sign ? lists all keys; Ctrl K finds everything without them.</p>
       </section>
       <section className="grid max-w-[60ch] gap-1" aria-label="About">
         <h2>About</h2>

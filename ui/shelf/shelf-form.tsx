@@ -45,7 +45,7 @@ export function ShelfForm({ sites }: { sites: readonly { readonly id: string; re
   const text = (field: 'name' | 'place' | 'for', label: string, help?: string) => (
     <Field id={`shelf-${field}`} label={label} error={at(field)} help={help}>
       <input
-        {...tied(`shelf-${field}`, at(field))}
+        {...tied(`shelf-${field}`, at(field), help)}
         className="control"
         value={said[field]}
         onChange={(e) => say({ [field]: e.target.value })}
@@ -89,7 +89,7 @@ export function ShelfForm({ sites }: { sites: readonly { readonly id: string; re
         help="To find it by. Leave it empty where it has none."
       >
         <input
-          {...tied('shelf-end', at('end'))}
+          {...tied('shelf-end', at('end'), true)}
           className="control"
           list="shelf-ends"
           value={said.end}

@@ -63,7 +63,7 @@ export function Frame({
           aria-label="Views"
           className="no-print z-20 border-hairline bg-paper max-sm:sticky max-sm:bottom-0 max-sm:border-t sm:w-[136px] sm:shrink-0 sm:border-r"
         >
-          <ul className="flex sm:sticky sm:top-12 sm:flex-col sm:py-3">
+          <ul className="flex sm:sticky sm:top-12 sm:max-h-[calc(100dvh-3rem)] sm:flex-col sm:overflow-y-auto sm:py-3">
             {!planId && (
               <>
                 <RailLink href="/" icon={<House size={18} />}>
@@ -99,7 +99,7 @@ export function Frame({
             ))}
           </ul>
         </nav>
-        <main id="main" className="min-w-0 flex-1">
+        <main id="main" tabIndex={-1} className="min-w-0 flex-1 outline-none">
           {children}
         </main>
       </div>

@@ -4,6 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
 import { useHistory } from '@/ui/plan/plan-provider';
+import { LetterKeysChoice } from './letter-keys';
 import { hrefOf, PLACES } from './places';
 import { ACTS } from './use-keys';
 import { useLines } from './use-lines';
@@ -39,6 +40,9 @@ export function Palette({
           </Dialog.Title>
           {open === 'keys' ? (
             <div className="grid gap-x-8 gap-y-2 p-2 sm:grid-cols-2">
+              <div className="sm:col-span-2">
+                <LetterKeysChoice />
+              </div>
               <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-2">
                 {PLACES.map((p) => p.key && <Key key={p.key} shown={p.key} does={p.name} />)}
               </dl>

@@ -2,6 +2,7 @@
 
 import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
+import { letterKeysOn } from './letter-keys';
 
 /** What keys do besides going to a place: the keys, how they are shown, and what they do. */
 export const ACTS = {
@@ -19,25 +20,30 @@ export const ACTS = {
 } as const;
 export type Act = keyof typeof ACTS;
 
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    target.closest('input, textarea, select, [contenteditable="true"], [role="slider"], [role="dialog"]') !== null
-  );
-}
+const within = (target: EventTarget | null, selector: string): boolean =>
+  target instanceof Element && target.closest(selector) !== null;
+const isTyping = (target: EventTarget | null): boolean =>
+  within(target, 'input, textarea, select, [contenteditable="true"], [role="slider"], [role="dialog"]');
+/** A control keeps letters for itself, but for the stages of a section, which `a` and the brackets are about. */
+const isControl = (target: EventTarget | null): boolean =>
+  within(target, 'button, a, summary, [role="button"], [role="menu"], [role="listbox"]') &&
+  !within(target, '[data-keys]');
 
 type OnKey = (event: KeyboardEvent) => void;
 
 /**
- * What keys do while a component stands; not while somebody types, but for the search.
+ * What keys do while a component stands; not while somebody types, but for the search. Single characters can be switched off,
+ * and do nothing where a control has the focus.
  * @param keys further keys, by the letter
  */
 export function useKeys(acts: Partial<Record<Act, OnKey>>, keys: Readonly<Record<string, OnKey>> = {}): void {
   useEffect(() => {
     const bound: Record<string, OnKey> = {};
     const bind = (key: string, does: OnKey, whileTyping: boolean): void => {
+      const isCharacter = key.length === 1 || key === 'Shift+?';
       bound[key] = (event) => {
         if (event.defaultPrevented || (!whileTyping && isTyping(event.target))) return;
+        if (isCharacter && (!letterKeysOn() || isControl(event.target))) return;
         event.preventDefault();
         does(event);
       };

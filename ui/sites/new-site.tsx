@@ -27,7 +27,7 @@ export function NewSite() {
     >
       <div className="flex-1">
         <Field id="site-name" label="New site" error={error} help="For example the name of the customer and the hall.">
-          <input {...tied('site-name', error)} name="name" className="control" maxLength={80} />
+          <input {...tied('site-name', error, true)} name="name" className="control" maxLength={80} />
         </Field>
       </div>
       <button type="submit" className="button button-strong mt-[1.65rem]">

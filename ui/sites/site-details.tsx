@@ -62,7 +62,7 @@ function DetailsForm({ site }: { site: SitePage }) {
       <h2>Site details</h2>
       {DETAILS.map(([field, label, most, rows]) => {
         const input = {
-          ...tied(field, issueOf(field)),
+          ...tied(field, issueOf(field), field === 'timeZone'),
           name: field,
           defaultValue: site[field],
           maxLength: most,

@@ -70,6 +70,9 @@ export function TaskRow({
           </button>
         </div>
       </div>
+      {t.task.isolates && (
+        <p className="text-[0.88rem] text-brick">First isolate, vent and prove zero pressure; power locked out.</p>
+      )}
       <details className="text-[0.88rem]">
         <summary className="min-h-6 cursor-pointer">
           <IntervalWords task={t} />

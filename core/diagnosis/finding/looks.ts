@@ -69,6 +69,25 @@ export const LOOKS = {
     read: (_section, plan, id) =>
       Number((((stageById(plan, id)?.parameters ?? {}) as { spentShare?: number }).spentShare ?? 0) > 0.5),
   },
+  patterns: {
+    ...LOOK,
+    label: 'Its plug and its coupler are of two patterns',
+    how: 'Let off its pressure, take it apart, and lay the plug beside one that fits.',
+    minutes: 3,
+    cautions: ['C19'],
+    canRead: (s) => s.kind === 'coupler',
+    read: (_section, plan, id) =>
+      Number(((stageById(plan, id)?.parameters ?? {}) as { halves?: string }).halves === 'patterns'),
+  },
+  plate: {
+    ...LOOK,
+    label: 'Its plate allows less than what comes, at this temperature and pressure',
+    how: 'Read the plate; correct its flow for the temperature at its inlet, the pressure and the room, by its sheet.',
+    minutes: 5,
+    cautions: [],
+    canRead: (s) => is(CHILLED, s.kind) && 'ratedFlowM3PerS' in s.parameters,
+    read: () => 0,
+  },
   below: {
     ...LOOK,
     label: 'It leaves the main at the side or the bottom',

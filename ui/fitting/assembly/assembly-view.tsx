@@ -50,8 +50,8 @@ export function AssemblyView() {
           <Printer size={15} aria-hidden /> Print
         </button>
       </p>
-      <details className="rounded-md border border-hairline bg-card px-3 py-2">
-        <summary className="cursor-pointer font-medium">How each joint is made</summary>
+      <section aria-label="How each joint is made" className="rounded-md border border-hairline bg-card px-3 py-2">
+        <h2>How each joint is made</h2>
         <dl className="mt-2 grid gap-x-4 gap-y-1.5 text-[0.9rem] sm:grid-cols-[11rem_1fr]">
           {methods.map(({ of, does }) => (
             <div key={of} className="contents">
@@ -60,7 +60,7 @@ export function AssemblyView() {
             </div>
           ))}
         </dl>
-      </details>
+      </section>
       {Object.entries(PHASES).map(([phase, name]) => (
         <Phase key={phase} name={name} steps={steps.filter((s) => s.phase === phase)}>
           {(step) => (

@@ -59,7 +59,7 @@ export function RunEditor({
         error={error}
       >
         <textarea
-          {...tied('run-text', error)}
+          {...tied('run-text', error, true)}
           className="control min-h-16"
           rows={2}
           value={typed ?? shown}

@@ -71,7 +71,7 @@ export function ThingForm({ stage, onThing }: { stage: Stage; onThing: (thing: T
           help="Shown on the round: the tool, which way the thread turns, what falls out."
         >
           <textarea
-            {...tied('thing-opens', at('opens'))}
+            {...tied('thing-opens', at('opens'), true)}
             className="control"
             rows={3}
             value={said.opens}

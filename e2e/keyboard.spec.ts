@@ -1,0 +1,111 @@
+import { buildOwnLine, DEMO } from './own-line';
+import { PAGES } from './pages';
+import { expect, type Page, settled, test } from './test';
+
+test('letters go nowhere from a control, and can be switched off', async ({ page }) => {
+  const line = await buildOwnLine(page);
+  const at = new RegExp(`${line}/survey$`);
+  await page.goto(`${line}/survey`);
+  await settled(page);
+  for (const control of [
+    page.getByRole('button', { name: /^Units/ }),
+    page.getByRole('link', { name: 'Settings' }),
+    page.getByRole('button', { name: 'Light or dark' }),
+  ]) {
+    await control.focus();
+    await page.keyboard.press('t');
+    await page.keyboard.press('d');
+    expect(page.url()).toMatch(at);
+  }
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('t');
+  await page.waitForURL(/\/today$/);
+  // From a link of the menu the next letter goes on: the focus is at the content by then.
+  await page.getByRole('link', { name: 'Survey', exact: true }).click();
+  await page.waitForURL(at);
+  await settled(page);
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await keys.getByLabel(/^Single letters/).uncheck();
+  await page.keyboard.press('Escape');
+  await expect(keys).toHaveCount(0);
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  for (const key of ['t', 'd', 'a', '?']) await page.keyboard.press(key);
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('dialog', { name: 'Find or do' })).toBeVisible();
+  expect(page.url()).toMatch(at);
+  await page.goto('/settings');
+  await settled(page);
+  await page.getByLabel(/^Single letters/).check();
+  await page.goto(`${line}/survey`);
+  await settled(page);
+  await page.keyboard.press('t');
+  await page.waitForURL(/\/today$/);
+});
+
+test('a value that is half entered on a round takes letters for no places, and is there after leaving', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/rounds/go?at=receiver`);
+  await settled(page);
+  const number = page.getByRole('textbox', { name: 'Came out' });
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+  for (const key of ['4', '2', 'b']) await page.keyboard.press(key);
+  await expect(page).toHaveURL(/\/go\?at=receiver$/);
+  await expect(number).toHaveValue('42b');
+  await page.keyboard.press('Backspace');
+  await page.getByRole('link', { name: 'Leave' }).click();
+  await page.waitForURL(/\/today/);
+  await page.goBack();
+  await settled(page);
+  await expect(number).toHaveValue('42');
+});
+
+/** Tabs through a page, and says where what has the focus lies under something else. */
+async function hiddenStops(page: Page, key: 'Tab' | 'Shift+Tab'): Promise<string[]> {
+  await page.evaluate(() => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    window.scrollTo(0, 0);
+  });
+  const hidden: string[] = [];
+  let first: string | undefined;
+  for (let n = 0; n < 400; n++) {
+    await page.keyboard.press(key);
+    const stop = await page.evaluate(() => {
+      const at = document.activeElement;
+      if (!at || at === document.body) return undefined;
+      const all = [...document.querySelectorAll('*')];
+      const box = at.getBoundingClientRect();
+      const own = (x: number, y: number): boolean => {
+        const top = document.elementFromPoint(x, y);
+        return top !== null && (at.contains(top) || top.contains(at) || top.closest('label')?.contains(at) === true);
+      };
+      const points = [0.1, 0.5, 0.9].flatMap((x) =>
+        [0.1, 0.5, 0.9].map((y) => [box.left + box.width * x, box.top + box.height * y] as const),
+      );
+      const seen = box.width < 2 || box.height < 2 || points.some(([x, y]) => own(x, y));
+      return { id: String(all.indexOf(at)), seen, says: at.outerHTML.slice(0, 120) };
+    });
+    if (!stop || stop.id === first) break;
+    first ??= stop.id;
+    if (!stop.seen) hidden.push(stop.says);
+  }
+  return hidden;
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const)
+  test(`what has the focus is never hidden by a bar, forwards and backwards, at ${width} px`, async ({ page }) => {
+    test.setTimeout(900_000);
+    await page.setViewportSize({ width, height });
+    const hidden: string[] = [];
+    for (const address of PAGES) {
+      await page.goto(address);
+      await settled(page);
+      for (const key of ['Tab', 'Shift+Tab'] as const)
+        for (const stop of await hiddenStops(page, key)) hidden.push(`${address} ${key} ${stop}`);
+    }
+    expect(hidden).toEqual([]);
+  });
