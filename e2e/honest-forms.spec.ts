@@ -57,9 +57,15 @@ test('an answer says that it is of before, as long as a field holds no value', a
   for (const [address, field] of [
     ['/dew-point', 'Wanted pressure'],
     ['/dryers', 'Pressure'],
+    [`${DEMO}/fitting/leak-test`, 'Pressure at the end'],
+    ['/planner', 'Cuts in at'],
   ] as const) {
     await page.goto(address);
     await settled(page);
+    if (address === '/planner') {
+      await page.getByRole('button', { name: 'Find the lines' }).click();
+      await expect(page.getByRole('region', { name: 'Lines', exact: true })).toBeVisible({ timeout: 60_000 });
+    }
     const note = page.getByRole('alert').filter({ hasText: 'Out of date' });
     const input = page.getByLabel(field, { exact: true }).first();
     await input.fill('much');

@@ -20,7 +20,7 @@ export function FittingFrame({ children }: { children: ReactNode }) {
   const path = usePathname();
   const base = `/lines/${planId}/fitting`;
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 p-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4 p-4 print:block print:p-0">
       <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>Fitting</h1>
         <nav aria-label="Fitting" className="flex max-w-full gap-1.5 overflow-x-auto">

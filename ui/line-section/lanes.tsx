@@ -60,13 +60,31 @@ export const Lanes = memo(function Lanes({ row, grades }: { row: Row; grades: Re
   const shown = inView && live ? seenOf(live, row, view.current) : row;
   return (
     <div ref={box} className="[contain-intrinsic-size:auto_440px] [content-visibility:auto]">
-      <DryMarginLane row={shown} />
-      <PressureLane row={shown} />
-      <LedgerLane row={shown} />
-      <PurityLane row={row} grades={grades} />
+      <LanesOf row={shown} painted={row} grades={grades} />
     </div>
   );
 });
+
+/** The lanes of a row: dry margin, pressure, water and purity. */
+export function LanesOf({
+  row,
+  painted = row,
+  grades,
+}: {
+  row: Row;
+  /** The row as it was last painted, for the lane that nobody watches while they type. */
+  painted?: Row;
+  grades: ReadonlyMap<string, Grade>;
+}) {
+  return (
+    <>
+      <DryMarginLane row={row} />
+      <PressureLane row={row} />
+      <LedgerLane row={row} />
+      <PurityLane row={painted} grades={grades} />
+    </>
+  );
+}
 
 /** What of the rows one sees without scrolling, px. Kept by who watches: to ask a browser costs it a layout. */
 export interface View {

@@ -1,5 +1,6 @@
 'use client';
 
+import { Printer } from 'lucide-react';
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
 import { memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KindName } from '@/core/equipment/index';
@@ -13,6 +14,7 @@ import { sized } from '@/core/plan/size-stage';
 import { AdviceBeside } from '@/ui/advice/advice-beside';
 import { AfterPaint, useIsToday, usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
+import { Scrolls } from '@/ui/primitives/scrolls';
 import { nowOnTheWall } from '@/ui/units/when';
 import { BranchEditor } from './branch-editor';
 import { Conditions } from './conditions';
@@ -23,7 +25,9 @@ import { Lanes, Live } from './lanes';
 import { Balance, Problems, Shortfall } from './line-notices';
 import { OutletList } from './outlet-list';
 import { Overview } from './overview';
+import { PrintedLine } from './printed-line';
 import { rowsFor } from './rows';
+import { SectionTable } from './section-table';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
 import { StageRow } from './stage-row';
@@ -69,79 +73,97 @@ const View = memo(function View() {
     </div>
   );
   return (
-    <div className="flex min-h-full flex-col">
-      <div className="isolate flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
-        <h1 className="max-w-72 truncate">{plan.name}</h1>
-        {isToday && <Conditions />}
-        <Balance />
-        <Shortfall />
-        <div className="ml-auto">
-          <InsertMenu
-            after={stage?.kind === 'intake' ? 'the compressor' : ((stage ?? unit ?? branch)?.name ?? '')}
-            onInsert={insert}
-            onInsertUnit={insertUnit}
-          />
+    <>
+      <div className="flex min-h-full flex-col print:hidden">
+        <div className="isolate flex flex-wrap items-center gap-x-3 gap-y-2 px-3 py-2.5">
+          <h1 className="max-w-72 truncate">{plan.name}</h1>
+          {isToday && <Conditions />}
+          <Balance />
+          <Shortfall />
+          <div className="ml-auto flex gap-2">
+            <button
+              type="button"
+              className="button px-2"
+              aria-label="Print the line"
+              title="Print the line"
+              onClick={() => window.print()}
+            >
+              <Printer size={16} aria-hidden />
+            </button>
+            <InsertMenu
+              after={stage?.kind === 'intake' ? 'the compressor' : ((stage ?? unit ?? branch)?.name ?? '')}
+              onInsert={insert}
+              onInsertUnit={insertUnit}
+            />
+          </div>
         </div>
-      </div>
-      <Problems onSelect={select} />
-      <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(stage ?? unit)?.id} />
-      <div className="flex border-t border-hairline max-lg:flex-col">
-        <div
-          ref={box}
-          onScroll={(e) => {
-            seen.current.from = e.currentTarget.scrollLeft;
-          }}
-          className="isolate min-w-0 flex-1 overflow-x-auto"
-          style={{ scrollPaddingLeft: LABELS }} // what has the focus does not lie under the names of the lanes
-          // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-          tabIndex={0}
-          role="region"
-          aria-label="Section of the line"
-        >
-          <StageDrag
-            plan={plan}
-            onMove={(id, to, runId) =>
-              edit((p) =>
-                unitById(p, id)
-                  ? moveUnit(settleHours(p, id, nowOnTheWall()), id, to, runId)
-                  : moveStage(p, id, to, runId),
-              )
-            }
+        <Problems onSelect={select} />
+        <Overview rows={rows} room={room} box={box} judgements={judgements} selected={(stage ?? unit)?.id} />
+        <div className="flex border-t border-hairline max-lg:flex-col">
+          <div
+            ref={box}
+            onScroll={(e) => {
+              seen.current.from = e.currentTarget.scrollLeft;
+            }}
+            className="isolate min-w-0 flex-1 overflow-x-auto"
+            style={{ scrollPaddingLeft: LABELS }} // what has the focus does not lie under the names of the lanes
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+            tabIndex={0}
+            role="region"
+            aria-label="Section of the line"
           >
-            <Live rows={rows} room={room} openUnits={units.open} view={seen}>
-              <div data-keys style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
-                {rows.map((row) => {
-                  const { id } = row.run;
-                  const open = id === MAIN || opened.includes(id);
-                  return (
-                    <div key={id}>
-                      <StageRow
-                        plan={plan}
-                        section={section}
-                        verdicts={judgements}
-                        row={row}
-                        selected={(stage ?? unit ?? branch)?.id}
-                        onSelect={select}
-                        open={open}
-                        onOpen={toggleLanes}
-                      />
-                      {open && <Lanes row={row} grades={grades} />}
-                      {editsInPlace && id === run?.id && editor}
-                    </div>
-                  );
-                })}
-              </div>
-            </Live>
-          </StageDrag>
-          {!editsInPlace && editor}
+            <StageDrag
+              plan={plan}
+              onMove={(id, to, runId) =>
+                edit((p) =>
+                  unitById(p, id)
+                    ? moveUnit(settleHours(p, id, nowOnTheWall()), id, to, runId)
+                    : moveStage(p, id, to, runId),
+                )
+              }
+            >
+              <Live rows={rows} room={room} openUnits={units.open} view={seen}>
+                <div data-keys style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
+                  {rows.map((row) => {
+                    const { id } = row.run;
+                    const open = id === MAIN || opened.includes(id);
+                    return (
+                      <div key={id}>
+                        <StageRow
+                          plan={plan}
+                          section={section}
+                          verdicts={judgements}
+                          row={row}
+                          selected={(stage ?? unit ?? branch)?.id}
+                          onSelect={select}
+                          open={open}
+                          onOpen={toggleLanes}
+                        />
+                        {open && <Lanes row={row} grades={grades} />}
+                        {editsInPlace && id === run?.id && editor}
+                      </div>
+                    );
+                  })}
+                </div>
+              </Live>
+            </StageDrag>
+            {!editsInPlace && editor}
+          </div>
+          <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
+            <AdviceBeside verdicts={judgements} onSelect={select} />
+            <h2 className="eyebrow mb-2">Air delivered</h2>
+            <OutletList judgements={judgements} selected={stage?.id} onSelect={select} />
+          </div>
         </div>
-        <div className="isolate shrink-0 border-hairline p-3 lg:w-60 lg:border-l">
-          <AdviceBeside verdicts={judgements} onSelect={select} />
-          <h2 className="eyebrow mb-2">Air delivered</h2>
-          <OutletList judgements={judgements} selected={stage?.id} onSelect={select} />
-        </div>
+        <details className="border-t border-hairline px-3 py-2">
+          <summary className="cursor-pointer font-medium">The section as a table</summary>
+          <Scrolls label="The section as a table">
+            <SectionTable />
+          </Scrolls>
+        </details>
       </div>
-    </div>
+      <PrintedLine rows={rows} grades={grades} judgements={judgements} />
+    </>
   );
 });
 

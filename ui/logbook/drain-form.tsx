@@ -37,7 +37,7 @@ export function DrainForm({
     <form
       onSubmit={submit}
       noValidate
-      className="rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16"
+      className="rounded-md border border-hairline bg-card p-4 lg:sticky lg:top-16 lg:max-h-[calc(100dvh-5rem)] lg:overflow-y-auto"
       aria-label="Log a drain"
     >
       <Fields className="grid gap-3">

@@ -5,6 +5,7 @@ import { type ReactNode, useState } from 'react';
 import { atmosphericPressurePa } from '@/core/air/atmosphere';
 import { impliedBy } from '@/core/planner/implied';
 import { type Question, questionSchema, question as questionWith } from '@/core/planner/question';
+import { OfBefore } from '@/ui/forms/of-before';
 import { AtmosphereProvider, useUnits } from '@/ui/units/units';
 import { useRun } from '@/ui/worker/use-run';
 import type { PlannerAnswer, PlannerProgress } from '@/workers/planner.worker';
@@ -87,6 +88,7 @@ export function PlannerView({ from }: { from?: FromLine & { question: Question }
               {state.message}
             </p>
           )}
+          {shown && put && <OfBefore />}
           {shown && put && (
             <Answer
               answer={shown}

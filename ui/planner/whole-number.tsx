@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { Field, tied } from '@/ui/forms/field';
+import { useReportUnread } from '@/ui/forms/unread';
 
 const read = (typed: string): number => (typed.trim() === '' ? Number.NaN : Number(typed.trim()));
 
@@ -25,10 +26,12 @@ export function WholeNumber({
   useEffect(() => setText((t) => (read(t) === value ? t : String(value))), [value]);
   const isFine = (n: number): boolean => Number.isInteger(n) && n >= least && n <= most;
   const error = isFine(read(text)) ? undefined : `A whole number from ${least} to ${most.toLocaleString('en')}.`;
+  useReportUnread(id, label, error !== undefined);
   return (
     <Field id={id} label={label} error={error}>
       <input
         {...tied(id, error)}
+        data-unread={error ? '' : undefined}
         className="control"
         inputMode="numeric"
         value={text}

@@ -55,7 +55,15 @@ export function SaveStatus() {
         data-mark={MARK[phase]}
         className={`flex items-center justify-end gap-1 pr-1 before:font-semibold before:content-[attr(data-mark)] whitespace-nowrap md:min-w-24 ${tone}`}
       >
-        <span className="max-md:sr-only">{TEXT[phase]}</span>
+        <span
+          className={
+            phase === 'unread'
+              ? 'text-[0.85rem] max-sm:w-16 max-sm:leading-tight max-sm:whitespace-normal'
+              : 'max-md:sr-only'
+          }
+        >
+          {TEXT[phase]}
+        </span>
       </span>
       <button
         type="button"

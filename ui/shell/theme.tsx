@@ -8,7 +8,14 @@ import type { ReactNode } from 'react';
 export function Theme({ nonce, children }: { nonce: string; children: ReactNode }) {
   setNonce(nonce); // for the styles that menus and dialogs put into the page while they are open
   return (
-    <ThemeProvider attribute="data-theme" defaultTheme="system" enableSystem disableTransitionOnChange nonce={nonce}>
+    <ThemeProvider
+      attribute="data-theme"
+      defaultTheme="system"
+      enableSystem
+      enableColorScheme={false}
+      disableTransitionOnChange
+      nonce={nonce}
+    >
       {children}
     </ThemeProvider>
   );

@@ -7,6 +7,7 @@ import { jointsOf } from '@/core/fitting/joints';
 import type { KeptFile } from '@/core/plan/file-fields';
 import { KeptFiles } from '@/ui/files/kept-files';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { PrintHead } from '@/ui/plan/print-head';
 import { Cautions } from '@/ui/primitives/cautions';
 import { InUnits } from '@/ui/units/in-units';
 import { useTicks } from '../use-ticks';
@@ -30,7 +31,8 @@ export function AssemblyView() {
   const done = steps.filter((s) => ticks[keyOf(s)]).length;
   const tools = [...new Set(steps.flatMap((s) => s.tools))].sort();
   return (
-    <div className="grid max-w-3xl gap-4">
+    <div className="grid max-w-3xl gap-4 print:block print:space-y-4">
+      <PrintHead className="not-print:hidden" />
       <Cautions ids={['C07', 'C04', 'C05', 'C06']} />
       <label className="flex min-h-12 items-center gap-3 rounded-md border border-hairline bg-card px-3 font-medium">
         <input
@@ -134,7 +136,7 @@ function Step({
             ))}
         </span>
       </label>
-      <details className="mb-2 ml-9" open={pictures.length > 0}>
+      <details className={`mb-2 ml-9 ${pictures.length === 0 ? 'no-print' : ''}`} open={pictures.length > 0}>
         <summary className="min-h-6 w-fit cursor-pointer text-[0.9rem] text-quiet">
           Pictures{pictures.length > 0 && ` · ${pictures.length}`}
         </summary>

@@ -6,6 +6,7 @@ import { airVolumesOf, judgeLeak, type LeakReadings, SETTLES_S, STEPS } from '@/
 import { allStages, standing } from '@/core/plan/runs';
 import { placeOf } from '@/core/plan/survey';
 import { ChoiceInput } from '@/ui/forms/choice-input';
+import { OfBefore } from '@/ui/forms/of-before';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
@@ -169,6 +170,7 @@ export function LeakTestView() {
           aria-live="polite"
           className={`grid gap-2 border-l-4 pl-4 ${good ? 'border-water' : 'border-brick'}`}
         >
+          <OfBefore />
           <Headline>
             {good ? '✓' : '▲'} {VERDICTS[judged.verdict]}
           </Headline>

@@ -43,7 +43,7 @@ function RoomSheet({ name, rows }: { name: string; rows: readonly DrainRow[] }) 
   return (
     <article
       aria-label={`Drain plan, ${name}`}
-      className="grid gap-3 rounded-md border border-hairline bg-card p-5 print:break-after-page print:border-0 print:p-0"
+      className="grid gap-3 rounded-md border border-hairline bg-card p-5 print:not-last:break-after-page print:border-0 print:p-0"
     >
       <header className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-[1.3rem]">Drains · {name}</h2>
