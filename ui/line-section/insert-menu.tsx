@@ -2,7 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { memo, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { findKinds, findWallUnits, type KindName, kindOf } from '@/core/equipment/index';
 import { WALL_UNITS, type WallUnitName } from '@/core/equipment/serving/wall-unit';
 import { useKeys } from '@/ui/shell/use-keys';
@@ -21,6 +21,7 @@ export const InsertMenu = memo(function InsertMenu({
 }) {
   const [open, setOpen] = useState(false);
   const [word, setWord] = useState('');
+  const chosen = useRef(false);
   const found = !open
     ? []
     : [
@@ -33,6 +34,7 @@ export const InsertMenu = memo(function InsertMenu({
         }),
       ];
   const choose = (insert: () => void): void => {
+    chosen.current = true;
     setOpen(false);
     setWord('');
     insert();
@@ -48,6 +50,11 @@ export const InsertMenu = memo(function InsertMenu({
           align="end"
           sideOffset={6}
           collisionPadding={10}
+          onCloseAutoFocus={(e) => {
+            // What was added has the focus then.
+            if (chosen.current) e.preventDefault();
+            chosen.current = false;
+          }}
           className="floating z-50 max-h-[75vh] w-[25rem] max-w-[94vw] overflow-auto p-2"
         >
           <p className="px-2 pt-1 pb-2 text-quiet">

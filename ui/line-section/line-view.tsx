@@ -60,7 +60,23 @@ const View = memo(function View() {
   const grades = useMemo(() => gradeLine(plan, section), [plan, section]);
   const cells = rows.find((r) => r.run.id === run?.id)?.cells ?? [];
   useLineKeys({ selectedId: chosen.id, run, index: chosen.index, cells, stage, unit, select });
-  const { insert, insertUnit } = useInsert(branch ? branch.stages.length : chosen.index + 1, run?.id ?? MAIN, select);
+  // What was added is ready to be filled in.
+  const form = useRef<HTMLDivElement>(null);
+  const added = useRef<string>(undefined);
+  useEffect(() => {
+    if (added.current !== chosen.id) return;
+    added.current = undefined;
+    form.current?.focus({ preventScroll: true });
+  }, [chosen.id]);
+  const selectAdded = useCallback(
+    (id: string): void => {
+      added.current = id;
+      select(id);
+    },
+    [select],
+  );
+  const place = branch ? branch.stages.length : chosen.index + 1;
+  const { insert, insertUnit } = useInsert(place, run?.id ?? MAIN, selectAdded);
   const toggleLanes = useCallback(
     (id: string): void => void setOpened((is) => (is.includes(id) ? is.filter((o) => o !== id) : [...is, id])),
     [setOpened],
@@ -68,7 +84,12 @@ const View = memo(function View() {
   // Below all rows, so that they stay in view; with many rows right below its own, so that it does.
   const editsInPlace = rows.length > 5;
   const editor = (
-    <div className="sticky left-0 border-t border-hairline" style={{ width: room + LABELS }}>
+    <div
+      ref={form}
+      tabIndex={-1}
+      className="sticky left-0 border-t border-hairline outline-none"
+      style={{ width: room + LABELS }}
+    >
       <ChosenEditor chosen={chosen} units={units} verdicts={judgements} />
     </div>
   );
