@@ -101,16 +101,7 @@ const View = memo(function View() {
           {isToday && <Conditions />}
           <Balance />
           <Shortfall />
-          <div className="ml-auto flex gap-2">
-            <button
-              type="button"
-              className="button px-2"
-              aria-label="Print the line"
-              title="Print the line"
-              onClick={() => window.print()}
-            >
-              <Printer size={16} aria-hidden />
-            </button>
+          <div className="ml-auto">
             <InsertMenu
               after={stage?.kind === 'intake' ? 'the compressor' : ((stage ?? unit ?? branch)?.name ?? '')}
               onInsert={insert}
@@ -176,12 +167,17 @@ const View = memo(function View() {
             <OutletList judgements={judgements} selected={stage?.id} onSelect={select} />
           </div>
         </div>
-        <details className="border-t border-hairline px-3 py-2">
-          <summary className="cursor-pointer font-medium">The section as a table</summary>
-          <Scrolls label="The section as a table">
-            <SectionTable />
-          </Scrolls>
-        </details>
+        <div className="flex items-start gap-3 border-t border-hairline px-3 py-2">
+          <details className="min-w-0 flex-1 py-1">
+            <summary className="cursor-pointer font-medium">The section as a table</summary>
+            <Scrolls label="The section as a table">
+              <SectionTable />
+            </Scrolls>
+          </details>
+          <button type="button" className="button" onClick={() => window.print()}>
+            <Printer size={16} aria-hidden /> Print the line
+          </button>
+        </div>
       </div>
       <PrintedLine rows={rows} grades={grades} judgements={judgements} />
     </>

@@ -75,7 +75,7 @@ describe('water first thing in the morning', () => {
   const shows = (colder: number, plan = dry) =>
     showsComplaint({ symptom: 'D03' }, SOUND, put('cold-overnight', 'hose', colder, plan));
 
-  it('comes where a hose gets colder overnight than its air has its dew point, and not in a line that is let down', () => {
+  it('comes where a hose gets colder overnight than its air has its dew point, and not in one that is depressurised', () => {
     const colder = 24 - 7.86 - dewPointC;
     expect([shows(colder - 0.2), shows(colder + 0.2)]).toEqual([false, true]);
     expect(shows(colder + 0.2, all(dry, working({ overnight: 'depressurised' })))).toBe(false);
