@@ -28,6 +28,8 @@ describe('what people type', () => {
     ['300 K', 'temperature', 26.85],
     ['25 F', 'temperatureDifference', 13.888_888_9],
     ['7 bar', 'pressure', 801325],
+    ['7 bar(ü)', 'pressure', 801325],
+    ['25 Grad', 'temperature', 25],
     ['100 psi', 'pressure', 790_800.7],
     ['100 psig', 'pressure', 790_800.7],
     ['8 bar abs', 'pressure', 8e5],

@@ -49,7 +49,7 @@ export const QUANTITIES = {
     name: 'a temperature',
     typical: 20,
     units: [
-      unit('C', '°C', 1, ['c', 'degc', 'celsius', 'deg.c'], { offset: 0, decimals: 1 }),
+      unit('C', '°C', 1, ['c', 'degc', 'celsius', 'deg.c', 'grad', 'gradc'], { offset: 0, decimals: 1 }),
       unit('F', '°F', 5 / 9, ['f', 'degf', 'fahrenheit', 'deg.f'], { offset: (-32 * 5) / 9, decimals: 1 }),
       unit('K', 'K', 1, ['kelvin'], { offset: -273.15, decimals: 1 }),
     ],
@@ -66,7 +66,7 @@ export const QUANTITIES = {
     name: 'a pressure',
     typical: 8e5,
     units: [
-      unit('barg', 'bar', 1e5, ['barg', 'bar(g)', 'bar.g', 'bargauge'], { gauge: true }),
+      unit('barg', 'bar', 1e5, ['barg', 'bar(g)', 'bar.g', 'bargauge', 'barü', 'bar(ü)'], { gauge: true }),
       unit('psig', 'psi', PSI, ['psig', 'psi(g)', 'lb', 'lbs', 'pound', 'pounds'], { gauge: true }),
       unit('kPag', 'kPa', 1e3, ['kpag', 'kpa(g)'], { gauge: true }),
       unit('MPag', 'MPa', 1e6, ['mpag', 'mpa(g)'], { gauge: true }),

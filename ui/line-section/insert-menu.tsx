@@ -47,6 +47,7 @@ export const InsertMenu = memo(function InsertMenu({
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="Add a stage"
           align="end"
           sideOffset={6}
           collisionPadding={10}

@@ -54,7 +54,7 @@ export function GoView({ log }: { log: LogSummary }) {
       className="mx-auto flex min-h-[calc(100dvh-3rem)] w-full max-w-[30rem] flex-col bg-paper"
     >
       <header className="border-b border-hairline px-4 py-2.5">
-        <div className="flex items-baseline gap-3">
+        <div className="flex items-center gap-3">
           <p className="mr-auto font-semibold">
             {name}
             {way && task && ` · ${at + 1} of ${way.length}`}
@@ -66,7 +66,7 @@ export function GoView({ log }: { log: LogSummary }) {
                 ? `◌ ${sender.left} kept by this page only: leave it open`
                 : `◌ ${sender.left} kept here`}
           </p>
-          <Link href={`/lines/${planId}/today`} className="min-h-8 text-quiet underline underline-offset-4">
+          <Link href={`/lines/${planId}/today`} className="flex items-center text-quiet underline underline-offset-4">
             Leave
           </Link>
         </div>
