@@ -7,7 +7,7 @@ const MOST_SHARE = 0.9;
 
 /**
  * The free air that a stage loses through its joints at working pressure.
- * @example leakField('Leaks, free air').parse(undefined) // 0
+ * @example leakField('Leaks').parse(undefined) // 0
  */
 export const leakField = (label: string, help?: string) =>
   numberField({
@@ -20,7 +20,10 @@ export const leakField = (label: string, help?: string) =>
     source: 'assumed tight',
   });
 
-/** Leaks of what hangs at the end of a line: how much is known by soap. */
+/**
+ * The same for what hangs at the end of a line: how much it leaks is seen by soap.
+ * @example soapedLeakField().parse(undefined) // 0
+ */
 export const soapedLeakField = () =>
   leakField('Leaks, free air', 'Soap it: a steady row of bubbles is some {0.003 m³/min}.');
 
