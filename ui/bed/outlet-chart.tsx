@@ -77,7 +77,7 @@ export function OutletChart({
       <TableOf
         table={() => ({
           name: label,
-          columns: ['', `${label}, ${u.symbol}`],
+          columns: ['After', `${label}, ${u.symbol}`],
           rows: data.map((p) => [sayX(p.x), Number(p.out.toPrecision(4))]),
         })}
       />
