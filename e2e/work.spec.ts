@@ -24,6 +24,8 @@ test('what is due where; two sites become a visit, in the order in which one dri
   await page.getByRole('link', { name: 'my route' }).click();
   await page.getByText('Change my route').click();
   const rows = page.getByRole('button', { name: /^Move / });
+  for (const name of ['Quay works', 'Ridge works'])
+    await expect(page.getByRole('button', { name: `Move ${name}` })).toBeVisible({ timeout: 60_000 });
   const before = await rows.evaluateAll((all) => all.map((row) => row.getAttribute('aria-label')));
   const saved = page.waitForResponse((r) => r.url().endsWith('/api/work-order') && r.ok());
   await page.getByRole('button', { name: 'Move Ridge works' }).focus();
