@@ -44,11 +44,9 @@ export const COOLING_FAULTS: readonly Fault[] = [
     says: 'A tube leaks: its cooling water gets into the air',
     repair: 'Take it out of service; have its tubes tested and changed',
     perYear: 0.05,
-    sizes: [1],
+    sizes: [1e-3, 1e-2], // kg/s of water with the air let off, some 4 and 40 L/h
     canHave: (s) => s.kind === 'water-cooler',
-    changes: () => ({}),
-    misreads: () => [{ of: 'runs-without-air', by: 1 }],
-    brings: ['D01', 'D07'],
+    changes: (s, kgPerS) => ({ tubeLeakKgPerS: (numbersOf(s).tubeLeakKgPerS ?? 0) + kgPerS }),
     tasks: ['M09'],
     notNeeded: 'A larger drain: it would only drain the cooling water.',
   },

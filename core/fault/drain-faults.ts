@@ -1,4 +1,11 @@
+import type { Plan } from '../plan/plan';
 import { drainOf, type Fault, hasDrain } from './fault';
+
+/** The same line, under pressure from evening to morning. */
+const stayingCharged = (plan: Plan): Plan => {
+  const { survey } = plan;
+  return { ...plan, survey: { ...survey, working: { ...survey.working, overnight: 'charged' } } };
+};
 
 /** Faults of drain. */
 export const DRAIN_FAULTS: readonly Fault[] = [
@@ -11,7 +18,6 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     canHave: hasDrain,
     changes: () => ({ drain: 'none' }),
     misreads: () => [{ of: 'opens', by: -1 }],
-    brings: ['D03'],
     tasks: ['M01', 'M02', 'M03', 'M04'],
     notNeeded: 'A further separator, filter or dryer drowns as well behind a drain that stays shut.',
   },
@@ -24,7 +30,6 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     canHave: hasDrain,
     // Open all the time, through the usual bore of a drain (common practice, no source).
     changes: () => ({ drain: 'timer', drainEveryS: 5, drainOpenS: 5, drainBoreM: 0.003 }),
-    bringsHere: ['D07'],
     tasks: ['M03', 'M04'],
     notNeeded: 'A larger compressor: it would feed the drain.',
   },
@@ -37,7 +42,6 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     sizes: [1],
     canHave: (s) => drainOf(s) === 'timer',
     changes: () => ({ drain: 'none' }), // full for most of the time, it passes on what comes
-    brings: ['D03'],
     tasks: ['M03'],
     notNeeded: 'Another drain: this one opens when it is told to.',
   },
@@ -49,9 +53,10 @@ export const DRAIN_FAULTS: readonly Fault[] = [
     perYear: 0.3,
     sizes: [1],
     canHave: (s) => s.kind === 'receiver',
-    changes: () => ({}),
+    // One that is drained by hand in the evening is not; the others have their drains.
+    changes: (s): Record<string, string> => (drainOf(s) === 'manual' ? { drain: 'none' } : {}),
+    changesPlan: stayingCharged,
     misreads: () => [{ of: 'in-the-morning', by: 1 }],
-    brings: ['D03'],
     tasks: ['M01', 'M02'],
     notNeeded: 'A dryer, before the tank is empty in the morning.',
   },

@@ -16,7 +16,6 @@ export type Misread =
   | 'opens'
   | 'in-the-morning'
   | 'coldest'
-  | 'runs-without-air'
   | 'belt'
   | 'back-pressure'
   | 'one-tower'

@@ -1,13 +1,15 @@
 import fc from 'fast-check';
 import { demoPlan } from '../../db/demo';
+import { placesOf } from '../diagnosis/finding/complaint';
 import { walk } from '../line/walk';
 import { type Plan, planSchema } from '../plan/plan';
 import { allStages, pathTo } from '../plan/runs';
 import { anyPlan } from '../test/any-plan';
-import { goodDry, goodShop } from '../test/good-lines';
+import { all, behind, but, goodDry, goodPlant, goodShop, without, working } from '../test/good-lines';
 import { SHOP } from '../test/look-for';
 import { stageOf } from '../test/plan-of';
-import { FAULTS, withFault } from './faults';
+import { FAULTS, faultById, withFault } from './faults';
+import { walkedWith } from './walked';
 
 /** What a walk says of a stage, without and with a fault. */
 function both(plan: Plan, faultId: string, stageId: string, size: number, at = stageId) {
@@ -77,6 +79,25 @@ describe('a fault in a line', () => {
     expect(narrow[1].pressurePa).toBeLessThan(narrow[0].pressurePa);
     const worn = both(shop, 'compressor-worn', 'compressor', 0.15);
     expect(worn[1].dryAirKgPerS / worn[0].dryAirKgPerS).toBeCloseTo(0.85, 6);
+  });
+
+  // D07: water that runs on with the compressor off is cooling water. D03: a wet tank that was not drained, left under pressure.
+  it('brings what it does to the air while the line rests: a leaking tube, a line left under pressure', () => {
+    const letOff = working({ overnight: 'depressurised' });
+    const complaints = (plan: Plan, id: string, stageId: string) => {
+      const sound = walkedWith(plan);
+      const faulty = walkedWith(plan, [{ fault: faultById(id), stageId, size: faultById(id).sizes.at(-1) ?? 0 }]);
+      return ['D03', 'D07'].filter((symptom) => {
+        const [before, now] = [placesOf(symptom, sound, sound), placesOf(symptom, sound, faulty)];
+        return now?.some((s) => !before?.includes(s));
+      });
+    };
+    const plant = all(goodPlant(), but('water-cooler', { drain: 'none' }));
+    expect(complaints(letOff(plant), 'tube-leaks', 'water-cooler')).toEqual(['D07']);
+    expect(complaints(plant, 'tube-leaks', 'water-cooler')).toEqual([]);
+    const bare = all(goodShop(), without('refrigerated-dryer'), behind('coalescing-filter', stageOf('hose')));
+    expect(complaints(letOff(bare), 'left-wet', 'receiver')).toEqual(['D03']);
+    expect(complaints(bare, 'left-wet', 'receiver')).toEqual([]); // it is wet in the morning without a fault
   });
 
   it('is one that the stage can have: each kind of fault has a stage in some line, and a gauge has none', () => {

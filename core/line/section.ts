@@ -19,9 +19,11 @@ export interface Station extends Losses {
   readonly dryAirKgPerS: number;
 }
 
-/** Where all the water went. Water in = vapour out + liquid out + caught + frozen + adsorbed + vented. */
+/** Where all the water went. Water in + leaked in = vapour out + liquid out + caught + frozen + adsorbed + vented. */
 export interface Ledger {
+  /** Drawn by the intakes. */
   readonly waterInKgPerS: number;
+  readonly leakedInKgPerS: number;
   readonly vapourOutKgPerS: number;
   readonly liquidOutKgPerS: number;
   readonly caughtKgPerS: number;
@@ -30,7 +32,13 @@ export interface Ledger {
   readonly ventedKgPerS: number;
 }
 
-const NOTHING_LOST: Losses = { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
+const NOTHING_LOST: Losses = {
+  leakedInKgPerS: 0,
+  frozenKgPerS: 0,
+  adsorbedKgPerS: 0,
+  ventedKgPerS: 0,
+  ventedAirKgPerS: 0,
+};
 /** How many numbers {@link Section.figures} keeps of a station, and where its dew point stands among them. */
 export const KEPT = 7;
 export const DEW_POINT = 2;
@@ -109,6 +117,7 @@ export class Section {
     const sum = (name: keyof Losses | 'caughtKgPerS'): number => this.stations.reduce((total, s) => total + s[name], 0);
     return {
       waterInKgPerS: this.waterInKgPerS,
+      leakedInKgPerS: sum('leakedInKgPerS'),
       vapourOutKgPerS: this.vapourOutKgPerS,
       liquidOutKgPerS: this.liquidOutKgPerS,
       caughtKgPerS: sum('caughtKgPerS'),
@@ -130,9 +139,10 @@ export function vapourFractionAt(station: Pick<Station, 'vapourKgPerS' | 'dryAir
  * @example imbalance(section.ledger) < 1e-12 // true
  */
 export function imbalance(ledger: Ledger): number {
-  const { waterInKgPerS, ...went } = ledger;
+  const { waterInKgPerS, leakedInKgPerS, ...went } = ledger;
+  const came = waterInKgPerS + leakedInKgPerS;
   const out = Object.values(went).reduce((sum, kgPerS) => sum + kgPerS, 0);
-  return waterInKgPerS === 0 ? 0 : Math.abs(waterInKgPerS - out) / waterInKgPerS;
+  return came === 0 ? 0 : Math.abs(came - out) / came;
 }
 
 /**

@@ -18,8 +18,10 @@ const CLOSE_K = 1e-10;
 const MOST_WET_STEPS = 12;
 const CLOSE_WET_K = 1e-3;
 
-/** Ways other than a drain in which water leaves the stream. */
+/** Ways other than the intake and a drain in which water comes into the stream, or leaves it. */
 export interface Losses {
+  /** Comes in through a leak. */
+  leakedInKgPerS: number;
   /** Left behind as ice. */
   frozenKgPerS: number;
   /** Taken up by a medium that keeps it. */
@@ -59,7 +61,7 @@ export class AirStream {
   }
 
   private get losses(): Losses {
-    this.lost ??= { frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
+    this.lost ??= { leakedInKgPerS: 0, frozenKgPerS: 0, adsorbedKgPerS: 0, ventedKgPerS: 0, ventedAirKgPerS: 0 };
     return this.lost;
   }
 
@@ -230,6 +232,13 @@ export class AirStream {
     else this.losses.adsorbedKgPerS += taken;
     this.vapourKgPerS = vapour;
     this.liquidKgPerS = 0;
+    return this;
+  }
+
+  /** Lets water in. */
+  letIn(waterKgPerS: number): this {
+    this.losses.leakedInKgPerS += waterKgPerS;
+    this.liquidKgPerS += waterKgPerS;
     return this;
   }
 

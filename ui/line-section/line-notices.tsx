@@ -43,7 +43,8 @@ export function Balance() {
       <Why figure={{ name: 'waterIn' }} className="font-semibold text-ink">
         {say(ledger.waterInKgPerS, 'waterFlow')}
       </Why>{' '}
-      in = <Why figure={{ name: 'caughtInAll' }}>{say(ledger.caughtKgPerS, 'waterFlow')}</Why> caught +{' '}
+      in{ledger.leakedInKgPerS > 0 && ` + ${say(ledger.leakedInKgPerS, 'waterFlow')} through a leaking tube`} ={' '}
+      <Why figure={{ name: 'caughtInAll' }}>{say(ledger.caughtKgPerS, 'waterFlow')}</Why> caught +{' '}
       <Why figure={{ name: 'vapourOut' }}>{say(ledger.vapourOutKgPerS, 'waterFlow')}</Why> vapour +{' '}
       <Why figure={{ name: 'dropsOut' }}>{say(ledger.liquidOutKgPerS, 'waterFlow')}</Why> drops{rest.join('')}
       {!section.problem &&

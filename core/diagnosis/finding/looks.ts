@@ -152,7 +152,10 @@ export const LOOKS = {
     minutes: 8,
     cautions: ['C07'],
     canRead: (s) => s.kind === 'water-cooler',
-    read: () => 0,
+    read: (_section, plan, id) => {
+      const stage = stageById(plan, id);
+      return Number(stage?.kind === 'water-cooler' && stage.parameters.tubeLeakKgPerS > 0);
+    },
   },
   belt: {
     ...LOOK,

@@ -1,10 +1,11 @@
 import { CATCHERS, CHILLED, COOLERS, is, TOWERS } from '../../equipment/groups';
-import { misreadAt } from '../../fault/fault';
+import { hasDrain, misreadAt } from '../../fault/fault';
 import type { Walked } from '../../fault/walked';
 import { airBalance } from '../../line/balance';
+import { isHeldOpen } from '../../line/drain-air';
 import { coldestReachC } from '../../plan/coldest-hour';
 import type { Plan, Stage } from '../../plan/plan';
-import { pathTo } from '../../plan/runs';
+import { pathTo, stageById } from '../../plan/runs';
 import { placeOf } from '../../plan/survey';
 
 /** Less pressure than before by this much is felt at a tool, Pa (estimate). */
@@ -15,6 +16,8 @@ const NOTICED_K = 4;
 const FELT_SHARE = 0.1;
 /** Of what a drain gave before, so little is noticed (estimate). */
 const CATCHES_LITTLE = 0.3;
+/** … and so many times of it seems to run all the time (trade handbook: a dead drain upstream gives five times). */
+const RUNS_ON = 5;
 /** Liquid from which air carries drops, kg/s. */
 const DROPS_KG_PER_S = 1e-9;
 
@@ -58,6 +61,20 @@ const short = of(
     FELT_SHARE * airBalance(sound.plan, sound.section).deliveredM3PerS,
 );
 
+/** A leaking cooler upstream of a drain, with none between them: of a line whose air is let off, water runs out of it then. */
+function runsAtRest(plan: Plan, drain: Stage): boolean {
+  if (plan.survey.working.overnight !== 'depressurised') return false;
+  const path = pathTo(plan, drain.id);
+  const from = path.findLastIndex((s, i) => hasDrain(s) && i < path.length - 1);
+  return path.slice(from + 1).some((s) => s.kind === 'water-cooler' && s.parameters.tubeLeakKgPerS > 0);
+}
+/** A drain that never shuts, or through which so much water comes that it seems so. */
+const runsOn = of(hasDrain, (s, faulty, sound) => {
+  const now = stageById(faulty.plan, s.id) ?? s;
+  const caught = ({ section }: Walked): number => section.at(s.id)?.caughtKgPerS ?? 0;
+  return isHeldOpen(now) || caught(faulty) > RUNS_ON * caught(sound) + DROPS_KG_PER_S || runsAtRest(faulty.plan, s);
+});
+
 const warmer = (kinds: Shows['at']): Shows =>
   of(kinds, (s, ...lines) => rise('temperatureC', s.id, ...lines) > NOTICED_K);
 /** What people notice of faults that bring it, and no walk shows. */
@@ -80,7 +97,7 @@ export const SHOWS: Readonly<Record<string, Shows>> = {
     (s, faulty, sound) =>
       (faulty.section.at(s.id)?.caughtKgPerS ?? 0) < CATCHES_LITTLE * (sound.section.at(s.id)?.caughtKgPerS ?? 0),
   ),
-  D07: ONLY_BROUGHT,
+  D07: runsOn,
   D13: of(isOutlet, (s, ...lines) => -rise('pressurePa', s.id, ...lines) > FELT_PA),
   D14: short,
   D15: short,

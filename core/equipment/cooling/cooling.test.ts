@@ -1,3 +1,4 @@
+import { imbalance } from '../../line/section';
 import { walk } from '../../line/walk';
 import { planOf, stageOf } from '../../test/plan-of';
 import { Refusal } from '../shared/kind';
@@ -67,6 +68,33 @@ describe('aftercooler', () => {
   test('never warms air that arrives colder than the room', () => {
     const plan = planOf({ roomC: 40, dischargeC: 30 }, stageOf('aftercooler', { approachK: 8 }));
     expect(walk(plan).stations[2]?.temperatureC).toBe(30);
+  });
+});
+
+describe('a tube of a water-cooled aftercooler that leaks', () => {
+  const walked = (gaugePa: number) =>
+    walk(
+      planOf(
+        { pressurePa: BAR_100_PSIG },
+        stageOf('water-cooler', { tubeLeakKgPerS: 0.01, waterGaugePa: gaugePa, drain: 'none' }),
+      ),
+    );
+
+  // By hand: 0.01 kg/s at 12 bar against the atmosphere; against 6.89 bar of air √(5.11/12) = 0.652 of it.
+  test('lets water in where the water is at the higher pressure, and the water balances', () => {
+    const { ledger } = walked(12e5);
+    expect(ledger.leakedInKgPerS / 0.01).toBeCloseTo(0.652, 2);
+    expect(imbalance(ledger)).toBeLessThan(1e-12);
+  });
+
+  // By hand: 0.01 kg/s at 3 bar is A = 0.01/(0.61·√(2·1000·3e5)) = 0.67 mm². At 7.91 bar, 20 °C, choked air through that:
+  // 0.61·0.67e-6·7.91e5·0.0404/√293 = 0.76 g/s; from 7.91 to 4.01 bar (0.51) it is choked.
+  test('lets air out where the air is', () => {
+    const air = walked(3e5);
+    expect(air.ledger.leakedInKgPerS).toBe(0);
+    const inletK = (air.at('compressor')?.temperatureC ?? 0) + 273.15;
+    const lostKgPerS = air.at('water-cooler')?.ventedAirKgPerS ?? 0;
+    expect(lostKgPerS * Math.sqrt(inletK / 293)).toBeCloseTo(0.76e-3, 4);
   });
 });
 

@@ -5,6 +5,7 @@ import { platePressure } from '../shared/build-fields';
 import { catchField, drained, drainFields, FITTED } from '../shared/drain-fields';
 import { airSpaceField, defineKind, numberField } from '../shared/kind';
 import { lossFields, pressureAfterLoss } from '../shared/losses';
+import { leakThroughTube } from '../shared/tube-leak';
 
 const FREE_AIR_KG_PER_M3 = 1.189; // dry air at 20 °C and 1 bar
 const RATED_SPAN_K = 80; // air in above water in, at which an approach is stated (estimate)
@@ -74,17 +75,28 @@ export const waterCooler = defineKind({
     airSpaceM3: airSpaceField(8e-3),
     ...lossFields(1.4e4), // 1–3 psi
     waterGaugePa: platePressure('Pressure of the water, at most', 'Above the atmosphere.'),
+    tubeLeakKgPerS: numberField({
+      label: 'Cooling water that gets in, with the air let off',
+      help: 'At its drain, with the compressor stopped and its air let off: nothing comes from sound tubes.',
+      quantity: 'waterFlow',
+      least: 0,
+      most: 1,
+      default: 0,
+      source: 'assumed tight',
+    }),
   }),
   pass(inlet, p, around) {
     const pressurePa = pressureAfterLoss(inlet, p.pressureLossPa, p.lossAtM3PerS, around);
-    inlet
+    leakThroughTube(inlet, p, around)
       .bringTo(Math.min(inlet.temperatureC, outletC(inlet, p)), pressurePa)
       .catchDrops(drained(p.drain, p.catchEfficiency, around));
   },
   airSpaceM3: (p) => p.airSpaceM3,
   catches: (p, around) => ({ efficiency: drained(p.drain, p.catchEfficiency, around), source: 'estimate' }),
   shows: (_inlet, p, around) => [
-    { label: 'Leak test', text: 'condensate that runs on with the compressor off is cooling water: a tube leaks' },
+    p.tubeLeakKgPerS > 0
+      ? { label: 'A tube leaks', text: 'take it out of service: its cooling water gets into the air', warns: true }
+      : { label: 'Leak test', text: 'condensate that runs on with the compressor off is cooling water: a tube leaks' },
     ...(around.roomTemperatureC < 2
       ? [{ label: 'The room freezes', text: 'drain the water side when it stands', warns: true }]
       : []),
