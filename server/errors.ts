@@ -1,5 +1,8 @@
 import type { z } from 'zod';
 import { type FieldIssue, issuesOf } from '../core/plan/issues';
+import { speakPlainly } from '../core/plan/plain-messages';
+
+speakPlainly();
 
 /** A refusal that goes to the client as JSON with a 4xx (or 503) status. */
 export class RequestRefused extends Error {

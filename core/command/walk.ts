@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { imbalance } from '../line/section';
 import { walk } from '../line/walk';
 import { issuesOf } from '../plan/issues';
+import { speakPlainly } from '../plan/plain-messages';
 import { planSchema } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { say } from '../quantity/format';
@@ -41,6 +42,7 @@ function read(path: string): unknown {
 }
 
 const input = read(file);
+speakPlainly();
 const parsed = planSchema.safeParse(input);
 if (!parsed.success) fail('Not a valid plan file.', issuesOf(parsed.error, input));
 const section = walk(parsed.data, ideal ? 'ideal' : 'real');
