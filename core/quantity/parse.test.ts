@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { editableNumber, formatNumber, formatQuantity, say } from './format';
-import { parseQuantity } from './parse';
+import { parseNumber, parseQuantity } from './parse';
 import { fromSi, QUANTITIES, type Quantity, type QuantityName, toSi, US_CUSTOMARY, unitOf } from './units';
 
 const CFM = 0.3048 ** 3 / 60; // exact
@@ -131,5 +131,26 @@ describe('what people read', () => {
     expect(say(0.5832, 'share')).toBe('58 %');
     expect(formatQuantity(801325, 'pressure')).toEqual({ number: '7.00', unit: 'bar' });
     expect(unitOf('pressure', 'no such unit').id).toBe('barg');
+  });
+});
+
+describe('a number without a unit', () => {
+  test.each([
+    ['1.234,56', 'point', 1234.56],
+    ['1,234.56', 'comma', 1234.56],
+    ['1 500', 'point', 1500],
+    ['12,5', 'point', 12.5],
+    ['1.500', 'point', 1.5],
+  ] as const)('%s, with a decimal %s, is %d', (text, decimal, value) => {
+    expect(parseNumber(text, decimal)).toMatchObject({ ok: true, value });
+  });
+
+  test('that can be read in two ways is asked about, and one beyond what is sensible is refused', () => {
+    expect(parseNumber('1,500', 'point')).toMatchObject({ ok: false, message: expect.stringContaining('1500') });
+    expect(parseNumber('1.500', 'comma')).toMatchObject({ ok: false, message: expect.stringContaining('1500') });
+    const days = { min: 0.1, max: 3660 };
+    expect([parseNumber('0.1', 'point', days).ok, parseNumber('0.09', 'point', days).ok]).toEqual([true, false]);
+    expect([parseNumber('3660', 'point', days).ok, parseNumber('3661', 'point', days).ok]).toEqual([true, false]);
+    expect(parseNumber('', 'point')).toEqual({ ok: false, message: 'Type a number.' });
   });
 });

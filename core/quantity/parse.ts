@@ -60,6 +60,26 @@ function readNumber(text: string, decimal: 'comma' | 'point'): number | string |
 }
 
 /**
+ * Reads a number that has no unit, as money, days or a count: with a decimal point or comma, and groups of three as either is
+ * used with. What can be read in two ways is asked about.
+ * @param decimal the person’s own sign
+ * @returns the value, or a message that says what is allowed
+ * @example parseNumber('1.234,56').value // 1234.56
+ */
+export function parseNumber(
+  text: string,
+  decimal: 'comma' | 'point' = 'point',
+  { min = -Infinity, max = Infinity }: Pick<ParseOptions, 'min' | 'max'> = {},
+): Parsed {
+  const number = readNumber(text, decimal);
+  if (typeof number === 'string') return { ok: false, message: number };
+  const range = max < Infinity ? ` from ${min} to ${max.toLocaleString('en')}` : '';
+  if (number === undefined || !(number >= min && number <= max))
+    return { ok: false, message: `Type a number${range}.` };
+  return { ok: true, value: number, understood: String(number) };
+}
+
+/**
  * Reads what a person types: a number with an optional unit of the quantity (`38 cfm`, `38`, `1,1 m³/min`, `100F`,
  * `7 bar`, `-40`). Without a unit the person's own is taken; a pressure is gauge unless it says `bar abs` or `psia`.
  *

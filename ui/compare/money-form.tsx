@@ -5,8 +5,10 @@ import { useState } from 'react';
 import { type KindName, kindOf } from '@/core/equipment/index';
 import { type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/plan/money';
 import { allStages } from '@/core/plan/runs';
+import { parseNumber } from '@/core/quantity/parse';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
 
 /** The person’s own figures: tariff, years, prices, and what dry air is worth to them. */
 export function MoneyForm() {
@@ -26,7 +28,7 @@ export function MoneyForm() {
     set({ worth: money.worth.map((w, n) => (n === i ? { ...w, ...change } : w)) }, `worth.${i}`);
   return (
     <details className="border-t border-hairline pt-3">
-      <summary className="min-h-6 cursor-pointer font-semibold">
+      <summary className="min-h-target cursor-pointer font-semibold">
         Your own figures{' '}
         <span className="font-normal text-quiet">· tariff, prices, and what dry air is worth to you</span>
       </summary>
@@ -197,15 +199,16 @@ function Amount({
   onCommit: (v: number) => string | undefined;
 }) {
   const { plan } = usePlan();
+  const { choice } = useUnits();
   return (
     <Typed
       id={id}
       label={label}
       value={String(value)}
       onCommit={(text) => {
-        const number = Number(text.trim().replace(',', '.'));
         if (/\p{Sc}|[A-Za-z]{3}/u.test(text)) return `The number alone: all amounts are in ${plan.money.currency}.`;
-        return text.trim() === '' || Number.isNaN(number) ? 'Type a number.' : onCommit(number);
+        const read = parseNumber(text, choice.decimal);
+        return read.ok ? onCommit(read.value) : read.message;
       }}
     />
   );

@@ -7,8 +7,10 @@ import type { FieldMeta } from '@/core/equipment/shared/kind';
 import { chooseMeasured, setParameter } from '@/core/plan/edit';
 import type { Known, Plan, Stage } from '@/core/plan/plan';
 import { type Provenance, provenanceOf, setKnown } from '@/core/plan/provenance';
+import { parseNumber } from '@/core/quantity/parse';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { sectionOf } from '@/ui/plan/section-of';
+import { useUnits } from '@/ui/units/units';
 import { ChoiceInput } from './choice-input';
 import { Field, tied } from './field';
 import { QuantityInput } from './quantity-input';
@@ -111,7 +113,9 @@ export function StageForm({
       <div className={`grid gap-x-4 gap-y-3 ${columns}`}>{shown.filter((f) => !built.includes(f)).map(inputOf)}</div>
       {built.length > 0 && (
         <details>
-          <summary className="min-h-6 cursor-pointer text-quiet">How it is made and fitted · for the advice</summary>
+          <summary className="min-h-target cursor-pointer text-quiet">
+            How it is made and fitted · for the advice
+          </summary>
           <div className={`mt-2 grid gap-x-4 gap-y-3 ${columns}`}>{built.map(inputOf)}</div>
         </details>
       )}
@@ -134,7 +138,7 @@ function KnownFrom({
     <select
       aria-label={`Where it comes from: ${label}`}
       title="Source of the number"
-      className={`min-h-6 cursor-pointer appearance-none rounded-sm bg-transparent px-0.5 underline decoration-edge decoration-dotted underline-offset-4 [field-sizing:content] hover:bg-sunk ${provenance === 'measured' || provenance === 'nameplate' ? 'font-semibold text-water' : ''}`}
+      className={`min-h-target cursor-pointer appearance-none rounded-sm bg-transparent px-0.5 underline decoration-edge decoration-dotted underline-offset-4 [field-sizing:content] hover:bg-sunk ${provenance === 'measured' || provenance === 'nameplate' ? 'font-semibold text-water' : ''}`}
       value={provenance}
       onChange={(e) => onChoose(e.target.value === unsaid ? undefined : (e.target.value as Known))}
     >
@@ -166,6 +170,7 @@ function PlainNumber({
   tag: ReactNode;
   onCommit: (v: number) => string | undefined;
 }) {
+  const { choice } = useUnits();
   const [error, setError] = useState<string>();
   return (
     <Field id={id} label={label} help={help} tag={tag} error={error}>
@@ -175,9 +180,8 @@ function PlainNumber({
         inputMode="decimal"
         defaultValue={value}
         onChange={(e) => {
-          const number = Number(e.target.value.replace(',', '.'));
-          const fits = e.target.value.trim() !== '' && number >= least && number <= most;
-          setError(fits ? onCommit(number) : `Type a number from ${least} to ${most}.`);
+          const read = parseNumber(e.target.value, choice.decimal, { min: least, max: most });
+          setError(read.ok ? onCommit(read.value) : read.message);
         }}
       />
     </Field>

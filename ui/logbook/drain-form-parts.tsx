@@ -5,6 +5,7 @@ import type { DrainEntry } from '@/core/log/drain-entry';
 import { expectDrain, explainDrain } from '@/core/log/expect-drain';
 import { verdictOf } from '@/core/log/judge-drain';
 import { siteTimeMs } from '@/core/log/site-clock';
+import { parseNumber } from '@/core/quantity/parse';
 import { Field, tied } from '@/ui/forms/field';
 import { QuantityInput } from '@/ui/forms/quantity-input';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -51,6 +52,7 @@ export function Expected({ entry: v }: { entry: DrainEntry }) {
 /** What is seldom said of a drain: the hour meter, the intake air of the day, a note. */
 export function HoursAndAir({ form }: { form: UseFormReturn<DrainEntry> }) {
   const { errors } = form.formState;
+  const { choice } = useUnits();
   return (
     <details>
       <summary className="cursor-pointer text-quiet">Hours, intake air, note</summary>
@@ -66,8 +68,11 @@ export function HoursAndAir({ form }: { form: UseFormReturn<DrainEntry> }) {
             className="control"
             inputMode="decimal"
             {...form.register('loadedHours', {
-              setValueAs: (t: string | number | null) =>
-                t === null || String(t).trim() === '' ? null : Number(String(t).replace(',', '.')),
+              setValueAs: (t: string | number | null) => {
+                if (t === null || String(t).trim() === '') return null;
+                const read = parseNumber(String(t), choice.decimal);
+                return read.ok ? read.value : Number.NaN;
+              },
             })}
           />
         </Field>

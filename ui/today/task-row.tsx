@@ -7,8 +7,10 @@ import { siteTimeMs, siteTimeOf } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
 import { DRAINING } from '@/core/maintenance/tasks';
 import { DAY_MS } from '@/core/quantity/constants';
+import { parseNumber } from '@/core/quantity/parse';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { useUnits } from '@/ui/units/units';
 import { sayTime } from '@/ui/units/when';
 import { entryOf } from '../outbox/entry-of';
 import type { useSender } from '../outbox/use-sender';
@@ -36,6 +38,8 @@ export function TaskRow({
   const { plan, planId, edit } = usePlan();
   const [asking, setAsking] = useState<'done' | 'put-off' | 'pin'>();
   const measured = DRAINING.includes(t.task.id) || t.task.records.length > 0;
+  const { choice } = useUnits();
+  const daysOf = (text: string) => parseNumber(text, choice.decimal, { min: 0.1, max: 3660 });
   const pin = (days: number | undefined): void => {
     edit((p) => {
       const others = p.routine.pins.filter((x) => x.stageId !== t.stage.id || x.task !== t.task.id);
@@ -74,7 +78,7 @@ export function TaskRow({
         <p className="text-[0.88rem] text-brick">First isolate, vent and prove zero pressure; power locked out.</p>
       )}
       <details className="text-[0.88rem]">
-        <summary className="min-h-6 cursor-pointer">
+        <summary className="min-h-target cursor-pointer">
           <IntervalWords task={t} />
           {t.season && <span className="text-copper"> · {t.season}</span>}
           {t.postponed && <span className="text-quiet"> · “{t.postponed.reason}”</span>}
@@ -86,7 +90,7 @@ export function TaskRow({
             {t.interval.pinned ? (
               <button
                 type="button"
-                className="min-h-6 text-water underline underline-offset-4"
+                className="min-h-target text-water underline underline-offset-4"
                 onClick={() => pin(undefined)}
               >
                 Use the calculated interval
@@ -94,7 +98,7 @@ export function TaskRow({
             ) : (
               <button
                 type="button"
-                className="min-h-6 text-water underline underline-offset-4"
+                className="min-h-target text-water underline underline-offset-4"
                 onClick={() => setAsking('pin')}
               >
                 Set its interval…
@@ -110,10 +114,13 @@ export function TaskRow({
           first={String(Math.round(t.interval.days * 10) / 10)}
           does="Pin it"
           check={(text) => {
-            const days = Number(text.replace(',', '.'));
-            return days >= 0.1 && days <= 3660 ? undefined : 'A number of days, from a tenth to ten years.';
+            const read = daysOf(text);
+            return read.ok ? undefined : read.message;
           }}
-          onSay={(text) => pin(Number(text.replace(',', '.')))}
+          onSay={(text) => {
+            const read = daysOf(text);
+            if (read.ok) pin(read.value);
+          }}
           onCancel={() => setAsking(undefined)}
         />
       )}

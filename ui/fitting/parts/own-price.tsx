@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import type { BillItem } from '@/core/fitting/bill-rows';
+import { parseNumber } from '@/core/quantity/parse';
+import { useUnits } from '@/ui/units/units';
 
 const MOST = 1e6;
 
@@ -13,6 +15,7 @@ export function OwnPrice({
   item: BillItem;
   onPrice: (own: number | undefined) => void;
 }) {
+  const { choice } = useUnits();
   const [text, setText] = useState(item.own ? String(item.price) : '');
   const [problem, setProblem] = useState<string>();
   // What stands in the line has one price everywhere: among the prices of Compare.
@@ -20,10 +23,10 @@ export function OwnPrice({
   const id = `price-${item.key.replaceAll(/[^\w-]/g, '_')}`;
   const take = (typed: string): void => {
     setText(typed);
-    const number = Number(typed.trim().replace(',', '.'));
-    const wrong = Number.isNaN(number) || number < 0 || number > MOST;
-    setProblem(wrong ? 'A number from 0 to 1,000,000.' : undefined);
-    if (!wrong) onPrice(typed.trim() === '' ? undefined : number);
+    const isUsual = typed.trim() === '';
+    const read = parseNumber(isUsual ? '0' : typed, choice.decimal, { min: 0, max: MOST });
+    setProblem(read.ok ? undefined : read.message);
+    if (read.ok) onPrice(isUsual ? undefined : read.value);
   };
   return (
     <span className="grid w-24 shrink-0 gap-0.5 sm:w-36">
