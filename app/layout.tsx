@@ -11,6 +11,7 @@ import { Offline } from '@/ui/offline/offline';
 import { SignedIn } from '@/ui/people/signed-in';
 import { DiskNotice } from '@/ui/shell/disk-notice';
 import { FocusContent } from '@/ui/shell/focus-content';
+import { FocusKept } from '@/ui/shell/focus-kept';
 import { Loaded } from '@/ui/shell/loaded';
 import { Theme } from '@/ui/shell/theme';
 import { readUnits } from '@/ui/units/read-units';
@@ -37,6 +38,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <KeepWrongForms />
             <Loaded />
             <FocusContent />
+            <FocusKept />
           </UnitsProvider>
           <Toaster position="bottom-center" />
         </Theme>

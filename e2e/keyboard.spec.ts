@@ -61,6 +61,57 @@ test('a value that is half entered on a round takes letters for no places, and i
   await expect(number).toHaveValue('42');
 });
 
+test('the section is one stop of the tab key, and arrows lead along its stages and down to its figures', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/line?stage=aftercooler`);
+  await settled(page);
+  const section = page.getByRole('region', { name: 'Section of the line' }).locator('[data-keys]');
+  const stops = section.locator('button, [data-figure], [tabindex]').and(page.locator(':not([tabindex="-1"])'));
+  await expect(stops).toHaveCount(1);
+  await stops.focus();
+  await expect(page.locator('[data-stage=aftercooler]')).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(page).toHaveURL(/stage=separator/);
+  await expect(page.locator('[data-stage=separator]')).toBeFocused();
+  await expect(stops).toHaveAttribute('data-stage', 'separator');
+  await page.keyboard.press('ArrowDown');
+  const figure = section.locator('[data-figure]:focus');
+  await expect(figure).toHaveAttribute('aria-label', /^(Air|Pressure dew point) after .+: [\d.]+ °[CF]$/);
+  await page.keyboard.press('ArrowDown');
+  await expect(figure).toHaveAttribute('aria-label', /^Pressure after .+: [\d.]+ (psi|bar)/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'Why this figure' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(figure).toHaveCount(1);
+  await page.keyboard.press('Tab');
+  await expect(section.locator(':focus')).toHaveCount(0);
+});
+
+test('what is applied, set aside or removed is said, and the focus goes to what is next to it', async ({ page }) => {
+  const line = await buildOwnLine(page);
+  const said = page.locator('[data-said]');
+  const focused = page.locator('#main :focus');
+  await page.locator('[data-stage]', { hasText: 'Separator' }).click();
+  const remove = page.getByRole('button', { name: 'Remove', exact: true });
+  await remove.focus();
+  await page.keyboard.press('Enter');
+  await expect(said).toContainText('Removed Separator');
+  await expect(focused).toHaveCount(1);
+  await page.goto(`${line}/advice`);
+  await settled(page);
+  const items = page.locator('#main li');
+  const before = await items.count();
+  await page.getByRole('button', { name: 'Dismiss…' }).first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Why it does not apply here')).toBeFocused();
+  await page.keyboard.type('Measured: it is not so here.');
+  await page.keyboard.press('Enter');
+  await expect(focused).toHaveCount(1);
+  await expect(said).toContainText('set aside');
+  expect(await items.count()).toBeLessThanOrEqual(before);
+});
+
 /** Notes each place that gets the focus, and those that lie under something else when it has come. */
 function watchFocus(): void {
   const seen = (at: Element): boolean => {

@@ -23,9 +23,9 @@ export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-status')).toHaveText('Saved');
 }
 
-/** The text of a figure that answers “why?”, by the start of what it is described as. */
+/** The text of a figure that answers “why?”, by the start of its name. */
 export function figure(page: Page, name: string) {
-  return page.locator(`text[aria-description^="${name}"]`);
+  return page.locator(`text[aria-label^="${name}"]`);
 }
 
 /** The log of a line, as a copy of it has it. */

@@ -176,6 +176,7 @@ function Played({ day, startS, endS }: { day: DayCycle; startS: number; endS: nu
               min={dayWindow.fromS}
               max={dayWindow.toS - 1}
               step={1}
+              says={clock}
               onChange={setAt}
             />
           </div>

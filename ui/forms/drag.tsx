@@ -9,6 +9,7 @@ export function Drag({
   min,
   max,
   step,
+  says,
   onChange,
 }: {
   label: string;
@@ -16,11 +17,13 @@ export function Drag({
   min: number;
   max: number;
   step: number;
+  /** The value in words, where it is not read as a number. */
+  says?: (value: number) => string;
   onChange: (v: number) => void;
 }) {
   return (
     <Slider.Root
-      className="relative flex h-6 touch-none items-center"
+      className="relative flex h-[24px] touch-none items-center"
       value={[value]}
       min={min}
       max={max}
@@ -30,7 +33,11 @@ export function Drag({
       <Slider.Track className="relative h-1 flex-1 rounded-full bg-hairline">
         <Slider.Range className="absolute h-full rounded-full bg-water" />
       </Slider.Track>
-      <Slider.Thumb aria-label={label} className="block size-5 rounded-full border-2 border-water bg-card" />
+      <Slider.Thumb
+        aria-label={label}
+        aria-valuetext={says?.(value)}
+        className="hit-target block size-5 rounded-full border-2 border-water bg-card after:-inset-x-1"
+      />
     </Slider.Root>
   );
 }

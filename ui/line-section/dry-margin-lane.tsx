@@ -85,12 +85,13 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
             ? figureText({
                 stageId: s.stageId,
                 name: 'temperature',
-                label: `Air after ${name(i)}: why?`,
+                label: `Air after ${name(i)}`,
                 x: (x[i] ?? 0) + (falls(i) ? 4 : 0),
                 y: y(air[i] as number) - 8,
                 textAnchor: falls(i) ? 'start' : 'middle',
                 className: 'fill-copper',
-                children: number(s.temperatureC),
+                number: number(s.temperatureC),
+                unit: u.symbol,
               })
             : null,
         )}
@@ -99,12 +100,13 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
             ? figureText({
                 stageId: s.stageId,
                 name: 'dewPoint',
-                label: `Pressure dew point after ${name(i)}: why?`,
+                label: `Pressure dew point after ${name(i)}`,
                 x: x[i],
                 y: Math.min(HEIGHT - 3, y(dew[i] as number) + 15),
                 textAnchor: 'middle',
                 className: 'fill-deep',
-                children: number(s.pressureDewPointC),
+                number: number(s.pressureDewPointC),
+                unit: u.symbol,
               })
             : null,
         )}

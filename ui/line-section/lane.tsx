@@ -30,12 +30,13 @@ export function Lane({
 }) {
   return (
     <section
+      data-row
       className="isolate flex border-b border-hairline [contain:layout_paint_style]" // an edit repaints lanes and nothing else
       aria-label={`${title}${row.run.id === MAIN ? '' : `, ${row.run.name}`}`}
     >
       <div className="sticky left-0 z-10 flex shrink-0 bg-paper" style={{ width: LABELS }}>
         <div className="flex-1 py-2 pl-3">
-          <h2 className="text-[0.85rem] leading-tight">{title}</h2>
+          <h2 className="text-[0.85rem] leading-tight wrap-normal">{title}</h2>
           <p className="text-[0.75rem] text-quiet">{unit}</p>
           {note}
         </div>

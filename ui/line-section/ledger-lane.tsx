@@ -59,9 +59,9 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
       <BarPaths bars={bars} />
       <g className="text-[11.500px] font-semibold">
         {row.reached.flatMap((cell) => [
-          caughtFigure(bars, cell, number),
-          vapourFigure(bars, cell, number),
-          dropsFigure(bars, cell, number),
+          caughtFigure(bars, cell, number, u.symbol),
+          vapourFigure(bars, cell, number, u.symbol),
+          dropsFigure(bars, cell, number, u.symbol),
         ])}
       </g>
     </Lane>
@@ -96,22 +96,23 @@ function BarPaths({ bars }: { bars: LedgerBars }) {
   );
 }
 
-type Figure = (bars: LedgerBars, cell: ReachedCell, number: (kgPerS: number) => string) => ReactNode;
+type Figure = (bars: LedgerBars, cell: ReachedCell, number: (kgPerS: number) => string, unit: string) => ReactNode;
 
-const caughtFigure: Figure = (bars, { name, station: s, centre }, number) =>
+const caughtFigure: Figure = (bars, { name, station: s, centre }, number, unit) =>
   s.caughtKgPerS > bars.mostKgPerS * WORTH_A_LABEL &&
   figureText({
     stageId: s.stageId,
     name: 'caught',
-    label: `Caught at ${name}: why?`,
+    label: `Caught at ${name}`,
     x: bars.narrow ? centre + 2 : centre + 1 + bars.width / 2,
     y: bars.at(s.caughtKgPerS) - 4,
     textAnchor: bars.narrow ? 'start' : 'middle',
     className: 'fill-caught',
-    children: number(s.caughtKgPerS),
+    number: number(s.caughtKgPerS),
+    unit,
   });
 
-const vapourFigure: Figure = (bars, { stage, name, station: s, centre }, number) => {
+const vapourFigure: Figure = (bars, { stage, name, station: s, centre }, number, unit) => {
   const inside = bars.isTall(s.vapourKgPerS);
   const fits = inside || (!bars.isTall(s.liquidKgPerS) && stage.kind !== 'outlet');
   if (!bars.vapourWritten.has(s.stageId) || !fits) return null;
@@ -119,26 +120,28 @@ const vapourFigure: Figure = (bars, { stage, name, station: s, centre }, number)
   return figureText({
     stageId: s.stageId,
     name: 'vapour',
-    label: `Vapour after ${name}: why?`,
+    label: `Vapour after ${name}`,
     x: aside ? centre - 2 : bars.leftOf(s, centre) + bars.width / 2,
     y: inside ? bars.at(s.vapourKgPerS) + 13 : bars.at(s.vapourKgPerS + s.liquidKgPerS) - 4,
     textAnchor: aside ? 'end' : 'middle',
     className: `font-normal ${inside ? 'fill-ink' : 'fill-quiet'}`,
-    children: number(s.vapourKgPerS),
+    number: number(s.vapourKgPerS),
+    unit,
   });
 };
 
-const dropsFigure: Figure = (bars, { name, station: s, centre }, number) => {
+const dropsFigure: Figure = (bars, { name, station: s, centre }, number, unit) => {
   if (!bars.isTall(s.liquidKgPerS) || !bars.dropsWritten.has(s.stageId)) return null;
   const text = number(s.liquidKgPerS);
   return figureText({
     stageId: s.stageId,
     name: 'liquid',
-    label: `Drops carried on from ${name}: why?`,
+    label: `Drops carried on from ${name}`,
     x: bars.leftOf(s, centre) + bars.width / 2,
     y: bars.at(s.vapourKgPerS + s.liquidKgPerS) + 13,
     textAnchor: 'middle',
     ...(bars.fits(text) ? { className: 'fill-on-strong' } : HALO),
-    children: text,
+    number: text,
+    unit,
   });
 };

@@ -27,6 +27,7 @@ import { OutletList } from './outlet-list';
 import { Overview } from './overview';
 import { PrintedLine } from './printed-line';
 import { rowsFor } from './rows';
+import { SectionKeys } from './section-keys';
 import { SectionTable } from './section-table';
 import { StageDrag } from './stage-drag';
 import { StageEditor } from './stage-editor';
@@ -119,8 +120,6 @@ const View = memo(function View() {
             }}
             className="isolate min-w-0 flex-1 overflow-x-auto"
             style={{ scrollPaddingLeft: LABELS }} // what has the focus does not lie under the names of the lanes
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
-            tabIndex={0}
             role="region"
             aria-label="Section of the line"
           >
@@ -135,7 +134,7 @@ const View = memo(function View() {
               }
             >
               <Live rows={rows} room={room} openUnits={units.open} view={seen}>
-                <div data-keys style={{ width: (rows[0]?.total ?? 0) + LABELS }}>
+                <SectionKeys width={(rows[0]?.total ?? 0) + LABELS}>
                   {rows.map((row) => {
                     const { id } = row.run;
                     const open = id === MAIN || opened.includes(id);
@@ -156,7 +155,7 @@ const View = memo(function View() {
                       </div>
                     );
                   })}
-                </div>
+                </SectionKeys>
               </Live>
             </StageDrag>
             {!editsInPlace && editor}

@@ -60,12 +60,13 @@ function Staircase({ row }: { row: Row }) {
           return figureText({
             stageId: stage.id,
             name: 'pressure',
-            label: `Pressure after ${name}: why?`,
+            label: `Pressure after ${name}`,
             x: centre,
             y: y(value) - 5,
             textAnchor: 'middle',
             className: 'fill-ink',
-            children: text,
+            number: text,
+            unit: u.symbol,
           });
         })}
       </g>

@@ -35,12 +35,12 @@ export const PurityLane = memo(function PurityLane({ row, grades }: { row: Row; 
               figureText({
                 stageId: stage.id,
                 name: 'purity',
-                label: `Purity after ${name}: why?`,
+                label: `Purity after ${name}`,
                 x: centre,
                 y: HEIGHT / 2 + 4,
                 textAnchor: 'middle',
                 className: Number(grade.water) <= 6 ? 'fill-water' : 'fill-ink',
-                children: written(grade),
+                number: written(grade),
               })
             );
           })}

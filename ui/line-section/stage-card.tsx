@@ -95,6 +95,7 @@ export const StageCard = memo(function StageCard({
         type="button"
         {...attributes}
         {...listeners}
+        tabIndex={selected ? 0 : -1}
         aria-disabled={false} // fixed stages cannot be moved, but they can be chosen
         aria-pressed={selected}
         aria-roledescription={fixed ? 'stage' : 'movable stage'}

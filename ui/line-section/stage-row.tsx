@@ -59,7 +59,7 @@ export const StageRow = memo(function StageRow({
   // biome-ignore lint/correctness/useExhaustiveDependencies: of another identity only if the order is another
   const items = useMemo(() => cells.map((c) => c.id), [order]);
   return (
-    <div className="flex border-b border-hairline">
+    <div data-row className="flex border-b border-hairline">
       <div className="sticky left-0 z-30 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
         {isMain ? (
           <>
@@ -69,7 +69,8 @@ export const StageRow = memo(function StageRow({
         ) : (
           <button
             type="button"
-            className="flex min-h-6 items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
+            tabIndex={-1}
+            className="flex min-h-target items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
             aria-expanded={open}
             onClick={() => onOpen?.(run.id)}
           >
@@ -137,6 +138,7 @@ function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section' | 'v
       <button
         key={unit.id}
         type="button"
+        tabIndex={selected === unit.id ? 0 : -1}
         aria-pressed={selected === unit.id}
         onClick={() => onSelect(unit.id)}
         className={`absolute z-20 min-h-4 truncate border-t-2 px-1 text-left text-[0.7rem] leading-4 hover:bg-sunk ${selected === unit.id ? 'border-copper bg-card font-semibold' : 'border-edge text-quiet'}`}
@@ -163,6 +165,7 @@ function BranchLabel({ plan, section, row, selected, onSelect }: Omit<Props, 've
   return (
     <button
       type="button"
+      tabIndex={selected === run.id ? 0 : -1}
       aria-pressed={selected === run.id}
       onClick={() => onSelect(run.id)}
       className={`flex min-h-[26px] max-w-full items-baseline gap-2 truncate border-l-[3px] border-copper px-2 pt-1 text-left text-[0.8rem] ${selected === run.id ? 'bg-card' : 'hover:bg-sunk'}`}

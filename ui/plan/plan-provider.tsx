@@ -10,6 +10,7 @@ import { AtmosphereProvider } from '@/ui/units/units';
 import { type Autosave, startAutosave } from './autosave';
 import { knownPlan } from './known-plan';
 import { createPlanStore, type PlanState, type PlanStore } from './plan-store';
+import { SaidChanges } from './said-changes';
 import { sectionOf } from './section-of';
 import { useAfterPaint } from './use-after-paint';
 
@@ -88,7 +89,10 @@ export function PlanProvider({
   const survey = useStore(store, (s) => s.plan.survey);
   return (
     <StoreContext value={kept}>
-      <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(survey)}>{children}</AtmosphereProvider>
+      <AtmosphereProvider atmosphericPa={surveyAtmosphericPa(survey)}>
+        {children}
+        <SaidChanges store={store} />
+      </AtmosphereProvider>
     </StoreContext>
   );
 }

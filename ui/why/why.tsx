@@ -28,7 +28,7 @@ export function Why({ figure, children, className }: { figure: Questioned; child
         type="button"
         aria-haspopup="dialog"
         aria-expanded={open}
-        className={`decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`}
+        className={`hit-target decoration-edge decoration-dotted underline-offset-4 hover:underline ${className ?? ''}`}
         onKeyDown={(e) => {
           if (!asks(e)) return;
           swallow(e);
@@ -85,16 +85,24 @@ export function WhyDrawing({
 }
 
 /**
- * A number in a {@link WhyDrawing}. Its name is the number; what describes it stays the same while one types. A function, not
- * a component: there are hundreds, and nearly all change with every keystroke.
+ * A number in a {@link WhyDrawing}, named by what it is of and its unit. No stop of the tab key: the arrows of the drawing lead
+ * to it. A function, not a component: there are hundreds, and nearly all change with every keystroke.
  */
 export function figureText({
   stageId,
   name,
   label,
+  unit = '',
+  number,
   className,
   ...text
-}: { stageId: string; name: DrawnFigure; label: string } & SVGProps<SVGTextElement>): ReactNode {
+}: {
+  stageId: string;
+  name: DrawnFigure;
+  label: string;
+  unit?: string;
+  number: string;
+} & SVGProps<SVGTextElement>): ReactNode {
   return (
     <text
       key={`${name} ${stageId}`}
@@ -102,10 +110,12 @@ export function figureText({
       data-figure={name}
       data-stage-id={stageId}
       role="button"
-      tabIndex={0}
-      aria-description={label}
+      tabIndex={-1}
+      aria-label={`${label}: ${number} ${unit}`.trim()}
       aria-haspopup="dialog"
       className={`cursor-help hover:underline ${className ?? ''}`}
-    />
+    >
+      {number}
+    </text>
   );
 }
