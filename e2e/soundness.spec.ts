@@ -1,14 +1,31 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Plan } from '../core/plan/plan';
 import { DEMO } from './own-line';
 import { PAGES } from './pages';
-import { expect, settled, test } from './test';
+import { expect, type Page, settled, test } from './test';
 
 const NAMES = { 'label-content-name-mismatch': { enabled: true } }; // not among the rules that axe runs by itself
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'];
+/** What axe finds wrong with the page as it stands. */
+async function violations(page: Page, where: string): Promise<string[]> {
+  const found = await new AxeBuilder({ page }).options({ rules: NAMES }).withTags(TAGS).analyze();
+  return found.violations.map((v) => `${where} ${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`);
+}
+/** Opens all folds, and those in them. */
+async function unfold(page: Page): Promise<void> {
+  for (const _ of [1, 2]) {
+    await page.evaluate(() => {
+      for (const fold of document.querySelectorAll<HTMLDetailsElement>('#main details')) fold.open = true;
+    });
+    await settled(page);
+  }
+}
+
 for (const [colorScheme, width] of [
   ['light', 1280],
   ['dark', 390],
 ] as const)
-  test(`every page meets WCAG 2.2 AA and best practice in the ${colorScheme} theme at ${width} px`, async ({
+  test(`every page, its folds open, meets WCAG 2.2 AA and best practice in the ${colorScheme} theme at ${width} px`, async ({
     page,
   }) => {
     test.setTimeout(900_000); // many pages, on a machine that may be slow
@@ -17,21 +34,66 @@ for (const [colorScheme, width] of [
       await page.setViewportSize({ width, height: 844 });
       await page.goto(address);
       await settled(page);
+      await unfold(page);
       // The whole page at once, so that the bar of a phone lies over nothing.
       const height = await page.evaluate(() => document.documentElement.scrollHeight);
       await page.setViewportSize({ width, height });
-      const { violations } = await new AxeBuilder({ page })
-        .options({ rules: NAMES })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
-        .analyze();
-      expect(violations.map((v) => `${address} ${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`)).toEqual([]);
+      expect(await violations(page, address)).toEqual([]);
     }
   });
 
-test('no page scrolls sideways on a phone, a desk or a wide screen, whatever is unfolded, and no script fails', async ({
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`every dialog meets WCAG 2.2 AA and best practice in the ${colorScheme} theme`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    const line = `${DEMO}/line?stage=aftercooler`;
+    const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+    const dialogs: readonly (readonly [name: string | RegExp, address: string, open: () => Promise<void>])[] = [
+      ['Find or do', line, () => page.keyboard.press('Control+k')],
+      ['Keys', line, () => page.keyboard.press('?')],
+      ['Units', line, () => button(/^Units/).click()],
+      ['Add a stage', line, () => button(/^Add a stage/).click()],
+      [/^Air of /, line, () => button(/RH/).click()],
+      ['Why this figure', line, () => page.locator('[data-figure=pressure]').first().click()],
+      ['Why this figure', `${DEMO}/survey`, () => page.locator('[title="Why?"]').first().click()],
+    ];
+    for (const [name, address, open] of dialogs) {
+      await page.goto(address);
+      await settled(page);
+      await open();
+      await expect(page.getByRole('dialog', { name })).toBeVisible();
+      expect(await violations(page, String(name))).toEqual([]);
+    }
+  });
+
+const LINES = ['d0000000-0000-4000-8000-000000000001', 'd0000000-0000-4000-8000-000000000002'];
+/** Gives a line another plan; returns the one that it had. */
+async function replacePlan(page: Page, id: string, change: (plan: Plan) => Plan): Promise<Plan> {
+  const { plan, rowVersion } = await (await page.request.get(`/api/plans/${id}`)).json();
+  const data = { writeId: crypto.randomUUID(), rowVersion, plan: change(plan) };
+  expect((await page.request.put(`/api/plans/${id}`, { data })).status()).toBe(200);
+  return plan;
+}
+/** As long as a name may be, in one word. */
+const long = <T extends { readonly name: string }>(of: T): T => ({
+  ...of,
+  name: `${of.name}compressorhouseventilationductcondensateseparatorchamber`.replaceAll(' ', '').slice(0, 60),
+});
+const withLongNames = (plan: Plan): Plan => ({
+  ...long(plan),
+  survey: {
+    ...plan.survey,
+    shop: long({ name: plan.survey.shop }).name,
+    places: plan.survey.places.map(long),
+  },
+  stages: plan.stages.map(long),
+  branches: plan.branches.map((branch) => ({ ...branch, stages: branch.stages.map(long) })),
+});
+
+test('no page scrolls sideways at any width, whatever is unfolded and however long its names, and no script fails', async ({
   page,
 }) => {
   test.setTimeout(900_000); // many pages, on a machine that may be slow
+  const were = await Promise.all(LINES.map((id) => replacePlan(page, id, withLongNames)));
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(e.message));
   page.on('console', (m) => m.type() === 'error' && faults.push(m.text()));
@@ -40,7 +102,7 @@ test('no page scrolls sideways on a phone, a desk or a wide screen, whatever is 
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(address);
     await settled(page);
-    for (const width of [390, 1280, 1920]) {
+    for (const width of [390, 640, 1024, 1280, 1920]) {
       await page.setViewportSize({ width, height: 844 });
       for (const folded of await page.locator('#main details:not([open]) > summary').all())
         if (await folded.isVisible()) await folded.click();
@@ -49,6 +111,7 @@ test('no page scrolls sideways on a phone, a desk or a wide screen, whatever is 
         .toBeLessThanOrEqual(width);
     }
   }
+  await Promise.all(LINES.map((id, i) => replacePlan(page, id, () => were[i] as Plan)));
   expect(faults).toEqual([]);
 });
 

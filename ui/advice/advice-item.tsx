@@ -43,7 +43,7 @@ export function AdviceItem({
           {onShow && stageId && (
             <button
               type="button"
-              className="min-h-6 font-normal whitespace-nowrap text-water underline underline-offset-4"
+              className="min-h-target font-normal whitespace-nowrap text-water underline underline-offset-4"
               onClick={() => onShow(stageId)}
             >
               show it

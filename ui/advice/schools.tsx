@@ -33,7 +33,7 @@ function Question({ dispute }: { dispute: Dispute }) {
   return (
     <li className="border-t border-hairline">
       <details onToggle={(e) => setOpen(e.currentTarget.open)}>
-        <summary className="min-h-6 cursor-pointer py-2 font-semibold">{dispute.question}</summary>
+        <summary className="min-h-target cursor-pointer py-2 font-semibold">{dispute.question}</summary>
         {open && <Compared dispute={dispute} />}
       </details>
     </li>

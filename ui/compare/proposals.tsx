@@ -55,7 +55,7 @@ export function Proposals({
       <ul className="border-t border-hairline">
         {list.map((p) => (
           <li key={p.id} className="grid gap-x-6 gap-y-1 border-b border-hairline py-3 sm:grid-cols-[1fr_auto]">
-            <div className="min-w-0 wrap-anywhere">
+            <div className="min-w-0">
               <p>
                 <strong>{p.note}</strong>{' '}
                 <span className="text-quiet">

@@ -92,7 +92,7 @@ export function Revisions({ revisions }: { revisions: readonly RevisionSummary[]
               </span>
               <button
                 type="button"
-                className="min-h-6 text-water underline underline-offset-4"
+                className="min-h-target text-water underline underline-offset-4"
                 onClick={() => void restore(r)}
               >
                 Restore

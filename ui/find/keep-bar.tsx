@@ -40,7 +40,7 @@ export function KeepBar({
           </button>
         ))}
       </div>
-      <p role="status" className="min-h-6">
+      <p role="status" className="min-h-target">
         {record.says}
         {record.refused && <span className="text-brick">Refused: {record.refused.message}</span>}
       </p>

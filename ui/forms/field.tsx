@@ -20,7 +20,7 @@ export function Field({
 }) {
   return (
     <div className="min-w-0">
-      <div className="mb-0.5 flex min-h-6 items-center gap-2 text-[0.9rem]">
+      <div className="mb-0.5 flex min-h-target items-center gap-2 text-[0.9rem]">
         <label htmlFor={id} className="leading-tight font-medium">
           {label}
         </label>

@@ -56,7 +56,7 @@ export function PhotoInput({
           <img src={photo} alt="As it will be kept" className="h-14 rounded-sm border border-hairline" />
           <button
             type="button"
-            className="min-h-6 text-quiet underline underline-offset-4"
+            className="min-h-target text-quiet underline underline-offset-4"
             onClick={() => onPhoto(undefined)}
           >
             without

@@ -28,8 +28,8 @@ export const Conditions = memo(function Conditions() {
   };
   return (
     <Popover.Root>
-      <Popover.Trigger className="button">
-        {place.name}{' '}
+      <Popover.Trigger className="button max-w-full">
+        <span className="truncate">{place.name}</span>{' '}
         <strong>
           {say(place.temperatureC, 'temperature')} · {say(place.relativeHumidity, 'share')} RH
         </strong>{' '}

@@ -72,7 +72,7 @@ function Row({
     <li className="grid grid-cols-[minmax(5rem,10rem)_1fr_5.5rem] items-center gap-x-3 border-t border-hairline py-1.5">
       <button
         type="button"
-        className="text-left leading-tight font-semibold break-words hover:underline"
+        className="min-h-target text-left leading-tight font-semibold break-words hover:underline"
         onClick={() => onSelect(step.stageId)}
       >
         {step.name}

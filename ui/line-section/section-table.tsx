@@ -38,7 +38,7 @@ export function SectionTable() {
           ];
           return (
             <tr key={stage.id} className="break-inside-avoid border-b border-hairline">
-              <th scope="row" className="px-1.5 py-1 font-normal [overflow-wrap:anywhere]">
+              <th scope="row" className="px-1.5 py-1 font-normal wrap-anywhere">
                 {stage.name}
               </th>
               {figures ? (

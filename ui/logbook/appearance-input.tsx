@@ -17,7 +17,7 @@ export function AppearanceInput({ field, error }: { field: UseFormRegisterReturn
         {Object.entries(APPEARANCES).map(([id, label]) => (
           <label
             key={id}
-            className="grid cursor-pointer justify-items-center gap-1 rounded-md border border-hairline p-1.5 text-[0.85rem] has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-water"
+            className="grid cursor-pointer justify-items-center gap-1 rounded-md border border-hairline p-1.5 text-[0.85rem] has-checked:border-b-[3px] has-checked:border-ink has-checked:bg-sunk has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-water"
           >
             <input type="radio" className="sr-only" value={id} {...field} />
             <span

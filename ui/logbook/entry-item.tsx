@@ -96,7 +96,7 @@ export function Entry({
                         <span className="text-quiet">To check: {sayText(c.check, say)}</span>{' '}
                         <button
                           type="button"
-                          className="min-h-6 text-water underline underline-offset-4"
+                          className="min-h-target text-water underline underline-offset-4"
                           onClick={() => onCheck(`${c.title}? ${sayText(c.check, say)} `)}
                         >
                           Check it<span className="sr-only">: {c.title}</span>
@@ -107,7 +107,7 @@ export function Entry({
                 )}
                 <Link
                   href={`/lines/${planId}/find?complaint=${f.symptom.id}&at=${encodeURIComponent(f.stageId)}`}
-                  className="inline-block min-h-6 text-water underline underline-offset-4"
+                  className="inline-block min-h-target text-water underline underline-offset-4"
                 >
                   Find the fault<span className="sr-only">: {f.title}</span>
                 </Link>

@@ -35,7 +35,7 @@ export function EntryList({
   };
   if (entries.length === 0) return null;
   return (
-    <section aria-label="All entries">
+    <section aria-label="All entries" className="@container">
       <h2 className="mb-2">All entries</h2>
       <ul className="border-t border-hairline">
         {entries.map((e) => {
@@ -48,15 +48,15 @@ export function EntryList({
               <button
                 type="button"
                 onClick={() => onOpen(e)}
-                className={`grid min-h-11 grid-cols-2 items-center gap-x-3 px-2 py-1.5 text-left sm:grid-cols-[9.5rem_1fr_6rem_9.5rem_10.5rem] ${e.struck ? 'line-through text-quiet **:text-quiet' : ''}`}
+                className={`grid min-h-11 grid-cols-2 items-center gap-x-3 px-2 py-1.5 text-left @4xl:grid-cols-[9.5rem_1fr_6rem_9.5rem_10.5rem] ${e.struck ? 'line-through text-quiet **:text-quiet' : ''}`}
               >
                 <span className="text-quiet">{sayTime(e.drainedAt)}</span>
-                <span className="truncate font-medium max-sm:text-right">{e.stageName}</span>
-                <span className="font-semibold sm:text-right">{say(e.amountM3, 'drained')}</span>
-                <span className="text-quiet max-sm:text-right">
+                <span className="truncate font-medium @max-4xl:text-right">{e.stageName}</span>
+                <span className="font-semibold @4xl:text-right">{say(e.amountM3, 'drained')}</span>
+                <span className="text-quiet @max-4xl:text-right">
                   of {say(e.lowKg / 1000, 'drained').replace(/ .*/, '')}–{say(e.highKg / 1000, 'drained')}
                 </span>
-                <span className="max-sm:col-span-2">{judgement && <Verdict of={judgement.verdict} />}</span>
+                <span className="@max-4xl:col-span-2">{judgement && <Verdict of={judgement.verdict} />}</span>
                 <span className="col-span-full truncate text-[0.82rem] text-quiet">
                   {e.appearance} · {e.who}
                   {e.note && ` · ${e.note}`}

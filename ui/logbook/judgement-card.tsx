@@ -59,7 +59,7 @@ export function JudgementCard({ entry, judgement }: { entry: LoggedDrain; judgem
       {judgement.verdict === 'less' && (
         <Link
           href={`/lines/${planId}/find?complaint=D06&at=${encodeURIComponent(entry.stageId)}`}
-          className="mt-3 inline-block min-h-6 text-water underline underline-offset-4"
+          className="mt-3 inline-block min-h-target text-water underline underline-offset-4"
         >
           Find the fault
         </Link>

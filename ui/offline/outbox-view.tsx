@@ -103,11 +103,11 @@ function NotKept() {
 function Told({ one }: { one: Waiting }) {
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3">
-      <p className="min-w-0 [overflow-wrap:anywhere]">
+      <p className="min-w-0">
         <strong>{whatOf(one)}</strong> · {one.about?.stage}
       </p>
       <p className="text-quiet">{whenOf(one) ?? `${Math.ceil((one.body as Blob).size / 1000)} kB`}</p>
-      <p className="col-span-2 min-w-0 text-[0.88rem] text-quiet [overflow-wrap:anywhere]">
+      <p className="col-span-2 min-w-0 text-[0.88rem] text-quiet">
         {one.about?.line}
         {one.by && `, by ${one.by.name}`}
       </p>
@@ -234,7 +234,7 @@ function KeptLines() {
         <ul className="border-t border-hairline">
           {lines.map(({ id, name }) => (
             <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 border-b border-hairline py-1">
-              <span className="mr-auto min-w-0 font-semibold [overflow-wrap:anywhere]">{name}</span>
+              <span className="mr-auto min-w-0 font-semibold">{name}</span>
               {[
                 ['Today', 'today'],
                 ['Round', 'rounds/go'],

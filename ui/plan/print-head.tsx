@@ -12,7 +12,7 @@ export function PrintHead({ className = '' }: { className?: string }) {
   );
   return (
     <p className={`flex flex-wrap gap-x-4 border-b border-ink pb-1 ${className}`}>
-      <strong className="min-w-0 [overflow-wrap:anywhere]">
+      <strong className="min-w-0">
         {plan.survey.shop} · {plan.name}
       </strong>
       <span className="ml-auto" suppressHydrationWarning>

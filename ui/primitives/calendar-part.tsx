@@ -43,7 +43,7 @@ export function CalendarPart({ feed, file }: { feed: string; file?: string }) {
       <p>
         <button
           type="button"
-          className="min-h-6 text-water underline underline-offset-4"
+          className="min-h-target text-water underline underline-offset-4"
           onClick={() => void ask('DELETE')}
         >
           Revoke all addresses

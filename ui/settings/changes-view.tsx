@@ -23,7 +23,7 @@ export function ChangesView({ page, site }: { page: AuditPage; site: { id: strin
   return (
     <div className="mx-auto grid max-w-[60rem] gap-4 p-4 sm:p-6">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <h1 className="wrap-anywhere">Changes on {site.name}</h1>
+        <h1>Changes on {site.name}</h1>
         <a className="button" href={`/api/sites/${site.id}/changes/table`} download="changes.csv">
           Export as a table
         </a>
@@ -40,7 +40,7 @@ export function ChangesView({ page, site }: { page: AuditPage; site: { id: strin
               </span>
               <span className="block truncate">{e.who}</span>
             </p>
-            <div className="min-w-0 wrap-anywhere">
+            <div className="min-w-0">
               <p className="truncate font-semibold">
                 {e.planId ? (
                   <Link href={`/lines/${e.planId}/line`} className="text-water underline underline-offset-4">

@@ -43,7 +43,7 @@ export function PasskeysPart({ passkeys }: { passkeys: readonly Passkey[] }) {
             <li key={k.id} className="flex min-h-11 items-center gap-3 border-b border-hairline py-1">
               <span className="min-w-0 flex-1" suppressHydrationWarning>
                 {deviceOf(k.userAgent)}
-                <span className="text-quiet wrap-anywhere">
+                <span className="text-quiet">
                   {` · for ${k.host} · ${k.usedAt ? `last used ${format(new Date(k.usedAt), 'd MMM yyyy')}` : `made ${format(new Date(k.at), 'd MMM yyyy')}`}`}
                 </span>
               </span>

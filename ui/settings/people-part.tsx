@@ -69,14 +69,14 @@ export function PeoplePart({
   if (!site.members)
     return (
       <section>
-        <h2 className="wrap-anywhere">{site.name}</h2>
+        <h2>{site.name}</h2>
         <p className="text-quiet">The owner of this site sees here who may use it.</p>
       </section>
     );
   return (
     <section className="grid gap-3" aria-label={`People of ${site.name}`}>
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 className="wrap-anywhere">People of {site.name}</h2>
+        <h2>People of {site.name}</h2>
         <span className="flex flex-wrap gap-x-4">
           <Link href={`/settings/names?site=${site.id}`} className="text-water underline underline-offset-4">
             Names in the log
@@ -209,7 +209,7 @@ function LinkToGive({ says, url }: { says: ReactNode; url: string }) {
     <div role="status" className="flex flex-wrap items-start gap-4 rounded-md border border-hairline bg-card p-4">
       <QrCode of={url} alt="The link as a QR code" className="size-44" />
       <div className="grid min-w-0 flex-1 basis-64 gap-2">
-        <p className="max-w-[48ch] wrap-anywhere">{says}</p>
+        <p className="max-w-[48ch]">{says}</p>
         <Copyable text={url} />
       </div>
     </div>

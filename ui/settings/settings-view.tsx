@@ -80,7 +80,7 @@ export function SettingsView({
           ) : (
             <p className="text-amber">No backup has been made yet. One is made each day while Cool Dram runs.</p>
           )}
-          <p className="text-quiet [overflow-wrap:anywhere]">
+          <p className="text-quiet">
             In {backup.place}. Copy them to another disk; <code>bin/backup</code> makes one at once.
           </p>
         </section>

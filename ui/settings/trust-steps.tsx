@@ -46,7 +46,7 @@ const TRUST: readonly (readonly [device: string, steps: readonly Step[]])[] = [
 export function TrustSteps() {
   return TRUST.map(([device, steps]) => (
     <details key={device} className="border-b border-hairline py-1">
-      <summary className="min-h-6 cursor-pointer font-medium">{device}</summary>
+      <summary className="min-h-target cursor-pointer font-medium">{device}</summary>
       <ol className="flex flex-wrap gap-3 py-2">
         {steps.map(([screen, choose], i) => (
           <li

@@ -58,7 +58,7 @@ export function Broken({ planId, reset }: { planId?: string | undefined; reset: 
                 <span className="min-w-0 flex-1 break-words">{r.name}</span>
                 <button
                   type="button"
-                  className="min-h-6 text-water underline underline-offset-4"
+                  className="min-h-target text-water underline underline-offset-4"
                   onClick={() => void open(r)}
                 >
                   Open it as a line of its own

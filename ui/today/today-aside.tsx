@@ -105,7 +105,7 @@ export function Drifting({ log }: { log: LogSummary }) {
             {f.symptom && (
               <Link
                 href={`/lines/${planId}/find?complaint=${f.symptom.id}&at=${encodeURIComponent(f.stageId)}`}
-                className="inline-block min-h-6 text-water underline underline-offset-4"
+                className="inline-block min-h-target text-water underline underline-offset-4"
               >
                 Find the fault
               </Link>

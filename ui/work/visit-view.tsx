@@ -55,11 +55,11 @@ export function VisitView({ sites, today }: { sites: readonly WorkSite[]; today:
       <ol className="grid gap-5">
         {sites.map((site, i) => (
           <li key={site.id} className="break-inside-avoid-page border-t border-hairline pt-3">
-            <h2 className="[overflow-wrap:anywhere]">
+            <h2>
               {i + 1}. {site.name} <span className="font-normal text-quiet">· {sayMinutes(minutesOf(site))}</span>
             </h2>
             {[site.customer, site.address, site.contacts, site.notes].filter(Boolean).map((text) => (
-              <p key={text} className="whitespace-pre-line text-quiet [overflow-wrap:anywhere]">
+              <p key={text} className="whitespace-pre-line text-quiet">
                 {text}
               </p>
             ))}
@@ -90,7 +90,7 @@ export function VisitView({ sites, today }: { sites: readonly WorkSite[]; today:
 function Line({ line }: { line: WorkSite['lines'][number] }) {
   return (
     <div className="mt-2">
-      <h3 className="[overflow-wrap:anywhere]">{line.name}</h3>
+      <h3>{line.name}</h3>
       {[
         ['round', 'Round', line.tasks.filter((t) => !t.isolates)] as const,
         ['shutdown', 'Shutdown', line.tasks.filter((t) => t.isolates)] as const,

@@ -181,7 +181,7 @@ function Site({
         />
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline gap-x-4">
-            <h2 className="mr-auto min-w-0 [overflow-wrap:anywhere]">
+            <h2 className="mr-auto min-w-0">
               <Link href={`/sites/${site.id}`} prefetch={false} className="hover:underline">
                 {site.name}
               </Link>
@@ -196,9 +196,7 @@ function Site({
               <span className="text-quiet">{sayMinutes(minutesOf(site))}</span>
             </p>
           </div>
-          <p className="text-quiet [overflow-wrap:anywhere]">
-            {[site.customer, site.address].filter(Boolean).join(' · ')}
-          </p>
+          <p className="text-quiet">{[site.customer, site.address].filter(Boolean).join(' · ')}</p>
           {parts.length > 0 && <p className="text-[0.92rem]">Take along: {parts.map(sayPart).join('; ')}</p>}
           <details className="mt-1">
             <summary className="min-h-8 cursor-pointer py-1 text-water">
@@ -206,7 +204,7 @@ function Site({
             </summary>
             {site.lines.map((line) => (
               <div key={line.id} className="mt-1">
-                <p className="font-semibold [overflow-wrap:anywhere]">
+                <p className="font-semibold">
                   <Link href={`/lines/${line.id}/today`} prefetch={false} className="hover:underline">
                     {line.name}
                   </Link>

@@ -137,7 +137,7 @@ function Step({
         </span>
       </label>
       <details className={`mb-2 ml-9 ${pictures.length === 0 ? 'no-print' : ''}`} open={pictures.length > 0}>
-        <summary className="min-h-6 w-fit cursor-pointer text-[0.9rem] text-quiet">
+        <summary className="min-h-target w-fit cursor-pointer text-[0.9rem] text-quiet">
           Pictures{pictures.length > 0 && ` · ${pictures.length}`}
         </summary>
         <div className="mt-1">

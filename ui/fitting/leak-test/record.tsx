@@ -54,7 +54,7 @@ export function Record({ read, judged }: { read: LeakReadings; judged: LeakVerdi
       <button type="button" className="button button-strong min-h-12" onClick={() => void record()} disabled={told}>
         Log this test
       </button>
-      <p role="status" className="min-h-6">
+      <p role="status" className="min-h-target">
         {told &&
           (left > 0
             ? `Kept on this device; ${delayed ?? 'it is being sent'}.`

@@ -215,7 +215,7 @@ function LegRow({
       <td className="leading-9">
         <input
           type="checkbox"
-          className="size-6 align-middle"
+          className="size-[24px] align-middle"
           aria-label={label('Drain at the end')}
           checked={leg.drain === true}
           onChange={(e) => onChange({ drain: e.target.checked ? true : undefined })}

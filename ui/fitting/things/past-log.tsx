@@ -15,7 +15,7 @@ export function PastLog({ past }: { past: readonly Past[] }) {
   const { say } = useUnits();
   return (
     <details>
-      <summary className="min-h-6 cursor-pointer font-medium">Its log there: {past.length}</summary>
+      <summary className="min-h-target cursor-pointer font-medium">Its log there: {past.length}</summary>
       <ul className="mt-1">
         {past.map((e) => (
           <li key={`${e.at} ${e.kind} ${e.what}`} className="border-b border-hairline py-1.5">

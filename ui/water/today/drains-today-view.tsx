@@ -193,7 +193,7 @@ function DrainTable({
                     {judged.parameters && (
                       <button
                         type="button"
-                        className="mt-1 block min-h-6 text-water underline underline-offset-4"
+                        className="mt-1 block min-h-target text-water underline underline-offset-4"
                         onClick={(e) => {
                           e.stopPropagation();
                           edit((p) => setParameters(p, stage.id, judged.parameters ?? {}));

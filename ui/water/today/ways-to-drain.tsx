@@ -118,7 +118,7 @@ function WayCard({ way, row }: { way: Way; row: DrainRow }) {
       {!same && way.suits > 0 && (
         <button
           type="button"
-          className="mt-1 min-h-6 text-water underline underline-offset-4"
+          className="mt-1 min-h-target text-water underline underline-offset-4"
           onClick={() => edit((p) => setParameters(p, stage.id, way.parameters))}
         >
           {fitted ? 'Apply' : 'Use this drain'}

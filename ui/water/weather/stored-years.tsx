@@ -42,7 +42,7 @@ export function StoredYear({ year, chosen }: { year: WeatherSummary; chosen: boo
         {!chosen && year.origin !== 'synthetic' && (
           <button
             type="button"
-            className="min-h-6 text-quiet underline underline-offset-4"
+            className="min-h-target text-quiet underline underline-offset-4"
             onClick={() => void remove()}
           >
             Remove<span className="sr-only"> {year.name}</span>
