@@ -39,7 +39,7 @@ export function OutletChart({
     <figure>
       <div className="h-44">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
+          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} aria-label={label}>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
             <XAxis
               dataKey="x"

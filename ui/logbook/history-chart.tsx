@@ -66,7 +66,11 @@ export function HistoryChart({
     <figure>
       <div className="h-56">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
+          <ComposedChart
+            data={data}
+            margin={{ top: 8, right: 12, bottom: 0, left: 0 }}
+            aria-label="What each drain gave"
+          >
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
             <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
             <YAxis {...VALUE_AXIS} />

@@ -51,7 +51,7 @@ export function TrendChart({ trend, stageId, of }: { trend: Trend; stageId: stri
     <figure>
       <div className="h-52">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} accessibilityLayer>
+          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} aria-label={label}>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
             <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
             <YAxis {...VALUE_AXIS} domain={['auto', 'auto']} />

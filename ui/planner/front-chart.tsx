@@ -28,7 +28,7 @@ export function FrontChart({ lines, at, currency }: { lines: readonly ProposedLi
     <figure>
       <div className="h-52" aria-hidden>
         <ResponsiveContainer width="100%" height="100%">
-          <ScatterChart margin={{ top: 14, right: 20, bottom: 18, left: 6 }}>
+          <ScatterChart accessibilityLayer={false} margin={{ top: 14, right: 20, bottom: 18, left: 6 }}>
             <CartesianGrid stroke="var(--hairline)" />
             <XAxis
               type="number"

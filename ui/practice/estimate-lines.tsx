@@ -14,7 +14,7 @@ export function EstimateLines({ played }: { played: readonly Played[] }) {
     <figure>
       <div className="h-48">
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
+          <LineChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
             <XAxis dataKey="n" tick={TEXT} allowDecimals={false} />
             <YAxis

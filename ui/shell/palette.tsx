@@ -3,6 +3,7 @@
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { Dialog } from 'radix-ui';
+import { useState } from 'react';
 import { useHistory } from '@/ui/plan/plan-provider';
 import { LetterKeysChoice } from './letter-keys';
 import { hrefOf, PLACES } from './places';
@@ -20,6 +21,7 @@ export function Palette({
   setOpen: (open: 'find' | 'keys' | undefined) => void;
 }) {
   const router = useRouter();
+  const [before] = useState(() => document.activeElement); // has the focus again when this closes
   const { undo, redo } = useHistory();
   const lines = useLines(open === 'find');
   const go = (href: string) => () => {
@@ -33,6 +35,7 @@ export function Palette({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/25" />
         <Dialog.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={() => (before as HTMLOrSVGElement | null)?.focus({ preventScroll: true })}
           className="floating fixed top-[12vh] left-1/2 z-50 max-h-[76vh] w-[40rem] max-w-[94vw] -translate-x-1/2 overflow-auto p-2"
         >
           <Dialog.Title className={open === 'keys' ? 'p-2 text-[1.1rem] font-semibold' : 'sr-only'}>

@@ -30,7 +30,11 @@ export function DurationCurve({
     <figure>
       <div className="h-48">
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }} accessibilityLayer>
+          <LineChart
+            data={data}
+            margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+            aria-label={`${series.name}: hours at or above`}
+          >
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
             <XAxis
               dataKey="hours"

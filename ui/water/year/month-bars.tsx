@@ -37,7 +37,7 @@ export function MonthBars({ rows }: { rows: readonly MonthRow[] }) {
           <BarChart
             data={data}
             margin={{ top: 8, right: 4, bottom: 4, left: 0 }}
-            accessibilityLayer
+            aria-label="Water of each month"
             barCategoryGap="18%"
           >
             <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
