@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { axisOf } from './axis';
+import { axisOf, decimalsOf } from './axis';
 
 test('an axis encloses its values, ends at ticks, and has few of them', () => {
   fc.assert(
@@ -27,4 +27,8 @@ test('a flat line has a scale too', () => {
 test('of few steps it has no more, whatever the unit: 118 to 152 psi in three', () => {
   expect(axisOf(118, 152, 0, 60, 3).ticks).toEqual([100, 120, 140, 160]);
   expect(axisOf(8.2, 10.5, 0, 60, 3).ticks.length).toBeLessThanOrEqual(4);
+});
+
+test('ticks are written with as many decimals as tell them apart', () => {
+  expect([[0, 0.05, 0.1], [0, 0.2], [0, 0.5, 1], [0, 50], [7]].map(decimalsOf)).toEqual([2, 1, 1, 0, 0]);
 });

@@ -19,3 +19,7 @@ export function axisOf(low: number, high: number, from: number, to: number, most
     if (ticks.length <= most + 1 || steps === 1) return { at: scale, ticks };
   }
 }
+
+/** Decimals that tell the ticks of an axis apart: 0.05, 0.1 and 0.15 want two. */
+export const decimalsOf = ([first = 0, second = first]: readonly number[]): number =>
+  second === first ? 0 : Math.max(0, Math.ceil(-Math.log10(Math.abs(second - first)) - 1e-9));

@@ -71,7 +71,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           x={((hatches[0]?.from ?? 0) + wet.from + wet.width) / 2 + 30}
           y={HEIGHT - 10}
           textAnchor="middle"
-          className="fill-deep text-[11px] font-semibold"
+          className="fill-deep text-[12px] font-semibold"
           paintOrder="stroke"
           stroke="var(--card)"
           strokeWidth={4}
@@ -79,7 +79,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
           no margin: water condenses here
         </text>
       )}
-      <g className="text-[11.500px] font-semibold">
+      <g className="text-[12px] font-semibold">
         {stations.map((s, i) =>
           changed(air, i)
             ? figureText({

@@ -86,7 +86,7 @@ export const InsertMenu = memo(function InsertMenu({
               </span>
               <span>
                 <strong className="block">{label}</strong>
-                <span className="text-[0.85rem] text-quiet">
+                <span className="text-[0.86rem] text-quiet">
                   <InUnits text={does} />
                 </span>
               </span>

@@ -1,10 +1,11 @@
 import type { ComponentProps, ReactNode } from 'react';
 import { MAIN } from '@/core/plan/runs';
+import { decimalsOf } from '@/ui/chart/axis';
 import { Plain } from '@/ui/units/units';
 import { WhyDrawing } from '@/ui/why/why';
 import type { Row } from './rows';
 
-export const LABELS = 92;
+export const LABELS = 100;
 
 /** A lane under the row of stages: its name and axis at the left, the drawing on the shared x-positions. */
 export function Lane({
@@ -28,6 +29,7 @@ export function Lane({
   figureOf?: ComponentProps<typeof WhyDrawing>['figureOf'];
   children: ReactNode;
 }) {
+  const decimals = decimalsOf(ticks);
   return (
     <section
       data-row
@@ -36,15 +38,15 @@ export function Lane({
     >
       <div className="sticky left-0 z-10 flex shrink-0 bg-paper" style={{ width: LABELS }}>
         <div className="flex-1 py-2 pl-3">
-          <h2 className="text-[0.85rem] leading-tight wrap-normal">{title}</h2>
-          <p className="text-[0.75rem] text-quiet">{unit}</p>
+          <h2 className="text-[0.86rem] leading-tight wrap-normal">{title}</h2>
+          <p className="text-[0.86rem] text-quiet">{unit}</p>
           {note}
         </div>
         {ticks.length > 0 && (
-          <svg width={34} height={height} aria-hidden className="text-[10.500px] fill-quiet">
+          <svg width={34} height={height} aria-hidden className="text-[12px] fill-quiet">
             {ticks.map((t) => (
               <text key={t} x={30} y={y(t) + 3.5} textAnchor="end">
-                <Plain value={t} decimals={Number.isInteger(t) ? 0 : 1} />
+                <Plain value={t} decimals={Number.isInteger(t) ? 0 : decimals} />
               </text>
             ))}
           </svg>

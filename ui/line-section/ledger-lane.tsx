@@ -18,7 +18,7 @@ const WORTH_A_LABEL = 0.002; // of the water in
 const HALO = { className: 'fill-deep', paintOrder: 'stroke', stroke: 'var(--card)', strokeWidth: 3 } as const;
 
 const KEY = (
-  <ul className="mt-2 grid gap-0.5 text-[0.72rem] leading-tight text-quiet">
+  <ul className="mt-2 grid gap-0.5 text-[0.86rem] leading-tight text-quiet">
     {(
       [
         ['vapour', 'bg-vapour'],
@@ -57,7 +57,7 @@ export const LedgerLane = memo(function LedgerLane({ row }: { row: Row }) {
       note={KEY}
     >
       <BarPaths bars={bars} />
-      <g className="text-[11.500px] font-semibold">
+      <g className="text-[12px] font-semibold">
         {row.reached.flatMap((cell) => [
           caughtFigure(bars, cell, number, u.symbol),
           vapourFigure(bars, cell, number, u.symbol),

@@ -61,7 +61,7 @@ export const OutletList = memo(function OutletList({
                 className="flex w-full items-baseline justify-between gap-2 rounded-md border border-l-4 border-hairline border-l-water bg-card px-2.5 py-1 text-left hover:bg-sunk"
               >
                 <span className="min-w-0 truncate font-semibold">{stage.name}</span>
-                <span className="shrink-0 text-[0.8rem] text-water">
+                <span className="shrink-0 text-[0.86rem] text-water">
                   <span aria-hidden>{MARK.meets} </span>
                   <span className="sr-only">{WORD.meets}, at </span>
                   {say(judged.pressure.getsPa, 'pressure')}
@@ -117,7 +117,7 @@ function Judgement({ judged, stage }: { judged: OutletJudgement; stage: OutletSt
   const half = (judged.high - judged.low) / 2;
   const unsure = say(half, judged.quantity === 'temperature' ? 'temperatureDifference' : judged.quantity);
   return (
-    <span className="grid gap-0.5 text-[0.85rem] leading-snug">
+    <span className="grid gap-0.5 text-[0.86rem] leading-snug">
       <span className="text-quiet">
         needs {what}
         {limit}

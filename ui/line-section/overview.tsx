@@ -48,7 +48,7 @@ export function Overview({
   };
   return (
     <div className="no-print isolate flex border-t border-hairline py-1">
-      <p className="shrink-0 pl-3 text-[0.75rem] text-quiet" style={{ width: LABELS }}>
+      <p className="shrink-0 pl-3 text-[0.86rem] text-quiet" style={{ width: LABELS }}>
         whole line
       </p>
       <svg

@@ -44,9 +44,9 @@ export function PressureFall({ stage, onSelect }: { stage: OutletStage; onSelect
         })}
       </ol>
       {rest > NOTHING_PA && (
-        <p className="text-[0.85rem] text-quiet">and {say(rest, 'pressureDifference')} in all the rest.</p>
+        <p className="text-[0.86rem] text-quiet">and {say(rest, 'pressureDifference')} in all the rest.</p>
       )}
-      <p className="text-[0.85rem] text-quiet">
+      <p className="text-[0.86rem] text-quiet">
         Each {say(BAR, 'pressureDifference')} less that the compressor has to make saves some 7 % of its power: here
         about {number(kWhPerPa * BAR)} of {number(yearKWh)} kWh a year (estimate by type, delivery and hours).
       </p>
@@ -91,7 +91,7 @@ function Row({
       </span>
       <span className="text-right font-semibold whitespace-nowrap">−{say(step.lossPa, 'pressureDifference')}</span>
       {(wider || step.setDownPa > 0) && (
-        <span className="col-start-2 col-end-4 text-[0.85rem] text-quiet">
+        <span className="col-start-2 col-end-4 text-[0.86rem] text-quiet">
           {step.setDownPa > 0 && <>set down by {say(step.setDownPa, 'pressureDifference')} on purpose. </>}
           {wider &&
             (wider.givesBackPa > NOTHING_PA ? (

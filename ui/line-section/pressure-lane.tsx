@@ -45,7 +45,7 @@ function Staircase({ row }: { row: Row }) {
   return (
     <Lane
       title="Pressure"
-      note={<p className="text-[0.7rem] leading-tight text-quiet">all delivery flowing</p>}
+      note={<p className="text-[0.86rem] leading-tight text-quiet">all delivery flowing</p>}
       unit={u.symbol}
       height={HEIGHT}
       row={row}
@@ -53,7 +53,7 @@ function Staircase({ row }: { row: Row }) {
       y={y}
     >
       <path d={path} fill="none" className="stroke-ink" strokeWidth={1.8} />
-      <g className="text-[11.500px] font-semibold">
+      <g className="text-[12px] font-semibold">
         {cells.map(({ stage, name, station, centre, value }, i) => {
           if (i > 0 && Math.abs(value - (values[i - 1] as number)) < 1e-6) return null;
           const text = formatQuantity(station.pressurePa, 'pressure', choice, atmosphericPa).number;

@@ -93,7 +93,7 @@ function Printed({
                   {piece.cells.map((c) => (
                     <li
                       key={c.id}
-                      className="grid justify-items-center px-1 text-center text-[0.75rem] leading-tight"
+                      className="grid justify-items-center px-1 text-center text-[0.86rem] leading-tight"
                       style={{ width: WIDTH }}
                     >
                       <StageIcon kind={c.unit ? 'unit' : c.stage.kind} />

@@ -13,7 +13,7 @@ export function SectionTable() {
   const { say } = useUnits();
   const kgPerM3 = freeAirKgPerM3(surroundingsOf(plan));
   return runsOf(plan).map((run) => (
-    <table key={run.id} className="mt-2 w-full text-left text-[0.85rem]">
+    <table key={run.id} className="mt-2 w-full text-left text-[0.86rem]">
       <caption className="text-left font-semibold">{run.name}: figures of its stages</caption>
       <thead>
         <tr className="border-b border-edge">

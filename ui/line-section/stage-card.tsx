@@ -107,7 +107,7 @@ export const StageCard = memo(function StageCard({
           <StageIcon kind={icon} size={size} />
         </span>
         <span
-          className={`w-full text-[0.8rem] leading-[1.15] font-semibold break-words ${compact ? 'line-clamp-2' : 'line-clamp-3'} ${outlet ? 'mt-[-1px]' : compact ? 'mt-0.5' : 'mt-1'} ${ghost ? 'text-quiet italic' : ''}`}
+          className={`w-full text-[0.86rem] leading-[1.15] font-semibold break-words ${compact ? 'line-clamp-2' : 'line-clamp-3'} ${outlet ? 'mt-[-1px]' : compact ? 'mt-0.5' : 'mt-1'} ${ghost ? 'text-quiet italic' : ''}`}
         >
           {name}
           {absent && <span className="sr-only"> ({absent})</span>}
@@ -121,14 +121,14 @@ export const StageCard = memo(function StageCard({
           <TriangleAlert size={15} className="absolute top-1 right-1 text-brick" aria-label="refuses" />
         )}
         {mark && mark !== 'refuses' && mark !== 'note' && (
-          <span className={`absolute top-1 right-1.5 text-[0.75rem] leading-none ${MARKS[mark].tone}`}>
+          <span className={`absolute top-1 right-1.5 text-[0.86rem] leading-none ${MARKS[mark].tone}`}>
             <span aria-hidden>{MARKS[mark].sign}</span>
             <span className="sr-only"> ({MARKS[mark].word})</span>
           </span>
         )}
         {checkFilter && (
           <span
-            className={`absolute top-1 left-1 text-[0.7rem] font-semibold ${catches ? 'text-amber' : 'text-quiet'}`}
+            className={`absolute top-1 left-1 text-[0.86rem] font-semibold ${catches ? 'text-amber' : 'text-quiet'}`}
           >
             {catches ? '◆ wet check filter' : 'check filter'}
           </span>

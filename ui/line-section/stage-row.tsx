@@ -63,14 +63,14 @@ export const StageRow = memo(function StageRow({
       <div className="sticky left-0 z-30 shrink-0 bg-paper py-2 pl-3" style={{ width: LABELS }}>
         {isMain ? (
           <>
-            <h2 className="text-[0.85rem] leading-tight">Stages</h2>
-            <p className="text-[0.75rem] text-quiet">air flows right</p>
+            <h2 className="text-[0.86rem] leading-tight">Stages</h2>
+            <p className="text-[0.86rem] text-quiet">air flows right</p>
           </>
         ) : (
           <button
             type="button"
             tabIndex={-1}
-            className="flex min-h-target items-center gap-1 text-left text-[0.75rem] leading-tight text-quiet"
+            className="flex min-h-target items-center gap-1 text-left text-[0.86rem] leading-tight text-quiet"
             aria-expanded={open}
             onClick={() => onOpen?.(run.id)}
           >
@@ -114,7 +114,9 @@ export const StageRow = memo(function StageRow({
               />
             ))}
             {cells.length === 0 && (
-              <li className="grid h-[78px] items-center px-3 text-[0.8rem] text-quiet">bare pipe: drop a stage here</li>
+              <li className="grid h-[78px] items-center px-3 text-[0.86rem] text-quiet">
+                bare pipe: drop a stage here
+              </li>
             )}
           </ol>
         </SortableContext>
@@ -141,7 +143,7 @@ function OpenUnits({ plan, row, selected, onSelect }: Omit<Props, 'section' | 'v
         tabIndex={selected === unit.id ? 0 : -1}
         aria-pressed={selected === unit.id}
         onClick={() => onSelect(unit.id)}
-        className={`absolute z-20 min-h-4 truncate border-t-2 px-1 text-left text-[0.7rem] leading-4 hover:bg-sunk ${selected === unit.id ? 'border-copper bg-card font-semibold' : 'border-edge text-quiet'}`}
+        className={`absolute z-20 min-h-4 truncate border-t-2 px-1 text-left text-[0.86rem] leading-4 hover:bg-sunk ${selected === unit.id ? 'border-copper bg-card font-semibold' : 'border-edge text-quiet'}`}
         style={{
           left: first.left + 4,
           width: last.left + last.width - first.left - 8,
@@ -168,7 +170,7 @@ function BranchLabel({ plan, section, row, selected, onSelect }: Omit<Props, 've
       tabIndex={selected === run.id ? 0 : -1}
       aria-pressed={selected === run.id}
       onClick={() => onSelect(run.id)}
-      className={`flex min-h-[26px] max-w-full items-baseline gap-2 truncate border-l-[3px] border-copper px-2 pt-1 text-left text-[0.8rem] ${selected === run.id ? 'bg-card' : 'hover:bg-sunk'}`}
+      className={`flex min-h-[26px] max-w-full items-baseline gap-2 truncate border-l-[3px] border-copper px-2 pt-1 text-left text-[0.86rem] ${selected === run.id ? 'bg-card' : 'hover:bg-sunk'}`}
     >
       <strong>{run.name}</strong>
       <span className="truncate text-quiet">

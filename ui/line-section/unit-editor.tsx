@@ -160,7 +160,7 @@ function UnitStages({ unit, onSelect }: { unit: MachineUnit; onSelect: (stageId:
               <StageIcon kind={s.kind} size={22} />
               <span>
                 <span className="block font-semibold">{s.name}</span>
-                <span className="block text-[0.8rem] text-quiet">
+                <span className="block text-[0.86rem] text-quiet">
                   {station
                     ? `dew point ${say(station.pressureDewPointC, 'temperature')}${station.caughtKgPerS > 0 ? `, catches ${say(station.caughtKgPerS, 'waterFlow')}` : ''}`
                     : 'not in the line'}
