@@ -74,6 +74,18 @@ test('every form of the program refuses nonsense at its fields, and nothing is w
   await fillNonsense(revision);
   await expectRefused(revision);
 
+  await page.getByText('Your own figures').click();
+  const tariff = page.getByLabel(/^A kWh/);
+  for (const [typed, message] of [
+    ['1,500', 'can be read as 1500 or as 1.500'],
+    ['3 €', 'The number alone'],
+    ['1e6', 'from 0 to 100,000'],
+  ] as const) {
+    await tariff.fill(typed);
+    await expect(tariff).toHaveAttribute('aria-invalid', 'true');
+    await expect(page.locator('#tariff-error')).toContainText(message);
+  }
+
   await page.goto(`${DEMO}/charges`);
   const place = page.getByRole('region', { name: 'Beads at the press' });
   for (const does of ['Log an inspection', 'Replace the charge']) {

@@ -11,6 +11,21 @@ async function violations(page: Page, where: string): Promise<string[]> {
   const found = await new AxeBuilder({ page }).options({ rules: NAMES }).withTags(TAGS).analyze();
   return found.violations.map((v) => `${where} ${v.id}: ${v.nodes.map((n) => n.target).slice(0, 3)}`);
 }
+/** What is clicked or touched within less than 24 px, and does not stand in a line of text (WCAG 2.2, 2.5.8). */
+const smallTargets = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const all = document.querySelectorAll('a[href], button, summary, select, textarea, input, [role=slider]');
+    const small = [...all].filter((at) => {
+      const box = (at.closest('label') ?? at).getBoundingClientRect();
+      const reach = getComputedStyle(at, '::after'); // of what reaches beyond what is seen
+      const [width, height] = (['width', 'height'] as const).map((of) =>
+        Math.max(box[of], Number.parseFloat(reach[of]) || 0),
+      ) as [number, number];
+      const isInText = getComputedStyle(at).display === 'inline';
+      return box.width > 2 && !isInText && (width < 23.5 || height < 23.5);
+    });
+    return small.map((at) => at.outerHTML.slice(0, 160));
+  });
 /** Opens all folds, and those in them. */
 async function unfold(page: Page): Promise<void> {
   for (const _ of [1, 2]) {
@@ -39,6 +54,8 @@ for (const [colorScheme, width] of [
       const height = await page.evaluate(() => document.documentElement.scrollHeight);
       await page.setViewportSize({ width, height });
       expect(await violations(page, address)).toEqual([]);
+      expect(await smallTargets(page), address).toEqual([]);
+      await expect(page.locator('svg[role=application]:not([aria-label])'), address).toHaveCount(0);
     }
   });
 
@@ -113,6 +130,19 @@ test('no page scrolls sideways at any width, whatever is unfolded and however lo
   }
   await Promise.all(LINES.map((id, i) => replacePlan(page, id, () => were[i] as Plan)));
   expect(faults).toEqual([]);
+});
+
+test('where the system has its own colours, what is chosen has a border that the others have not', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await page.goto(`${DEMO}/logbook`);
+  await settled(page);
+  for (const [chosen, other] of [
+    ['#main [data-state=on]', '#main [data-state=off]'], // the unit of the amount
+    ['#main [aria-current=page]', '#main nav a:not([aria-current])'], // a tab
+  ] as const) {
+    await expect(page.locator(chosen).first()).toHaveCSS('border-top-width', '3px');
+    await expect(page.locator(other).first()).toHaveCSS('border-top-width', '1px');
+  }
 });
 
 test('on a phone nothing lies over the bar of views', async ({ page }) => {

@@ -10,6 +10,10 @@ import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
 
+/** Beyond these a point was left out, in any currency (estimates). */
+const MOST_A_KWH = 1e5;
+const MOST_AN_HOUR = 1e7;
+
 /** The person’s own figures: tariff, years, prices, and what dry air is worth to them. */
 export function MoneyForm() {
   const { plan, edit } = usePlan();
@@ -45,12 +49,14 @@ export function MoneyForm() {
             id="tariff"
             label={`A kWh, ${money.currency}`}
             value={money.perKWh}
+            most={MOST_A_KWH}
             onCommit={(perKWh) => set({ perKWh }, 'kwh')}
           />
           <Amount
             id="hour"
             label={`An hour of work, ${money.currency}`}
             value={money.perHour}
+            most={MOST_AN_HOUR}
             onCommit={(perHour) => set({ perHour }, 'hour')}
           />
         </div>
@@ -191,11 +197,13 @@ function Amount({
   id,
   label,
   value,
+  most,
   onCommit,
 }: {
   id: string;
   label: string;
   value: number;
+  most?: number;
   onCommit: (v: number) => string | undefined;
 }) {
   const { plan } = usePlan();
@@ -207,7 +215,7 @@ function Amount({
       value={String(value)}
       onCommit={(text) => {
         if (/\p{Sc}|[A-Za-z]{3}/u.test(text)) return `The number alone: all amounts are in ${plan.money.currency}.`;
-        const read = parseNumber(text, choice.decimal);
+        const read = parseNumber(text, choice.decimal, most === undefined ? {} : { min: 0, max: most });
         return read.ok ? onCommit(read.value) : read.message;
       }}
     />

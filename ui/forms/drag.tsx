@@ -36,7 +36,7 @@ export function Drag({
       <Slider.Thumb
         aria-label={label}
         aria-valuetext={says?.(value)}
-        className="hit-target block size-5 rounded-full border-2 border-water bg-card after:-inset-x-1"
+        className="relative block size-5 rounded-full border-2 border-water bg-card after:absolute after:-inset-[6px]"
       />
     </Slider.Root>
   );

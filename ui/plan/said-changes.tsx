@@ -19,9 +19,10 @@ export function SaidChanges({ store }: { store: PlanStore }) {
     const stop = store.subscribe((now, was) => {
       if (now.plan === was.plan) return;
       clearTimeout(timer);
+      const at = document.activeElement;
       timer = setTimeout(async () => {
         const { changes } = await import('@/core/plan/changes'); // at the first edit
-        const isTyped = document.activeElement?.matches('input, select, textarea');
+        const isTyped = at === document.activeElement && at?.matches('input, select, textarea');
         const all = isTyped ? [] : changes(before, now.plan).map((c) => c.says(say));
         const more = all.length - MOST_SAID;
         before = now.plan;

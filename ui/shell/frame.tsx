@@ -28,7 +28,10 @@ export function Frame({
         To the content
       </a>
       <header className="no-print sticky top-0 z-30 flex min-h-12 items-center gap-2 border-b border-hairline bg-card px-3 py-1.5 sm:gap-3">
-        <Link href="/" className="mr-1 flex shrink-0 items-center gap-1.5 text-[1.05rem] font-bold [font-stretch:112%]">
+        <Link
+          href="/"
+          className="mr-1 flex min-h-target min-w-[24px] shrink-0 items-center gap-1.5 text-[1.05rem] font-bold [font-stretch:112%]"
+        >
           <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden>
             <path
               d="M3 3h14l-2.2 13a1.6 1.6 0 0 1-1.6 1.3H6.8A1.6 1.6 0 0 1 5.200 16z"

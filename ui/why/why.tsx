@@ -1,7 +1,15 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { type KeyboardEvent, type ReactNode, type RefObject, type SVGProps, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  type MouseEvent,
+  type ReactNode,
+  type RefObject,
+  type SVGProps,
+  useRef,
+  useState,
+} from 'react';
 import type { StationFigure } from '@/core/line/explain';
 import type { Questioned } from './answer';
 
@@ -47,6 +55,21 @@ export function Why({ figure, children, className }: { figure: Questioned; child
 /** A number of a drawing, by whose it is and what it tells. */
 export type DrawnFigure = StationFigure | 'purity';
 
+const figureIn = (target: EventTarget): SVGTextElement | null => (target as Element).closest('text[data-figure]');
+
+/** From the centre of a figure so far is a click meant for it: half of 24 px (WCAG 2.2, 2.5.8). */
+const NEAR_PX = 12;
+/** The figure next to a click: a number is not as high as a finger is wide. */
+function figureNear({ currentTarget, clientX, clientY }: MouseEvent<SVGSVGElement>): SVGTextElement | null {
+  const near = [...currentTarget.querySelectorAll<SVGTextElement>('text[data-figure]')].flatMap((text) => {
+    const { left, right, top, bottom } = text.getBoundingClientRect();
+    const off = Math.abs((top + bottom) / 2 - clientY);
+    return left <= clientX && clientX <= right && off <= NEAR_PX ? [{ text, off }] : [];
+  });
+  const [nearest] = near.sort((a, b) => a.off - b.off);
+  return nearest?.text ?? null;
+}
+
 /**
  * A drawing whose numbers ({@link figureText}) answer “why?”. It listens for all of them: there are hundreds, and they move with
  * every keystroke.
@@ -61,8 +84,7 @@ export function WhyDrawing({
   label: string;
 } & SVGProps<SVGSVGElement>) {
   const [asked, ask] = useState<{ figure: Questioned; anchor: RefObject<Element | null> }>();
-  const open = (target: EventTarget): boolean => {
-    const text = (target as Element).closest<SVGTextElement>('text[data-figure]');
+  const open = (text: SVGTextElement | null): boolean => {
     if (!text) return false;
     const { stageId = '', figure } = text.dataset;
     ask({ figure: figureOf(stageId, figure as DrawnFigure), anchor: { current: text } });
@@ -74,8 +96,8 @@ export function WhyDrawing({
         {...svg}
         role="group"
         aria-label={label}
-        onClick={(e) => open(e.target)}
-        onKeyDown={(e) => asks(e) && open(e.target) && swallow(e)}
+        onClick={(e) => open(figureIn(e.target) ?? figureNear(e))}
+        onKeyDown={(e) => asks(e) && open(figureIn(e.target)) && swallow(e)}
       >
         {children}
       </svg>

@@ -174,7 +174,7 @@ function Site({
       <div className="flex items-start gap-3 p-3 sm:p-4">
         <input
           type="checkbox"
-          className="mt-0.5 size-5 shrink-0 accent-(--water)"
+          className="size-[24px] shrink-0 accent-(--water)"
           aria-label={`Visit ${site.name}`}
           checked={chosen}
           onChange={(e) => onChoose(e.target.checked)}

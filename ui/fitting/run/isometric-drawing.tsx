@@ -117,10 +117,10 @@ export function IsometricDrawing({
               <title>{names.get(stageId)}</title>
               {isJob ? (
                 <rect
-                  x={x - 11}
-                  y={y - 11}
-                  width="22"
-                  height="22"
+                  x={x - 12}
+                  y={y - 12}
+                  width="24"
+                  height="24"
                   rx="3"
                   fill={here ? 'var(--ink)' : 'var(--card)'}
                   stroke="var(--ink)"
@@ -130,7 +130,7 @@ export function IsometricDrawing({
                 <circle
                   cx={x}
                   cy={y}
-                  r="11"
+                  r="12"
                   fill={here ? 'var(--ink)' : 'var(--card)'}
                   stroke="var(--ink)"
                   strokeWidth="1.4"

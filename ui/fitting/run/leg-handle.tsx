@@ -41,30 +41,31 @@ export function LegHandle({
     to(piece.lengthM + more * (e.shiftKey ? FINE_M : STEP_M));
   };
   return (
-    <circle
-      cx={x}
-      cy={y}
-      r="6.5"
-      fill="var(--paper)"
-      stroke="var(--copper)"
-      strokeWidth="2.5"
-      className="no-print cursor-move touch-none"
-      role="slider"
-      tabIndex={0}
-      aria-label={`Length of leg ${piece.leg + 1}`}
-      aria-valuenow={piece.lengthM}
-      aria-valuemin={LEAST_LEG_M}
-      aria-valuemax={MOST_LEG_M}
-      aria-valuetext={say(piece.lengthM, 'length')}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        held.current = { x: e.clientX, y: e.clientY, lengthM: piece.lengthM };
-      }}
-      onPointerMove={moved}
-      onPointerUp={() => {
-        held.current = undefined;
-      }}
-      onKeyDown={typed}
-    />
+    <g className="no-print">
+      <circle cx={x} cy={y} r="6.5" fill="var(--paper)" stroke="var(--copper)" strokeWidth="2.5" />
+      <circle
+        cx={x}
+        cy={y}
+        r="12" // what is touched
+        fill="transparent"
+        className="cursor-move touch-none"
+        role="slider"
+        tabIndex={0}
+        aria-label={`Length of leg ${piece.leg + 1}`}
+        aria-valuenow={piece.lengthM}
+        aria-valuemin={LEAST_LEG_M}
+        aria-valuemax={MOST_LEG_M}
+        aria-valuetext={say(piece.lengthM, 'length')}
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          held.current = { x: e.clientX, y: e.clientY, lengthM: piece.lengthM };
+        }}
+        onPointerMove={moved}
+        onPointerUp={() => {
+          held.current = undefined;
+        }}
+        onKeyDown={typed}
+      />
+    </g>
   );
 }

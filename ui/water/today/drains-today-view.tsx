@@ -164,7 +164,7 @@ function DrainTable({
                   <th className="py-2 pr-3 text-left font-semibold sm:max-w-40">
                     <button
                       type="button"
-                      className="text-left"
+                      className="min-h-target text-left"
                       aria-pressed={here}
                       onClick={(e) => {
                         e.stopPropagation();
