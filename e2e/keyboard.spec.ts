@@ -75,6 +75,12 @@ test('the section is one stop of the tab key, and arrows lead along its stages a
   await expect(page).toHaveURL(/stage=separator/);
   await expect(page.locator('[data-stage=separator]')).toBeFocused();
   await expect(stops).toHaveAttribute('data-stage', 'separator');
+  for (const key of ['Control+k', '?']) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog', { name: key === '?' ? 'Keys' : 'Find or do' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.locator('[data-stage=separator]')).toBeFocused();
+  }
   await page.keyboard.press('ArrowDown');
   const figure = section.locator('[data-figure]:focus');
   await expect(figure).toHaveAttribute('aria-label', /^(Air|Pressure dew point) after .+: [\d.]+ °[CF]$/);
