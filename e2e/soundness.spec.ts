@@ -43,7 +43,7 @@ for (const [colorScheme, width] of [
   test(`every page, its folds open, meets WCAG 2.2 AA and best practice in the ${colorScheme} theme at ${width} px`, async ({
     page,
   }) => {
-    test.setTimeout(900_000); // many pages, on a machine that may be slow
+    test.setTimeout(1_500_000); // many pages, on a machine that may be slow
     await page.emulateMedia({ colorScheme });
     for (const address of PAGES) {
       await page.setViewportSize({ width, height: 844 });
@@ -109,7 +109,7 @@ const withLongNames = (plan: Plan): Plan => ({
 test('no page scrolls sideways at any width, whatever is unfolded and however long its names, and no script fails', async ({
   page,
 }) => {
-  test.setTimeout(900_000); // many pages, on a machine that may be slow
+  test.setTimeout(1_500_000); // many pages, on a machine that may be slow
   const were = await Promise.all(LINES.map((id) => replacePlan(page, id, withLongNames)));
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(e.message));
