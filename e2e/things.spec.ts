@@ -111,7 +111,7 @@ test('a part comes from the shelf and goes back to it when the line needs it no 
   const row = page.getByRole('listitem').filter({ hasText: SCREW });
   await page.getByLabel('Type prices').check();
   await row.getByLabel(`Price of one ${SCREW}`).fill('nine');
-  await expect(row.getByRole('alert')).toHaveText('A number from 0 to 1,000,000.');
+  await expect(row.getByRole('alert')).toHaveText('Type a number from 0 to 1,000,000.');
   await row.getByLabel(`Price of one ${SCREW}`).fill('9,5');
   await expect(row.getByRole('alert')).toHaveCount(0);
   await page.getByLabel(`State of ${SCREW}`).selectOption('from the shelf');
