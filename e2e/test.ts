@@ -12,8 +12,8 @@ export const test = base.extend({
 });
 export { expect, type Locator, type Page } from '@playwright/test';
 
-/** Waits until a page has fetched what it shows and works nothing out any more. */
+/** Waits until a page acts on what is typed, has fetched what it shows and works nothing out any more. */
 export async function settled(page: Page): Promise<void> {
   await page.waitForLoadState('networkidle');
-  await page.waitForFunction(() => !document.querySelector('[aria-busy=true]'));
+  await page.waitForFunction(() => !document.querySelector('html[data-loading], [aria-busy=true]'));
 }
