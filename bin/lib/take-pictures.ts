@@ -66,6 +66,7 @@ for (const picture of PICTURES) {
     if ('until' in picture) await page.getByRole('button', { name: picture.until }).waitFor({ timeout: 60_000 });
     await page.waitForTimeout(600);
   }
+  await page.evaluate(async () => void (await document.fonts.ready));
   await page.screenshot({ path: `docs/screenshots/${picture.name}.png` });
   await page.close();
 }

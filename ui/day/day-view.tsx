@@ -53,7 +53,7 @@ export function DayView() {
   const compressor = plan.stages.find((s) => s.kind === 'compressor');
   return (
     <div className="grid gap-4 p-4">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <h1>Compressor cycle</h1>
         {answer ? day && <Summary day={day} /> : <p className="min-h-[2.8rem] w-full sm:min-h-[1.4rem] sm:w-auto" />}
         <div className="ml-auto w-56">
