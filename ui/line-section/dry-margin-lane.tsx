@@ -39,6 +39,10 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
     i === 0 || Math.abs((values[i] as number) - (values[i - 1] as number)) >= 0.45 || i === values.length - 1;
   // A line that comes down from the left would cross a label set over its end.
   const falls = (i: number): boolean => i > 0 && y(air[i] as number) - y(air[i - 1] as number) > 12;
+  const beside = { dx: 4, textAnchor: 'start' } as const;
+  const over = { dx: 0, textAnchor: 'middle' } as const;
+  /** At the left edge half of a label would be cut off. */
+  const isAtEdge = (i: number): boolean => cells[i]?.width === 0;
   const wet = hatches[Math.floor(hatches.length / 2)];
   return (
     <Lane title="Dew point margin" unit={u.symbol} height={HEIGHT} row={row} ticks={ticks} y={y}>
@@ -86,9 +90,9 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
                 stageId: s.stageId,
                 name: 'temperature',
                 label: `Air after ${name(i)}`,
-                x: (x[i] ?? 0) + (falls(i) ? 4 : 0),
+                x: x[i],
                 y: y(air[i] as number) - 8,
-                textAnchor: falls(i) ? 'start' : 'middle',
+                ...(falls(i) || isAtEdge(i) ? beside : over),
                 className: 'fill-copper',
                 number: number(s.temperatureC),
                 unit: u.symbol,
@@ -103,7 +107,7 @@ export const DryMarginLane = memo(function DryMarginLane({ row }: { row: Row }) 
                 label: `Pressure dew point after ${name(i)}`,
                 x: x[i],
                 y: Math.min(HEIGHT - 3, y(dew[i] as number) + 15),
-                textAnchor: 'middle',
+                ...(isAtEdge(i) ? beside : over),
                 className: 'fill-deep',
                 number: number(s.pressureDewPointC),
                 unit: u.symbol,
