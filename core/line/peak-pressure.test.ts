@@ -3,10 +3,10 @@ import { insertStage, setParameter } from '../plan/edit';
 import { addBranch } from '../plan/edit-branches';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
-import { CFM, PSI } from '../quantity/constants';
+import { CFM, FREE_AIR_KG_PER_M3, PSI } from '../quantity/constants';
 import { planOf, stageOf } from '../test/plan-of';
 import { inAll, judgeOutlets, type OutletJudgement } from './judge-outlet';
-import { explainPeak, worstMoments } from './peak-pressure';
+import { explainPeak, type WorstMoment, worstMoments } from './peak-pressure';
 import { walk } from './walk';
 import { waterfallTo } from './waterfall';
 
@@ -35,6 +35,22 @@ test('one 15 cfm tool loses 2–5 psi in a standard quarter-inch coupler (trade 
   expect(lost(line(outlet('a', 15)), 'a')).toBeCloseTo(3.5, 0);
   expect(lost(line(outlet('a', 15, { usedShare: 0.01 })), 'a')).toBeCloseTo(3.5, 0);
 });
+
+// Balance of air: what comes is what the tool takes and what the towers blow at that moment. 5 %: free air of 20 °C or of 15 °C,
+// and the nozzle at the middle of the band or at cut-in.
+test.each(['twin-tower', 'heated-purge-tower'] as const)(
+  'while the purge of a %s blows, the tool gets what it takes and no more, whatever switches it',
+  (kind) => {
+    const arriving = (control: string): number => {
+      const plan = line(stageOf(kind, { control, ratedFlowM3PerS: 16 * CFM } as object), outlet('a', 10));
+      const { section, peak } = worstMoments(plan).get('a') as WorstMoment;
+      return (section.at('a')?.dryAirKgPerS ?? 0) / FREE_AIR_KG_PER_M3 / (peak.get('a') as number);
+    };
+    const always = arriving(kind === 'twin-tower' ? 'fixed' : 'timer');
+    expect(Math.abs(always - 1)).toBeLessThan(0.05);
+    expect(arriving('dew-point')).toBe(always);
+  },
+);
 
 test('two at once lose some four times as much (turbulent flow); two that are never used together do not', () => {
   const both = line(outlet('a', 7.5), outlet('b', 7.5));

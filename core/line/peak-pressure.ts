@@ -20,17 +20,43 @@ export interface WorstMoment {
   readonly with: (stageId: string, parameters: Stage['parameters']) => Section;
 }
 
+const ALWAYS_ON: Readonly<Partial<Record<Stage['kind'], string>>> = {
+  'twin-tower': 'fixed',
+  'heated-purge-tower': 'timer',
+};
+
+/**
+ * A stage at the worst moment: the purge of a tower blows then, whatever switches it.
+ * @example whilePurging(stage('receiver')).parameters === stage('receiver').parameters // true
+ */
+export function whilePurging(stage: Stage): Stage {
+  const control = ALWAYS_ON[stage.kind];
+  if (control === undefined || (stage.parameters as { control: string }).control === control) return stage;
+  return { ...stage, parameters: { ...stage.parameters, control } } as Stage;
+}
+
+/** The line as it stands, while all its towers purge. */
+function purging(plan: Plan): Plan {
+  const line = standing(plan);
+  if (allStages(line).every((s) => whilePurging(s) === s)) return line;
+  const blow = <R extends { readonly stages: readonly Stage[] }>(run: R) => ({
+    ...run,
+    stages: run.stages.map(whilePurging),
+  });
+  return { ...blow(line), branches: line.branches.map(blow) };
+}
+
 /**
  * The line at the worst moment of each outlet: all blow that can blow at once, and the pressure switch is about to cut in.
- * Behind the first receiver of the main run flows what the outlets take then, whatever the compressor delivers; without a receiver
- * no more flows than the compressor gives.
+ * Behind the first receiver of the main run flows what the outlets take then and what dryers purge, whatever the compressor
+ * delivers; without a receiver no more flows than the compressor gives.
  *
  * @returns by stage id; an outlet that is never used is left out
  * @source the walk, with losses as each kind has them at that flow
  * @example worstMoments(plan).get('outlet').section.at('outlet').pressurePa // 751325
  */
 export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, WorstMoment> {
-  const line = standing(plan);
+  const line = purging(plan);
   const around = surroundingsOf(line, basis);
   const kgPerM3 = freeAirKgPerM3(around);
   const store = line.stages.find((s) => s.kind === 'receiver')?.id;
@@ -60,7 +86,10 @@ export function worstMoments(plan: Plan, basis: Basis = 'real'): Map<string, Wor
         peak,
         drawn: prepared.drawn,
         section: walkAt(prepared),
-        with: (stageId, parameters) => walkAt(withParameters(prepared, stageId, parameters)),
+        with: (stageId, parameters) => {
+          const changed = { ...stageById(line, stageId), parameters } as Stage;
+          return walkAt(withParameters(prepared, stageId, whilePurging(changed).parameters));
+        },
       };
       walked.set(key, moment);
     }
