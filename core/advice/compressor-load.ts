@@ -1,5 +1,6 @@
 import { compressorCycle, mostStartsPerHour } from '../day/cycle';
 import type { Plan } from '../plan/plan';
+import { loadedShareFor } from '../plan/working-time';
 import { at, inTurn, ofLine, set, stated } from './fix';
 import type { Rule } from './rule';
 
@@ -53,14 +54,15 @@ export const COMPRESSOR_LOAD: readonly Rule[] = [
       const { loadedShare } = line.plan.survey.working;
       const { usedM3PerS, lostM3PerS, deliveredM3PerS } = line.balance;
       const asked = (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9);
-      const factor = Math.max(asked, loadedShare) / Math.max(Math.min(asked, loadedShare), 1e-9);
+      const [byJobs, bySurvey] = [loadedShareFor(asked), loadedShareFor(loadedShare)];
+      const factor = Math.max(byJobs, bySurvey) / Math.min(byJobs, bySurvey);
       if (usedM3PerS <= 0 || asked > 1 || factor <= SHARES_APART) return [];
       return [
         ofLine(
           (say) =>
             `The jobs and their losses keep the compressor loaded ${say(asked, 'share')} of the time; the survey says ${say(loadedShare, 'share')}.`,
           'Water, wear and cost of a day go by it: one of the two is wrong.',
-          stated({ does: 'Use the jobs', edit: (plan) => withLoadedShare(plan, Math.max(0.01, asked)) }),
+          stated({ does: 'Use the jobs', edit: (plan) => withLoadedShare(plan, byJobs) }),
         ),
       ];
     },

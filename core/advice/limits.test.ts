@@ -674,6 +674,14 @@ test('a pipe is offered up to three sizes wider; where that is not enough, one s
   expect([...new Set(offered)].filter((x) => x !== undefined)).toEqual(['1', '2', '3', '1, not enough']);
 });
 
+test('under a hundredth of the time, what is asked of the compressor and what is stated are not told apart', () => {
+  const says = (loadedShare: number): boolean => {
+    const seldom = all(goodShop(), working({ loadedShare }), but('outlet', { usedShare: 1e-4 }));
+    return judgeLine(seldom).advice.some((a) => a.rule.id === 'A37');
+  };
+  expect([0, 0.01, 0.0149, 0.0151].map(says)).toEqual([false, false, false, true]);
+});
+
 test('a tank too low: the compressor cuts in 0.3 bar over what the job needs, while 0.3 bar are left up to its cut-out', () => {
   const shop = goodShop(); // cuts out at 10.5 bar
   const offered = (needsPa: number) => {

@@ -4,6 +4,7 @@ import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from './
 import { standing } from './runs';
 import { sized } from './size-stage';
 import { workingSchema } from './survey';
+import { loadedShareFor } from './working-time';
 
 /** What the first-run page asks. */
 export interface PlanStart {
@@ -44,7 +45,7 @@ function forJob(line: Plan, outletId: string, regulatorId: string, id: JobId): P
     set.parameters.leastPressurePa + droop + REGULATOR_SPARE_PA,
   );
   const { working } = named.survey;
-  const loadedShare = Math.min(1, Math.max(0.01, asked));
+  const loadedShare = loadedShareFor(asked);
   return {
     ...setParameter(named, regulatorId, 'setPressurePa', setPressurePa),
     survey: { ...named.survey, working: { ...working, loadedShare } },

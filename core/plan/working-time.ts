@@ -102,3 +102,13 @@ export function loadByHour(working: Working): number[] {
   const mean = worked > 0 ? weighed / worked : 1;
   return all.map((b) => Math.min(1, mean > 0 ? (working.loadedShare * b) / mean : 0));
 }
+
+/** Less of the time than this is not told apart: it is a start now and then (estimate). */
+const LEAST_LOADED_SHARE = 0.01;
+
+/**
+ * The share of the time that a compressor runs loaded, where so much is asked of it.
+ * @param asked air asked for over air delivered; over 1 it never rests
+ * @example loadedShareFor(0.4) // 0.4
+ */
+export const loadedShareFor = (asked: number): number => Math.min(1, Math.max(LEAST_LOADED_SHARE, asked));

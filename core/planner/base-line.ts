@@ -4,6 +4,7 @@ import { PLAN_FORMAT, PLAN_VERSION, type Plan, planSchema, type Stage } from '..
 import { withStage } from '../plan/runs';
 import { freeAirKgPerM3, surroundingsOf } from '../plan/surroundings';
 import { surveyAtmosphericPa } from '../plan/survey';
+import { loadedShareFor } from '../plan/working-time';
 import { FREE_AIR_KG_PER_M3 } from '../quantity/constants';
 import { dryAirKgPerS } from '../quantity/flow-basis';
 import { DUTY_LIMIT } from '../sizing/size-compressor';
@@ -180,7 +181,7 @@ export function askedOf(q: Question): Asked {
   const flowsKgPerS = q.jobs.map((j) => dryAirKgPerS(j.flowM3PerS, 'anr', kgPerM3));
   const peaksM3PerS = flowsKgPerS.map((kg) => kg / kgPerM3);
   const demandM3PerS = q.jobs.reduce((sum, j, i) => sum + (peaksM3PerS[i] as number) * j.usedShare, 0);
-  const loadedShare = Math.min(1, Math.max(0.01, demandM3PerS / freeAirDeliveryM3PerS));
+  const loadedShare = loadedShareFor(demandM3PerS / freeAirDeliveryM3PerS);
   const compressor: Stage = {
     ...plain,
     parameters: {

@@ -5,6 +5,7 @@ import { walk } from '../line/walk';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { surveyAtmosphericPa } from '../plan/survey';
+import { loadedShareFor } from '../plan/working-time';
 import { ratingFor } from '../sizing/next-size';
 
 /** A line whose compressor is loaded for what the jobs and its own losses take, its filters rated for what then passes. */
@@ -15,7 +16,7 @@ export function loadedFor(plan: Plan): Plan {
   if (!vents) return plan;
   const section = walk(plan);
   const { usedM3PerS, lostM3PerS, deliveredM3PerS } = airBalance(plan, section);
-  const loadedShare = Math.min(1, Math.max(0.01, (usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9)));
+  const loadedShare = loadedShareFor((usedM3PerS + lostM3PerS) / Math.max(deliveredM3PerS, 1e-9));
   const fitted = (s: Stage): Stage => {
     const air = section.at(s.id);
     if (!is(FILTERS, s.kind) || !air) return s;

@@ -37,6 +37,11 @@ test('solvent-borne spray some evenings: coalescers with beads at the gun, or a 
   expect(has(cheapest(daily), 'refrigerated-dryer')).toBe(true);
 });
 
+test('a nailer now and then: the compressor hardly runs, and no dryer is bought', () => {
+  const front = shop({ jobs: [questionJob('nailer', { usedShare: 0.1 })] });
+  expect(has(cheapest(front), ...DRYING)).toBe(false);
+});
+
 test('10 hp in a hot, humid place: a cooler and a separator that drains itself before the tank; a dryer is optional', () => {
   const front = shop({
     compressor: { ...TWO_STAGE, freeAirDeliveryM3PerS: 34 * CFM, cutOutGaugePa: 165 * PSI },
