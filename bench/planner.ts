@@ -23,6 +23,7 @@ const asked = {
     jobs: [questionJob('solvent-spray', { usedShare: 0.08 })],
     minutesPerWeek: 120,
   }),
+  'machining spindle, 5 hp of one stage': question({ jobs: [questionJob('spindle')], minutesPerWeek: 200 }),
 };
 
 for (const [name, q] of Object.entries(asked)) {

@@ -1,5 +1,5 @@
 import { DESICCANT, DRYERS, is } from '../equipment/groups';
-import { isAsClean } from '../line/grade-line';
+import { isAsClean, isCleanEnough } from '../line/grade-line';
 import { inAll } from '../line/judge-outlet';
 import { CLOSED_K, isWet, outletCriteria } from '../line/outlet-criteria';
 import { walk } from '../line/walk';
@@ -34,8 +34,7 @@ function missesDewPoint(line: LineFacts, s: Outlet): boolean {
 
 export const isDirty: Fails = (line, s) => {
   const grade = line.grades.get(s.id);
-  const { particleClass, oilClass } = s.parameters;
-  return !!grade && !(isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass));
+  return !!grade && !isCleanEnough(grade, s.parameters);
 };
 
 /** Of some fixes those after which a job gets what it failed on, tried on the line. */

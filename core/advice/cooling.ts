@@ -13,7 +13,8 @@ export const HOT_OVER_ROOM_K = 15;
 const WARM_OVER_ROOM_K = 8;
 export const APPROACH_MOST_K = 15;
 const USUAL_APPROACH_K = 8; // 10–20 °F (common practice)
-const DRYER_INLET_C = 49; // 120 °F
+/** A standard refrigerated dryer takes no warmer air, °C: 120 °F (common practice). */
+export const DRYER_INLET_C = 49;
 const PLACES_APART_K = 8.33; // 15 °F
 const WITHIN = 2; // elements downstream of a cooler (common practice, no source)
 const HOT_ROOM_C = 25; // in a cooler one, warmth from the compressor is welcome (estimate)

@@ -107,3 +107,12 @@ export function isAsClean(gets: string, needs: string): boolean {
   const rank = (c: string): number => (c === 'X' ? 99 : Number(c));
   return needs === 'any' || rank(gets) <= rank(needs);
 }
+
+/**
+ * Whether air is as free of particles and oil as a job asks.
+ * @example isCleanEnough({ particle: '2', water: '4', oil: '3' }, { particleClass: '3', oilClass: 'any' }) // true
+ */
+export const isCleanEnough = (
+  gets: Pick<Grade, 'particle' | 'oil'>,
+  needs: { readonly particleClass: string; readonly oilClass: string },
+): boolean => isAsClean(gets.particle, needs.particleClass) && isAsClean(gets.oil, needs.oilClass);

@@ -6,7 +6,7 @@ import { allStages, standing } from '../plan/runs';
 import { surroundingsAt } from '../plan/surroundings';
 import type { Band } from '../quantity/derivation';
 import type { QuantityName } from '../quantity/units';
-import { type Grade, gradeLine, isAsClean } from './grade-line';
+import { type Grade, gradeLine, isCleanEnough } from './grade-line';
 import { CLOSED_K, type Criterion, criteriaOf, GAUGE_TELLS_PA, isWet, type OutletStage } from './outlet-criteria';
 import { type WorstMoment, worstMoments } from './peak-pressure';
 import type { WalkProblem } from './prepare';
@@ -194,7 +194,7 @@ function judged(
     ...((particleClass !== 'any' || oilClass !== 'any') && {
       clean: {
         needs: `${particleClass === 'any' ? '–' : particleClass}:–:${oilClass === 'any' ? '–' : oilClass}`,
-        enough: isAsClean(grade.particle, particleClass) && isAsClean(grade.oil, oilClass),
+        enough: isCleanEnough(grade, stage.parameters),
       },
     }),
     pressure,

@@ -1,13 +1,15 @@
-import { DUTY_WANTS_COOLER, HOT_OVER_ROOM_K } from '../advice/cooling';
+import { DRYER_INLET_C, DUTY_WANTS_COOLER, HOT_OVER_ROOM_K } from '../advice/cooling';
 import { MANUAL_MOST_KG } from '../advice/drains';
 import { TREATMENT_MOST_PA, TREATMENT_MOST_SHARE } from '../advice/pressure-left';
 import { OutOfRange } from '../air/out-of-range';
 import { DRY_WEEKLY_KG, handDays } from '../drains/drain-work';
-import { is, TREATMENT } from '../equipment/groups';
+import { CHILLED, is, TREATMENT } from '../equipment/groups';
 import { fieldsOf, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/shared/kind';
-import { isAsClean, letter, roomAir } from '../line/grade-line';
+import { workingPressurePa } from '../equipment/supply/compressor';
+import { isCleanEnough, letter, roomAir } from '../line/grade-line';
 import { GAUGE_TELLS_PA, type OutletStage, outletCriteria } from '../line/outlet-criteria';
+import { whilePurging } from '../line/peak-pressure';
 import { humidityAt, type Station } from '../line/section';
 import { drawnAir, pressureDewPointOf } from '../line/walk';
 import { loadedHoursPerDay } from '../line/working-day';
@@ -44,15 +46,20 @@ export interface Walked {
   readonly dirt: Dirt;
 }
 
-/** Water at a drain by hand is found by shares that purge may shift: only far over its limit it is too much for certain. */
-const FOR_CERTAIN = 1.3;
-
-/** The fast walk leaves out what purge does to the shares of air: a line that it finds this much short may still do. */
-export const SLACK_K = 0.5;
-const SLACK_SHARE = 0.1;
+/** How far a figure of this walk may be off: it leaves out what purge does to the shares of air. */
+interface Slack {
+  /** A line that is found so much short may still do, K, or a share of a humidity. */
+  readonly k: number;
+  readonly share: number;
+  /** Only so many times over its limit, water at a drain by hand is too much for certain. */
+  readonly over: number;
+  /** So much of the work is certain. */
+  readonly surely: number;
+}
+const OF_SEVERAL_JOBS: Slack = { k: 0.5, share: 0.1, over: 1.3, surely: 0.75 };
+/** All the air goes to it: nothing is shared. What is left is rounding. */
+const OF_ONE_JOB: Slack = { k: 0.01, share: 1e-3, over: 1.001, surely: 0.999 };
 const SPENT_WITHIN = fieldsOf('bead-cartridge').find(([field]) => field === 'spentShare')?.[1].uncertainty?.abs ?? 0;
-/** Purge of another branch may shift the shares of air: so much of the work is certain. */
-const SURELY = 0.75;
 const CHARGE = taskById(NAMED_TASKS.changeCharge) as Task;
 
 const isByHand = (stage: Stage): boolean => (stage.parameters as { drain?: string }).drain === 'manual';
@@ -70,10 +77,13 @@ const dailyMinutes = (stage: Stage): number =>
 
 /** A walk that shares its beginnings: made once for a question. */
 export class FastWalk {
+  readonly slack: Slack;
   private readonly around: Surroundings;
   private readonly atJob: readonly Surroundings[];
   private readonly shares: readonly number[];
   private readonly peakShares: readonly number[];
+  private readonly workingPa: number;
+  private readonly kgPerM3: number;
   private readonly peakKgPerS: number;
   private readonly supplyPa: number;
   private readonly dayS: number;
@@ -83,6 +93,7 @@ export class FastWalk {
 
   constructor(private readonly asked: Asked) {
     const { base, question: q, peaksM3PerS, demandM3PerS } = asked;
+    this.slack = q.jobs.length > 1 ? OF_SEVERAL_JOBS : OF_ONE_JOB;
     this.around = surroundingsOf(base);
     this.atJob = q.jobs.map((_, i) => inPlace(this.around, IDS.place(i)));
     const peak = peaksM3PerS.reduce((sum, p) => sum + p, 0);
@@ -95,7 +106,9 @@ export class FastWalk {
     // Of a piston compressor that is loaded so much (O01).
     this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
     this.outlets = q.jobs.map((_, i) => stageById(base, IDS.outlet(i)) as OutletStage);
-    this.peakKgPerS = peak * freeAirKgPerM3(this.around);
+    this.workingPa = workingPressurePa(compressor.parameters);
+    this.kgPerM3 = freeAirKgPerM3(this.around);
+    this.peakKgPerS = peak * this.kgPerM3;
   }
 
   /** The air that leaves the compressor. */
@@ -125,18 +138,41 @@ export class FastWalk {
     }
   }
 
-  private through(walked: Walked | undefined, stages: readonly Stage[], atJob: Surroundings): Walked | undefined {
+  private readonly purging = new Map<Stage, Stage>();
+  private whilePurging(stage: Stage): Stage {
+    const known = this.purging.get(stage) ?? whilePurging(stage);
+    this.purging.set(stage, known);
+    return known;
+  }
+
+  /** What stages of the main blow away at the worst moment. */
+  private ventedKgPerS(stages: readonly Stage[]): number {
+    return (
+      stages.reduce((sum, s) => sum + (kindOf(s.kind).ventsM3PerS?.(s.parameters, this.workingPa) ?? 0), 0) *
+      this.kgPerM3
+    );
+  }
+
+  private through(
+    walked: Walked | undefined,
+    stages: readonly Stage[],
+    atJob: Surroundings,
+    inMain = false,
+  ): Walked | undefined {
     let now = walked;
     for (const stage of stages) {
       if (!now) return undefined;
       const around = stage.place === undefined ? this.around : atJob;
       if (stage.id === IDS.receiver) {
         const peak = now.peak.copy();
-        peak.scale(this.peakKgPerS / peak.dryAirKgPerS);
+        peak.scale((this.peakKgPerS + this.ventedKgPerS(stages)) / peak.dryAirKgPerS);
         now = { ...now, peak };
       }
+      // O12; in the main, where all that is delivered passes.
+      if (inMain && is(CHILLED, stage.kind) && now.delivered.temperatureC > DRYER_INLET_C + this.slack.k)
+        return undefined;
       const delivered = this.passed(now.delivered, stage, around);
-      const peak = delivered && this.passed(now.peak, stage, around);
+      const peak = delivered && this.passed(now.peak, this.whilePurging(stage), around);
       if (!delivered || !peak) return undefined;
       const lifeS = stage.kind === 'bead-cartridge' ? lifeOf(stage, now.delivered, around) : undefined;
       if (this.isFaulted(stage, now.delivered, delivered, around, lifeS)) return undefined;
@@ -157,7 +193,7 @@ export class FastWalk {
     lifeS: number | undefined,
   ): boolean {
     if (stage.kind === 'bead-cartridge') return (lifeS ?? 0) < this.dayS;
-    const isTooMuch = leaves.caughtKgPerS * this.dayS > FOR_CERTAIN * MANUAL_MOST_KG;
+    const isTooMuch = leaves.caughtKgPerS * this.dayS > this.slack.over * MANUAL_MOST_KG;
     if (isByHand(stage) && (isTooMuch || this.fillsTooSoon(stage, leaves))) return true;
     const isHot = enters.temperatureC >= around.roomTemperatureC + HOT_OVER_ROOM_K;
     return stage.kind === 'receiver' && this.wantsCooler && isHot;
@@ -167,7 +203,7 @@ export class FastWalk {
   private fillsTooSoon(stage: Stage, leaves: AirStream): boolean {
     const { sumpM3 } = stage.parameters as { sumpM3?: number };
     if (sumpM3 === undefined) return false;
-    const kgPerDay = SURELY * leaves.caughtKgPerS * this.dayS;
+    const kgPerDay = this.slack.surely * leaves.caughtKgPerS * this.dayS;
     const fillDays = kgPerDay > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerDay : undefined;
     return drainTasks(stage).some((task) => {
       const { days, water } = handDays(daysAt(task, 'normal') ?? HAND_LEAST_DAYS, fillDays, kgPerDay, false);
@@ -180,14 +216,16 @@ export class FastWalk {
     if (stage.kind === 'bead-cartridge') {
       const wholeS = (lifeS ?? 0) / Math.max(0.02, 1 - stage.parameters.spentShare);
       const days = Math.max(1 / 24, ((CHARGE.every.spentShare ?? 1) * wholeS * 7) / this.weekS);
-      return (SURELY * CHARGE.minutes * 7) / days;
+      return (this.slack.surely * CHARGE.minutes * 7) / days;
     }
-    return isByHand(stage) && SURELY * leaves.caughtKgPerS * this.dayS >= DRY_WEEKLY_KG ? dailyMinutes(stage) : 0;
+    return isByHand(stage) && this.slack.surely * leaves.caughtKgPerS * this.dayS >= DRY_WEEKLY_KG
+      ? dailyMinutes(stage)
+      : 0;
   }
 
   /** Through stages of the main. */
   main = (walked: Walked | undefined, stages: readonly Stage[]): Walked | undefined =>
-    this.through(walked, stages, this.around);
+    this.through(walked, stages, this.around, true);
 
   /** What of the main’s air goes to a job. */
   toJob(walked: Walked | undefined, job: number): Walked | undefined {
@@ -210,9 +248,8 @@ export class FastWalk {
   /** By how much the air at a job is dry enough, K; nothing where drops arrive, or oil or dust above its class. */
   marginAtJob({ delivered, dirt }: Walked, job: number): number | undefined {
     const outlet = this.outlets[job] as OutletStage;
-    const { particleClass, oilClass } = outlet.parameters;
-    if (!isAsClean(letter(dirt.particle), particleClass) || !isAsClean(oilClassOf(dirt.oilMg), oilClass))
-      return undefined;
+    const grade = { particle: letter(dirt.particle), oil: oilClassOf(dirt.oilMg) };
+    if (!isCleanEnough(grade, outlet.parameters)) return undefined;
     if (delivered.liquidKgPerS > 0) return undefined;
     return outletMarginK(outlet, stationOf(delivered), this.atJob[job] as Surroundings);
   }
@@ -240,7 +277,7 @@ export class FastWalk {
     return outletCriteria(this.outlets[job] as OutletStage).some((c) => {
       if (!c) return false;
       const [value, high] = [mid, worse].map((air) => c.read(stationOf(air), around)) as [number, number];
-      const slack = c.quantity === 'share' ? SLACK_SHARE * c.limit : SLACK_K;
+      const slack = c.quantity === 'share' ? this.slack.share * c.limit : this.slack.k;
       return value + COVERAGE * Math.max(0, high - value) > c.limit + slack;
     });
   }

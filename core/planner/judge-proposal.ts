@@ -4,6 +4,7 @@ import type { StageOf } from '../advice/line-facts';
 import { costOfLine } from '../cost/cost-of-line';
 import { DESICCANT, is } from '../equipment/groups';
 import type { Surroundings } from '../equipment/shared/kind';
+import { gradeLine, isCleanEnough } from '../line/grade-line';
 import { inAll, judgeOutlets, type Verdicts } from '../line/judge-outlet';
 import { askedDewPointC, dryMarginK, type OutletStage } from '../line/outlet-criteria';
 import type { Section, Station } from '../line/section';
@@ -178,6 +179,19 @@ export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judge
 /** Whether the advice faults a line before its bands are worked out: for who only asks whether it is feasible. */
 export const isFaultedAtOnce = (plan: Plan, section: Section): boolean =>
   judgeLine(plan, section).advice.some((a) => isFault(a, false)) || badPractice(plan, section).length > 0;
+
+/** Whether a job gets more oil or particles than it asks for. */
+export function isDirtyAtAJob(plan: Plan, section: Section): boolean {
+  const grades = gradeLine(plan, section);
+  return allStages(plan).some((s) => {
+    const grade = s.kind === 'outlet' ? grades.get(s.id) : undefined;
+    return grade !== undefined && !isCleanEnough(grade, s.parameters as OutletStage['parameters']);
+  });
+}
+
+/** Whether a job does not get what it asks for on the warm day, or may not: without what else is wrong. */
+export const missesJob = (plan: Plan, section: Section): boolean =>
+  [...judgeOutlets(plan, section).values()].some((v) => inAll(v) !== 'meets');
 
 /** Whether nothing is wrong with a line. */
 export const isFeasible = ({ against }: Pick<Judged, 'against'>): boolean =>

@@ -14,18 +14,20 @@ import { WORKING_WEEKS } from '../quantity/constants';
 import { type Asked, askedOf, dutyLimitOf, IDS, stagesOfJob } from './base-line';
 import { type Bound, isNoDearer, NOTHING, plus } from './bound';
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
-import { FastWalk, SLACK_K, type Walked } from './fast-walk';
+import { FastWalk, type Walked } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
 import {
   boughtIn,
   ENOUGH_K,
   isAlwaysBought,
+  isDirtyAtAJob,
   isFaultedAtOnce,
   isFeasible,
   isOwned,
   type Judged,
   judgeProposal,
   meritsOf,
+  missesJob,
   onColdDay,
   worstMarginK,
 } from './judge-proposal';
@@ -237,13 +239,14 @@ class Search {
     };
     const stagesAt = (job: number): readonly Stage[] =>
       places.flatMap((p, i) => this.stagesOf(p, choices[i] as number, job));
-    const end = (airs: readonly Walked[], own: readonly Stage[], bound: Bound): void => {
-      if (this.shedsDust(own, group)) return;
+    const end = (airs: readonly Walked[], stages: readonly Stage[], bound: Bound): void => {
+      const own = stages.slice(before.length);
+      if (this.shedsDust(own, group) || this.takesRoomOil(stages, group)) return;
       let marginK = ENOUGH_K;
       for (const [g, job] of group.entries()) {
         if (!fast.isSupplied(arrives[g] as Walked, airs[g] as Walked, () => stagesAt(job), job)) return;
         const margin = fast.marginAtJob(airs[g] as Walked, job);
-        if (margin === undefined || margin < -SLACK_K) return;
+        if (margin === undefined || margin < -fast.slack.k) return;
         marginK = Math.min(marginK, margin);
       }
       const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
@@ -269,7 +272,7 @@ class Search {
       if (bound.purchase > budget || bound.minutesPerWeek + this.given.minutesPerWeek > minutesPerWeek) return;
       if (isParted && i > dryPlace && isBeaten(airs, bound)) return;
       if (i === places.length) {
-        end(airs, stages.slice(before.length), bound);
+        end(airs, stages, bound);
         return;
       }
       const { options } = positions[places[i] as number] as Position;
@@ -347,14 +350,24 @@ class Search {
     return wider === undefined ? (byJob?.get(job) ?? NO_STAGES) : this.endOf(job, wider);
   }
 
+  private outletOf = (job: number): StageOf<'outlet'>['parameters'] =>
+    (stageById(this.asked.base, IDS.outlet(job)) as StageOf<'outlet'>).parameters;
+
   /** Whether the dust of a job’s own beads would reach it, where dust matters (O09). */
   private shedsDust(own: readonly Stage[], group: readonly number[]): boolean {
     const beads = own.findLastIndex((s) => is(DESICCANT, s.kind));
     if (beads < 0 || own.slice(beads).some((s) => is(HOLD_DUST, s.kind))) return false;
     return group.some((job) => {
-      const { use, particleClass } = (stageById(this.asked.base, IDS.outlet(job)) as StageOf<'outlet'>).parameters;
+      const { use, particleClass } = this.outletOf(job);
       return (SENSITIVE as readonly string[]).includes(use) || ['1', '2', '3'].includes(particleClass);
     });
+  }
+
+  /** Whether the oil of the room would reach a job that asks for class 1 or 2, from a compressor without oil (O56). */
+  private takesRoomOil(stages: readonly Stage[], group: readonly number[]): boolean {
+    if (this.oiled || ['carbon-filter', 'coalescing-filter'].every((k) => stages.some((s) => s.kind === k)))
+      return false;
+    return group.some((job) => ['1', '2'].includes(this.outletOf(job).oilClass));
   }
 
   /** The pipe to a job, of the smallest size: a wider one loses less, and cools the air alike. */
@@ -416,7 +429,7 @@ class Search {
           purchase: sum.purchase,
           yearly: sum.yearly + lostPa * this.pressurePerPa,
           minutesPerWeek: sum.minutesPerWeek,
-          marginK: Math.min(ENOUGH_K, ...parts.map((p) => p.marginK + SLACK_K)),
+          marginK: Math.min(ENOUGH_K, ...parts.map((p) => p.marginK + this.fast.slack.k)),
           choices,
         });
       }
@@ -441,13 +454,15 @@ class Search {
     if (marginK === undefined) return;
     // What misses a job by its middle figures does so all the more by its bands: no need to judge it.
     const cold = onColdDay(asked, plan);
-    if (marginK < 0 || (worstMarginK(cold, walk(cold)) ?? -1) < 0) return;
+    const coldSection = walk(cold);
+    if (marginK < 0 || (worstMarginK(cold, coldSection) ?? -1) < 0) return;
     const merits = meritsOf(asked, plan, section, marginK);
     if (merits.minutesPerWeek > asked.question.minutesPerWeek || merits.purchase > asked.question.budget) return;
     if (this.front.some((m) => noWorse(m.merits, merits))) return;
     const bought = boughtIn(asked, plan);
     const proposed = asProposed(plan, (s) => bought.has(s.id));
-    if (isFaultedAtOnce(proposed, section)) return;
+    if (isDirtyAtAJob(cold, coldSection) || isFaultedAtOnce(proposed, section)) return;
+    if (missesJob(onColdDay(asked, proposed), coldSection) || missesJob(proposed, section)) return;
     const judged = judgeProposal(asked, proposed);
     if (isFeasible(judged)) this.front = withMember(this.front, { plan: proposed, choices, merits, judged });
   }
