@@ -69,7 +69,7 @@ function served(
   return run.map((s) => (s.kind === 'outlet' ? s : (sized.get(s.id) ?? s)));
 }
 
-/** What treats the air of one job stands at the end of its pipe, upstream of its regulator; ahead of a pipe that is always cold. */
+/** What treats the air of a job stands at the end of its pipe, upstream of its regulator; ahead of a pipe that gets frost. */
 function withOwn(asked: Asked, job: number, run: readonly Stage[], own: readonly Stage[] = []): Stage[] {
   if (isTreatedEarly(asked, job)) return [...own, ...run];
   const at = run.findIndex((s) => s.kind === 'regulator');

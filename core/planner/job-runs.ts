@@ -18,7 +18,7 @@ export class JobRuns {
   /** The pipe to a job, of the smallest size: a wider one loses less, and cools the air alike. */
   pipe = (job: number): readonly Stage[] => this.run(job, WIDEST).filter((s) => s.kind === 'pipe');
 
-  /** What stands downstream of a job’s treatment: regulator, hose, outlet, and a pipe that is always cold. */
+  /** What stands downstream of a job’s treatment: regulator, hose, outlet, and a pipe that gets cold. */
   end(job: number, steps: number): readonly Stage[] {
     return isTreatedEarly(this.asked, job)
       ? this.run(job, steps)

@@ -1,3 +1,4 @@
+import { FROST_C } from '../advice/cold-places';
 import type { KindName } from '../equipment/index';
 import type { Drain } from '../equipment/shared/drain-fields';
 import { newStage } from '../plan/edit';
@@ -234,9 +235,14 @@ function passesAtJob({ deliversM3PerS, demandM3PerS, peaksM3PerS, question: { jo
   return Math.max(draws, (deliversM3PerS * draws * (jobs[job] as QuestionJob).usedShare) / demandM3PerS);
 }
 
-/** Whether the air of a job is treated before its pipe leaves the compressor room, for the pipe is cold all the year. */
-export const isTreatedEarly = ({ question }: Pick<Asked, 'question'>, job: number): boolean =>
-  question.jobs[job]?.isCold === 'always';
+/**
+ * Whether the air of a job is treated before its pipe leaves the compressor room: where frost comes, filters and drains freeze,
+ * and so does the water in a pipe on the way to them.
+ */
+export function isTreatedEarly({ question }: Pick<Asked, 'question'>, job: number): boolean {
+  const { isCold, coldestC } = question.jobs[job] as QuestionJob;
+  return isCold === 'always' || coldestC < FROST_C;
+}
 
 /** What treats the air of a job, in its place: at the job, or where its pipe begins. */
 const standingAt = (asked: Asked, job: number, stages: readonly Stage[]): readonly Stage[] =>

@@ -113,6 +113,27 @@ test('a branch through a freezer: dried before it leaves the room, and only that
   expect(plan.stages.some((s) => is(TOWERS, s.kind))).toBe(false);
 });
 
+// Cylinders outdoors at −20 °F, 5200 ft up; the compressor room is heated. A refrigerated dryer cannot do it, and what stands
+// with the tools freezes: its air needs a dew point of −38 °F (common practice: 18 °F under the coldest on record).
+test('outdoors in hard frost: dried deep before the pipe leaves the room, with nothing that holds water at the tools', () => {
+  const front = shop({
+    compressor: { type: 'screw', freeAirDeliveryM3PerS: 125 * CFM, cutInGaugePa: 105 * PSI, cutOutGaugePa: 120 * PSI },
+    receiverM3: 0.9,
+    altitudeM: 1585,
+    intakeC: 31.1, // 88 °F, 45 %
+    intakeHumidity: 0.45,
+    minutesPerWeek: 200,
+    jobs: [questionJob('wrench', { flowM3PerS: 70 * CFM, usedShare: 0.7, coldestC: -28.9, distanceM: 60 })],
+  });
+  expect(front.length).toBeGreaterThan(0);
+  for (const { plan } of front) {
+    const kinds = plan.stages.map((s) => s.kind);
+    const dried = kinds.findLastIndex((k) => is(['bead-cartridge', 'membrane', ...TOWERS], k));
+    expect(dried).toBeGreaterThan(0);
+    expect(dried).toBeLessThan(kinds.indexOf('pipe'));
+  }
+});
+
 test('what asks for more than the compressor bears has no line; breathing air has none either', () => {
   expect(shop({ jobs: [questionJob('blast-nozzle')] })).toEqual([]);
   expect(shop({ breathed: 'yes' })).toEqual([]);
