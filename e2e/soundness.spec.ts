@@ -121,8 +121,7 @@ test('no page scrolls sideways at any width, whatever is unfolded and however lo
     await settled(page);
     for (const width of [390, 640, 1024, 1280, 1920]) {
       await page.setViewportSize({ width, height: 844 });
-      for (const folded of await page.locator('#main details:not([open]) > summary').all())
-        if (await folded.isVisible()) await folded.click();
+      await unfold(page);
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: `${address} at ${width} px` })
         .toBeLessThanOrEqual(width);
