@@ -15,6 +15,12 @@ test('sizes follow what the jobs take; the address keeps the question, a wrong n
   await expect(page.getByText('is not a number')).toBeVisible();
   await page.getByLabel('Leaks').fill('30 %');
   await expect(row('Compressor')).toContainText('40 hp');
+  await expect(row('Main pipe')).toBeVisible();
+  await page.getByLabel('The main is').selectOption('a ring');
+  await expect(row('Ring main')).toContainText('half the air each way');
+  await page.getByLabel('Altitude').fill('8000 ft');
+  await expect(row('Compressor')).toContainText('50 hp'); // 60 · 1.3 · 1.15 / 0.75 / 0.743 (ICAO) = 161 cfm; 40 hp give 152
   await page.reload();
-  await expect(row('Compressor')).toContainText('40 hp');
+  await expect(row('Ring main')).toBeVisible();
+  await expect(row('Compressor')).toContainText('50 hp');
 });

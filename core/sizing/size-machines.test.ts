@@ -29,6 +29,10 @@ test('a spray gun of 14 cfm at 45 %: 6.3 cfm, 8.0 with leaks and growth, 13.3 at
   const blast = sizeCompressor({ ...need, peakLastsS: 3600 });
   expect([blast.by, blast.neededM3PerS / CFM]).toEqual(['peak', expect.closeTo(14 - 0.235, 2)]);
   expect(sizeCompressor({ ...need, averageM3PerS: 2 }).fits).toBe(false);
+  // At 5,000 ft air has 0.832 of its pressure (ICAO): 13.28 / 0.832 = 15.96 cfm of it carry the same mass.
+  const high = sizeCompressor({ ...need, atmosphericPa: 12.23 * PSI });
+  expect(high.neededM3PerS / CFM).toBeCloseTo(15.96, 1);
+  expect(high.loadedShare / sized.loadedShare).toBeCloseTo(1 / 0.832, 2);
 });
 
 test('the receiver by starts and by a burst is that of the reference, turned round (group 7)', () => {

@@ -8,12 +8,19 @@ export const FASTEST_M_PER_S = { main: 6, branch: 9, service: 15 } as const;
 export const MOST_PIPE_LOSS = 0.03;
 
 export interface PipeDuty extends Flowing {
+  /** Of a ring, its whole circumference. */
   readonly lengthM: number;
   readonly material: PipeMaterial;
   readonly use: keyof typeof FASTEST_M_PER_S;
+  /** Left out, one pipe from end to end. */
+  readonly shape?: 'single' | 'ring';
   /** Pressure that may be lost in it; left out, {@link MOST_PIPE_LOSS} of what arrives. */
   readonly mostLossPa?: number;
 }
+
+/** The worst place of a ring, opposite where it is fed: half of the air comes to it each way, through half the length. */
+const worstOf = <D extends PipeDuty>(duty: D): D =>
+  duty.shape === 'ring' ? { ...duty, kgPerS: duty.kgPerS / 2, lengthM: duty.lengthM / 2 } : duty;
 
 /** What a size of pipe makes of a flow. */
 export interface PipeAt {
@@ -23,7 +30,8 @@ export interface PipeAt {
   readonly lossPa: number;
 }
 
-function pipeAt(duty: PipeDuty, size: Nominal): PipeAt {
+function pipeAt(whole: PipeDuty, size: Nominal): PipeAt {
+  const duty = worstOf(whole);
   const boreM = boreOf(duty.material, size)?.boreM ?? 0;
   const { roughnessM } = MATERIALS[duty.material];
   const out = pressureBehindPa(duty, { boreM, lengthM: duty.lengthM, roughnessM, k: 0 });
@@ -35,7 +43,8 @@ function pipeAt(duty: PipeDuty, size: Nominal): PipeAt {
 }
 
 /**
- * The smallest pipe that keeps a flow slow enough and its pressure loss within its budget, with the sizes beside it.
+ * The smallest pipe that keeps a flow slow enough and its pressure loss within its budget, with the sizes beside it. Of a
+ * ring, for all the air drawn at the place opposite its feed: nowhere else is it worse while the ring is open all round.
  * @param duty dry air, kg/s; pressure absolute, 1.5…41 bar; length 0…3000 m
  * @returns the size, and what one size down and one up would change; the largest made where none will do
  * @source isothermal flow by Darcy–Weisbach (core/pipe-flow); velocities of the trade handbook

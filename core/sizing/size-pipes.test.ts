@@ -1,5 +1,6 @@
 import { CFM, FREE_AIR_KG_PER_M3, INCH, PSI } from '../quantity/constants';
 import { ratingFor } from './next-size';
+import { sizeCoupler } from './size-coupler';
 import { sizeHose } from './size-hose';
 import { sizePipe } from './size-pipe';
 import { sizeRegulator } from './size-regulator';
@@ -24,6 +25,35 @@ test('a main for 100 cfm at 100 psig under 20 ft/s is of 1½ in steel: 12.8 cfm 
   expect(far.lossPa).toBeLessThanOrEqual(0.03 * main.pressurePa);
   expect(far.beside.down?.lossPa).toBeGreaterThan(0.03 * main.pressurePa);
   expect(far.beside.down?.velocityMPerS).toBeLessThan(6);
+});
+
+test('a ring loses between an eighth and a 6.7th of the same pipe in one piece, and is a size or two smaller', () => {
+  // Half the flow through half the length: f·L·q² with f constant gives 1/8; by Blasius f ∝ q^−¼, 2^−2.75 = 1/6.73.
+  const main = {
+    kgPerS: kgPerS(100),
+    temperatureC: 20,
+    pressurePa: absolute(100),
+    lengthM: 600,
+    material: 'black',
+    use: 'branch',
+  } as const;
+  const single = sizePipe(main);
+  const ring = sizePipe({ ...main, shape: 'ring' });
+  expect([single.size, ring.size]).toEqual(['2', '1-1/4']);
+  const sameSize = sizePipe({ ...main, mostLossPa: 1e5 });
+  expect(sameSize.size).toBe(ring.size);
+  expect(sameSize.lossPa / ring.lossPa).toBeGreaterThan(6.73);
+  expect(sameSize.lossPa / ring.lossPa).toBeLessThan(8.5); // air expands on the way: a little over 8
+});
+
+test('15 cfm at 90 psig lose 1 psi in a full-flow coupler, and a little more wants the next body', () => {
+  // A standard one loses 2–5 psi there, a high-flow one about 1 (trade handbook).
+  const duty = { kgPerS: 15 * CFM * 1.185, pressurePa: 7.2e5, temperatureC: 20 };
+  const fits = sizeCoupler({ ...duty, kgPerS: duty.kgPerS * 0.999 });
+  expect([fits.body, fits.pattern]).toEqual(['1/4', 'full-flow']);
+  expect((fits.beside.down?.lossPa ?? 0) / PSI).toBeCloseTo(3.5, 1);
+  expect(sizeCoupler({ ...duty, kgPerS: duty.kgPerS * 1.001 }).body).toBe('3/8');
+  expect(sizeCoupler({ ...duty, kgPerS: 100 * duty.kgPerS }).fits).toBe(false);
 });
 
 test('a spray gun of 14 cfm wants ⅜ in of hose at 25 ft, and more at 100 ft', () => {

@@ -1,5 +1,5 @@
 import { parseAsFloat, parseAsStringLiteral } from 'nuqs';
-import { SEA_LEVEL_PA } from '@/core/air/atmosphere';
+import { atmosphericPressurePa, SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { saturatedHumidityRatio } from '@/core/air/humidity';
 import { HOTTEST_C } from '@/core/answers/sizes-in-short';
 import { estimatedDischargeC } from '@/core/equipment/supply/compressor';
@@ -7,6 +7,7 @@ import { CFM, FREE_AIR_KG_PER_M3, PSI } from '@/core/quantity/constants';
 import { ratingFor } from '@/core/sizing/next-size';
 import { sizeAftercooler } from '@/core/sizing/size-aftercooler';
 import { sizeCompressor } from '@/core/sizing/size-compressor';
+import { sizeCoupler } from '@/core/sizing/size-coupler';
 import { sizeHose } from '@/core/sizing/size-hose';
 import { sizePipe } from '@/core/sizing/size-pipe';
 import { sizeReceiver } from '@/core/sizing/size-receiver';
@@ -15,6 +16,7 @@ import { sizeSeparator } from '@/core/sizing/size-separator';
 import type { AskFor, Bounds } from '@/ui/forms/ask';
 
 const TYPES = ['piston1', 'piston2', 'screw', 'oilfree'] as const;
+const SHAPES = ['single', 'ring'] as const;
 const FOLLOWS = ['refrigerated', 'desiccant'] as const;
 
 /** The question, as the address bar holds it; SI, pressures above the atmosphere. */
@@ -31,8 +33,10 @@ export const STATE = {
   c: parseAsFloat.withDefault(30),
   rh: parseAsFloat.withDefault(0.65),
   room: parseAsFloat.withDefault(33),
+  alt: parseAsFloat.withDefault(0),
   follows: parseAsStringLiteral(FOLLOWS).withDefault('refrigerated'),
   main: parseAsFloat.withDefault(15),
+  shape: parseAsStringLiteral(SHAPES).withDefault('single'),
   tool: parseAsFloat.withDefault(14 * CFM),
   at: parseAsFloat.withDefault(40 * PSI),
   hose: parseAsFloat.withDefault(7.62),
@@ -53,6 +57,7 @@ export const BOUNDS: Bounds<Numbers> = {
   c: [-10, 50],
   rh: [0.05, 1],
   room: [0, 50],
+  alt: [-400, 4500],
   main: [0.5, 3000],
   tool: [1e-5, 0.5],
   at: [1e4, 13e5],
@@ -62,24 +67,27 @@ export const BOUNDS: Bounds<Numbers> = {
 /** All sizes of a question, each from the ones before it. */
 export function sizesOf(q: Query) {
   const outPa = Math.max(q.out, q.in + 2e4);
-  const [cutInPa, cutOutPa] = [SEA_LEVEL_PA + q.in, SEA_LEVEL_PA + outPa];
+  const atmosphericPa = atmosphericPressurePa(q.alt);
+  const [cutInPa, cutOutPa] = [atmosphericPa + q.in, atmosphericPa + outPa];
   const peakM3PerS = Math.max(q.peak, q.avg);
   const need = { averageM3PerS: q.avg, peakM3PerS, peakLastsS: q.lasts, leakShare: q.leak, growthShare: q.growth };
-  const compressor = sizeCompressor({ ...need, type: q.type, storedM3: 0 });
+  const compressor = sizeCompressor({ ...need, type: q.type, storedM3: 0, atmosphericPa });
+  // Tools state air of sea level; a compressor, of where it stands.
+  const atSeaLevel = atmosphericPa / SEA_LEVEL_PA;
   const c = compressor.deliversM3PerS;
   const receiver = sizeReceiver({
     deliversM3PerS: c,
     bandPa: outPa - q.in,
     startsPerHour: q.starts,
-    burstM3PerS: Math.max(0, peakM3PerS - c),
+    burstM3PerS: Math.max(0, peakM3PerS / atSeaLevel - c),
     burstLastsS: q.lasts,
     burstFallsPa: Math.max(1e4, q.in - q.at),
-    atmosphericPa: SEA_LEVEL_PA,
+    atmosphericPa,
   });
   const bandPa = (cutInPa + cutOutPa) / 2;
-  const kgPerS = c * FREE_AIR_KG_PER_M3;
-  const inletC = Math.min(195, estimatedOrLess(q, bandPa));
-  const humidityRatio = q.rh * saturatedHumidityRatio(q.c, SEA_LEVEL_PA);
+  const kgPerS = c * atSeaLevel * FREE_AIR_KG_PER_M3;
+  const inletC = Math.min(195, estimatedOrLess(q, bandPa / atmosphericPa));
+  const humidityRatio = q.rh * saturatedHumidityRatio(q.c, atmosphericPa);
   const cooler = sizeAftercooler({
     dryAirKgPerS: kgPerS,
     humidityRatio,
@@ -88,8 +96,12 @@ export function sizesOf(q: Query) {
     coolingC: q.room,
     hottestOutC: HOTTEST_C[q.follows],
   });
-  const passesM3PerS = Math.max(c, peakM3PerS);
-  const separator = sizeSeparator({ passesM3PerS: c, pressurePa: cutInPa, dropsKgPerS: cooler.condensesKgPerS });
+  const passesM3PerS = Math.max(c * atSeaLevel, peakM3PerS);
+  const separator = sizeSeparator({
+    passesM3PerS: c * atSeaLevel,
+    pressurePa: cutInPa,
+    dropsKgPerS: cooler.condensesKgPerS,
+  });
   const filterM3PerS = ratingFor(passesM3PerS, cutInPa);
   const main = sizePipe({
     kgPerS: passesM3PerS * FREE_AIR_KG_PER_M3,
@@ -98,22 +110,36 @@ export function sizesOf(q: Query) {
     lengthM: q.main,
     material: 'aluminium',
     use: 'main',
+    shape: q.shape,
   });
   const toolKgPerS = q.tool * FREE_AIR_KG_PER_M3;
   const regulator = sizeRegulator({ kgPerS: toolKgPerS, supplyPa: cutInPa, temperatureC: q.room });
   const hose = sizeHose({
     kgPerS: toolKgPerS,
     temperatureC: q.room,
-    pressurePa: SEA_LEVEL_PA + q.at,
+    pressurePa: atmosphericPa + q.at,
     lengthM: q.hose,
   });
-  return { compressor, receiver, cooler, inletC, separator, filterM3PerS, passesM3PerS, main, regulator, hose };
+  const coupler = sizeCoupler({ kgPerS: toolKgPerS, pressurePa: atmosphericPa + q.at, temperatureC: q.room });
+  return {
+    compressor,
+    receiver,
+    cooler,
+    inletC,
+    separator,
+    filterM3PerS,
+    passesM3PerS,
+    main,
+    regulator,
+    coupler,
+    hose,
+  };
 }
 
 /** What leaves the compressor; where the estimate ends, what the equations still hold for. */
-function estimatedOrLess(q: Query, bandPa: number): number {
+function estimatedOrLess(q: Query, ratio: number): number {
   try {
-    return estimatedDischargeC(q.type, q.c, bandPa / SEA_LEVEL_PA, q.room);
+    return estimatedDischargeC(q.type, q.c, ratio, q.room);
   } catch {
     return 195;
   }

@@ -68,12 +68,16 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
   const s = sizesOf(q);
   const hp = (motor: number): string => number(motor, motor % 1 === 0 ? 0 : 1);
   const flow = (m3PerS: number): string => say(m3PerS, 'volumeFlow');
-  const { compressor: c, main, regulator, hose } = s;
+  const { compressor: c, main, regulator, coupler, hose } = s;
   const motor = (at: typeof c.beside.up, none: string): string =>
     at ? `${hp(at.hp)} hp: loaded ${say(at.loadedShare, 'share')}` : none;
   const pipe = (at: typeof main.beside.up, none: string): string =>
     at
       ? `${NOMINAL[at.size]}: ${say(at.velocityMPerS, 'speed')}, ${Number.isFinite(at.lossPa) ? say(at.lossPa, 'pressureDifference') : 'chokes'}`
+      : none;
+  const joint = (at: typeof coupler.beside.up, none: string): string =>
+    at
+      ? `${NOMINAL[at.body]} ${at.pattern}: ${Number.isFinite(at.lossPa) ? `loses ${say(at.lossPa, 'pressureDifference')}` : 'chokes'}`
       : none;
   const through = (at: typeof hose.beside.up, none: string): string =>
     at
@@ -102,9 +106,9 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
       up: 'less pressure lost, dearer element',
     },
     {
-      what: 'Main pipe',
+      what: q.shape === 'ring' ? 'Ring main' : 'Main pipe',
       size: NOMINAL[main.size],
-      why: `${say(main.velocityMPerS, 'speed')}, loses ${say(main.lossPa, 'pressureDifference')}; aluminium`,
+      why: `${say(main.velocityMPerS, 'speed')}, loses ${say(main.lossPa, 'pressureDifference')}${q.shape === 'ring' ? ' to the place opposite its feed, half the air each way' : ''}; aluminium`,
       down: pipe(main.beside.down, smallest),
       up: pipe(main.beside.up, largest),
       wrong: !main.fits,
@@ -115,6 +119,16 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
       why: `used to ${say(regulator.usedShare, 'share')} of what it chokes at`,
       down: regulator.beside.down ? `${NOMINAL[regulator.beside.down.port]}: more droop` : smallest,
       up: regulator.beside.up ? `${NOMINAL[regulator.beside.up.port]}: less droop` : largest,
+    },
+    {
+      what: 'Coupler',
+      size: `${NOMINAL[coupler.body]} ${coupler.pattern}`,
+      why: Number.isFinite(coupler.lossPa)
+        ? `loses ${say(coupler.lossPa, 'pressureDifference')} of the tool’s pressure`
+        : 'chokes',
+      down: joint(coupler.beside.down, smallest),
+      up: joint(coupler.beside.up, largest),
+      wrong: !coupler.fits,
     },
     {
       what: 'Hose to the tool',

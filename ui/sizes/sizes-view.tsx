@@ -29,8 +29,8 @@ export function SizesView() {
       <div>
         <h1>Sizes</h1>
         <p className="text-quiet">
-          Compressor, receiver, cooler, separator, filters, pipe, regulator and hose, at sea level. The dryers have a
-          page of their own.
+          Compressor, receiver, cooler, separator, filters, pipe, regulator, coupler and hose. The dryers have a page of
+          their own. Flows are free air of sea level, as tools state them.
         </p>
       </div>
       <section aria-label="Sizes" className="grid items-start gap-6 lg:grid-cols-[21rem_minmax(0,1fr)]">
@@ -63,7 +63,15 @@ export function SizesView() {
           {ask('c', 'Intake, warm day', 'temperature')}
           {ask('rh', 'its humidity', 'share')}
           {ask('room', 'Room, hottest', 'temperature')}
-          {ask('main', 'Main pipe', 'length')}
+          {ask('alt', 'Altitude', 'altitude')}
+          {ask('main', q.shape === 'ring' ? 'Length of the ring' : 'Main pipe', 'length')}
+          <ChoiceInput
+            id="shape"
+            label="The main is"
+            value={q.shape}
+            options={{ single: 'a single pipe', ring: 'a ring' }}
+            onCommit={(shape) => set({ shape: shape as Query['shape'] })}
+          />
           <div className="col-span-full">
             <ChoiceInput
               id="follows"

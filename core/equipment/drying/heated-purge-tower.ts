@@ -15,7 +15,8 @@ import {
   towerShows,
 } from './tower';
 
-const HEATER_W_PER_M3_PER_S = 1.25e3 / (100 * CFM); // 1.0–1.5 kW on average for 100 cfm rated (trade handbook, estimate)
+/** Heater on average, W for each m³/s of rating: 1.0–1.5 kW at 100 cfm (trade handbook, estimate). */
+export const HEATER_W_PER_M3_PER_S = 1.25e3 / (100 * CFM);
 const STAYS_K = 4; // on average over a cycle, cooled before it takes over (estimate)
 const STAYS_HOT_K = 10;
 

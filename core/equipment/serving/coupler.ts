@@ -11,7 +11,8 @@ import { loseAir, soapedLeakField } from '../shared/leak';
 const AT = { kgPerS: 15 * CFM * 1.185, upstreamPa: 7.2e5, temperatureC: 20 };
 const B = 0.3; // typical of couplers and valves with a bend in them, ISO 6358 (estimate)
 const byLoss = (psi: number): Conductance => ({ c: conductanceFromLoss(psi * PSI, AT, B), b: B });
-const TYPES = {
+/** Couplers and unions by the two numbers of ISO 6358. */
+export const COUPLERS = {
   standard: { label: 'quick coupler, standard ¼ in', valve: byLoss(3.5) },
   'full-flow': { label: 'quick coupler, full-flow', valve: byLoss(1) },
   union: { label: 'union', valve: byLoss(0.05) },
@@ -19,12 +20,12 @@ const TYPES = {
 } as const;
 
 interface Settings {
-  type: keyof typeof TYPES;
+  type: keyof typeof COUPLERS;
   conductance: number;
 }
 
 const valveOf = (p: Settings): Conductance =>
-  p.type === 'sheet' ? { c: p.conductance * 1e-8, b: B } : TYPES[p.type].valve;
+  p.type === 'sheet' ? { c: p.conductance * 1e-8, b: B } : COUPLERS[p.type].valve;
 
 function leavesPa(air: AirStream, p: Settings, around: Surroundings): number {
   const out = pressureBehindValvePa(valveOf(p), air.dryAirKgPerS, air.pressurePa, air.temperatureC);
@@ -47,10 +48,10 @@ export const coupler = defineKind({
     type: choiceField({
       label: 'Type',
       options: {
-        standard: TYPES.standard.label,
-        'full-flow': TYPES['full-flow'].label,
-        union: TYPES.union.label,
-        sheet: TYPES.sheet.label,
+        standard: COUPLERS.standard.label,
+        'full-flow': COUPLERS['full-flow'].label,
+        union: COUPLERS.union.label,
+        sheet: COUPLERS.sheet.label,
       },
     }),
     conductance: z
@@ -90,7 +91,7 @@ export const coupler = defineKind({
     formula: 'p₁ · (b + (1 − b)·√(1 − (m/(C·p₁·ρ₀·√(T₀/T₁)))²))',
     inputs: [
       { label: 'arrives', quantity: 'pressure', value: inlet.pressurePa, from: 'stage before' },
-      { label: 'C, dm³/(s·bar)', quantity: 'number', value: valveOf(p).c * 1e8, from: TYPES[p.type].label },
+      { label: 'C, dm³/(s·bar)', quantity: 'number', value: valveOf(p).c * 1e8, from: COUPLERS[p.type].label },
       { label: 'b', quantity: 'number', value: B, from: 'typical, estimate' },
       { label: 'flow', quantity: 'volumeFlow', value: freeAirM3PerS(inlet, around), from: 'its share of the air' },
     ],
