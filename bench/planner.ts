@@ -38,7 +38,7 @@ for (const [name, q] of Object.entries(asked)) {
   assert(first);
   const walked = bestMs(() => walk(first.plan));
   console.log(
-    `${name}: ${Math.round((100 * ms) / WITHIN_MS)} % of the ${WITHIN_MS / 1000} s that it may take; ${of} lines settled, ${(of / ms / LINES_PER_MS).toFixed(1)} times 100,000 in 10 s; each in ${(ms / of / walked).toFixed(2)} of a walk; ${front.length} on the front.`,
+    `${name}: ${Math.round((100 * ms) / WITHIN_MS)} % of the ${WITHIN_MS / 1000} s that it may take; ${of} lines that can be put together, ${(of / ms / LINES_PER_MS).toFixed(1)} times 100,000 in 10 s; each in ${(ms / of / walked).toFixed(2)} of a walk; ${front.length} on the front.`,
   );
 }
 const { rss } = process.memoryUsage();

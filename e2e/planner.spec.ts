@@ -50,6 +50,29 @@ test('only the first steps are bought: the rest of the line stands as planned', 
   await expect(page.getByText(/planned/i).first()).toBeVisible();
 });
 
+test('a compressor that is still to be bought is sized for the jobs and the weather of a stored year, and comes first', async ({
+  page,
+}) => {
+  await page.goto('/planner');
+  await settled(page);
+  await page.getByLabel('Compressor and tank are').selectOption('open');
+  await expect(page.getByLabel('Free air delivery')).toHaveCount(0);
+  const implies = page.getByLabel('What it implies');
+  await expect(implies).toContainText('From 5 hp');
+  const water = (await implies.textContent()) ?? '';
+  await page.getByLabel('Weather from').selectOption({ label: 'Merrow Delta, humid (synthetic)' });
+  await expect(page.getByText(/^The numbers below are from it/)).toContainText('Coldest hour');
+  await expect(implies).not.toHaveText(water);
+  await page.getByRole('button', { name: 'Find the lines' }).click();
+  const lines = page.getByRole('region', { name: 'Lines', exact: true });
+  await expect(lines.getByRole('button', { name: /Compressor 5 hp: cool/ }).first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('1. Compressor 5 hp, Receiver')).toBeVisible();
+  await expect(page.getByText(/joints · /)).toContainText('kW of mains power');
+  await page.getByRole('button', { name: 'Build this line' }).click();
+  await page.waitForURL(/\/lines\/[^/]+\/line/);
+  await expect(page.locator('#main')).toContainText('Compressor 5 hp');
+});
+
 test('breathing air is not planned', async ({ page }) => {
   await page.goto('/planner');
   await page.getByLabel('Used for breathing?').selectOption('yes');

@@ -1,21 +1,24 @@
 import { expose } from 'comlink';
 import type { Plan } from '../core/plan/plan';
 import { type JobThen, shownOf, type WhyNot, whyNot } from '../core/planner/answer';
-import { askedOf } from '../core/planner/base-line';
 import type { Merits } from '../core/planner/front';
 import type { Question } from '../core/planner/question';
 import { type Relaxation, relaxations } from '../core/planner/relax';
 import { type Found, type Progress, search } from '../core/planner/search';
+import { type Space, spaceOf } from '../core/planner/space';
 import { type Step, stepsOfBuying } from '../core/planner/staged';
 
 /** A proposed line, as it comes out of the worker. */
 export interface ProposedLine {
   readonly name: string;
+  /** What was asked, with the compressor that this line has. */
+  readonly question: Question;
   readonly plan: Plan;
   readonly merits: Merits;
   readonly warm: readonly JobThen[];
   readonly cold: readonly JobThen[];
   readonly steps: readonly Step[];
+  readonly space: Space;
 }
 
 /** What the planner answers; with no lines, what would make one possible. */
@@ -44,19 +47,20 @@ const told = ({ settled, of, front }: Progress): PlannerProgress => ({
   ...(front.length > 0 && { cheapest: Math.min(...front.map((p) => p.merits.purchase)) }),
 });
 
-const linesOf = (found: Pick<Found, 'asked' | 'front'>): ProposedLine[] =>
-  shownOf(found).map(({ name, plan, merits, warm, cold }) => ({
+const linesOf = (found: Pick<Found, 'front'>): ProposedLine[] =>
+  shownOf(found).map(({ asked, name, plan, merits, warm, cold }) => ({
+    question: asked.question,
     name,
     plan,
     merits,
     warm,
     cold,
-    steps: stepsOfBuying(found.asked, { plan }),
+    steps: stepsOfBuying({ asked, plan }),
+    space: spaceOf(asked, plan),
   }));
 
 expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerAnswer => {
   const run = search(question);
-  const asked = askedOf(question);
   let [toldMs, shownMs] = [performance.now(), performance.now()];
   let soFar: PlannerAnswer | undefined;
   let shown: Progress['front'] = [];
@@ -67,7 +71,7 @@ expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerA
       toldMs = now;
       const { front, settled: looked } = next.value;
       if (front !== shown && front.length > 0 && now - shownMs > SHOWN_EVERY_MS) {
-        soFar = { lines: linesOf({ asked, front }), whyNot: [], relaxations: [], looked };
+        soFar = { lines: linesOf({ front }), whyNot: [], relaxations: [], looked };
         shown = front;
         shownMs = performance.now();
       }

@@ -1,7 +1,7 @@
 import { hourAt } from '../year/calendar';
 import type { WeatherRun } from '../year/run-weather';
 import { caughtAt } from '../year/series';
-import { type DesignHour, dailyKg, designHour, hoursWhen, monthlyKg, peak } from '../year/sums';
+import { DESIGN_EXCEEDED_HOURS, type DesignHour, dailyKg, designHour, hoursWhen, monthlyKg, peak } from '../year/sums';
 import { isHumid, type TwoSeasons, twoSeasons } from './seasons';
 
 /** What a year of weather brings to one drain. */
@@ -26,9 +26,6 @@ export interface PointYear {
   /** Water of each day, kg. */
   readonly days: ArrayLike<number>;
 }
-
-/** Hours of a year by which something may be exceeded that is designed for the worst of it: 0.4 % (ASHRAE’s design days). */
-export const DESIGN_EXCEEDED_HOURS = 35;
 
 /**
  * @returns `undefined` where nobody works, or the stage is not in the run

@@ -17,6 +17,7 @@ import { question, questionJob, questionSchema } from './question';
 import { questionOf } from './question-of';
 import { dutyOver, relaxations } from './relax';
 import { type Proposal, searched } from './search';
+import { spaceOf } from './space';
 import { boughtUpTo, stepsOfBuying } from './staged';
 
 const merits = (purchase: number, yearly: number, minutesPerWeek: number, marginK: number): Merits => ({
@@ -86,8 +87,19 @@ test('the obvious lines that are not there say why, with a figure of their own',
   for (const s of said) expect(s).toMatch(/\d/);
 });
 
+test('what a line takes in power and wall is that of its stages; its joints are those of its drawing', () => {
+  // By hand: fan 150 W and refrigeration 750 W at 100 cfm (trade handbook), for 16 and 25 cfm: 24 + 187.5 W.
+  // Wall: cooler 0.5 m, separator 0.2, three filters and a regulator 0.15 each (estimates): 1.3 m.
+  const space = spaceOf(found.asked, first.plan);
+  expect(space.powerW).toBeCloseTo(211.5, 6);
+  expect(space.wallM).toBeCloseTo(1.3, 9);
+  expect([space.onFloor, space.blowsOff]).toEqual([['Refrigerated dryer'], []]);
+  // From the compressor on 13 things in a row: 12 joints, and another for each of the three tubes up to the tank.
+  expect(space.joints).toBe(15);
+});
+
 test('a line is bought in steps: what is bought stays, the last step is the whole, each step costs what its stages cost', () => {
-  const steps = stepsOfBuying(found.asked, first);
+  const steps = stepsOfBuying(first);
   expect(steps[0]?.stages.map((s) => s.kind)).toEqual(['aftercooler', 'separator']);
   expect(steps.at(-1)?.marginK).toBeGreaterThanOrEqual(0);
   const pipesAndHoses = allStages(first.plan).filter((s) => ['pipe', 'hose', 'regulator'].includes(s.kind));

@@ -5,7 +5,15 @@ import type { Plan } from '../plan/plan';
 import { allStages, stageById } from '../plan/runs';
 import type { Asked } from './base-line';
 import type { Merits } from './front';
-import { type Against, judgeProposal, meritsOf, onColdDay, outletMarginAt, worstMarginK } from './judge-proposal';
+import {
+  type Against,
+  buysCompressor,
+  judgeProposal,
+  meritsOf,
+  onColdDay,
+  outletMarginAt,
+  worstMarginK,
+} from './judge-proposal';
 import { nameLine } from './name-line';
 import type { Option, Position } from './positions';
 import { type Found, type Proposal, proposedLine } from './search';
@@ -81,16 +89,19 @@ function jobsOn(plan: Plan): JobThen[] {
   });
 }
 
+const compressorOf = ({ stages }: Plan): string => stages.find((s) => s.kind === 'compressor')?.name ?? '';
+const lowered = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
+
 /**
  * The lines to show, named, with their days.
  * @example shownOf(found)[0].name // 'Cool, separate, chill, filter, carbon'
  */
-export function shownOf({ asked, front }: Pick<Found, 'asked' | 'front'>): Shown[] {
+export function shownOf({ front }: Pick<Found, 'front'>): Shown[] {
   return fewOf(front).map((p) => ({
     ...p,
-    name: nameLine(p.plan),
+    name: buysCompressor(p.asked) ? `${compressorOf(p.plan)}: ${lowered(nameLine(p.plan))}` : nameLine(p.plan),
     warm: jobsOn(p.plan),
-    cold: jobsOn(onColdDay(asked, p.plan)),
+    cold: jobsOn(onColdDay(p.asked, p.plan)),
   }));
 }
 
@@ -142,7 +153,8 @@ export function againstInWords(plan: Plan, { rules, jobs, practice }: Against): 
 export function whyNot(found: Found): WhyNot[] {
   const { asked, positions, front } = found;
   const none = new Array<number>(positions.length).fill(0);
-  const cheapest = front.toSorted((a, b) => a.merits.purchase - b.merits.purchase)[0]?.choices ?? none;
+  const own = front.filter((p) => p.asked === asked);
+  const cheapest = own.toSorted((a, b) => a.merits.purchase - b.merits.purchase)[0]?.choices ?? none;
   const coalescers = [
     [holds('coalescing-filter', 'general'), atJobs],
     [holds('coalescing-filter', 'fine'), atJobs],
@@ -169,7 +181,7 @@ export function whyNot(found: Found): WhyNot[] {
     ],
   ];
   const key = (choices: readonly number[]): string => choices.join(' ');
-  const shown = new Set(front.map((p) => key(p.choices)));
+  const shown = new Set(own.map((p) => key(p.choices)));
   return obvious.flatMap(([what, choices]) => {
     if (!choices || shown.has(key(choices))) return [];
     return [{ what, plan: proposedLine(asked, positions, choices) }];

@@ -7,7 +7,7 @@ import { surveyAtmosphericPa } from '../plan/survey';
 import { loadedShareFor } from '../plan/working-time';
 import { FREE_AIR_KG_PER_M3 } from '../quantity/constants';
 import { dryAirKgPerS } from '../quantity/flow-basis';
-import { DUTY_LIMIT } from '../sizing/size-compressor';
+import { DUTY_LIMIT, motorHp } from '../sizing/size-compressor';
 import { MOST_HOSE_LOSS_PA, sizeHose } from '../sizing/size-hose';
 import { MOST_PIPE_LOSS, sizePipe } from '../sizing/size-pipe';
 import { sizeRegulator } from '../sizing/size-regulator';
@@ -86,7 +86,7 @@ function surveyOf(q: Question, loadedShare: number) {
       endsAtH,
       loadedShare,
     },
-    site: { breathed: q.breathed },
+    site: { breathed: q.breathed, condensate: q.condensate },
   };
 }
 
@@ -166,8 +166,9 @@ export function stagesOfJob({ question: q, atmosphericPa, flowsKgPerS }: Sizes, 
  */
 export function askedOf(q: Question): Asked {
   const intake = newStage('intake', IDS.intake);
-  const plain = newStage('compressor', IDS.compressor);
-  const { cutInGaugePa, cutOutGaugePa, type, freeAirDeliveryM3PerS } = q.compressor;
+  const { cutInGaugePa, cutOutGaugePa, type, freeAirDeliveryM3PerS, sized } = q.compressor;
+  const motor = `Compressor ${motorHp(type, freeAirDeliveryM3PerS)} hp`;
+  const plain = newStage('compressor', IDS.compressor, sized === 'open' ? motor : undefined);
   const bare = planSchema.parse({
     format: PLAN_FORMAT,
     version: PLAN_VERSION,

@@ -2,6 +2,7 @@ import { walk } from '../line/walk';
 import { hoursPerWeek } from '../plan/working-time';
 import { HOUR_S } from '../quantity/constants';
 import { askedOf, dutyLimitOf } from './base-line';
+import { compressorsFor } from './open-compressor';
 import type { Question } from './question';
 
 /** What a question implies before anything is planned. */
@@ -14,6 +15,9 @@ export interface Implied {
   readonly peakM3PerS: number;
   /** Water that the compressor draws in on a working day of the design hour, kg. */
   readonly waterKgPerDay: number;
+  /** Of an open compressor the smallest that will do, with its tank. */
+  readonly compressor: Pick<Question['compressor'], 'type' | 'freeAirDeliveryM3PerS'>;
+  readonly receiverM3: number;
 }
 
 /**
@@ -22,11 +26,14 @@ export interface Implied {
  * @example impliedBy(question({})).loadedShare // 0.407
  */
 export function impliedBy(question: Question): Implied {
-  const { base, demandM3PerS, deliversM3PerS, peaksM3PerS } = askedOf(question);
+  const [sized = question] = compressorsFor(question);
+  const { base, demandM3PerS, deliversM3PerS, peaksM3PerS } = askedOf(sized);
   const loadedShare = demandM3PerS / deliversM3PerS;
   const hoursPerDay = hoursPerWeek(base.survey.working) / question.daysPerWeek;
   return {
     loadedShare,
+    compressor: sized.compressor,
+    receiverM3: sized.receiverM3,
     dutyLimit: dutyLimitOf(question.compressor.type),
     averageM3PerS: demandM3PerS,
     peakM3PerS: peaksM3PerS.reduce((sum, p) => sum + p, 0),

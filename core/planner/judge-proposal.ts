@@ -55,11 +55,15 @@ export function worstMarginK(plan: Plan, section: Section): number | undefined {
   return worst;
 }
 
+const GIVEN: readonly string[] = [IDS.intake, IDS.valve];
+const GIVEN_MACHINES: readonly string[] = [IDS.compressor, IDS.receiver];
+
+/** Whether compressor and tank are bought with the line. */
+export const buysCompressor = ({ question }: Pick<Asked, 'question'>): boolean => question.compressor.sized === 'open';
+
 /** Whether a stage may have to be bought: not given with the question. */
-const isNotGiven = ({ kind, id }: Stage): boolean => {
-  const given: readonly string[] = [IDS.intake, IDS.compressor, IDS.receiver, IDS.valve];
-  return kind !== 'outlet' && !given.includes(id);
-};
+const isNotGiven = (asked: Pick<Asked, 'question'>, { kind, id }: Stage): boolean =>
+  kind !== 'outlet' && !GIVEN.includes(id) && (buysCompressor(asked) || !GIVEN_MACHINES.includes(id));
 
 /** Whether a kind is owned already. */
 export const isOwned = ({ question }: Pick<Asked, 'question'>, { kind }: Stage): boolean =>
@@ -67,22 +71,23 @@ export const isOwned = ({ question }: Pick<Asked, 'question'>, { kind }: Stage):
 
 /** Whether a stage has to be bought in any line: neither given nor of a kind that is owned. */
 export const isAlwaysBought = (asked: Pick<Asked, 'question'>, stage: Stage): boolean =>
-  isNotGiven(stage) && !isOwned(asked, stage);
+  isNotGiven(asked, stage) && !isOwned(asked, stage);
 
 /**
  * What of a line has to be bought, by its ids: of a kind that is owned the first in the order of flow is there.
  * @example boughtIn(asked, asked.base).size // 3
  */
-export function boughtIn({ question }: Pick<Asked, 'question'>, plan: Plan): ReadonlySet<string> {
-  const left = new Set<string>(question.owned);
-  return new Set(allStages(plan).flatMap((s) => (isNotGiven(s) && !left.delete(s.kind) ? [s.id] : [])));
+export function boughtIn(asked: Pick<Asked, 'question'>, plan: Plan): ReadonlySet<string> {
+  const left = new Set<string>(asked.question.owned);
+  return new Set(allStages(plan).flatMap((s) => (isNotGiven(asked, s) && !left.delete(s.kind) ? [s.id] : [])));
 }
 
 const tankOf = (plan: Plan): StageOf<'receiver'> =>
   plan.stages.find((s) => s.id === IDS.receiver) as StageOf<'receiver'>;
 
-/** What another drain of the tank costs; the tank itself is there. */
-function priceOfDrain(asked: Pick<Asked, 'base'>, plan: Plan): number {
+/** What another drain of the tank costs, where the tank itself is there. */
+function priceOfDrain(asked: Pick<Asked, 'base' | 'question'>, plan: Plan): number {
+  if (buysCompressor(asked)) return 0;
   const price = (of: Plan): number => priceOfStage(plan.money, tankOf(of)).price.first;
   return price(plan) - price(asked.base);
 }

@@ -33,9 +33,10 @@ export class LeastCost {
     );
     const minutes = (hoursPerMonth(machines) * 60) / WEEKS_PER_MONTH;
     const compressor = stageById(base, IDS.compressor) as Stage;
-    const { yearly } = priceOfStage(question.money, compressor).price;
+    const { first, yearly } = priceOfStage(question.money, compressor).price;
     return plus(this.of([stageById(base, IDS.valve) as Stage, ...pipes]), {
       ...NOTHING,
+      purchase: isAlwaysBought(this.asked, compressor) ? first : 0,
       yearly: yearly + ((minutes * 52) / 60) * question.money.perHour,
       minutesPerWeek: minutes,
     });

@@ -92,6 +92,7 @@ function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number)
   const id = (name: string): string => (where === 'main' ? name : `${name}-${where + 1}`);
   const may = (kind: Ownable): boolean => !q.refused.includes(kind);
   const power = q.hasPower === 'yes';
+  const mayBlow = q.noise === 'any';
   /** Plate at 7 bar for what passes at cut-in. */
   const filterM3PerS = ratingFor(passesM3PerS, cutInPa - BEFORE_FILTERS_PA);
   const plate = { ratedFlowM3PerS: filterM3PerS, lossAtM3PerS: filterM3PerS };
@@ -151,7 +152,7 @@ function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number)
           ),
         );
   const towers =
-    may('twin-tower') && power
+    may('twin-tower') && power && mayBlow
       ? ratedFor(passesM3PerS).flatMap((ratedFlowM3PerS) => [
           option(
             proposed('twin-tower', id('towers'), {

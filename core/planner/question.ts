@@ -132,6 +132,10 @@ export const questionSchema = z
     }),
     climate: climateSchema.default(climateSchema.parse({})),
     compressor: z.strictObject({
+      sized: choiceField({
+        label: 'Compressor and tank are',
+        options: { given: 'there, or chosen already', open: 'to be bought: size them for the jobs' },
+      }),
       type: choiceField({
         label: 'Compressor',
         options: {
@@ -179,9 +183,21 @@ export const questionSchema = z
     /** Kinds that are not wanted, whatever they would do. */
     refused: z.array(z.enum(ownable)).max(ownable.length).default([]),
     hasPower: yesNo('Mains power at the line'),
+    noise: choiceField({
+      label: 'Noise',
+      options: { any: 'no limit', quiet: 'people work beside it: nothing that blows off' },
+    }),
+    condensate: choiceField({
+      label: 'Condensate goes',
+      options: {
+        'not-said': 'not said',
+        separator: 'through an oil–water separator',
+        collected: 'to a licensed collector',
+      },
+    }),
     breathed: choiceField({
-      label: 'Is the air used for breathing?',
-      options: { no: 'nobody', yes: 'yes: a hood, a mask, diving, medical air' },
+      label: 'Used for breathing?',
+      options: { no: 'nobody', yes: 'yes: hood, mask, diving, medical' },
     }),
     hoursPerDay: numberField({
       label: 'Working hours a day',

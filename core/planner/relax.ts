@@ -1,5 +1,6 @@
 import { JOBS } from '../plan/jobs';
 import { askedOf, dutyLimitOf } from './base-line';
+import { compressorsFor } from './open-compressor';
 import type { Question } from './question';
 import { search } from './search';
 
@@ -41,11 +42,21 @@ function wishes(q: Question): readonly (readonly Relaxation[])[] {
     ...(q.hasPower === 'no'
       ? [[{ says: 'Mains power at the line', question: { ...q, hasPower: 'yes' as const } }]]
       : []),
+    ...(q.noise === 'quiet'
+      ? [
+          [
+            {
+              says: 'A dryer that blows off, where people do not work beside it',
+              question: { ...q, noise: 'any' as const },
+            },
+          ],
+        ]
+      : []),
     ...(q.coldestRoomC < FROST_FREE_C
       ? [[{ says: 'A compressor room kept free of frost', question: { ...q, coldestRoomC: FROST_FREE_C } }]]
       : []),
     ...lower,
-    larger,
+    ...(q.compressor.sized === 'given' ? [larger] : []),
   ];
 }
 
@@ -60,7 +71,8 @@ function isServed(question: Question): boolean {
  * @example dutyOver(question({})) // 0.68
  */
 export function dutyOver(question: Question): number {
-  const { demandM3PerS, deliversM3PerS } = askedOf(question);
+  const sized = compressorsFor(question).at(-1) ?? question;
+  const { demandM3PerS, deliversM3PerS } = askedOf(sized);
   return demandM3PerS / (deliversM3PerS * dutyLimitOf(question.compressor.type));
 }
 

@@ -10,6 +10,7 @@ import { inSteps, type Merits, noWorse, withMember } from './front';
 import { JobRuns } from './job-runs';
 import {
   boughtIn,
+  buysCompressor,
   ENOUGH_K,
   isDirtyAtAJob,
   isFaultedAtOnce,
@@ -23,6 +24,7 @@ import {
 } from './judge-proposal';
 import { LeastCost } from './least-cost';
 import { loadedFor } from './loaded-line';
+import { compressorsFor } from './open-compressor';
 import { choicesOf } from './order';
 import { drainOf, groupsOf, type Position, positionsOf } from './positions';
 import type { Question } from './question';
@@ -30,6 +32,8 @@ import { type Part, ServedRuns } from './served-runs';
 
 /** A line that serves every job, with nothing wrong. */
 export interface Proposal {
+  /** With the compressor that this line has. */
+  readonly asked: Asked;
   readonly plan: Plan;
   readonly choices: readonly number[];
   readonly merits: Merits;
@@ -38,7 +42,7 @@ export interface Proposal {
 
 /** How far a search is. */
 export interface Progress {
-  /** Complete lines that are settled, by a bound or by a judgement. */
+  /** Complete lines that are settled, by a rule, a bound or a judgement, of all that can be put together. */
   readonly settled: number;
   readonly of: number;
   readonly front: readonly Proposal[];
@@ -46,13 +50,14 @@ export interface Progress {
 
 /** What came of a search. */
 export interface Found extends Progress {
+  /** Of several sizes of compressor, that of the cheapest line. */
   readonly asked: Asked;
   readonly positions: readonly Position[];
 }
 
 const TELL_EVERY = 200;
 
-/** The search of one question. */
+/** The search of one question, with one compressor. */
 class Search {
   readonly asked: Asked;
   readonly positions: readonly Position[];
@@ -62,13 +67,14 @@ class Search {
   private readonly pressurePerPa: number;
   /** What is given costs at least, whatever is built; the tank without its drain is in the bound of the main. */
   private readonly given: Bound;
+  /** Lines that can be put together. */
+  readonly all: number;
   private front: readonly Proposal[] = [];
-  private settled = 0;
-  private of = 0;
 
   constructor(question: Question, positions?: readonly Position[]) {
     this.asked = askedOf(question);
     this.positions = positions ?? positionsOf(this.asked);
+    this.all = this.positions.reduce((n, { options }) => n * options.length, 1);
     this.fast = new FastWalk(this.asked);
     this.cost = new LeastCost(this.asked);
     this.runs = new JobRuns(this.asked);
@@ -96,7 +102,7 @@ class Search {
       const bound = cost.withWear(cost.of([...stages.map(drained), tank]), walked.wearMinutes);
       parts.push({
         ...plus(bound, this.given),
-        purchase: bound.purchase + this.given.purchase + price(tank) - price(receiver),
+        purchase: bound.purchase + this.given.purchase + (buysCompressor(asked) ? 0 : price(tank) - price(receiver)),
         choices,
         walked,
         marginK: ENOUGH_K,
@@ -106,17 +112,18 @@ class Search {
     return parts;
   }
 
-  private progress(): Progress {
-    return { settled: this.settled, of: this.of, front: this.front };
-  }
-
-  /** Looks at all lines; tells how far it is as it goes. */
-  *run(): Generator<Progress, Found> {
+  /**
+   * Looks at all lines; tells how far it is as it goes.
+   * @param front of the compressors before this one
+   * @returns the front with its own
+   */
+  *run(front: Progress['front']): Generator<Pick<Progress, 'settled' | 'front'>, Progress['front']> {
+    this.front = front;
     const { asked, positions } = this;
     const { question: q } = asked;
     // No treatment gives air: with too much asked of the compressor nothing is possible.
     if (asked.demandM3PerS > asked.deliversM3PerS * dutyLimitOf(q.compressor.type) || q.breathed === 'yes')
-      return { ...this.progress(), asked, positions };
+      return this.front;
     const groups = groupsOf(q.jobs);
     const at = (test: (p: Position) => boolean): number[] => positions.flatMap((p, i) => (test(p) ? [i] : []));
     const mainPlaces = at((p) => typeof p.where !== 'number');
@@ -129,7 +136,8 @@ class Search {
     );
     const lines: (Omit<Bound, 'owned'> & { choices: number[]; marginK: number })[] = [];
     const servedBy = new Map<string, Part[][]>();
-    for (const main of this.mains(mainPlaces)) {
+    const mains = this.mains(mainPlaces);
+    for (const [m, main] of mains.entries()) {
       const stages = mainPlaces.flatMap(
         (p, i) => (positions[p] as Position).options[main.choices[i] as number]?.stages ?? [],
       );
@@ -137,14 +145,10 @@ class Search {
       const known = servedBy.get(alike);
       const perGroup = known ?? served.all(main, stages);
       if (!known) servedBy.set(alike, perGroup);
-      this.of = served.of;
-      yield this.progress();
+      yield this.told(((m + 1) / mains.length) * this.all - lines.length);
       for (const parts of product(perGroup)) {
         const sum = parts.reduce<Bound>(plus, main);
-        if (sum.purchase > q.budget || sum.minutesPerWeek > q.minutesPerWeek) {
-          this.settled++;
-          continue;
-        }
+        if (sum.purchase > q.budget || sum.minutesPerWeek > q.minutesPerWeek) continue;
         const lostPa = Math.max(0, ...parts.map((p) => p.lostPa));
         const choices = new Array<number>(positions.length).fill(0);
         for (const [i, p] of mainPlaces.entries()) choices[p] = main.choices[i] as number;
@@ -161,13 +165,16 @@ class Search {
     }
     lines.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
     for (const [n, { choices, ...bound }] of lines.entries()) {
-      this.settled++;
-      if (n % TELL_EVERY === 0) yield this.progress();
+      if (n % TELL_EVERY === 0) yield this.told(this.all - lines.length + n);
       const least = inSteps(bound);
       if (this.front.some((m) => noWorse(m.merits, least))) continue;
       this.consider(choices);
     }
-    return { ...this.progress(), asked, positions };
+    return this.front;
+  }
+
+  private told(settled: number): Pick<Progress, 'settled' | 'front'> {
+    return { settled: Math.max(0, Math.round(settled)), front: this.front };
   }
 
   /** Judges a line as its own screens would, and keeps it where no other is nowhere worse. */
@@ -189,7 +196,7 @@ class Search {
     if (isDirtyAtAJob(cold, coldSection) || isFaultedAtOnce(proposed, section)) return;
     if (missesJob(onColdDay(asked, proposed), coldSection) || missesJob(proposed, section)) return;
     const judged = judgeProposal(asked, proposed);
-    if (isFeasible(judged)) this.front = withMember(this.front, { plan: proposed, choices, merits, judged });
+    if (isFeasible(judged)) this.front = withMember(this.front, { asked, plan: proposed, choices, merits, judged });
   }
 }
 
@@ -216,12 +223,25 @@ function* product<T>(lists: readonly (readonly T[])[]): Generator<T[]> {
 
 /**
  * Looks for the lines that serve all jobs of a question and that no other beats in purchase, yearly cost, minutes a week and
- * margin. Exact: what it leaves out by a bound could not have been on the front.
+ * margin. Exact: what it leaves out by a bound could not have been on the front. Of an open compressor every size is looked at.
  * @returns a generator that tells how far it is; its end is the front
  * @example [...search(question({}))].length > 0 // true
  */
-export const search = (question: Question, positions?: readonly Position[]): Generator<Progress, Found> =>
-  new Search(question, positions).run();
+export function* search(question: Question, positions?: readonly Position[]): Generator<Progress, Found> {
+  const searches = compressorsFor(question).map((sized) => new Search(sized, positions));
+  const of = searches.reduce((sum, s) => sum + s.all, 0);
+  let [before, front]: [number, Progress['front']] = [0, []];
+  for (const one of searches) {
+    const run = one.run(front);
+    let next = run.next();
+    for (; !next.done; next = run.next()) yield { ...next.value, settled: before + next.value.settled, of };
+    front = next.value;
+    before += one.all;
+  }
+  const cheapest = front.toSorted((a, b) => a.merits.purchase - b.merits.purchase)[0];
+  const { asked, positions: places } = searches.find((s) => s.asked === cheapest?.asked) ?? (searches[0] as Search);
+  return { settled: of, of, front, asked, positions: places };
+}
 
 /**
  * The same at once.

@@ -40,8 +40,6 @@ const NO_STAGES: readonly Stage[] = [];
 
 /** What the jobs may get of the air of a main: each group by itself. */
 export class ServedRuns {
-  /** Choices of runs that were to be looked at. */
-  of = 0;
   private readonly oiled: boolean;
   private readonly isParted: boolean;
 
@@ -145,7 +143,6 @@ export class ServedRuns {
         if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
       }
     };
-    this.of += places.reduce((n, p) => n * (positions[p] as Position).options.length, 1);
     if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
     return found;
   }

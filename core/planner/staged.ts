@@ -5,7 +5,6 @@ import { removeStage, setProvided } from '../plan/edit';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
-import type { Asked } from './base-line';
 import { boughtIn, perWeek, worstMarginK } from './judge-proposal';
 import type { Proposal } from './search';
 
@@ -33,6 +32,8 @@ const TOGETHER: readonly (readonly string[])[] = [
   ['coalescer-fine', 'beads', 'membrane', 'towers', 'dust'],
   ['carbon'],
 ];
+/** What nothing goes without. */
+const MACHINES: readonly Stage['kind'][] = ['compressor', 'receiver'];
 /** What has to be there before: filters and a chilled dryer take cooled air, what oil spoils stands behind coalescers. */
 const AFTER: Readonly<Record<number, readonly number[]>> = { 3: [0], 4: [0], 5: [3], 6: [3, 5] };
 
@@ -63,9 +64,9 @@ const gained = (after: State, before: State): number =>
 /**
  * An order in which a line can be bought: each step alone improves what can be measured at the jobs, as much as possible for
  * its price, and nothing that is bought is thrown away later. What goes without an improvement of its own comes last.
- * @example stepsOfBuying(asked, found.front[0]).length // 5
+ * @example stepsOfBuying(found.front[0]).length // 5
  */
-export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): Step[] {
+export function stepsOfBuying({ asked, plan }: Pick<Proposal, 'asked' | 'plan'>): Step[] {
   const price = (stages: readonly Stage[]): number =>
     stages.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0);
   const bought = boughtIn(asked, plan);
@@ -78,7 +79,14 @@ export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): S
     [...left].flatMap((b) => bundles.get(b) ?? []).reduce((p, s) => removeStage(p, s.id), plan);
   const left = new Set(bundles.keys());
   const steps: Step[] = [];
-  let now = stateOf(without(left));
+  const add = (stages: readonly Stage[], line: Plan, state: State): void => {
+    const { yearly, minutes } = costOfLine(line, plan.money);
+    steps.push({ stages, price: price(stages), ...state, yearly, minutesPerWeek: perWeek(minutes) });
+  };
+  const bare = without(left);
+  let now = stateOf(bare);
+  const machines = plan.stages.filter((s) => MACHINES.includes(s.kind) && bought.has(s.id));
+  if (machines.length > 0) add(machines, bare, now);
   while (left.size > 0) {
     const may = [...left].filter((b) => (AFTER[b] ?? []).every((need) => !left.has(need) || !bundles.has(need)));
     const choices = may.map((b) => {
@@ -90,15 +98,7 @@ export function stepsOfBuying(asked: Asked, { plan }: Pick<Proposal, 'plan'>): S
     const next = choices.toSorted((a, b) => b.gain - a.gain)[0];
     if (!next) break;
     left.delete(next.b);
-    const cost = costOfLine(next.line, plan.money);
-    const stages = bundles.get(next.b) ?? [];
-    steps.push({
-      stages,
-      price: price(stages),
-      ...next.after,
-      yearly: cost.yearly,
-      minutesPerWeek: perWeek(cost.minutes),
-    });
+    add(bundles.get(next.b) ?? [], next.line, next.after);
     now = next.after;
   }
   return steps;

@@ -73,7 +73,7 @@ const NAMES: Readonly<Record<string, () => unknown>> = {
   dryerDuty: () => DRYER_DUTY,
   asked: () => askedOf(question({})),
   found: proposals,
-  steps: () => stepsOfBuying(askedOf(question({})), proposals().front[0] as Proposal),
+  steps: () => stepsOfBuying(proposals().front[0] as Proposal),
 };
 
 /** The files of core/ without its tests. */

@@ -12,6 +12,7 @@ declare module 'psychrolib' {
     GetTDewPointFromHumRatio(temperatureC: number, humidityRatio: number, pressurePa: number): number;
     GetVapPresFromRelHum(temperatureC: number, relativeHumidity: number): number;
     GetVapPresFromHumRatio(humidityRatio: number, pressurePa: number): number;
+    GetRelHumFromHumRatio(temperatureC: number, humidityRatio: number, pressurePa: number): number;
     GetStandardAtmPressure(altitudeM: number): number;
   }
   const psychrolib: Psychrolib;

@@ -65,6 +65,9 @@ export function durationCurve(values: ArrayLike<number>, load: ArrayLike<number>
   return Float32Array.from(worked).sort().reverse();
 }
 
+/** Hours of a year by which something may be exceeded that is designed for the worst of it: 0.4 % (ASHRAE’s design days). */
+export const DESIGN_EXCEEDED_HOURS = 35;
+
 /** An hour for which something is designed, and in how many worked hours of the year it is exceeded. */
 export interface DesignHour {
   readonly hour: number;

@@ -12,6 +12,7 @@ import type { PlannerAnswer, ProposedLine } from '@/workers/planner.worker';
 import type { FromLine } from './from-line';
 import { FrontChart } from './front-chart';
 import { ProposedSheet } from './proposed-sheet';
+import { SmallSection } from './small-section';
 
 const A_CHART = 3; // fewer the table shows as well
 
@@ -48,7 +49,9 @@ export function Answer({
       <section aria-label="Lines" className="rounded-md border border-hairline bg-card p-4">
         <h2>
           {lines.length === 1 ? 'One line' : `${lines.length} lines`} worth building{' '}
-          <span className="text-[0.9rem] font-normal text-quiet">of {number(answer.looked, 0)} looked at</span>
+          <span className="text-[0.9rem] font-normal text-quiet">
+            of {number(answer.looked, 0)} that can be put together
+          </span>
         </h2>
         <p className="text-quiet">
           {isWhole
@@ -111,6 +114,7 @@ function FrontTable({
                 >
                   <span className="font-semibold text-copper">{n + 1}</span> {l.name}
                 </button>
+                <SmallSection line={l} className="mb-1 h-8 w-full max-w-64 min-w-40" />
               </th>
               <td className="px-2 text-right">{number(l.merits.purchase, 0)}</td>
               <td className="px-2 text-right">{number(l.merits.yearly, 0)}</td>
@@ -129,7 +133,7 @@ function FrontTable({
 
 function WhyNots({ answer, question, line }: { answer: PlannerAnswer; question: Question; line: ProposedLine }) {
   const { say, number } = useUnits();
-  const asked = askedOf(question);
+  const asked = askedOf(answer.lines[0]?.question ?? question);
   if (answer.whyNot.length === 0) return null;
   return (
     <section aria-label="Why not" className="rounded-md border border-hairline bg-card p-4">

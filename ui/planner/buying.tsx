@@ -84,6 +84,7 @@ function Order({
   onBought: (steps: number) => void;
 }) {
   const { say, number } = useUnits();
+  const hasWater = steps.some((step) => step.liquidKgPerS > 0);
   return (
     <Scrolls label="Order of buying">
       <table className="w-full max-sm:text-[0.85rem]">
@@ -98,8 +99,16 @@ function Order({
             <th scope="col" className="px-2 pb-1 text-right">
               Margin after it
             </th>
+            {hasWater && (
+              <th scope="col" className="px-2 pb-1 text-right">
+                Water out of hoses
+              </th>
+            )}
             <th scope="col" className="px-2 pb-1 text-right">
               Oil, mg/m³
+            </th>
+            <th scope="col" className="px-2 pb-1 text-right">
+              A year, {currency}
             </th>
             <th scope="col" className="pb-1 pl-2 text-right">
               Min a week
@@ -126,7 +135,9 @@ function Order({
               <td className={`px-2 text-right whitespace-nowrap ${step.marginK < 0 ? 'text-brick' : ''}`}>
                 {Number.isFinite(step.marginK) ? say(step.marginK, 'temperatureDifference') : 'no air'}
               </td>
+              {hasWater && <td className="px-2 text-right whitespace-nowrap">{say(step.liquidKgPerS, 'waterFlow')}</td>}
               <td className="px-2 text-right">{number(step.oilMg, undefined, 2)}</td>
+              <td className="px-2 text-right">{number(step.yearly, 0)}</td>
               <td className="pl-2 text-right">{number(step.minutesPerWeek, 0)}</td>
             </tr>
           ))}

@@ -5,6 +5,7 @@ import { type ReactNode, useState } from 'react';
 import { atmosphericPressurePa } from '@/core/air/atmosphere';
 import { impliedBy } from '@/core/planner/implied';
 import { type Question, questionSchema, question as questionWith } from '@/core/planner/question';
+import { motorHp } from '@/core/sizing/size-compressor';
 import { OfBefore } from '@/ui/forms/of-before';
 import { AtmosphereProvider, useUnits } from '@/ui/units/units';
 import { useRun } from '@/ui/worker/use-run';
@@ -116,6 +117,7 @@ function Implies({ question, children }: { question: Question; children: ReactNo
     ['all at once', say(i.peakM3PerS, 'volumeFlow')],
     ['Compressor loaded', `${say(i.loadedShare, 'share')} of the time`],
   ] as const;
+  const isOpen = question.compressor.sized === 'open';
   return (
     <section aria-label="What it implies" className="rounded-md border border-hairline bg-card p-4">
       <dl className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
@@ -126,6 +128,13 @@ function Implies({ question, children }: { question: Question; children: ReactNo
           </div>
         ))}
       </dl>
+      {isOpen && (
+        <p className="mt-2">
+          From {motorHp(i.compressor.type, i.compressor.freeAirDeliveryM3PerS)} hp (
+          {say(i.compressor.freeAirDeliveryM3PerS, 'volumeFlow')}) with a tank of {say(i.receiverM3, 'volume')}; the
+          next size is looked at too. Leaks of 10 % and growth of 15 % are in it.
+        </p>
+      )}
       {over && (
         <p className="mt-2 text-brick">
           ▲ It is made for {say(i.dutyLimit, 'share')}. No treatment gives more air: a larger compressor, or fewer jobs.
@@ -141,7 +150,7 @@ function Looking({ progress, stop }: { progress: PlannerProgress | undefined; st
   return (
     <section className="flex flex-wrap items-center gap-4 rounded-md border border-hairline bg-card p-4">
       <p className="min-w-0 flex-1" role="status">
-        {progress ? `Looked at ${number(progress.looked, 0)} of ${number(progress.of, 0)} lines.` : 'Preparing.'}
+        {progress ? `Settled ${number(progress.looked, 0)} of ${number(progress.of, 0)} lines.` : 'Preparing.'}
         {progress?.cheapest !== undefined && ` The cheapest so far costs ${number(progress.cheapest, 0)}.`}
       </p>
       <button type="button" className="button" onClick={stop}>

@@ -7,6 +7,7 @@ import { kindOf } from '@/core/equipment/index';
 import type { Plan } from '@/core/plan/plan';
 import { OF_WHAT_IS_GIVEN, RECORDS } from '@/core/planner/judge-proposal';
 import type { Question } from '@/core/planner/question';
+import type { Space } from '@/core/planner/space';
 import { StageIcon } from '@/ui/line-section/stage-icon';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Scrolls } from '@/ui/primitives/scrolls';
@@ -14,6 +15,7 @@ import { useUnits } from '@/ui/units/units';
 import type { ProposedLine } from '@/workers/planner.worker';
 import { Buying } from './buying';
 import type { FromLine } from './from-line';
+import { SectionFigure } from './small-section';
 
 /** One proposed line: its stages, its days, in which order to buy it, and the button that builds it. */
 export function ProposedSheet({
@@ -32,8 +34,10 @@ export function ProposedSheet({
       <div>
         <h2>{line.name}</h2>
         <GivesUp line={line} lines={lines} />
+        <Takes of={line.space} />
       </div>
       <Runs plan={line.plan} />
+      <SectionFigure line={line} />
       <Days line={line} />
       <BeforeBuilding plan={line.plan} />
       <Buying line={line} currency={question.money.currency} from={from} />
@@ -68,6 +72,20 @@ function GivesUp({ line, lines }: { line: ProposedLine; lines: readonly Proposed
   });
 }
 
+/** What it takes besides money and time. */
+function Takes({ of: { stages, joints, powerW, wallM, onFloor, blowsOff } }: { of: Space }) {
+  const { say, number } = useUnits();
+  const said = [
+    `${number(stages, 0)} stages to buy`,
+    `${number(joints, 0)} joints`,
+    ...(powerW > 0 ? [`${number(powerW / 1000, undefined, 2)} kW of mains power`] : []),
+    `about ${say(wallM, 'length')} of wall`,
+    ...(onFloor.length > 0 ? [`on the floor: ${onFloor.join(', ').toLowerCase()}`] : []),
+    ...(blowsOff.length > 0 ? [`${blowsOff.join(', ').toLowerCase()} blows off: loud, fit a silencer`] : []),
+  ];
+  return <p className="text-quiet">{said.join(' · ')}</p>;
+}
+
 /** The stages of each run, in the order of flow. */
 function Runs({ plan }: { plan: Plan }) {
   const runs = [{ name: 'Main', stages: plan.stages }, ...plan.branches];
@@ -96,6 +114,8 @@ function Runs({ plan }: { plan: Plan }) {
 /** How dry the air of each job is, and its pressure to spare, on the two worst days. */
 function Days({ line }: { line: ProposedLine }) {
   const { say } = useUnits();
+  // Less than a gauge tells counts as enough.
+  const spare = (pa: number): string => `${pa < 0 ? '≈ ' : ''}${say(Math.max(0, pa), 'pressureDifference')}`;
   const margin = (k: number | undefined): string => (k === undefined ? '–' : say(k, 'temperatureDifference'));
   const weakest = [...line.warm, ...line.cold].reduce((a, b) => ((b.marginK ?? 0) < (a.marginK ?? 0) ? b : a));
   return (
@@ -128,7 +148,7 @@ function Days({ line }: { line: ProposedLine }) {
               </th>
               <td className="px-2 text-right whitespace-nowrap">{margin(job.marginK)}</td>
               <td className="px-2 text-right whitespace-nowrap">{margin(line.cold[i]?.marginK)}</td>
-              <td className="pl-2 text-right whitespace-nowrap">{say(job.sparePa, 'pressureDifference')}</td>
+              <td className="pl-2 text-right whitespace-nowrap">{spare(job.sparePa)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,60 +1,14 @@
 'use client';
 
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { FieldMeta } from '@/core/equipment/shared/kind';
-import { JOBS, type JobId } from '@/core/plan/jobs';
-import {
-  MOST_JOBS,
-  OWNABLE,
-  type Ownable,
-  type Question,
-  type QuestionJob,
-  questionJob,
-  questionJobSchema,
-  questionSchema,
-} from '@/core/planner/question';
-import { ChoiceInput } from '@/ui/forms/choice-input';
-import { QuantityInput } from '@/ui/forms/quantity-input';
+import { MOST_JOBS, OWNABLE, type Ownable, type Question, questionJob } from '@/core/planner/question';
+import { Ask, Choose, COMPRESSOR_SHAPE, PAIR, SHAPE } from './ask-question';
+import { ClimateField } from './climate-field';
+import { JobRow } from './job-row';
 import { WholeNumber } from './whole-number';
 
 type Set = (change: Partial<Question>) => void;
-type Shape = Readonly<Record<string, { meta(): unknown }>>;
-const SHAPE = questionSchema.shape as unknown as Shape;
-const JOB_SHAPE = questionJobSchema.shape as unknown as Shape;
-const COMPRESSOR_SHAPE = (questionSchema.shape.compressor as unknown as { shape: Shape }).shape;
-
-/** A number of the question, asked as its schema has it. */
-function Ask({
-  shape,
-  field,
-  id,
-  value,
-  onValue,
-}: {
-  shape: Shape;
-  field: string;
-  id: string;
-  value: number;
-  onValue: (value: number) => void;
-}) {
-  const meta = shape[field]?.meta() as FieldMeta & { quantity: NonNullable<FieldMeta['quantity']> };
-  return (
-    <QuantityInput
-      id={id}
-      label={meta.label}
-      quantity={meta.quantity}
-      value={value}
-      min={meta.least}
-      max={meta.most}
-      onCommit={(si) => {
-        onValue(si);
-        return undefined;
-      }}
-    />
-  );
-}
-
 function Step({ number, title, children }: { number: number; title: string; children: ReactNode }) {
   return (
     <fieldset className="grid gap-3 rounded-md border border-hairline bg-card p-4">
@@ -66,8 +20,6 @@ function Step({ number, title, children }: { number: number; title: string; chil
     </fieldset>
   );
 }
-
-const PAIR = 'grid grid-cols-2 items-end gap-x-3 gap-y-2';
 
 /** The question in four steps; every field has a number that may stay. */
 export function QuestionForm({ question: q, set }: { question: Question; set: Set }) {
@@ -106,6 +58,7 @@ export function QuestionForm({ question: q, set }: { question: Question; set: Se
       <CompressorStep question={q} set={set} />
       <Step number={3} title="Air and rooms">
         <p className="text-[0.85rem] text-quiet">Warm day: one of the 35 warmest, most humid hours of a year.</p>
+        <ClimateField question={q} set={set} />
         <div className={PAIR}>
           {ask('intakeC')}
           {ask('intakeHumidity')}
@@ -117,68 +70,6 @@ export function QuestionForm({ question: q, set }: { question: Question; set: Se
       </Step>
       <LimitsStep question={q} set={set} />
     </>
-  );
-}
-
-function JobRow({
-  at,
-  job,
-  onJob,
-  onRemove,
-}: {
-  at: number;
-  job: QuestionJob;
-  onJob: (job: QuestionJob) => void;
-  onRemove?: () => void;
-}) {
-  const id = `job-${at + 1}`;
-  const ask = (field: keyof QuestionJob & string) => (
-    <Ask
-      shape={JOB_SHAPE}
-      field={field}
-      id={`${id}-${field}`}
-      value={job[field] as number}
-      onValue={(value) => onJob({ ...job, [field]: value })}
-    />
-  );
-  const options = Object.fromEntries(Object.entries(JOBS).map(([key, { label }]) => [key, label]));
-  const { distanceM, coldestC, isCold } = job;
-  return (
-    <li className="grid gap-2 border-t border-hairline pt-3 first:border-0 first:pt-0">
-      <div className="flex items-end gap-2">
-        <div className="min-w-0 flex-1">
-          <ChoiceInput
-            id={id}
-            label={`Job ${at + 1}`}
-            value={job.job}
-            options={options}
-            onCommit={(kind) => onJob(questionJob(kind as JobId, { distanceM, coldestC, isCold }))}
-          />
-        </div>
-        {onRemove && (
-          <button type="button" className="button" aria-label={`Remove job ${at + 1}`} onClick={onRemove}>
-            <X size={16} aria-hidden />
-          </button>
-        )}
-      </div>
-      <details>
-        <summary className="min-h-9 cursor-pointer py-1 text-[0.9rem] text-quiet">Flow, pressure, place</summary>
-        <div className={`${PAIR} pt-1`}>
-          {ask('flowM3PerS')}
-          {ask('leastGaugePa')}
-          {ask('usedShare')}
-          {ask('distanceM')}
-          {ask('coldestC')}
-          <ChoiceInput
-            id={`${id}-isCold`}
-            label="It is that cold"
-            value={isCold}
-            options={{ winter: 'in winter', always: 'all the year' }}
-            onCommit={(when) => onJob({ ...job, isCold: when as QuestionJob['isCold'] })}
-          />
-        </div>
-      </details>
-    </li>
   );
 }
 
@@ -194,26 +85,34 @@ function CompressorStep({ question: q, set }: { question: Question; set: Set }) 
       onValue={(value) => to({ [field]: value })}
     />
   );
-  const { options = {} } = (COMPRESSOR_SHAPE.type?.meta() ?? {}) as FieldMeta;
+  const choose = (field: 'sized' | 'type') => (
+    <Choose
+      shape={COMPRESSOR_SHAPE}
+      field={field}
+      id={field}
+      value={compressor[field]}
+      onValue={(value) => to({ [field]: value })}
+    />
+  );
   const swapped = compressor.cutInGaugePa >= compressor.cutOutGaugePa;
+  const isOpen = compressor.sized === 'open';
   return (
     <Step number={2} title="Compressor and tank">
-      <ChoiceInput
-        id="type"
-        label="Compressor"
-        value={compressor.type}
-        options={options}
-        onCommit={(type) => to({ type: type as Question['compressor']['type'] })}
-      />
+      {choose('sized')}
+      {choose('type')}
       <div className={PAIR}>
-        {ask('freeAirDeliveryM3PerS')}
-        <Ask
-          shape={SHAPE}
-          field="receiverM3"
-          id="receiverM3"
-          value={q.receiverM3}
-          onValue={(receiverM3) => set({ receiverM3 })}
-        />
+        {!isOpen && (
+          <>
+            {ask('freeAirDeliveryM3PerS')}
+            <Ask
+              shape={SHAPE}
+              field="receiverM3"
+              id="receiverM3"
+              value={q.receiverM3}
+              onValue={(receiverM3) => set({ receiverM3 })}
+            />
+          </>
+        )}
         {ask('cutInGaugePa')}
         {ask('cutOutGaugePa')}
       </div>
@@ -256,6 +155,9 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
       </fieldset>
     </details>
   );
+  const choose = (field: 'hasPower' | 'noise' | 'condensate' | 'breathed') => (
+    <Choose shape={SHAPE} field={field} id={field} value={q[field]} onValue={(value) => set({ [field]: value })} />
+  );
   const { currency } = q.money;
   return (
     <Step number={4} title="What there is, and what it may take">
@@ -274,20 +176,10 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
           most={3000}
           onValue={(minutesPerWeek) => set({ minutesPerWeek })}
         />
-        <ChoiceInput
-          id="hasPower"
-          label="Mains power at the line"
-          value={q.hasPower}
-          options={{ yes: 'yes', no: 'no' }}
-          onCommit={(hasPower) => set({ hasPower: hasPower as Question['hasPower'] })}
-        />
-        <ChoiceInput
-          id="breathed"
-          label="Used for breathing?"
-          value={q.breathed}
-          options={{ no: 'nobody', yes: 'yes: hood, mask, diving' }}
-          onCommit={(breathed) => set({ breathed: breathed as Question['breathed'] })}
-        />
+        {choose('hasPower')}
+        {choose('noise')}
+        {choose('condensate')}
+        {choose('breathed')}
         <Ask
           shape={SHAPE}
           field="hoursPerDay"
