@@ -14,6 +14,25 @@ export const plus = (a: Bound, b: Bound): Bound => ({
   minutesPerWeek: a.minutesPerWeek + b.minutesPerWeek,
 });
 
+/** By how much one costs more than another of the same kinds. */
+export const minus = (a: Bound, b: Bound): Bound => ({
+  purchase: a.purchase - b.purchase,
+  owned: a.owned,
+  yearly: a.yearly - b.yearly,
+  minutesPerWeek: a.minutesPerWeek - b.minutesPerWeek,
+});
+
+/**
+ * What any of several costs at least.
+ * @param some at least one
+ */
+export const leastOf = (some: readonly Bound[]): Bound => ({
+  purchase: Math.min(...some.map((b) => b.purchase)),
+  owned: NO_PRICES,
+  yearly: Math.min(...some.map((b) => b.yearly)),
+  minutesPerWeek: Math.min(...some.map((b) => b.minutesPerWeek)),
+});
+
 const NO_PRICES: Bound['owned'] = {};
 export const NOTHING: Bound = { purchase: 0, owned: NO_PRICES, yearly: 0, minutesPerWeek: 0 };
 

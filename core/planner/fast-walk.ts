@@ -2,7 +2,6 @@ import { DRYER_INLET_C, DUTY_WANTS_COOLER, HOT_OVER_ROOM_K } from '../advice/coo
 import { MANUAL_MOST_KG } from '../advice/drains';
 import { TREATMENT_MOST_PA, TREATMENT_MOST_SHARE } from '../advice/pressure-left';
 import { OutOfRange } from '../air/out-of-range';
-import { DRY_WEEKLY_KG, handDays } from '../drains/drain-work';
 import { CHILLED, is, TREATMENT } from '../equipment/groups';
 import { fieldsOf, kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/shared/kind';
@@ -13,23 +12,18 @@ import { whilePurging } from '../line/peak-pressure';
 import { humidityAt, type Station } from '../line/section';
 import { drawnAir, pressureDewPointOf } from '../line/walk';
 import { loadedHoursPerDay } from '../line/working-day';
-import { NAMED_TASKS } from '../log/named-tasks';
-import { serviceOf } from '../maintenance/facts';
-import { daysAt } from '../maintenance/levels';
-import { HAND_LEAST_DAYS } from '../maintenance/line-tasks';
-import type { Task } from '../maintenance/task';
-import { taskById } from '../maintenance/tasks';
 import type { Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
 import { hoursPerWeek } from '../plan/working-time';
 import type { Dirt } from '../purity/dirt';
 import { oilClassOf } from '../purity/iso-8573';
-import { HOUR_S, WATER_KG_PER_M3 } from '../quantity/constants';
+import { HOUR_S } from '../quantity/constants';
 import { COVERAGE } from '../quantity/derivation';
 import type { AirStream } from '../stream/air-stream';
 import { type Asked, IDS } from './base-line';
 import { outletMarginK } from './judge-proposal';
+import { beadMinutes, fillsTooSoon, handMinutes, isByHand, lifeOf } from './wear';
 
 /**
  * The air of a line that is being put together, at two moments at once: as the compressor delivers it, and with all jobs
@@ -60,20 +54,6 @@ const OF_SEVERAL_JOBS: Slack = { k: 0.5, share: 0.1, over: 1.3, surely: 0.75 };
 /** All the air goes to it: nothing is shared. What is left is rounding. */
 const OF_ONE_JOB: Slack = { k: 0.01, share: 1e-3, over: 1.001, surely: 0.999 };
 const SPENT_WITHIN = fieldsOf('bead-cartridge').find(([field]) => field === 'spentShare')?.[1].uncertainty?.abs ?? 0;
-const CHARGE = taskById(NAMED_TASKS.changeCharge) as Task;
-
-const isByHand = (stage: Stage): boolean => (stage.parameters as { drain?: string }).drain === 'manual';
-
-/** The tasks of a stage that open its drain. */
-const drainTasks = (stage: Stage): Task[] =>
-  serviceOf(stage).flatMap((id) => {
-    const task = taskById(id);
-    return task && task.every.fillings !== undefined && (task.when?.(stage) ?? true) ? [task] : [];
-  });
-
-/** Minutes a week that a drain by hand takes at its usual interval, over once a week. */
-const dailyMinutes = (stage: Stage): number =>
-  drainTasks(stage).reduce((sum, task) => sum + task.minutes * Math.max(0, 7 / (daysAt(task, 'normal') ?? 7) - 1), 0);
 
 /** A walk that shares its beginnings: made once for a question. */
 export class FastWalk {
@@ -87,7 +67,7 @@ export class FastWalk {
   private readonly peakKgPerS: number;
   private readonly supplyPa: number;
   private readonly dayS: number;
-  private readonly weekS: number;
+  private readonly loadedHPerDay: number;
   private readonly wantsCooler: boolean;
   private readonly outlets: readonly OutletStage[];
 
@@ -102,7 +82,7 @@ export class FastWalk {
     const [, compressor] = base.stages as [Stage, Extract<Stage, { kind: 'compressor' }>];
     this.supplyPa = compressor.parameters.cutInPa - this.around.atmosphericPa;
     this.dayS = loadedHoursPerDay(base) * HOUR_S;
-    this.weekS = hoursPerWeek(base.survey.working) * base.survey.working.loadedShare * HOUR_S;
+    this.loadedHPerDay = (hoursPerWeek(base.survey.working) * base.survey.working.loadedShare) / 7;
     // Of a piston compressor that is loaded so much (O01).
     this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
     this.outlets = q.jobs.map((_, i) => stageById(base, IDS.outlet(i)) as OutletStage);
@@ -194,33 +174,17 @@ export class FastWalk {
   ): boolean {
     if (stage.kind === 'bead-cartridge') return (lifeS ?? 0) < this.dayS;
     const isTooMuch = leaves.caughtKgPerS * this.dayS > this.slack.over * MANUAL_MOST_KG;
-    if (isByHand(stage) && (isTooMuch || this.fillsTooSoon(stage, leaves))) return true;
+    if (isByHand(stage) && (isTooMuch || fillsTooSoon(stage, this.slack.surely * leaves.caughtKgPerS * this.dayS)))
+      return true;
     const isHot = enters.temperatureC >= around.roomTemperatureC + HOT_OVER_ROOM_K;
     return stage.kind === 'receiver' && this.wantsCooler && isHot;
   }
 
-  /** Whether a drain by hand would have to be opened so often that nobody does. */
-  private fillsTooSoon(stage: Stage, leaves: AirStream): boolean {
-    const { sumpM3 } = stage.parameters as { sumpM3?: number };
-    if (sumpM3 === undefined) return false;
-    const kgPerDay = this.slack.surely * leaves.caughtKgPerS * this.dayS;
-    const fillDays = kgPerDay > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerDay : undefined;
-    return drainTasks(stage).some((task) => {
-      const { days, water } = handDays(daysAt(task, 'normal') ?? HAND_LEAST_DAYS, fillDays, kgPerDay, false);
-      return water === 'sooner' && days < HAND_LEAST_DAYS;
-    });
-  }
-
-  /** Minutes a week of a charge, or of a drain by hand that gets water each day, over {@link leastServiceMinutes}. */
+  /** Minutes a week that beads and drains by hand ask for at this air for certain, over their service. */
   private wearMinutes(stage: Stage, leaves: AirStream, lifeS: number | undefined): number {
-    if (stage.kind === 'bead-cartridge') {
-      const wholeS = (lifeS ?? 0) / Math.max(0.02, 1 - stage.parameters.spentShare);
-      const days = Math.max(1 / 24, ((CHARGE.every.spentShare ?? 1) * wholeS * 7) / this.weekS);
-      return (this.slack.surely * CHARGE.minutes * 7) / days;
-    }
-    return isByHand(stage) && this.slack.surely * leaves.caughtKgPerS * this.dayS >= DRY_WEEKLY_KG
-      ? dailyMinutes(stage)
-      : 0;
+    const { surely } = this.slack;
+    if (stage.kind === 'bead-cartridge') return surely * beadMinutes(stage, lifeS ?? 0, this.loadedHPerDay);
+    return isByHand(stage) ? handMinutes(stage, surely * leaves.caughtKgPerS * this.dayS) : 0;
   }
 
   /** Through stages of the main. */
@@ -299,12 +263,6 @@ function spentMore(s: Stage): Stage {
   const spentShare = Math.min(1, s.parameters.spentShare + SPENT_WITHIN);
   return { ...s, parameters: { ...s.parameters, spentShare } };
 }
-
-/** How long a medium lasts from now, s of air. */
-const lifeOf = (stage: Stage, enters: AirStream, around: Surroundings): number | undefined =>
-  kindOf(stage.kind)
-    .shows?.(enters, stage.parameters, around)
-    .find((s) => s.figure === 'life')?.value;
 
 /** What a stage makes of oil and particles. */
 function cleaned(dirt: Dirt, stage: Stage, leaves: AirStream): Dirt {

@@ -12,13 +12,15 @@ export interface Merits {
 
 /** Finer than this nobody chooses: ten of the currency, a minute a week, one kelvin. */
 const STEP: Merits = { purchase: 10, yearly: 10, minutesPerWeek: 1, marginK: 1 };
-const FIELDS = ['purchase', 'yearly', 'minutesPerWeek', 'marginK'] as const;
+const stepped = (value: number, step: number): number => Math.floor(value / step + 1e-9) * step;
 
 /** Merits in whole steps of what somebody would choose by, so that the comparison is an order. */
-export function inSteps(merits: Merits): Merits {
-  const stepped = FIELDS.map((f) => [f, Math.floor(merits[f] / STEP[f] + 1e-9) * STEP[f]] as const);
-  return Object.fromEntries(stepped) as unknown as Merits;
-}
+export const inSteps = ({ purchase, yearly, minutesPerWeek, marginK }: Merits): Merits => ({
+  purchase: stepped(purchase, STEP.purchase),
+  yearly: stepped(yearly, STEP.yearly),
+  minutesPerWeek: stepped(minutesPerWeek, STEP.minutesPerWeek),
+  marginK: stepped(marginK, STEP.marginK),
+});
 
 /** Whether the first is nowhere worse than the second. */
 export const noWorse = (a: Merits, b: Merits): boolean =>

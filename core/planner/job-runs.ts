@@ -6,6 +6,9 @@ import { isTreatedEarly } from './positions';
 
 const WIDEST = 2;
 
+/** A pipe is given, wherever it stands. */
+export const isNoPipe = ({ kind }: Stage): boolean => kind !== 'pipe';
+
 /** What stands at each job besides what treats its air: made once for a question. */
 export class JobRuns {
   private readonly made = new Map<string, readonly Stage[]>();
@@ -20,9 +23,7 @@ export class JobRuns {
 
   /** What stands downstream of a job’s treatment: regulator, hose, outlet, and a pipe that gets cold. */
   end(job: number, steps: number): readonly Stage[] {
-    return isTreatedEarly(this.asked, job)
-      ? this.run(job, steps)
-      : this.run(job, steps).filter((s) => s.kind !== 'pipe');
+    return isTreatedEarly(this.asked, job) ? this.run(job, steps) : this.run(job, steps).filter(isNoPipe);
   }
 
   private run(job: number, steps: number): readonly Stage[] {

@@ -61,8 +61,8 @@ export class LeastCost {
   }
 
   /** The same, worked out once for a key. */
-  once(key: string, stages: () => readonly Stage[]): Bound {
-    const known = this.known.get(key) ?? this.of(stages());
+  once(key: string, bound: () => Bound): Bound {
+    const known = this.known.get(key) ?? bound();
     this.known.set(key, known);
     return known;
   }

@@ -3,11 +3,11 @@ import { costOfPressure } from '../line/waterfall';
 import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { type Asked, askedOf, dutyLimitOf } from './base-line';
-import { type Bound, plus } from './bound';
+import { type Bound, leastOf, plus } from './bound';
 import { asProposed, buildLine, type Choices, withDrain } from './build-line';
 import { FastWalk } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
-import { JobRuns } from './job-runs';
+import { isNoPipe, JobRuns } from './job-runs';
 import {
   boughtIn,
   buysCompressor,
@@ -57,6 +57,34 @@ export interface Found extends Progress {
 
 const TELL_EVERY = 200;
 
+/** A line that is not built yet, with what it costs at least and the most that its margin may be. */
+interface Line extends Merits {
+  readonly choices: readonly number[];
+}
+
+/** Of so many mains one is a scout. */
+const SCOUT_EVERY = 8;
+const MOST_SCOUTED = 3;
+
+/** Of lines with all the margin that is worth having those that may be on the front by their bounds, some of all sorts. */
+function bestOf(lines: readonly Line[]): readonly Line[] {
+  const best = lines
+    .filter((l) => l.marginK >= ENOUGH_K)
+    .reduce<readonly { readonly line: Line; readonly merits: Merits }[]>(
+      (front, line) => withMember(front, { line, merits: inSteps(line) }),
+      [],
+    );
+  const every = Math.ceil(best.length / MOST_SCOUTED);
+  return best.flatMap(({ line }, n) => (n % every === 0 ? [line] : []));
+}
+
+/** Mains that send on the same air: they differ in their drains only. */
+interface Alike {
+  readonly stages: readonly Stage[];
+  readonly alike: readonly Part[];
+  readonly least: Bound;
+}
+
 /** The search of one question, with one compressor. */
 class Search {
   readonly asked: Asked;
@@ -70,6 +98,8 @@ class Search {
   /** Lines that can be put together. */
   readonly all: number;
   private front: readonly Proposal[] = [];
+  /** Lines whose air misses a job on one of the days, by {@link airKey}. */
+  private readonly missed = new Set<string>();
 
   constructor(question: Question, positions?: readonly Position[]) {
     this.asked = askedOf(question);
@@ -79,7 +109,9 @@ class Search {
     this.cost = new LeastCost(this.asked);
     this.runs = new JobRuns(this.asked);
     this.pressurePerPa = costOfPressure(this.asked.base).kWhPerPa * question.money.perKWh;
-    this.given = this.cost.given(question.jobs.flatMap((_, i) => this.runs.pipe(i)));
+    this.given = this.cost.given(
+      question.jobs.flatMap((_, i) => [...this.runs.pipe(i), ...this.runs.end(i, 0).filter(isNoPipe)]),
+    );
   }
 
   /** The mains: everything that all jobs share. */
@@ -129,57 +161,123 @@ class Search {
     const mainPlaces = at((p) => typeof p.where !== 'number');
     const groupPlaces = groups.map((_, g) => at((p) => p.where === g));
     const { fast, cost, runs } = this;
-    const { minutesPerWeek } = this.given;
     const served = new ServedRuns(
-      { asked, positions, fast, cost, runs, minutesPerWeek },
+      { asked, positions, fast, cost, runs, isBeaten: (bound) => this.isBeaten({ ...bound, marginK: ENOUGH_K }) },
       groups.map((group, g) => ({ group, places: groupPlaces[g] as number[] })),
     );
-    const lines: (Omit<Bound, 'owned'> & { choices: number[]; marginK: number })[] = [];
-    const servedBy = new Map<string, Part[][]>();
     const mains = this.mains(mainPlaces);
-    for (const [m, main] of mains.entries()) {
-      const stages = mainPlaces.flatMap(
-        (p, i) => (positions[p] as Position).options[main.choices[i] as number]?.stages ?? [],
-      );
-      const alike = airOf(stages);
-      const known = servedBy.get(alike);
-      const perGroup = known ?? served.all(main, stages);
-      if (!known) servedBy.set(alike, perGroup);
-      yield this.told(((m + 1) / mains.length) * this.all - lines.length);
-      for (const parts of product(perGroup)) {
-        const sum = parts.reduce<Bound>(plus, main);
-        if (sum.purchase > q.budget || sum.minutesPerWeek > q.minutesPerWeek) continue;
-        const lostPa = Math.max(0, ...parts.map((p) => p.lostPa));
-        const choices = new Array<number>(positions.length).fill(0);
-        for (const [i, p] of mainPlaces.entries()) choices[p] = main.choices[i] as number;
-        for (const [g, part] of parts.entries())
-          for (const [i, p] of (groupPlaces[g] as number[]).entries()) choices[p] = part.choices[i] as number;
-        lines.push({
-          purchase: sum.purchase,
-          yearly: sum.yearly + lostPa * this.pressurePerPa,
-          minutesPerWeek: sum.minutesPerWeek,
-          marginK: Math.min(ENOUGH_K, ...parts.map((p) => p.marginK + this.fast.slack.k)),
-          choices,
-        });
-      }
+    const airs = this.byAir(mains, mainPlaces);
+    let waiting: Line[] = [];
+    let looked = 0;
+    const settled = (): number => (looked / mains.length) * this.all - waiting.length;
+    const expand = ({ stages, alike, least }: Alike): void => {
+      looked += alike.length;
+      if (this.isBeaten({ ...least, marginK: ENOUGH_K })) return;
+      const perGroup = served.all((alike[0] as Part).walked, stages, least);
+      for (const main of alike)
+        for (const parts of product(perGroup)) {
+          const line = this.lineOf(main, mainPlaces, parts, groupPlaces);
+          if (!this.isBeaten(line)) waiting.push(line);
+        }
+      waiting.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
+    };
+    // A line that is found early tells what of the dearer mains is worth no look: some of all sorts first, then the cheapest.
+    const isScout = (n: number): boolean => q.jobs.length > 1 && n % SCOUT_EVERY === SCOUT_EVERY / 2;
+    for (const air of airs.filter((_, n) => isScout(n))) {
+      const before = new Set(waiting);
+      expand(air);
+      for (const line of bestOf(waiting.filter((l) => !before.has(l))))
+        if (!this.isBeaten(line)) this.consider(line.choices);
+      yield this.told(settled());
     }
-    lines.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
-    for (const [n, { choices, ...bound }] of lines.entries()) {
-      if (n % TELL_EVERY === 0) yield this.told(this.all - lines.length + n);
-      const least = inSteps(bound);
-      if (this.front.some((m) => noWorse(m.merits, least))) continue;
-      this.consider(choices);
+    for (const air of airs.filter((_, n) => !isScout(n))) {
+      waiting = yield* this.considered(waiting, air.least.purchase, settled);
+      expand(air);
     }
+    yield* this.considered(waiting, Number.POSITIVE_INFINITY, settled);
     return this.front;
+  }
+
+  /** The mains that send on the same air, those with the cheapest first, with what one of them costs at least. */
+  private byAir(mains: readonly Part[], places: readonly number[]): Alike[] {
+    const byAir = new Map<string, Alike>();
+    for (const main of mains) {
+      const stages = places.flatMap(
+        (p, i) => (this.positions[p] as Position).options[main.choices[i] as number]?.stages ?? [],
+      );
+      const known = byAir.get(airOf(stages));
+      byAir.set(airOf(stages), {
+        stages,
+        alike: [...(known?.alike ?? []), main],
+        least: known ? leastOf([known.least, main]) : main,
+      });
+    }
+    return [...byAir.values()].sort((a, b) => a.least.purchase - b.least.purchase);
+  }
+
+  /** A line with what it costs at least, and the most that its margin may be. */
+  private lineOf(
+    main: Part,
+    mainPlaces: readonly number[],
+    parts: readonly Part[],
+    groupPlaces: readonly (readonly number[])[],
+  ): Line {
+    const sum = parts.reduce<Bound>(plus, main);
+    const lostPa = Math.max(0, ...parts.map((p) => p.lostPa));
+    const choices = new Array<number>(this.positions.length).fill(0);
+    for (const [i, p] of mainPlaces.entries()) choices[p] = main.choices[i] as number;
+    for (const [g, part] of parts.entries())
+      for (const [i, p] of (groupPlaces[g] as number[]).entries()) choices[p] = part.choices[i] as number;
+    return {
+      purchase: sum.purchase,
+      yearly: sum.yearly + lostPa * this.pressurePerPa,
+      minutesPerWeek: sum.minutesPerWeek,
+      marginK: Math.min(ENOUGH_K, ...parts.map((p) => p.marginK + this.fast.slack.k)),
+      choices,
+    };
+  }
+
+  /** Whether what costs at least so much cannot be on the front: too dear, or another line is nowhere worse. */
+  private isBeaten({ purchase, yearly, minutesPerWeek, marginK }: Merits): boolean {
+    const { budget, minutesPerWeek: given } = this.asked.question;
+    if (purchase > budget || minutesPerWeek > given) return true;
+    const least = inSteps({ purchase, yearly, minutesPerWeek, marginK });
+    return this.front.some((m) => noWorse(m.merits, least));
+  }
+
+  /**
+   * Judges the lines that cost no more than so much.
+   * @returns the others
+   */
+  private *considered(
+    lines: readonly Line[],
+    most: number,
+    settled: () => number,
+  ): Generator<Pick<Progress, 'settled' | 'front'>, Line[]> {
+    const dearer = lines.findIndex((l) => l.purchase > most);
+    const end = dearer < 0 ? lines.length : dearer;
+    for (const [n, line] of lines.slice(0, end).entries()) {
+      if (n % TELL_EVERY === 0) yield this.told(settled() + n);
+      if (!this.isBeaten(line)) this.consider(line.choices);
+    }
+    yield this.told(settled() + end);
+    return lines.slice(end);
   }
 
   private told(settled: number): Pick<Progress, 'settled' | 'front'> {
     return { settled: Math.max(0, Math.round(settled)), front: this.front };
   }
 
+  /** The same for lines that differ in their drains only: those change nothing in the air. */
+  private airKey(choices: readonly number[]): string {
+    return choices.map((k, p) => (this.positions[p]?.options[k]?.drains ? '' : k)).join(' ');
+  }
+
   /** Judges a line as its own screens would, and keeps it where no other is nowhere worse. */
   private consider(choices: readonly number[]): void {
     const { asked } = this;
+    const key = this.airKey(choices);
+    if (this.missed.has(key)) return;
     const plan = loadedFor(buildLine(asked, this.positions, choices));
     const section = walk(plan);
     const marginK = worstMarginK(plan, section);
@@ -194,7 +292,10 @@ class Search {
     const bought = boughtIn(asked, plan);
     const proposed = asProposed(plan, (s) => bought.has(s.id));
     if (isDirtyAtAJob(cold, coldSection) || isFaultedAtOnce(proposed, section)) return;
-    if (missesJob(onColdDay(asked, proposed), coldSection) || missesJob(proposed, section)) return;
+    if (missesJob(proposed, section) || missesJob(onColdDay(asked, proposed), coldSection)) {
+      this.missed.add(key);
+      return;
+    }
     const judged = judgeProposal(asked, proposed);
     if (isFeasible(judged)) this.front = withMember(this.front, { asked, plan: proposed, choices, merits, judged });
   }

@@ -1,9 +1,9 @@
 import { DESICCANT, is, SENSITIVE } from '../equipment/groups';
 import type { Stage } from '../plan/plan';
 import type { Asked } from './base-line';
-import { type Bound, isNoDearer, NOTHING, plus } from './bound';
+import { type Bound, isNoDearer, leastOf, minus, NOTHING, plus } from './bound';
 import type { FastWalk, Walked } from './fast-walk';
-import type { JobRuns } from './job-runs';
+import { isNoPipe, type JobRuns } from './job-runs';
 import { ENOUGH_K } from './judge-proposal';
 import type { LeastCost } from './least-cost';
 import { allowed } from './order';
@@ -30,8 +30,8 @@ interface Given {
   readonly fast: FastWalk;
   readonly cost: LeastCost;
   readonly runs: JobRuns;
-  /** Minutes a week that are taken already, whatever is built. */
-  readonly minutesPerWeek: number;
+  /** Whether a line that costs at least so much need not be looked at. */
+  readonly isBeaten: (bound: Bound) => boolean;
 }
 
 /** Hold the dust of beads back. */
@@ -53,15 +53,20 @@ export class ServedRuns {
 
   /**
    * What serves each group.
+   * @param air that of the main
    * @param stages those of the main
+   * @param least what the main costs at least
    * @returns nothing for all of them where one is not served
    */
-  all(main: Part, stages: readonly Stage[]): Part[][] {
+  all(air: Walked | undefined, stages: readonly Stage[], least: Bound): Part[][] {
     const perGroup: Part[][] = [];
+    let floor = least;
     for (const place of this.groups) {
-      const served = this.served(main, stages, place);
+      const served = this.served(air, stages, floor, place);
       if (served.length === 0) return [[]]; // whatever the others get, one job is not served
-      perGroup.push(this.isParted ? unbeaten(served, this.dryPlaceOf(place)) : served);
+      const kept = this.isParted ? unbeaten(served, this.dryPlaceOf(place)) : served;
+      perGroup.push(kept);
+      floor = plus(floor, leastOf(kept));
     }
     return perGroup;
   }
@@ -70,13 +75,12 @@ export class ServedRuns {
    * What a group’s jobs may get of a main’s air: of all that is allowed, what serves each of them by the fast walk. Runs that
    * begin alike are walked once; one that has lost the pressure of its job, or is too dear already, is followed no further.
    */
-  private served(main: Part, before: readonly Stage[], place: Place): Part[] {
-    const { asked, positions, fast, cost, runs, minutesPerWeek: taken } = this.given;
+  private served(main: Walked | undefined, before: readonly Stage[], floor: Bound, place: Place): Part[] {
+    const { asked, positions, fast, cost, runs } = this.given;
     const { group, places } = place;
-    const { budget, minutesPerWeek } = asked.question;
     const isEarly = isTreatedEarly(asked, group[0] as number);
     const arrives = group.map((job) => {
-      const air = fast.toJob(main.walked, job);
+      const air = fast.toJob(main, job);
       return isEarly ? air : fast.run(air, runs.pipe(job), job);
     });
     const found: Part[] = [];
@@ -119,9 +123,9 @@ export class ServedRuns {
           k.lostPa <= mostLost(airs),
       );
     const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], paid: Bound): void => {
-      const wear = airs.reduce((sum, a) => sum + a.wearMinutes - (main.walked?.wearMinutes ?? 0), 0);
+      const wear = airs.reduce((sum, a) => sum + a.wearMinutes - (main?.wearMinutes ?? 0), 0);
       const bound = cost.withWear(paid, wear);
-      if (bound.purchase > budget || bound.minutesPerWeek + taken > minutesPerWeek) return;
+      if (this.given.isBeaten(plus(floor, bound))) return;
       if (this.isParted && i > dryPlace && isBeaten(airs, bound)) return;
       if (i === places.length) {
         end(airs, stages, bound);
@@ -135,16 +139,20 @@ export class ServedRuns {
         const leaves = own.length === 0 ? airs : enter(airs, at);
         if (!leaves) continue;
         choices[i] = k;
-        const bought = cost.once(
-          `${places[i]} ${k}`,
-          () => group.flatMap(at).filter((s) => s.kind !== 'pipe'), // a pipe is given, wherever it stands
-        );
+        const bought = cost.once(`${places[i]} ${k}`, () => this.boughtAt(group.flatMap(at), group, wider));
         follow(i + 1, leaves, own.length === 0 ? stages : [...stages, ...own], plus(paid, bought));
         if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
       }
     };
     if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
     return found;
+  }
+
+  /** What an option costs over what is given: pipes, and the smallest regulator and hose of each job. */
+  private boughtAt(stages: readonly Stage[], group: readonly number[], wider: number | undefined): Bound {
+    const { cost, runs } = this.given;
+    const own = cost.of(stages.filter(isNoPipe));
+    return wider === undefined ? own : minus(own, cost.of(group.flatMap((job) => runs.end(job, 0)).filter(isNoPipe)));
   }
 
   private dryPlaceOf = ({ places }: Place): number =>

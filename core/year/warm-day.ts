@@ -20,7 +20,7 @@ export interface WarmDay {
  * @param atmosphericPa where it is, 55…108 kPa
  * @source dew point exceeded on 0.4 % of the hours with its mean coincident temperature, and dry bulb on 0.4 % (ASHRAE’s
  *   design conditions, recalled)
- * @example warmDayOf(yearOfMonths(new Array(12).fill({ temperatureC: 20, relativeHumidity: 0.5, swingK: 8 }), 101325), 101325).hottestC // 24.7
+ * @example warmDayOf(yearOfMonths(new Array(12).fill({ temperatureC: 20, relativeHumidity: 0.5, swingK: 8 }), 101325), 101325).hottestC // 24.0
  */
 export function warmDayOf({ temperatureC, relativeHumidity: rh }: WeatherHours, atmosphericPa: number): WarmDay {
   const hours = temperatureC.length;
