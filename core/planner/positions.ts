@@ -1,13 +1,10 @@
 import { FROST_C } from '../advice/cold-places';
-import type { KindName } from '../equipment/index';
 import type { Drain } from '../equipment/shared/drain-fields';
-import { newStage } from '../plan/edit';
 import { JOBS } from '../plan/jobs';
 import type { Stage } from '../plan/plan';
-import { CFM } from '../quantity/constants';
-import { RATED_M3_PER_S, ratingFor } from '../sizing/next-size';
 import { type Asked, IDS } from './base-line';
-import type { Ownable, QuestionJob } from './question';
+import type { QuestionJob } from './question';
+import { coolersOf, coolingRunsOf, treatmentAt } from './treatments';
 
 /** Where a position stands: before the tank, in the main downstream of it, or at the end of the pipe of each job of a group. */
 export type Where = 'before-tank' | 'main' | number;
@@ -47,168 +44,6 @@ export interface Position {
 export type Group = readonly number[];
 
 const EMPTY: Option = { stages: [] };
-const BEFORE_FILTERS_PA = 5e4; // lost upstream of the last filter, so that its rating still holds there (estimate)
-/** Losses of new, clean elements at their rated flow, wet, Pa: 2 psi, and 3 of a fine one (trade handbook). */
-const LOSS = {
-  general: 14e3,
-  fine: 20e3,
-  dust: 7e3,
-  fineDust: 14e3,
-  carbon: 7e3,
-  bowl: 10e3,
-  chilled: 20e3,
-  towers: 28e3,
-  cooler: 15e3,
-};
-/** Cartridges that are sold, kg of dry beads: 2 to 44 lb (common practice, no source). */
-const CARTRIDGES_KG = [0.91, 2.27, 6.8, 20];
-/** Where a copper run is still worth hanging on a wall, m³/s: its table ends at some 25 cfm (trade handbook). */
-const RUN_MOST_M3_PER_S = 30 * CFM;
-/** Least for which towers with a heater are built, m³/s (trade handbook). */
-const HEATED_LEAST_M3_PER_S = 250 * CFM;
-const MEMBRANE_MOST_M3_PER_S = 100 * CFM; // for branches and instruments (trade handbook)
-/** Dew point that a refrigerated dryer is asked for: 35 °F, the lowest before ice (common practice). */
-const CHILLED_DEW_POINT_C = 1.7;
-const BEFORE_TOWERS_PA = 2e4; // lost in cooler and filters on the way to them (estimate)
-const PURGE_SHARE = 0.15; // of the rated flow, trade handbook
-const SIZES_TRIED = 2;
-
-/** A stage as it would be bought, every number of it proposed. */
-function proposed<K extends KindName>(kind: K, id: string, parameters: object = {}, name?: string): Stage {
-  const plain = newStage(kind, id, name);
-  return { ...plain, parameters: { ...plain.parameters, ...parameters } } as Stage;
-}
-
-/** The first sizes of the usual row that are rated for a flow. */
-const ratedFor = (flowM3PerS: number, sizes = SIZES_TRIED): readonly number[] => {
-  const from = RATED_M3_PER_S.findIndex((r) => r >= flowM3PerS);
-  return from < 0 ? RATED_M3_PER_S.slice(-1) : RATED_M3_PER_S.slice(from, from + sizes);
-};
-
-/** What could treat the air at one place, sized for the most that passes there, by what it does. */
-function treatmentAt(asked: Asked, where: 'main' | number, passesM3PerS: number) {
-  const { question: q, atmosphericPa } = asked;
-  const cutInPa = atmosphericPa + q.compressor.cutInGaugePa;
-  const id = (name: string): string => (where === 'main' ? name : `${name}-${where + 1}`);
-  const may = (kind: Ownable): boolean => !q.refused.includes(kind);
-  const power = q.hasPower === 'yes';
-  const mayBlow = q.noise === 'any';
-  /** Plate at 7 bar for what passes at cut-in. */
-  const filterM3PerS = ratingFor(passesM3PerS, cutInPa - BEFORE_FILTERS_PA);
-  const plate = { ratedFlowM3PerS: filterM3PerS, lossAtM3PerS: filterM3PerS };
-  const element = (lossPa: number) => ({ ...plate, pressureLossPa: lossPa, cleanLossPa: lossPa });
-  const bowl = { roomBelow: 'enough' as const };
-  const option = (...stages: Stage[]): Option => ({ stages });
-  const coalescer = (grade: 'general' | 'fine'): Option[] =>
-    may('coalescing-filter')
-      ? [
-          option(
-            proposed(
-              'coalescing-filter',
-              id(`coalescer-${grade}`),
-              { grade, ...element(LOSS[grade]), ...bowl, indicator: 'fitted' },
-              grade === 'fine' ? 'Coalescer 0.01 µm' : 'Coalescer 1 µm',
-            ),
-          ),
-        ]
-      : [];
-  const chilled = !(may('refrigerated-dryer') && power)
-    ? []
-    : ratedFor(passesM3PerS, SIZES_TRIED + 1).map((ratedFlowM3PerS) =>
-        option(
-          proposed('refrigerated-dryer', id('chiller'), {
-            method: 'rated',
-            pressureDewPointC: CHILLED_DEW_POINT_C,
-            ratedFlowM3PerS,
-            pressureLossPa: LOSS.chilled,
-            lossAtM3PerS: ratedFlowM3PerS,
-            drain: 'level',
-          }),
-        ),
-      );
-  const beads = !may('bead-cartridge')
-    ? []
-    : CARTRIDGES_KG.map((massKg) =>
-        option(
-          proposed('bead-cartridge', id('beads'), {
-            massKg,
-            spentShare: 0.5,
-            ratedFlowM3PerS: 2 * filterM3PerS,
-            pressureLossPa: 14e3,
-            lossAtM3PerS: 2 * filterM3PerS,
-          }),
-        ),
-      );
-  const membranes =
-    !may('membrane') || passesM3PerS > MEMBRANE_MOST_M3_PER_S
-      ? []
-      : ratedFor(passesM3PerS).map((ratedFlowM3PerS) =>
-          option(
-            proposed('membrane', id('membrane'), {
-              ratedFlowM3PerS,
-              lossAtM3PerS: ratedFlowM3PerS,
-              sweepOff: 'yes',
-            }),
-          ),
-        );
-  const towers =
-    may('twin-tower') && power && mayBlow
-      ? ratedFor(passesM3PerS).flatMap((ratedFlowM3PerS) => [
-          option(
-            proposed('twin-tower', id('towers'), {
-              ratedFlowM3PerS,
-              purgeM3PerS: PURGE_SHARE * ratedFlowM3PerS,
-              purgeSetPa:
-                atmosphericPa + (q.compressor.cutInGaugePa + q.compressor.cutOutGaugePa) / 2 - BEFORE_TOWERS_PA,
-              control: 'dew-point',
-              pressureLossPa: LOSS.towers,
-              lossAtM3PerS: ratedFlowM3PerS,
-              pilot: 'dry',
-            }),
-          ),
-          ...(passesM3PerS >= HEATED_LEAST_M3_PER_S
-            ? [
-                option(
-                  proposed('heated-purge-tower', id('towers'), {
-                    ratedFlowM3PerS,
-                    pressureLossPa: LOSS.towers,
-                    lossAtM3PerS: ratedFlowM3PerS,
-                    control: 'dew-point',
-                  }),
-                ),
-              ]
-            : []),
-        ])
-      : [];
-  const bowlFilter = may('bowl-filter')
-    ? [option(proposed('bowl-filter', id('bowl'), { drain: 'float', ...element(LOSS.bowl), ...bowl }))]
-    : [];
-  const dust = may('particulate-filter')
-    ? (['1', '0.01'] as const).map((grade) =>
-        option(
-          proposed(
-            'particulate-filter',
-            id('dust'),
-            { element: grade, ...element(grade === '1' ? LOSS.dust : LOSS.fineDust) },
-            `Dust filter ${grade} µm`,
-          ),
-        ),
-      )
-    : [];
-  const carbon = may('carbon-filter')
-    ? [option(proposed('carbon-filter', id('carbon'), { ...element(LOSS.carbon), counted: 'yes' }))]
-    : [];
-  return {
-    bowl: bowlFilter,
-    general: coalescer('general'),
-    chill: chilled,
-    fine: coalescer('fine'),
-    beads,
-    dry: [...membranes, ...towers],
-    dust,
-    carbon,
-  };
-}
 
 /** What a job asks of its air, without its flow. */
 function needOf({ job, coldestC, isCold }: QuestionJob): string {
@@ -286,38 +121,24 @@ function atJobs(asked: Asked, group: Group, where: number, hasMain: boolean): Po
  */
 export function positionsOf(asked: Asked): Position[] {
   const { question: q, deliversM3PerS, peaksM3PerS } = asked;
-  const may = (kind: Ownable): boolean => !q.refused.includes(kind);
-  const power = q.hasPower === 'yes';
   const before = (id: string, ...options: readonly Option[]): Position => ({ id, where: 'before-tank', options });
   const main = (id: string, ...options: readonly Option[]): Position => ({
     id,
     where: 'main',
     options: [EMPTY, ...options],
   });
-  const cooler = (approachK: number, times: number): Option => ({
-    stages: [
-      proposed('aftercooler', 'cooler', {
-        approachK,
-        pressureLossPa: LOSS.cooler,
-        lossAtM3PerS: times * deliversM3PerS,
-      }),
-      proposed('separator', 'separator', { ratedC: 200 }), // what is cooled drops its water (O02)
-    ],
-  });
-  const run: Option = { stages: [proposed('cooling-run', 'cooling-run', { tube: 'rated', joints: 'metal' })] };
   const peak = peaksM3PerS.reduce((sum, p) => sum + p, 0);
   const t = treatmentAt(asked, 'main', Math.max(deliversM3PerS, peak));
   const groups = groupsOf(q.jobs);
   // Of one job alone it makes no difference to the air where its filters stand: they stand at its wall.
   const isShared = q.jobs.length > 1;
   return [
-    // A cooler with half the approach has about twice the surface and price (estimate).
-    before('cool', EMPTY, ...(may('aftercooler') && may('separator') && power ? [cooler(10, 1), cooler(5, 2)] : [])),
+    before('cool', EMPTY, ...coolersOf(asked)),
     before(
       'drains',
       ...(['by hand', 'separator by itself', 'by themselves'] as const).map((drains) => ({ stages: [], drains })),
     ),
-    main('run', ...(may('cooling-run') && deliversM3PerS <= RUN_MOST_M3_PER_S ? [run] : [])),
+    main('run', ...coolingRunsOf(asked)),
     main('general', ...t.general),
     main('chill', ...t.chill),
     ...(isShared ? [main('fine', ...t.fine), main('dry', ...t.dry), main('dust', ...t.dust)] : []),

@@ -1,16 +1,14 @@
 import { walk } from '../line/walk';
 import { costOfPressure } from '../line/waterfall';
-import { priceOfStage } from '../plan/money';
-import type { Plan, Stage } from '../plan/plan';
+import type { Plan } from '../plan/plan';
 import { type Asked, askedOf, dutyLimitOf } from './base-line';
-import { type Bound, leastOf, plus } from './bound';
-import { asProposed, buildLine, type Choices, withDrain } from './build-line';
+import { type Bound, plus } from './bound';
+import { asProposed, buildLine, type Choices } from './build-line';
 import { FastWalk } from './fast-walk';
 import { inSteps, type Merits, noWorse, withMember } from './front';
 import { isNoPipe, JobRuns } from './job-runs';
 import {
   boughtIn,
-  buysCompressor,
   ENOUGH_K,
   isDirtyAtAJob,
   isFaultedAtOnce,
@@ -24,9 +22,9 @@ import {
 } from './judge-proposal';
 import { LeastCost } from './least-cost';
 import { loadedFor } from './loaded-line';
+import { type Alike, mainsByAir } from './mains';
 import { compressorsFor } from './open-compressor';
-import { choicesOf } from './order';
-import { drainOf, groupsOf, type Position, positionsOf } from './positions';
+import { groupsOf, type Position, positionsOf } from './positions';
 import type { Question } from './question';
 import { type Part, ServedRuns } from './served-runs';
 
@@ -78,13 +76,6 @@ function bestOf(lines: readonly Line[]): readonly Line[] {
   return best.flatMap(({ line }, n) => (n % every === 0 ? [line] : []));
 }
 
-/** Mains that send on the same air: they differ in their drains only. */
-interface Alike {
-  readonly stages: readonly Stage[];
-  readonly alike: readonly Part[];
-  readonly least: Bound;
-}
-
 /** The search of one question, with one compressor. */
 class Search {
   readonly asked: Asked;
@@ -114,36 +105,6 @@ class Search {
     );
   }
 
-  /** The mains: everything that all jobs share. */
-  private mains(places: readonly number[]): Part[] {
-    const { asked, fast, cost } = this;
-    const { type } = asked.question.compressor;
-    const own = places.map((p) => this.positions[p] as Position);
-    const before = own.filter(({ where }) => where === 'before-tank').length;
-    const [, , receiver, valve] = asked.base.stages as [Stage, Stage, Stage, Stage];
-    const start = fast.start();
-    const parts: Part[] = [];
-    for (const { choices, options, stages } of choicesOf(own, type !== 'oilfree')) {
-      const first = options.slice(0, before).reduce((n, o) => n + o.stages.length, 0);
-      const drains = options.find((o) => o.drains)?.drains ?? 'by hand';
-      const drained = (s: Stage): Stage => withDrain(s, drainOf(s.kind, drains, asked.question.hasPower === 'yes'));
-      const tank = drained(receiver);
-      const walked = fast.main(start, [...stages.slice(0, first).map(drained), tank, valve, ...stages.slice(first)]);
-      if (!walked) continue;
-      const price = (s: Stage): number => priceOfStage(asked.question.money, s).price.first;
-      const bound = cost.withWear(cost.of([...stages.map(drained), tank]), walked.wearMinutes);
-      parts.push({
-        ...plus(bound, this.given),
-        purchase: bound.purchase + this.given.purchase + (buysCompressor(asked) ? 0 : price(tank) - price(receiver)),
-        choices,
-        walked,
-        marginK: ENOUGH_K,
-        lostPa: walked.lostPa,
-      });
-    }
-    return parts;
-  }
-
   /**
    * Looks at all lines; tells how far it is as it goes.
    * @param front of the compressors before this one
@@ -165,11 +126,11 @@ class Search {
       { asked, positions, fast, cost, runs, isBeaten: (bound) => this.isBeaten({ ...bound, marginK: ENOUGH_K }) },
       groups.map((group, g) => ({ group, places: groupPlaces[g] as number[] })),
     );
-    const mains = this.mains(mainPlaces);
-    const airs = this.byAir(mains, mainPlaces);
+    const airs = mainsByAir({ asked, positions, fast, cost, least: this.given }, mainPlaces);
+    const mains = airs.reduce((n, { alike }) => n + alike.length, 0);
     let waiting: Line[] = [];
     let looked = 0;
-    const settled = (): number => (looked / mains.length) * this.all - waiting.length;
+    const settled = (): number => (looked / mains) * this.all - waiting.length;
     const expand = ({ stages, alike, least }: Alike): void => {
       looked += alike.length;
       if (this.isBeaten({ ...least, marginK: ENOUGH_K })) return;
@@ -196,23 +157,6 @@ class Search {
     }
     yield* this.considered(waiting, Number.POSITIVE_INFINITY, settled);
     return this.front;
-  }
-
-  /** The mains that send on the same air, those with the cheapest first, with what one of them costs at least. */
-  private byAir(mains: readonly Part[], places: readonly number[]): Alike[] {
-    const byAir = new Map<string, Alike>();
-    for (const main of mains) {
-      const stages = places.flatMap(
-        (p, i) => (this.positions[p] as Position).options[main.choices[i] as number]?.stages ?? [],
-      );
-      const known = byAir.get(airOf(stages));
-      byAir.set(airOf(stages), {
-        stages,
-        alike: [...(known?.alike ?? []), main],
-        least: known ? leastOf([known.least, main]) : main,
-      });
-    }
-    return [...byAir.values()].sort((a, b) => a.least.purchase - b.least.purchase);
   }
 
   /** A line with what it costs at least, and the most that its margin may be. */
@@ -300,10 +244,6 @@ class Search {
     if (isFeasible(judged)) this.front = withMember(this.front, { asked, plan: proposed, choices, merits, judged });
   }
 }
-
-/** Mains that differ in their drains only send on the same air. */
-const airOf = (stages: readonly Stage[]): string =>
-  JSON.stringify(stages.map(({ id, parameters }) => [id, parameters]));
 
 /**
  * The line of a choice: its new stages told as proposed, its compressor loaded for what the jobs and its own losses take.
