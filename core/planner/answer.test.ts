@@ -87,6 +87,19 @@ test('the obvious lines that are not there say why, with a figure of their own',
   for (const s of said) expect(s).toMatch(/\d/);
 });
 
+test('a line is named by what all its air goes through, and by what is done at one job alone', () => {
+  const two = searched(
+    question({
+      jobs: [questionJob('solvent-spray'), questionJob('wrench')],
+      refused: ['membrane', 'twin-tower', 'bead-cartridge', 'cooling-run'],
+    }),
+  );
+  const names = shownOf(two).map((l) => l.name);
+  expect(names.length).toBeGreaterThan(0);
+  // The gun alone asks for oil class 2: its carbon stands at it.
+  for (const name of names) expect(name).toMatch(/^Cool, separate.*; .*carbon at Spray gun, solvent-borne/);
+});
+
 test('what a line takes in power and wall is that of its stages; its joints are those of its drawing', () => {
   // By hand: fan 150 W and refrigeration 750 W at 100 cfm (trade handbook), for 16 and 25 cfm: 24 + 187.5 W.
   // Wall: cooler 0.5 m, separator 0.2, three filters and a regulator 0.15 each (estimates): 1.3 m.

@@ -21,10 +21,14 @@ const wordsOf = (stages: readonly Stage[]): string[] =>
  * @example nameLine(plan) // 'Cool, separate, chill, filter; beads at Spray'
  */
 export function nameLine(plan: Plan): string {
-  const main = wordsOf(plan.stages);
-  const own = plan.branches.flatMap((b) => {
-    const words = wordsOf(b.stages);
-    return words.length > 0 ? [`${words.join(', ')} at ${b.name}`] : [];
+  // Downstream of the last take-off the main serves one job alone.
+  const taken = plan.stages.findLastIndex((s) => plan.branches.some((b) => b.from === s.id));
+  const shared = taken < 0 ? plan.stages.length : taken + 1;
+  const main = wordsOf(plan.stages.slice(0, shared));
+  const runs = [{ name: plan.stages.at(-1)?.name, stages: plan.stages.slice(shared) }, ...plan.branches];
+  const own = runs.flatMap(({ name, stages }) => {
+    const words = wordsOf(stages);
+    return words.length > 0 ? [`${words.join(', ')} at ${name}`] : [];
   });
   const automatic = plan.stages.some(
     (s) => s.kind === 'receiver' && s.parameters.drain !== 'manual' && s.parameters.drain !== 'none',

@@ -24,7 +24,7 @@ export const RATED_M3_PER_S = [10, 15, 25, 35, 50, 75, 100, 150, 200, 300, 400, 
 );
 
 /** 7 bar above the atmosphere, at which filters and separators are rated (ISO 7183, recalled). */
-const RATED_PA = 801_325;
+export const RATED_PA = 801_325;
 
 /**
  * The smallest rating of the usual row for a flow at a pressure: what an element passes falls in proportion to the absolute

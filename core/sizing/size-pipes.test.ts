@@ -1,6 +1,7 @@
 import { CFM, FREE_AIR_KG_PER_M3, INCH, PSI } from '../quantity/constants';
 import { ratingFor } from './next-size';
 import { sizeCoupler } from './size-coupler';
+import { sizeFilter } from './size-filter';
 import { sizeHose } from './size-hose';
 import { sizePipe } from './size-pipe';
 import { sizeRegulator } from './size-regulator';
@@ -69,6 +70,25 @@ test('a regulator of C = 10 dm³/(s·bar) chokes at 80 dm³/s from 8 bar, and is
   const duty = { kgPerS: 0.35 * 80e-3 * 1.185 * 0.999, supplyPa: 8e5, temperatureC: 20 };
   expect(sizeRegulator(duty).port).toBe('3/8');
   expect(sizeRegulator({ ...duty, kgPerS: duty.kgPerS * 1.01 }).port).toBe('1/2');
+});
+
+test('a filter at its rating loses what its handbook says, a quarter of it at half; its element lasts 7000 h, a year at most', () => {
+  // 2–3 psi wet of 1 µm, 3–5 of 0.01 µm; 6000–8000 h, 6–12 months (trade handbook, the middle).
+  const need = { grade: 'general', passesM3PerS: 35 * CFM, pressurePa: 801_325, hoursPerWeek: 168 } as const;
+  const sized = sizeFilter(need);
+  expect([sized.ratedM3PerS / CFM, sized.loadShare, sized.wetLossPa / PSI]).toEqual([
+    expect.closeTo(35, 6),
+    expect.closeTo(1, 9),
+    expect.closeTo(2.5, 6),
+  ]);
+  expect(sizeFilter({ ...need, grade: 'fine' }).wetLossPa / PSI).toBeCloseTo(4, 6);
+  expect(sized.beside.down?.loadShare).toBeGreaterThan(1);
+  expect((sized.beside.up?.wetLossPa ?? 0) / sized.wetLossPa).toBeCloseTo((35 / 50) ** 2, 9);
+  // Day and night 7000 h are 292 days; at 134 h a week a little over a year.
+  expect(sized.lifeS / 86_400).toBeCloseTo(291.7, 1);
+  expect([134, 135].map((hoursPerWeek) => Math.round(sizeFilter({ ...need, hoursPerWeek }).lifeS / 86_400))).toEqual([
+    365, 363,
+  ]);
 });
 
 test('a filter passes in proportion to the absolute pressure: 25 cfm at 50 psig want a plate of 50 cfm at 100 psig', () => {

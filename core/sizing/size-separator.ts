@@ -1,5 +1,5 @@
 import { cycloneAtLoad } from '../equipment/catching/separator';
-import { RATED_M3_PER_S, ratingFor, type Sized } from './next-size';
+import { RATED_M3_PER_S, RATED_PA, ratingFor, type Sized } from './next-size';
 
 /** What a separator catches at its rated flow, of a cyclone (trade handbook). */
 const EFFICIENCY = 0.95;
@@ -40,7 +40,7 @@ export function sizeSeparator({ passesM3PerS, pressurePa, dropsKgPerS }: Separat
 } {
   const at = (ratedM3PerS: number | undefined): SeparatorAt | undefined => {
     if (ratedM3PerS === undefined) return undefined;
-    const loadShare = (passesM3PerS * 801_325) / (pressurePa * ratedM3PerS);
+    const loadShare = (passesM3PerS * RATED_PA) / (pressurePa * ratedM3PerS);
     return { ratedM3PerS, loadShare, catchesShare: EFFICIENCY * cycloneAtLoad(loadShare) };
   };
   const rated = ratingFor(passesM3PerS, pressurePa);

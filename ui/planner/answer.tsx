@@ -14,6 +14,7 @@ import { FrontChart } from './front-chart';
 import { ProposedSheet } from './proposed-sheet';
 import { SmallSection } from './small-section';
 
+const A_MILLION = 1e6;
 const A_CHART = 3; // fewer the table shows as well
 
 /** The lines on the front, the one that is looked at, and why the obvious ones are not among them. */
@@ -50,7 +51,7 @@ export function Answer({
         <h2>
           {lines.length === 1 ? 'One line' : `${lines.length} lines`} worth building{' '}
           <span className="text-[0.9rem] font-normal text-quiet">
-            of {number(answer.looked, 0)} that can be put together
+            of {answer.looked > A_MILLION ? 'more than a million' : number(answer.looked, 0)} that can be put together
           </span>
         </h2>
         <p className="text-quiet">

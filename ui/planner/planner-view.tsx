@@ -146,11 +146,13 @@ function Implies({ question, children }: { question: Question; children: ReactNo
 }
 
 function Looking({ progress, stop }: { progress: PlannerProgress | undefined; stop: () => void }) {
-  const { number } = useUnits();
+  const { say, number } = useUnits();
   return (
     <section className="flex flex-wrap items-center gap-4 rounded-md border border-hairline bg-card p-4">
       <p className="min-w-0 flex-1" role="status">
-        {progress ? `Settled ${number(progress.looked, 0)} of ${number(progress.of, 0)} lines.` : 'Preparing.'}
+        {progress
+          ? `Settled ${say(progress.looked / progress.of, 'share')} of all lines that can be put together.`
+          : 'Preparing.'}
         {progress?.cheapest !== undefined && ` The cheapest so far costs ${number(progress.cheapest, 0)}.`}
       </p>
       <button type="button" className="button" onClick={stop}>

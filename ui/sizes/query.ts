@@ -3,11 +3,11 @@ import { atmosphericPressurePa, SEA_LEVEL_PA } from '@/core/air/atmosphere';
 import { saturatedHumidityRatio } from '@/core/air/humidity';
 import { HOTTEST_C } from '@/core/answers/sizes-in-short';
 import { estimatedDischargeC } from '@/core/equipment/supply/compressor';
-import { CFM, FREE_AIR_KG_PER_M3, PSI } from '@/core/quantity/constants';
-import { ratingFor } from '@/core/sizing/next-size';
+import { CFM, FREE_AIR_KG_PER_M3, HOUR_S, PSI } from '@/core/quantity/constants';
 import { sizeAftercooler } from '@/core/sizing/size-aftercooler';
 import { sizeCompressor } from '@/core/sizing/size-compressor';
 import { sizeCoupler } from '@/core/sizing/size-coupler';
+import { sizeFilter } from '@/core/sizing/size-filter';
 import { sizeHose } from '@/core/sizing/size-hose';
 import { sizePipe } from '@/core/sizing/size-pipe';
 import { sizeReceiver } from '@/core/sizing/size-receiver';
@@ -27,6 +27,7 @@ export const STATE = {
   lasts: parseAsFloat.withDefault(120),
   leak: parseAsFloat.withDefault(0.1),
   growth: parseAsFloat.withDefault(0.15),
+  hours: parseAsFloat.withDefault(40 * 3600),
   in: parseAsFloat.withDefault(135 * PSI),
   out: parseAsFloat.withDefault(175 * PSI),
   starts: parseAsFloat.withDefault(10),
@@ -51,6 +52,7 @@ export const BOUNDS: Bounds<Numbers> = {
   lasts: [1, 14_400],
   leak: [0, 0.5],
   growth: [0, 1],
+  hours: [3600, 168 * 3600],
   in: [2e5, 13e5],
   out: [2.2e5, 13.7e5],
   starts: [1, 60],
@@ -102,7 +104,7 @@ export function sizesOf(q: Query) {
     pressurePa: cutInPa,
     dropsKgPerS: cooler.condensesKgPerS,
   });
-  const filterM3PerS = ratingFor(passesM3PerS, cutInPa);
+  const filter = sizeFilter({ grade: 'fine', passesM3PerS, pressurePa: cutInPa, hoursPerWeek: q.hours / HOUR_S });
   const main = sizePipe({
     kgPerS: passesM3PerS * FREE_AIR_KG_PER_M3,
     temperatureC: q.room,
@@ -127,7 +129,7 @@ export function sizesOf(q: Query) {
     cooler,
     inletC,
     separator,
-    filterM3PerS,
+    filter,
     passesM3PerS,
     main,
     regulator,

@@ -1,4 +1,5 @@
 import { NOMINAL } from '@/core/pipe-flow/pipes';
+import { DAY_S } from '@/core/quantity/constants';
 import type { useUnits } from '@/ui/units/units';
 import { type Query, sizesOf } from './query';
 
@@ -62,6 +63,21 @@ export function receiverRow(r: Sizes['receiver'], starts: number, { say, number 
   };
 }
 
+function filterRow(f: Sizes['filter'], passesM3PerS: number, { say, number }: Units): SizeRow {
+  const plate = (at: typeof f.beside.up, none: string): string =>
+    at
+      ? `${say(at.ratedM3PerS, 'volumeFlow')}: ${at.loadShare > 1 ? 'oil is carried through' : `loses ${say(at.wetLossPa, 'pressureDifference')}`}`
+      : none;
+  return {
+    what: 'Filters',
+    size: say(f.ratedM3PerS, 'volumeFlow'),
+    why: `${say(passesM3PerS, 'volumeFlow')} pass at cut-in, the plate is for ${say(7e5, 'pressureDifference')}; 0.01 µm loses ${say(f.wetLossPa, 'pressureDifference')} when wet; an element lasts ${number(f.lifeS / DAY_S / 30.4, 0)} months`,
+    down: plate(f.beside.down, smallest),
+    up: plate(f.beside.up, largest),
+    wrong: f.loadShare > 1,
+  };
+}
+
 /** All parts of a question. */
 export function rowsOf(q: Query, units: Units): SizeRow[] {
   const { say, number } = units;
@@ -95,16 +111,7 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
     receiverRow(s.receiver, q.starts, units),
     coolerRow(s.cooler, units),
     separatorRow(s.separator, units),
-    {
-      what: 'Filters',
-      size: flow(s.filterM3PerS),
-      why: `${flow(s.passesM3PerS)} pass at cut-in; the plate is for 7 bar`.replace(
-        '7 bar',
-        say(7e5, 'pressureDifference'),
-      ),
-      down: 'oil is carried through',
-      up: 'less pressure lost, dearer element',
-    },
+    filterRow(s.filter, s.passesM3PerS, units),
     {
       what: q.shape === 'ring' ? 'Ring main' : 'Main pipe',
       size: NOMINAL[main.size],

@@ -45,6 +45,7 @@ export function SizesView() {
           {ask('lasts', 'The peak lasts', 'duration')}
           {ask('leak', 'Leaks', 'share')}
           {ask('growth', 'Growth', 'share')}
+          {ask('hours', 'Hours of air a week', 'time')}
           {ask('tool', 'One tool draws', 'volumeFlow')}
           {ask('at', 'Pressure at it', 'pressureDifference')}
           {ask('hose', 'Hose', 'length')}
