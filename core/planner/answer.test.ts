@@ -16,7 +16,7 @@ import { boughtIn, purchaseOf } from './judge-proposal';
 import { question, questionJob, questionSchema } from './question';
 import { questionOf } from './question-of';
 import { dutyOver, relaxations } from './relax';
-import { type Proposal, searched } from './search';
+import { type Proposal, search, searched } from './search';
 import { spaceOf } from './space';
 import { boughtUpTo, stepsOfBuying } from './staged';
 
@@ -85,6 +85,20 @@ test('the obvious lines that are not there say why, with a figure of their own',
     'More stages, to be safe',
   ]);
   for (const s of said) expect(s).toMatch(/\d/);
+});
+
+test('a search tells a share between none and all, and ends at all; also where no main bears its air', () => {
+  // A tank that gets hot air from a piston in steady use wants a cooler (O01), and no fan turns without power.
+  for (const q of [spray, question({ hasPower: 'no' })]) {
+    const run = search(q);
+    let next = run.next();
+    for (; !next.done; next = run.next()) {
+      expect(next.value.settled).toBeGreaterThanOrEqual(0);
+      expect(next.value.settled).toBeLessThanOrEqual(next.value.of);
+    }
+    expect(next.value.settled).toBe(next.value.of);
+  }
+  expect(searched(question({ hasPower: 'no' })).front).toEqual([]);
 });
 
 test('a line is named by what all its air goes through, and by what is done at one job alone', () => {

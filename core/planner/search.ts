@@ -130,7 +130,8 @@ class Search {
     const mains = airs.reduce((n, { alike }) => n + alike.length, 0);
     let waiting: Line[] = [];
     let looked = 0;
-    const settled = (): number => (looked / mains) * this.all - waiting.length;
+    // No main may be left that bears its air.
+    const settled = (): number => (looked / Math.max(1, mains)) * this.all - waiting.length;
     const expand = ({ stages, alike, least }: Alike): void => {
       looked += alike.length;
       if (this.isBeaten({ ...least, marginK: ENOUGH_K })) return;
