@@ -76,12 +76,16 @@ test('whatever is asked, nothing is wrong with what is proposed', () => {
         intakeC,
         intakeHumidity: between(0.3, 0.9),
         roomC: intakeC + between(0, 6),
-        workroomC: between(18, intakeC + 2),
         coldestRoomC: between(4, 15),
         altitudeM: between(0, 2000),
         minutesPerWeek: between(20, 120) | 0,
         refused: ['twin-tower', 'membrane'],
-        jobs: [questionJob(kinds[i % kinds.length] ?? 'sander', { usedShare: between(0.05, 0.5) })],
+        jobs: [
+          questionJob(kinds[i % kinds.length] ?? 'sander', {
+            usedShare: between(0.05, 0.5),
+            roomC: between(18, intakeC + 2),
+          }),
+        ],
       }),
     );
     for (const { plan } of front) {

@@ -75,7 +75,7 @@ function surveyOf(q: Question, loadedShare: number) {
     places: [
       place('intake-air', 'Intake, design hour', q.intakeC, q.intakeHumidity),
       place('room', 'Compressor room', q.roomC),
-      ...q.jobs.map((j, i) => place(IDS.place(i), JOBS[j.job].label, j.isCold === 'always' ? j.coldestC : q.workroomC)),
+      ...q.jobs.map((j, i) => place(IDS.place(i), JOBS[j.job].label, j.isCold === 'always' ? j.coldestC : j.roomC)),
     ],
     intakePlaceId: 'intake-air',
     roomPlaceId: 'room',

@@ -1,6 +1,7 @@
 import { JOBS, type JobId } from '../plan/jobs';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
+import { surroundingsAt } from '../plan/surroundings';
 import { placeOf, surveyAtmosphericPa } from '../plan/survey';
 import { MOST_JOBS, OWNABLE, type Ownable, type Question, question, questionJob } from './question';
 
@@ -50,6 +51,7 @@ export function questionOf(plan: Plan): Question {
         usedShare: within(0.01, usedShare, 1),
         leastGaugePa: within(1e4, leastPressurePa - atmosphericPa, 13e5),
         distanceM: within(0, pipes, 300),
+        roomC: within(-40, surroundingsAt(line, s).roomTemperatureC, 50),
       });
     });
   const owned = [...new Set(stages.map((s) => s.kind))].filter((k): k is Ownable => k in OWNABLE);
@@ -58,7 +60,6 @@ export function questionOf(plan: Plan): Question {
     intakeC: within(-10, intake.temperatureC, 50),
     intakeHumidity: within(0.05, intake.relativeHumidity, 1),
     roomC: within(0, room.temperatureC, 50),
-    workroomC: within(0, room.temperatureC, 50),
     altitudeM: survey.altitudeM,
     climate: survey.climate,
     money: plan.money,

@@ -46,6 +46,14 @@ export const questionJobSchema = z.strictObject({
     default: 10,
     source: 'assumed',
   }),
+  roomC: numberField({
+    label: 'Its room, warm day',
+    quantity: 'temperature',
+    least: -40,
+    most: 50,
+    default: 30,
+    source: 'assumed: as warm as outdoors',
+  }),
   coldestC: numberField({
     label: 'Coldest that its pipe or hose gets',
     quantity: 'temperature',
@@ -105,14 +113,6 @@ export const questionSchema = z
       most: 50,
       default: 33,
       source: 'assumed: 3 K above the intake',
-    }),
-    workroomC: numberField({
-      label: 'At the jobs, warm day',
-      quantity: 'temperature',
-      least: 0,
-      most: 50,
-      default: 30,
-      source: 'assumed: as warm as outdoors',
     }),
     coldestRoomC: numberField({
       label: 'Compressor room, coldest',

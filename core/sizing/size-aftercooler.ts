@@ -32,7 +32,8 @@ export interface AftercoolerAt {
   readonly windM3PerS: number;
 }
 
-function coolerAt(n: AftercoolerNeed, approachK: number): AftercoolerAt {
+/** What a cooler of an approach makes of the air. */
+export function coolerAt(n: AftercoolerNeed, approachK: number): AftercoolerAt {
   const outletC = Math.min(n.inletC, n.coolingC + approachK);
   const holds = Math.min(n.humidityRatio, saturatedHumidityRatio(outletC, n.pressurePa));
   const falls = n.dryAirKgPerS * (n.humidityRatio - holds);

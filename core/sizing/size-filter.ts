@@ -29,7 +29,7 @@ export interface FilterAt {
  * The coalescing filter for a flow, with the ones beside it, and how long an element of it lasts.
  * @param need flow 0…1 m³/s, pressure 1.5…41 bar absolute, hours 0…168
  * @source capacity ∝ absolute pressure, loss ∝ flow² over density; losses and life of the trade handbook
- * @example sizeFilter({ grade: 'fine', passesM3PerS: 0.0075, pressurePa: 801325, hoursPerWeek: 40 }).wetLossPa // 11167
+ * @example sizeFilter({ grade: 'fine', passesM3PerS: 0.0075, pressurePa: 801325, hoursPerWeek: 40 }).wetLossPa // 11144
  */
 export function sizeFilter({ grade, passesM3PerS, pressurePa, hoursPerWeek }: FilterNeed): FilterAt & {
   readonly lifeS: number;

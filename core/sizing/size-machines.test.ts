@@ -1,6 +1,7 @@
 import psychrolib from 'psychrolib';
 import { CFM, PSI } from '../quantity/constants';
 import { type Check, checksOf } from '../test/reference';
+import { coolerByUa, coolerUa } from './own-cooler';
 import { sizeAftercooler } from './size-aftercooler';
 import { sizeCompressor } from './size-compressor';
 import { sizeReceiver } from './size-receiver';
@@ -84,6 +85,26 @@ test('an aftercooler: heat is the enthalpy of moist air by psychrolib; the appro
   expect(sized.beside.up?.condensesKgPerS).toBeGreaterThan(sized.condensesKgPerS);
   expect(sized.beside.up?.uaWPerK).toBeGreaterThan(sized.uaWPerK);
   expect(sized.beside.down).toBeUndefined();
+});
+
+test('a cooler by its plate: dry air leaves as T_c + ΔT·e^(−UA/C) says, moist air warmer, and its size comes back', () => {
+  const need = {
+    dryAirKgPerS: 0.0532,
+    humidityRatio: 0,
+    inletC: 150,
+    pressurePa: 790_801,
+    coolingC: 35,
+    hottestOutC: 49,
+  };
+  // 3 kW at 50 K of oil: 30 W/K for air. By hand (any handbook of heat transfer): 35 + 115·exp(−30/(0.0532·1006)) = 100.7 °C.
+  const ua = coolerUa({ heatW: 3000, differenceK: 50, madeFor: 'oil' });
+  expect(ua).toBe(30);
+  const dry = coolerByUa(need, ua);
+  expect(dry.outletC).toBeCloseTo(35 + 115 * Math.exp(-30 / (0.0532 * 1006)), 1);
+  const moist = { ...need, humidityRatio: 0.0206 };
+  expect(coolerByUa(moist, ua).outletC).toBeGreaterThan(dry.outletC);
+  const sized = sizeAftercooler(moist);
+  expect(coolerByUa(moist, sized.uaWPerK).approachK).toBeCloseTo(sized.approachK, 6);
 });
 
 test('a separator works between a third of its plate and all of it; its drain passes twice what comes', () => {

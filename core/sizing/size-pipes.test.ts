@@ -69,6 +69,10 @@ test('a spray gun of 14 cfm wants ⅜ in of hose at 25 ft, and more at 100 ft', 
 test('a regulator of C = 10 dm³/(s·bar) chokes at 80 dm³/s from 8 bar, and is used for a third of it (ISO 6358)', () => {
   const duty = { kgPerS: 0.35 * 80e-3 * 1.185 * 0.999, supplyPa: 8e5, temperatureC: 20 };
   expect(sizeRegulator(duty).port).toBe('3/8');
+  // At the flow for which it is sized 5–15 psi of droop (common practice, the middle); the next one passes 1.8 times as much.
+  const { droopHerePa, beside } = sizeRegulator(duty);
+  expect(droopHerePa / PSI).toBeCloseTo(5.07, 1);
+  expect(droopHerePa / (beside.up?.droopHerePa ?? 0)).toBeCloseTo(1.8, 6);
   expect(sizeRegulator({ ...duty, kgPerS: duty.kgPerS * 1.01 }).port).toBe('1/2');
 });
 

@@ -13,6 +13,8 @@ export const REGULATORS = [
   { port: '2', conductance: 220 },
 ] as const;
 export type RegulatorSize = (typeof REGULATORS)[number];
+/** A size with its droop at the flow that is asked about; infinite where it chokes. */
+export type RegulatorAt = RegulatorSize & { readonly droopHerePa: number };
 /** Of what it passes while it chokes, the most that a regulator should pass: beyond it its droop grows steeply (estimate). */
 const MOST_OF_CHOKED = 0.35;
 /** Droop at a usual full flow, 5–15 psi (common practice): the middle, at the flow for which it is sized. */
@@ -35,16 +37,21 @@ export function sizeRegulator({ kgPerS, supplyPa, temperatureC }: RegulatorDuty)
   readonly usedShare: number;
   readonly droopPa: number;
   readonly droopAtM3PerS: number;
-  readonly beside: Omit<Sized<RegulatorSize>, 'size'>;
+  readonly droopHerePa: number;
+  readonly beside: Omit<Sized<RegulatorAt>, 'size'>;
 } {
   const most = ({ conductance }: RegulatorSize): number =>
     chokedKgPerS({ c: conductance * 1e-8, b: 0.3 }, supplyPa, temperatureC);
   const { size, down, up } = smallestOf<RegulatorSize>(REGULATORS, (r) => kgPerS <= MOST_OF_CHOKED * most(r));
+  const here = (r: RegulatorSize): RegulatorAt => {
+    const share = kgPerS / most(r);
+    return { ...r, droopHerePa: share < 1 ? (DROOP_PA * share) / MOST_OF_CHOKED : Number.POSITIVE_INFINITY };
+  };
   return {
-    ...size,
+    ...here(size),
     usedShare: kgPerS / most(size),
     droopPa: DROOP_PA,
     droopAtM3PerS: (MOST_OF_CHOKED * most(size)) / FREE_AIR_KG_PER_M3,
-    beside: { down, up },
+    beside: { down: down && here(down), up: up && here(up) },
   };
 }

@@ -46,7 +46,7 @@ export function ClimateField({ question: q, set }: { question: Question; set: (c
         intakeC: within(-10, day.intakeC, 50),
         intakeHumidity: within(0.05, day.intakeHumidity, 1),
         roomC: within(0, day.hottestC + ROOM_WARMER_K, 50),
-        workroomC: within(0, day.hottestC, 50),
+        jobs: q.jobs.map((j) => ({ ...j, roomC: within(-40, day.hottestC, 50) })),
         altitudeM: within(-400, altitudeM, 4500),
         climate: { from: 'file', yearId: id },
       });

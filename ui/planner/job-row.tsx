@@ -27,7 +27,7 @@ export function JobRow({
     />
   );
   const options = Object.fromEntries(Object.entries(JOBS).map(([key, { label }]) => [key, label]));
-  const { distanceM, coldestC, isCold } = job;
+  const { distanceM, roomC, coldestC, isCold } = job;
   return (
     <li className="grid gap-2 border-t border-hairline pt-3 first:border-0 first:pt-0">
       <div className="flex items-end gap-2">
@@ -37,7 +37,7 @@ export function JobRow({
             label={`Job ${at + 1}`}
             value={job.job}
             options={options}
-            onCommit={(kind) => onJob(questionJob(kind as JobId, { distanceM, coldestC, isCold }))}
+            onCommit={(kind) => onJob(questionJob(kind as JobId, { distanceM, roomC, coldestC, isCold }))}
           />
         </div>
         {onRemove && (
@@ -53,6 +53,7 @@ export function JobRow({
           {ask('leastGaugePa')}
           {ask('usedShare')}
           {ask('distanceM')}
+          {ask('roomC')}
           {ask('coldestC')}
           <Choose
             shape={JOB_SHAPE}

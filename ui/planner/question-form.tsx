@@ -6,7 +6,7 @@ import { MOST_JOBS, OWNABLE, type Ownable, type Question, questionJob } from '@/
 import { Ask, Choose, COMPRESSOR_SHAPE, PAIR, SHAPE } from './ask-question';
 import { ClimateField } from './climate-field';
 import { JobRow } from './job-row';
-import { WholeNumber } from './whole-number';
+import { PlainNumber } from './plain-number';
 
 type Set = (change: Partial<Question>) => void;
 function Step({ number, title, children }: { number: number; title: string; children: ReactNode }) {
@@ -64,7 +64,6 @@ export function QuestionForm({ question: q, set }: { question: Question; set: Se
           {ask('intakeHumidity')}
           {ask('roomC')}
           {ask('coldestRoomC')}
-          {ask('workroomC')}
           {ask('altitudeM')}
         </div>
       </Step>
@@ -125,6 +124,10 @@ function CompressorStep({ question: q, set }: { question: Question; set: Set }) 
   );
 }
 
+/** Beyond these a point was left out, in any currency (estimates). */
+const MOST_A_KWH = 1e5;
+const MOST_AN_HOUR = 1e7;
+
 function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
   const toggle = (list: 'owned' | 'refused', kind: Ownable): void => {
     const has = q[list].includes(kind);
@@ -162,14 +165,30 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
   return (
     <Step number={4} title="What there is, and what it may take">
       <div className={PAIR}>
-        <WholeNumber
+        <PlainNumber
           id="budget"
           label={`Budget, ${currency}`}
           value={q.budget}
           most={1e9}
           onValue={(budget) => set({ budget })}
         />
-        <WholeNumber
+        <PlainNumber
+          id="tariff"
+          label={`A kWh, ${currency}`}
+          value={q.money.perKWh}
+          most={MOST_A_KWH}
+          whole={false}
+          onValue={(perKWh) => set({ money: { ...q.money, perKWh } })}
+        />
+        <PlainNumber
+          id="hour"
+          label={`An hour of work, ${currency}`}
+          value={q.money.perHour}
+          most={MOST_AN_HOUR}
+          whole={false}
+          onValue={(perHour) => set({ money: { ...q.money, perHour } })}
+        />
+        <PlainNumber
           id="minutesPerWeek"
           label="Minutes a week for tasks"
           value={q.minutesPerWeek}
@@ -187,7 +206,7 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
           value={q.hoursPerDay}
           onValue={(hoursPerDay) => set({ hoursPerDay })}
         />
-        <WholeNumber
+        <PlainNumber
           id="daysPerWeek"
           label="Working days a week"
           value={q.daysPerWeek}
@@ -199,8 +218,8 @@ function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
       {list('owned', 'Owned already')}
       {list('refused', 'Not wanted')}
       <p className="text-[0.82rem] text-quiet">
-        Prices are placeholders in an invented money: they tell small from large. On Compare of a line they are replaced
-        by your own.
+        Prices, tariff and hour are placeholders in an invented money: they tell small from large. On Compare of a line
+        they are replaced by your own.
       </p>
     </Step>
   );

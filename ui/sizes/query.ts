@@ -4,6 +4,7 @@ import { saturatedHumidityRatio } from '@/core/air/humidity';
 import { HOTTEST_C } from '@/core/answers/sizes-in-short';
 import { estimatedDischargeC } from '@/core/equipment/supply/compressor';
 import { CFM, FREE_AIR_KG_PER_M3, HOUR_S, PSI } from '@/core/quantity/constants';
+import { coolerByUa, coolerUa } from '@/core/sizing/own-cooler';
 import { sizeAftercooler } from '@/core/sizing/size-aftercooler';
 import { sizeCompressor } from '@/core/sizing/size-compressor';
 import { sizeCoupler } from '@/core/sizing/size-coupler';
@@ -17,6 +18,7 @@ import type { AskFor, Bounds } from '@/ui/forms/ask';
 
 const TYPES = ['piston1', 'piston2', 'screw', 'oilfree'] as const;
 const SHAPES = ['single', 'ring'] as const;
+const MADE_FOR = ['oil', 'air'] as const;
 const FOLLOWS = ['refrigerated', 'desiccant'] as const;
 
 /** The question, as the address bar holds it; SI, pressures above the atmosphere. */
@@ -35,6 +37,9 @@ export const STATE = {
   rh: parseAsFloat.withDefault(0.65),
   room: parseAsFloat.withDefault(33),
   alt: parseAsFloat.withDefault(0),
+  plate: parseAsFloat.withDefault(0),
+  plateK: parseAsFloat.withDefault(50),
+  madeFor: parseAsStringLiteral(MADE_FOR).withDefault('oil'),
   follows: parseAsStringLiteral(FOLLOWS).withDefault('refrigerated'),
   main: parseAsFloat.withDefault(15),
   shape: parseAsStringLiteral(SHAPES).withDefault('single'),
@@ -60,6 +65,8 @@ export const BOUNDS: Bounds<Numbers> = {
   rh: [0.05, 1],
   room: [0, 50],
   alt: [-400, 4500],
+  plate: [0, 1e6],
+  plateK: [1, 200],
   main: [0.5, 3000],
   tool: [1e-5, 0.5],
   at: [1e4, 13e5],
@@ -72,8 +79,8 @@ export function sizesOf(q: Query) {
   const atmosphericPa = atmosphericPressurePa(q.alt);
   const [cutInPa, cutOutPa] = [atmosphericPa + q.in, atmosphericPa + outPa];
   const peakM3PerS = Math.max(q.peak, q.avg);
-  const need = { averageM3PerS: q.avg, peakM3PerS, peakLastsS: q.lasts, leakShare: q.leak, growthShare: q.growth };
-  const compressor = sizeCompressor({ ...need, type: q.type, storedM3: 0, atmosphericPa });
+  const jobs = { averageM3PerS: q.avg, peakM3PerS, peakLastsS: q.lasts, leakShare: q.leak, growthShare: q.growth };
+  const compressor = sizeCompressor({ ...jobs, type: q.type, storedM3: 0, atmosphericPa });
   // Tools state air of sea level; a compressor, of where it stands.
   const atSeaLevel = atmosphericPa / SEA_LEVEL_PA;
   const c = compressor.deliversM3PerS;
@@ -90,14 +97,17 @@ export function sizesOf(q: Query) {
   const kgPerS = c * atSeaLevel * FREE_AIR_KG_PER_M3;
   const inletC = Math.min(195, estimatedOrLess(q, bandPa / atmosphericPa));
   const humidityRatio = q.rh * saturatedHumidityRatio(q.c, atmosphericPa);
-  const cooler = sizeAftercooler({
+  const need = {
     dryAirKgPerS: kgPerS,
     humidityRatio,
     inletC,
     pressurePa: bandPa,
     coolingC: q.room,
     hottestOutC: HOTTEST_C[q.follows],
-  });
+  };
+  const cooler = sizeAftercooler(need);
+  const plate = { heatW: q.plate, differenceK: q.plateK, madeFor: q.madeFor };
+  const own = q.plate > 0 ? coolerByUa(need, coolerUa(plate)) : undefined;
   const passesM3PerS = Math.max(c * atSeaLevel, peakM3PerS);
   const separator = sizeSeparator({
     passesM3PerS: c * atSeaLevel,
@@ -127,6 +137,7 @@ export function sizesOf(q: Query) {
     compressor,
     receiver,
     cooler,
+    own,
     inletC,
     separator,
     filter,

@@ -27,7 +27,7 @@ export function coolerRow(cooler: Sizes['cooler'], { say, number }: Units): Size
   return {
     what: 'Aftercooler',
     size: `approach ${say(cooler.approachK, 'temperatureDifference')}`,
-    why: `out at ${say(cooler.outletC, 'temperature')}; ${say(cooler.condensesKgPerS, 'waterFlow')} of water; ${number(cooler.heatW / 1000, undefined, 2)} kW, wind ${say(cooler.windM3PerS, 'volumeFlow')}`,
+    why: `out at ${say(cooler.outletC, 'temperature')}; ${say(cooler.condensesKgPerS, 'waterFlow')} of water; ${number(cooler.heatW / 1000, undefined, 2)} kW, ${number(cooler.uaWPerK, undefined, 2)} W/K, wind ${say(cooler.windM3PerS, 'volumeFlow')}`,
     down: approach(cooler.beside.down, smallest),
     up: approach(cooler.beside.up, largest),
     wrong: !cooler.fits,
@@ -55,7 +55,9 @@ export function receiverRow(r: Sizes['receiver'], starts: number, { say, number 
     size: say(r.volumeM3, 'volume'),
     why: [
       `${say(r.byStartsM3, 'volume')} for ${number(starts, 0)} starts an hour`,
-      ...(r.byBurstM3 > 0 ? [`${say(r.byBurstM3, 'volume')} for the peak`] : []),
+      ...(r.byBurstM3 > 0
+        ? [`${say(r.byBurstM3, 'volume')} for the peak, best dry: downstream of the dryer, which it spares the peak`]
+        : []),
     ].join(', '),
     down: tank(r.beside.down, smallest),
     up: tank(r.beside.up, largest),
@@ -91,6 +93,10 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
     at
       ? `${NOMINAL[at.size]}: ${say(at.velocityMPerS, 'speed')}, ${Number.isFinite(at.lossPa) ? say(at.lossPa, 'pressureDifference') : 'chokes'}`
       : none;
+  const droop = (at: typeof regulator.beside.up, none: string): string =>
+    at
+      ? `${NOMINAL[at.port]}: ${Number.isFinite(at.droopHerePa) ? `droops ${say(at.droopHerePa, 'pressureDifference')}` : 'chokes'}`
+      : none;
   const joint = (at: typeof coupler.beside.up, none: string): string =>
     at
       ? `${NOMINAL[at.body]} ${at.pattern}: ${Number.isFinite(at.lossPa) ? `loses ${say(at.lossPa, 'pressureDifference')}` : 'chokes'}`
@@ -109,7 +115,10 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
       wrong: !c.fits,
     },
     receiverRow(s.receiver, q.starts, units),
-    coolerRow(s.cooler, units),
+    {
+      ...coolerRow(s.cooler, units),
+      ...(s.own && { yours: `yours: out at ${say(s.own.outletC, 'temperature')}` }),
+    },
     separatorRow(s.separator, units),
     filterRow(s.filter, s.passesM3PerS, units),
     {
@@ -123,9 +132,9 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
     {
       what: 'Regulator',
       size: `${NOMINAL[regulator.port]}`,
-      why: `used to ${say(regulator.usedShare, 'share')} of what it chokes at`,
-      down: regulator.beside.down ? `${NOMINAL[regulator.beside.down.port]}: more droop` : smallest,
-      up: regulator.beside.up ? `${NOMINAL[regulator.beside.up.port]}: less droop` : largest,
+      why: `droops ${say(regulator.droopHerePa, 'pressureDifference')}; used to ${say(regulator.usedShare, 'share')} of what it chokes at`,
+      down: droop(regulator.beside.down, smallest),
+      up: droop(regulator.beside.up, largest),
     },
     {
       what: 'Coupler',

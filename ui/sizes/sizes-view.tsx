@@ -82,6 +82,18 @@ export function SizesView() {
               onCommit={(follows) => set({ follows: follows as Query['follows'] })}
             />
           </div>
+          <h2 className="col-span-full">A cooler that you have</h2>
+          {ask('plate', 'It gives off, 0: none', 'power')}
+          {ask('plateK', 'at a difference of', 'temperatureDifference')}
+          <div className="col-span-full">
+            <ChoiceInput
+              id="madeFor"
+              label="Its data are for"
+              value={q.madeFor}
+              options={{ oil: 'oil or water: half of it with air (estimate)', air: 'compressed air' }}
+              onCommit={(madeFor) => set({ madeFor: madeFor as Query['madeFor'] })}
+            />
+          </div>
         </form>
         <div className="grid min-w-0 gap-4" aria-live="polite">
           <OfBefore />
