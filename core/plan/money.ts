@@ -50,6 +50,10 @@ const amount = (label: string) =>
 
 export const priceSchema = z.strictObject({ first: amount('To buy'), yearly: amount('A year') });
 
+/** Tariff and hour beyond which a point was left out, in any currency (estimates). */
+export const MOST_A_KWH = 1e5;
+export const MOST_AN_HOUR = 1e7;
+
 /** The person’s own figures. */
 export const moneySchema = z.strictObject({
   currency: z.string().trim().min(1, 'Name the currency: €, $, £ …').max(6, 'At most 6 characters.').default('¤'),

@@ -3,7 +3,7 @@ import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
 import { priceOfStage } from '../plan/money';
 import { currentPlanSchema, type Stage } from '../plan/plan';
-import { allStages } from '../plan/runs';
+import { allStages, withStage } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
 import { say } from '../quantity/format';
 import { goodShop, goodSpray } from '../test/good-lines';
@@ -193,6 +193,24 @@ test('a line that is there tells its compressor, tank, jobs and what it owns', (
   expect(q.compressor).toMatchObject({ type: 'piston2', freeAirDeliveryM3PerS: 0.01 });
   expect(q.compressor.cutInGaugePa).toBeCloseTo(8.5e5, 0);
   expect(askedOf(questionOf(goodShop())).base.stages.length).toBeGreaterThan(4);
+});
+
+test('a job of a line has the room it stands in; in a cold store it is no warmer in winter', () => {
+  const plan = goodSpray();
+  const gun = allStages(plan).find((s) => s.kind === 'outlet') as Stage;
+  const store = {
+    ...plan.survey.places[0],
+    id: 'store',
+    name: 'Store',
+    temperatureC: -20,
+  } as (typeof plan.survey.places)[number];
+  const cold = withStage(
+    { ...plan, survey: { ...plan.survey, places: [...plan.survey.places, store] } },
+    gun.id,
+    (s) => ({ ...s, place: 'store' }) as Stage,
+  );
+  expect(questionOf(cold).jobs[0]).toMatchObject({ roomC: -20, coldestC: -20 });
+  expect(questionOf(plan).jobs[0]).toMatchObject({ coldestC: 15 });
 });
 
 test('a question that makes no sense is refused at its field', () => {

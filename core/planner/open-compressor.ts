@@ -26,7 +26,7 @@ export function compressorsFor(question: Question): readonly Question[] {
   const { beside, ...size } = sizeCompressor({
     type,
     averageM3PerS: demandM3PerS, // air of where it stands already
-    peakM3PerS: demandM3PerS,
+    peakM3PerS: demandM3PerS, // the tank gives the peak
     peakLastsS: PEAK_LASTS_S,
     storedM3: 0,
     leakShare: LEAK_SHARE,

@@ -45,13 +45,15 @@ export function questionOf(plan: Plan): Question {
     .slice(0, MOST_JOBS)
     .map((s) => {
       const { flowM3PerS, usedShare, leastPressurePa } = s.parameters;
+      const roomC = within(-40, surroundingsAt(line, s).roomTemperatureC, 50);
       const pipes = pathTo(line, s.id).reduce((m, p) => m + (p.kind === 'pipe' ? p.parameters.lengthM : 0), 0);
       return questionJob(jobLike(s.parameters, s.name), {
         flowM3PerS: within(1e-5, flowM3PerS, 0.5),
         usedShare: within(0.01, usedShare, 1),
         leastGaugePa: within(1e4, leastPressurePa - atmosphericPa, 13e5),
         distanceM: within(0, pipes, 300),
-        roomC: within(-40, surroundingsAt(line, s).roomTemperatureC, 50),
+        roomC,
+        coldestC: Math.min(roomC, questionJob('sander').coldestC), // of a cold store no warmer in winter
       });
     });
   const owned = [...new Set(stages.map((s) => s.kind))].filter((k): k is Ownable => k in OWNABLE);

@@ -3,6 +3,7 @@ import { newStage } from '../plan/edit';
 import type { Stage } from '../plan/plan';
 import { CFM } from '../quantity/constants';
 import { RATED_M3_PER_S, ratingFor } from '../sizing/next-size';
+import { WET_LOSS_PA } from '../sizing/size-filter';
 import type { Asked } from './base-line';
 import type { Ownable } from './question';
 
@@ -12,10 +13,9 @@ interface Treatment {
 }
 
 const BEFORE_FILTERS_PA = 5e4; // lost upstream of the last filter, so that its rating still holds there (estimate)
-/** Losses of new, clean elements at their rated flow, wet, Pa: 2 psi, and 3 of a fine one (trade handbook). */
+/** Losses of new, clean elements at their rated flow, wet, Pa (trade handbook). */
 const LOSS = {
-  general: 14e3,
-  fine: 20e3,
+  ...WET_LOSS_PA,
   dust: 7e3,
   fineDust: 14e3,
   carbon: 7e3,

@@ -1,9 +1,9 @@
-import { DAY_S, PSI, YEAR_S } from '../quantity/constants';
+import { DAY_S, YEAR_S } from '../quantity/constants';
 import { RATED_M3_PER_S, RATED_PA, ratingFor, type Sized } from './next-size';
 
-/** Lost by a new, wetted element at its rating, psi: 2–3 of 1 µm, 3–5 of 0.01 µm (trade handbook, the middle). */
-const WET_PSI = { general: 2.5, fine: 4 } as const;
-export type FilterGrade = keyof typeof WET_PSI;
+/** Lost by a new, wetted element at its rating, Pa: 2 psi of 1 µm, and 3 of 0.01 µm (trade handbook: 2–3 and 3–5). */
+export const WET_LOSS_PA = { general: 14e3, fine: 20e3 } as const;
+export type FilterGrade = keyof typeof WET_LOSS_PA;
 /** An element lasts 6000–8000 h of air, and a year at most (trade handbook, the middle). */
 const LASTS_H = 7000;
 
@@ -29,7 +29,7 @@ export interface FilterAt {
  * The coalescing filter for a flow, with the ones beside it, and how long an element of it lasts.
  * @param need flow 0…1 m³/s, pressure 1.5…41 bar absolute, hours 0…168
  * @source capacity ∝ absolute pressure, loss ∝ flow² over density; losses and life of the trade handbook
- * @example sizeFilter({ grade: 'fine', passesM3PerS: 0.0075, pressurePa: 801325, hoursPerWeek: 40 }).wetLossPa // 11144
+ * @example sizeFilter({ grade: 'fine', passesM3PerS: 0.0075, pressurePa: 801325, hoursPerWeek: 40 }).wetLossPa // 8081
  */
 export function sizeFilter({ grade, passesM3PerS, pressurePa, hoursPerWeek }: FilterNeed): FilterAt & {
   readonly lifeS: number;
@@ -38,7 +38,7 @@ export function sizeFilter({ grade, passesM3PerS, pressurePa, hoursPerWeek }: Fi
   const at = (ratedM3PerS: number | undefined): FilterAt | undefined => {
     if (ratedM3PerS === undefined) return undefined;
     const loadShare = (passesM3PerS * RATED_PA) / (pressurePa * ratedM3PerS);
-    const wetLossPa = WET_PSI[grade] * PSI * (passesM3PerS / ratedM3PerS) ** 2 * (RATED_PA / pressurePa);
+    const wetLossPa = WET_LOSS_PA[grade] * (passesM3PerS / ratedM3PerS) ** 2 * (RATED_PA / pressurePa);
     return { ratedM3PerS, loadShare, wetLossPa };
   };
   const rated = ratingFor(passesM3PerS, pressurePa);

@@ -3,16 +3,12 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { type KindName, kindOf } from '@/core/equipment/index';
-import { type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/plan/money';
+import { MOST_A_KWH, MOST_AN_HOUR, type Money, moneySchema, PLACEHOLDERS, priceOf } from '@/core/plan/money';
 import { allStages } from '@/core/plan/runs';
 import { parseNumber } from '@/core/quantity/parse';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useUnits } from '@/ui/units/units';
-
-/** Beyond these a point was left out, in any currency (estimates). */
-const MOST_A_KWH = 1e5;
-const MOST_AN_HOUR = 1e7;
 
 /** The person’s own figures: tariff, years, prices, and what dry air is worth to them. */
 export function MoneyForm() {

@@ -62,7 +62,7 @@ export function Answer({
         {lines.length >= A_CHART && <FrontChart lines={lines} at={at} currency={question.money.currency} />}
         <FrontTable lines={lines} at={at} onAt={setAt} currency={question.money.currency} />
       </section>
-      <ProposedSheet key={line.name} line={line} lines={lines} question={question} from={from} />
+      <ProposedSheet key={`${at} ${line.name}`} line={line} lines={lines} question={question} from={from} />
       {isWhole && <WhyNots answer={answer} question={question} line={line} />}
     </>
   );
@@ -117,9 +117,9 @@ function FrontTable({
                 </button>
                 <SmallSection line={l} className="mb-1 h-8 w-full max-w-64 min-w-40" />
               </th>
-              <td className="px-2 text-right">{number(l.merits.purchase, 0)}</td>
-              <td className="px-2 text-right">{number(l.merits.yearly, 0)}</td>
-              <td className="px-2 text-right">{number(l.merits.minutesPerWeek, 0)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(l.merits.purchase, 0)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(l.merits.yearly, 0)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(l.merits.minutesPerWeek, 0)}</td>
               <td className="pl-2 text-right whitespace-nowrap">
                 {say(l.merits.marginK, 'temperatureDifference')}
                 {l.merits.marginK >= 10 && ' +'}

@@ -131,13 +131,13 @@ function Order({
                   {i + 1}. {step.stages.map((s) => s.name).join(', ')}
                 </label>
               </th>
-              <td className="px-2 text-right">{number(step.price, 0)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(step.price, 0)}</td>
               <td className={`px-2 text-right whitespace-nowrap ${step.marginK < 0 ? 'text-brick' : ''}`}>
                 {Number.isFinite(step.marginK) ? say(step.marginK, 'temperatureDifference') : 'no air'}
               </td>
               {hasWater && <td className="px-2 text-right whitespace-nowrap">{say(step.liquidKgPerS, 'waterFlow')}</td>}
-              <td className="px-2 text-right">{number(step.oilMg, undefined, 2)}</td>
-              <td className="px-2 text-right">{number(step.yearly, 0)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(step.oilMg, undefined, 2)}</td>
+              <td className="px-2 text-right whitespace-nowrap">{number(step.yearly, 0)}</td>
               <td className="pl-2 text-right">{number(step.minutesPerWeek, 0)}</td>
             </tr>
           ))}

@@ -8,6 +8,7 @@ import type { WeatherSummary } from '@/core/year/weather';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { useUnits } from '@/ui/units/units';
 import { fetchWeather } from '@/ui/water/fetch-weather';
+import type { SetQuestion } from './ask-question';
 
 const TYPED = 'typed';
 /** A closed compressor room is warmer than outdoors, K (estimate). */
@@ -26,7 +27,7 @@ function useStoredYears(): readonly WeatherSummary[] {
 }
 
 /** Takes the warm day from a stored year of weather instead of numbers typed below. */
-export function ClimateField({ question: q, set }: { question: Question; set: (change: Partial<Question>) => void }) {
+export function ClimateField({ question: q, set }: { question: Question; set: SetQuestion }) {
   const { say } = useUnits();
   const years = useStoredYears();
   const [problem, setProblem] = useState<string>();
@@ -42,14 +43,14 @@ export function ClimateField({ question: q, set }: { question: Question; set: (c
       const altitudeM = years.find((y) => y.id === id)?.altitudeM ?? q.altitudeM;
       const day = warmDayOf(await fetchWeather(id), atmosphericPressurePa(within(-400, altitudeM, 4500)));
       setColdest(day.coldestC);
-      set({
+      set((now) => ({
         intakeC: within(-10, day.intakeC, 50),
         intakeHumidity: within(0.05, day.intakeHumidity, 1),
         roomC: within(0, day.hottestC + ROOM_WARMER_K, 50),
-        jobs: q.jobs.map((j) => ({ ...j, roomC: within(-40, day.hottestC, 50) })),
+        jobs: now.jobs.map((j) => ({ ...j, roomC: within(-40, day.hottestC, 50) })),
         altitudeM: within(-400, altitudeM, 4500),
         climate: { from: 'file', yearId: id },
-      });
+      }));
     } catch (error) {
       setProblem((error as Error).message);
     }

@@ -62,7 +62,12 @@ export function PlannerView({ from }: { from?: FromLine & { question: Question }
             if (checked.success) find(q);
           }}
         >
-          <QuestionForm question={q} set={(change) => setQuestion({ ...q, ...change })} />
+          <QuestionForm
+            question={q}
+            set={(change) =>
+              setQuestion((now) => ({ ...now, ...(typeof change === 'function' ? change(now) : change) }))
+            }
+          />
         </form>
         <div className="grid min-w-0 gap-4">
           <Implies question={q}>

@@ -64,7 +64,7 @@ function GivesUp({ line, lines }: { line: ProposedLine; lines: readonly Proposed
     if (Math.abs(margin) >= 1)
       said.push(`${say(Math.abs(margin), 'temperatureDifference')} ${margin < 0 ? 'less' : 'more'} margin`);
     return (
-      <p key={other.name} className="text-quiet">
+      <p key={lines.indexOf(other)} className="text-quiet">
         For {number(Math.abs(more), 0)} {more < 0 ? 'less' : 'more'}, line {lines.indexOf(other) + 1}: {said.join(', ')}
         .
       </p>

@@ -2,13 +2,13 @@
 
 import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { MOST_A_KWH, MOST_AN_HOUR } from '@/core/plan/money';
 import { MOST_JOBS, OWNABLE, type Ownable, type Question, questionJob } from '@/core/planner/question';
-import { Ask, Choose, COMPRESSOR_SHAPE, PAIR, SHAPE } from './ask-question';
+import { Ask, Choose, COMPRESSOR_SHAPE, PAIR, type SetQuestion, SHAPE } from './ask-question';
 import { ClimateField } from './climate-field';
 import { JobRow } from './job-row';
 import { PlainNumber } from './plain-number';
 
-type Set = (change: Partial<Question>) => void;
 function Step({ number, title, children }: { number: number; title: string; children: ReactNode }) {
   return (
     <fieldset className="grid gap-3 rounded-md border border-hairline bg-card p-4">
@@ -22,7 +22,7 @@ function Step({ number, title, children }: { number: number; title: string; chil
 }
 
 /** The question in four steps; every field has a number that may stay. */
-export function QuestionForm({ question: q, set }: { question: Question; set: Set }) {
+export function QuestionForm({ question: q, set }: { question: Question; set: SetQuestion }) {
   const ask = (field: keyof Question & string) => (
     <Ask
       shape={SHAPE}
@@ -72,7 +72,7 @@ export function QuestionForm({ question: q, set }: { question: Question; set: Se
   );
 }
 
-function CompressorStep({ question: q, set }: { question: Question; set: Set }) {
+function CompressorStep({ question: q, set }: { question: Question; set: SetQuestion }) {
   const { compressor } = q;
   const to = (change: Partial<Question['compressor']>): void => set({ compressor: { ...compressor, ...change } });
   const ask = (field: keyof Question['compressor'] & string) => (
@@ -124,11 +124,7 @@ function CompressorStep({ question: q, set }: { question: Question; set: Set }) 
   );
 }
 
-/** Beyond these a point was left out, in any currency (estimates). */
-const MOST_A_KWH = 1e5;
-const MOST_AN_HOUR = 1e7;
-
-function LimitsStep({ question: q, set }: { question: Question; set: Set }) {
+function LimitsStep({ question: q, set }: { question: Question; set: SetQuestion }) {
   const toggle = (list: 'owned' | 'refused', kind: Ownable): void => {
     const has = q[list].includes(kind);
     const other = list === 'owned' ? 'refused' : 'owned';

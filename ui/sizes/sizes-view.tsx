@@ -23,6 +23,15 @@ export function SizesView() {
   const [typed, set] = useQuestion(STATE);
   const q = bounded(typed, BOUNDS);
   const ask = asker(q, BOUNDS, set);
+  const choose = (key: 'type' | 'shape' | 'follows' | 'madeFor', label: string, options: Record<string, string>) => (
+    <ChoiceInput
+      id={key}
+      label={label}
+      value={q[key]}
+      options={options}
+      onCommit={(value) => set({ [key]: value } as Partial<Query>)}
+    />
+  );
   const units = useUnits();
   return (
     <div className="mx-auto grid max-w-[1180px] gap-6 p-4">
@@ -50,15 +59,7 @@ export function SizesView() {
           {ask('at', 'Pressure at it', 'pressureDifference')}
           {ask('hose', 'Hose', 'length')}
           <h2 className="col-span-full">Compressor and air</h2>
-          <div className="col-span-full">
-            <ChoiceInput
-              id="type"
-              label="Compressor"
-              value={q.type}
-              options={TYPES}
-              onCommit={(type) => set({ type: type as Query['type'] })}
-            />
-          </div>
+          <div className="col-span-full">{choose('type', 'Compressor', TYPES)}</div>
           {ask('in', 'Cuts in at', 'pressureDifference')}
           {ask('out', 'Cuts out at', 'pressureDifference')}
           {ask('c', 'Intake, warm day', 'temperature')}
@@ -66,33 +67,21 @@ export function SizesView() {
           {ask('room', 'Room, hottest', 'temperature')}
           {ask('alt', 'Altitude', 'altitude')}
           {ask('main', q.shape === 'ring' ? 'Length of the ring' : 'Main pipe', 'length')}
-          <ChoiceInput
-            id="shape"
-            label="The main is"
-            value={q.shape}
-            options={{ single: 'a single pipe', ring: 'a ring' }}
-            onCommit={(shape) => set({ shape: shape as Query['shape'] })}
-          />
+          {choose('shape', 'The main is', { single: 'a single pipe', ring: 'a ring' })}
           <div className="col-span-full">
-            <ChoiceInput
-              id="follows"
-              label="What follows the cooler"
-              value={q.follows}
-              options={{ refrigerated: 'refrigerated dryer', desiccant: 'desiccant or membrane' }}
-              onCommit={(follows) => set({ follows: follows as Query['follows'] })}
-            />
+            {choose('follows', 'What follows the cooler', {
+              refrigerated: 'refrigerated dryer',
+              desiccant: 'desiccant or membrane',
+            })}
           </div>
           <h2 className="col-span-full">A cooler that you have</h2>
           {ask('plate', 'It gives off, 0: none', 'power')}
           {ask('plateK', 'at a difference of', 'temperatureDifference')}
           <div className="col-span-full">
-            <ChoiceInput
-              id="madeFor"
-              label="Its data are for"
-              value={q.madeFor}
-              options={{ oil: 'oil or water: half of it with air (estimate)', air: 'compressed air' }}
-              onCommit={(madeFor) => set({ madeFor: madeFor as Query['madeFor'] })}
-            />
+            {choose('madeFor', 'Its data are for', {
+              oil: 'oil or water: half of it with air (estimate)',
+              air: 'compressed air',
+            })}
           </div>
         </form>
         <div className="grid min-w-0 gap-4" aria-live="polite">
