@@ -7,6 +7,9 @@ import { at, put, refit } from './fix';
 import type { LineFacts } from './line-facts';
 import type { Rule } from './rule';
 
+/** A place that is by so much colder than that of the main is a cold one (common practice, no source). */
+export const COLDER_BY_K = 5;
+
 // Limits: common practice of the trade unless a standard is named.
 const ROOM_LEAST_C = 4.44; // 40 °F
 
@@ -219,7 +222,7 @@ export const DRYING_NEED: readonly Rule[] = [
         const run = line.runOf(s);
         const tee = line.stages.find((t) => t.id === run.from);
         const dewC = line.inlet(s)?.pressureDewPointC ?? -Infinity;
-        if (!tee || line.roomC(s) > line.roomC(tee) - 5 || dewC <= line.roomC(s)) return [];
+        if (!tee || line.roomC(s) > line.roomC(tee) - COLDER_BY_K || dewC <= line.roomC(s)) return [];
         const first = run.stages[0] as Stage;
         return [
           at(

@@ -28,6 +28,12 @@ const MEDIA: readonly KindName[] = [
   'oil-water-separator',
 ];
 
+/**
+ * Whether a kind is bought and kept: an intake and an outlet are places.
+ * @example hasPrice('outlet') // false
+ */
+export const hasPrice = (kind: KindName): boolean => kind !== 'outlet' && kind !== 'intake';
+
 /** What a line costs, in the person’s currency. First cost once, the rest in a year. */
 export interface LineCost {
   readonly first: number;
@@ -89,7 +95,7 @@ export function costOfLine(plan: Plan, money: Money, section: Section = walk(pla
   };
   const prices = line.stages
     .map((s) => ({ kind: s.kind, ...priceOfStage(money, s) }))
-    .filter(({ kind }) => kind !== 'outlet' && kind !== 'intake');
+    .filter(({ kind }) => hasPrice(kind));
   const minutes = taskLoad(plan, line.section).reduce((sum, c) => sum + c.minutesPerYear, 0);
   const first = prices.reduce((sum, p) => sum + p.price.first, 0);
   const upkeep = (of: (kind: KindName) => boolean): number =>

@@ -88,12 +88,15 @@ export function fillDays(facts: MaintenanceFacts, stageId: string): number | und
   return perDay > 0 ? 1 / perDay : undefined;
 }
 
+/** More water than this is drops, kg/s: what is left is rounding. */
+export const DROPS_KG_PER_S = 1e-9;
+
 /** What comes before a stage that ought to: whether drops reach it, and whether anything catches oil upstream of it. */
 export function neglectBefore(facts: MaintenanceFacts, stage: Stage): { drops: boolean; oil: boolean } {
   const before = pathTo(facts.plan, stage.id).slice(0, -1);
   const inlet = facts.line.inlet(stage);
   return {
-    drops: (inlet?.liquidKgPerS ?? 0) > 1e-9,
+    drops: (inlet?.liquidKgPerS ?? 0) > DROPS_KG_PER_S,
     oil: facts.line.oiled && !before.some((s) => s.kind === 'coalescing-filter'),
   };
 }

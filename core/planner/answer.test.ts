@@ -13,10 +13,11 @@ import { askedOf } from './base-line';
 import { dominates, inSteps, type Merits, withMember } from './front';
 import { impliedBy } from './implied';
 import { boughtIn, purchaseOf } from './judge-proposal';
+import type { Proposal } from './judged-front';
 import { question, questionJob, questionSchema } from './question';
 import { questionOf } from './question-of';
 import { dutyOver, relaxations } from './relax';
-import { type Proposal, search, searched } from './search';
+import { search, searched } from './search';
 import { spaceOf } from './space';
 import { boughtUpTo, stepsOfBuying } from './staged';
 

@@ -14,9 +14,10 @@ import {
   outletMarginAt,
   worstMarginK,
 } from './judge-proposal';
+import { type Proposal, proposedLine } from './judged-front';
 import { nameLine } from './name-line';
 import type { Option, Position } from './positions';
-import { type Found, type Proposal, proposedLine } from './search';
+import type { Found } from './search';
 
 /** The most lines that are shown of a front. */
 export const MOST_SHOWN = 8;

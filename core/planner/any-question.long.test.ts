@@ -4,8 +4,9 @@ import { CFM, PSI } from '../quantity/constants';
 import { buildLine } from './build-line';
 import { dominates } from './front';
 import { isFeasible, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
+import { proposedLine } from './judged-front';
 import { question, questionJob } from './question';
-import { type Found, proposedLine, searched } from './search';
+import { type Found, searched } from './search';
 
 const TWO_STAGE = {
   type: 'piston2',

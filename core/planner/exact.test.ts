@@ -4,9 +4,10 @@ import { CFM, PSI } from '../quantity/constants';
 import { type Asked, askedOf } from './base-line';
 import { type Merits, noWorse, withMember } from './front';
 import { isFeasible, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
+import { proposedLine } from './judged-front';
 import { type Position, positionsOf } from './positions';
 import { type Question, question, questionJob } from './question';
-import { proposedLine, searched } from './search';
+import { searched } from './search';
 
 const shop = (more: Parameters<typeof question>[0]): Question =>
   question({

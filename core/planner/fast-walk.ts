@@ -3,27 +3,23 @@ import { MANUAL_MOST_KG } from '../advice/drains';
 import { TREATMENT_MOST_PA, TREATMENT_MOST_SHARE } from '../advice/pressure-left';
 import { OutOfRange } from '../air/out-of-range';
 import { CHILLED, is, TREATMENT } from '../equipment/groups';
-import { fieldsOf, kindOf } from '../equipment/index';
+import { kindOf } from '../equipment/index';
 import { Refusal, type Surroundings } from '../equipment/shared/kind';
 import { workingPressurePa } from '../equipment/supply/compressor';
-import { isCleanEnough, letter, roomAir } from '../line/grade-line';
-import { GAUGE_TELLS_PA, type OutletStage, outletCriteria } from '../line/outlet-criteria';
+import { roomAir } from '../line/grade-line';
 import { whilePurging } from '../line/peak-pressure';
 import { humidityAt, type Station } from '../line/section';
-import { drawnAir, pressureDewPointOf } from '../line/walk';
+import { drawnAir } from '../line/walk';
 import { loadedHoursPerDay } from '../line/working-day';
+import { DROPS_KG_PER_S } from '../maintenance/facts';
 import type { Stage } from '../plan/plan';
-import { stageById } from '../plan/runs';
 import { freeAirKgPerM3, inPlace, surroundingsOf } from '../plan/surroundings';
 import { hoursPerWeek } from '../plan/working-time';
 import type { Dirt } from '../purity/dirt';
-import { oilClassOf } from '../purity/iso-8573';
 import { HOUR_S } from '../quantity/constants';
-import { COVERAGE } from '../quantity/derivation';
 import type { AirStream } from '../stream/air-stream';
 import { type Asked, IDS } from './base-line';
-import { outletMarginK } from './judge-proposal';
-import { beadMinutes, fillsTooSoon, handMinutes, isByHand, lifeOf } from './wear';
+import { beadMinutes, fillsTooSoon, handMinutes, isByHand, lifeOf, wetMinutes } from './wear';
 
 /**
  * The air of a line that is being put together, at two moments at once: as the compressor delivers it, and with all jobs
@@ -34,14 +30,22 @@ export interface Walked {
   readonly peak: AirStream;
   /** Lost in treatment at the peak, Pa. */
   readonly lostPa: number;
-  /** Minutes a week that charges and hand drains ask for by the air and water that come, over what they ask for at least. */
+  /**
+   * Minutes a week that charges and hand drains ask for by the air and water that come, over what they ask for at least: for
+   * certain, and so many more where the line vents nothing.
+   */
   readonly wearMinutes: number;
+  readonly moreMinutes: number;
+  /** What dryers blow away at least, whatever passes, m³/s of free air. */
+  readonly ventedM3PerS: number;
+  /** Whether any of its stages vents. */
+  readonly isVented: boolean;
   /** Oil and particles of the air as delivered. */
   readonly dirt: Dirt;
 }
 
 /** How far a figure of this walk may be off: it leaves out what purge does to the shares of air. */
-interface Slack {
+export interface Slack {
   /** A line that is found so much short may still do, K, or a share of a humidity. */
   readonly k: number;
   readonly share: number;
@@ -50,16 +54,17 @@ interface Slack {
   /** So much of the work is certain. */
   readonly surely: number;
 }
-const OF_SEVERAL_JOBS: Slack = { k: 0.5, share: 0.1, over: 1.3, surely: 0.75 };
-/** All the air goes to it: nothing is shared. What is left is rounding. */
-const OF_ONE_JOB: Slack = { k: 0.01, share: 1e-3, over: 1.001, surely: 0.999 };
-const SPENT_WITHIN = fieldsOf('bead-cartridge').find(([field]) => field === 'spentShare')?.[1].uncertainty?.abs ?? 0;
+const VENTED: Slack = { k: 0.5, share: 0.1, over: 1.3, surely: 0.75 };
+/** Where nothing is vented, or one job has all the air. What is left is rounding. */
+export const EXACT: Slack = { k: 0.01, share: 1e-3, over: 1.001, surely: 0.999 };
+/** Of the pressure that it finds, what is certainly there where a dryer blows. */
+const BLOWS_AT = 0.97;
 
 /** A walk that shares its beginnings: made once for a question. */
 export class FastWalk {
   readonly slack: Slack;
-  private readonly around: Surroundings;
-  private readonly atJob: readonly Surroundings[];
+  readonly around: Surroundings;
+  readonly atJob: readonly Surroundings[];
   private readonly shares: readonly number[];
   private readonly peakShares: readonly number[];
   private readonly workingPa: number;
@@ -69,11 +74,10 @@ export class FastWalk {
   private readonly dayS: number;
   private readonly loadedHPerDay: number;
   private readonly wantsCooler: boolean;
-  private readonly outlets: readonly OutletStage[];
 
   constructor(private readonly asked: Asked) {
     const { base, question: q, peaksM3PerS, demandM3PerS } = asked;
-    this.slack = q.jobs.length > 1 ? OF_SEVERAL_JOBS : OF_ONE_JOB;
+    this.slack = q.jobs.length > 1 ? VENTED : EXACT;
     this.around = surroundingsOf(base);
     this.atJob = q.jobs.map((_, i) => inPlace(this.around, IDS.place(i)));
     const peak = peaksM3PerS.reduce((sum, p) => sum + p, 0);
@@ -85,7 +89,6 @@ export class FastWalk {
     this.loadedHPerDay = (hoursPerWeek(base.survey.working) * base.survey.working.loadedShare) / 7;
     // Of a piston compressor that is loaded so much (O01).
     this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
-    this.outlets = q.jobs.map((_, i) => stageById(base, IDS.outlet(i)) as OutletStage);
     this.workingPa = workingPressurePa(compressor.parameters);
     this.kgPerM3 = freeAirKgPerM3(this.around);
     this.peakKgPerS = peak * this.kgPerM3;
@@ -101,7 +104,7 @@ export class FastWalk {
     const dirt = roomAir();
     kindOf('intake').cleans?.(dirt, intake.parameters, delivered as never);
     kindOf('compressor').cleans?.(dirt, compressor.parameters, delivered as never);
-    return { delivered, peak, lostPa: 0, wearMinutes: 0, dirt };
+    return { delivered, peak, lostPa: 0, wearMinutes: 0, moreMinutes: 0, ventedM3PerS: 0, isVented: false, dirt };
   }
 
   /** What leaves a stage; nothing where it refuses the air. */
@@ -120,17 +123,17 @@ export class FastWalk {
 
   private readonly purging = new Map<Stage, Stage>();
   private whilePurging(stage: Stage): Stage {
-    const known = this.purging.get(stage) ?? whilePurging(stage);
-    this.purging.set(stage, known);
+    let known = this.purging.get(stage);
+    if (!known) {
+      known = whilePurging(stage);
+      this.purging.set(stage, known);
+    }
     return known;
   }
 
   /** What stages of the main blow away at the worst moment. */
   private ventedKgPerS(stages: readonly Stage[]): number {
-    return (
-      stages.reduce((sum, s) => sum + (kindOf(s.kind).ventsM3PerS?.(s.parameters, this.workingPa) ?? 0), 0) *
-      this.kgPerM3
-    );
+    return stages.reduce((sum, s) => sum + ventsAt(s, this.workingPa), 0) * this.kgPerM3;
   }
 
   private through(
@@ -158,8 +161,18 @@ export class FastWalk {
       if (this.isFaulted(stage, now.delivered, delivered, around, lifeS)) return undefined;
       const lostPa = now.lostPa + (is(TREATMENT, stage.kind) ? now.peak.pressurePa - peak.pressurePa : 0);
       if (lostPa > TREATMENT_MOST_PA && lostPa > TREATMENT_MOST_SHARE * this.supplyPa) return undefined; // O30
-      const wearMinutes = now.wearMinutes + this.wearMinutes(stage, delivered, lifeS);
-      now = { delivered, peak, lostPa, wearMinutes, dirt: cleaned(now.dirt, stage, delivered) };
+      const certain = this.wearMinutes(this.slack, stage, now.delivered, delivered, lifeS);
+      const blownM3PerS = ventsAt(stage, now.delivered.pressurePa);
+      now = {
+        delivered,
+        peak,
+        lostPa,
+        wearMinutes: now.wearMinutes + certain,
+        moreMinutes: now.moreMinutes + this.wearMinutes(EXACT, stage, now.delivered, delivered, lifeS) - certain,
+        ventedM3PerS: now.ventedM3PerS + (isByLoad(stage) ? 0 : BLOWS_AT * blownM3PerS),
+        isVented: now.isVented || blownM3PerS > 0,
+        dirt: cleaned(now.dirt, stage, delivered),
+      };
     }
     return now;
   }
@@ -180,11 +193,18 @@ export class FastWalk {
     return stage.kind === 'receiver' && this.wantsCooler && isHot;
   }
 
-  /** Minutes a week that beads and drains by hand ask for at this air for certain, over their service. */
-  private wearMinutes(stage: Stage, leaves: AirStream, lifeS: number | undefined): number {
-    const { surely } = this.slack;
+  /** Minutes a week that beads, wet elements and drains by hand ask for at this air, over their service. */
+  private wearMinutes(
+    slack: Slack,
+    stage: Stage,
+    enters: AirStream,
+    leaves: AirStream,
+    lifeS: number | undefined,
+  ): number {
+    const { surely } = slack;
     if (stage.kind === 'bead-cartridge') return surely * beadMinutes(stage, lifeS ?? 0, this.loadedHPerDay);
-    return isByHand(stage) ? handMinutes(stage, surely * leaves.caughtKgPerS * this.dayS) : 0;
+    const wet = slack === EXACT && enters.liquidKgPerS > DROPS_KG_PER_S ? wetMinutes(stage) : 0;
+    return wet + (isByHand(stage) ? handMinutes(stage, surely * leaves.caughtKgPerS * this.dayS) : 0);
   }
 
   /** Through stages of the main. */
@@ -204,65 +224,13 @@ export class FastWalk {
   /** Through stages of a job’s run. */
   run = (walked: Walked | undefined, stages: readonly Stage[], job: number): Walked | undefined =>
     this.through(walked, stages, this.atJob[job] as Surroundings);
-
-  /** Whether less is left than a job needs: nothing downstream gives pressure back. */
-  isStarved = ({ peak }: Walked, job: number): boolean =>
-    peak.pressurePa < (this.outlets[job] as OutletStage).parameters.leastPressurePa - GAUGE_TELLS_PA;
-
-  /** By how much the air at a job is dry enough, K; nothing where drops arrive, or oil or dust above its class. */
-  marginAtJob({ delivered, dirt }: Walked, job: number): number | undefined {
-    const outlet = this.outlets[job] as OutletStage;
-    const grade = { particle: letter(dirt.particle), oil: oilClassOf(dirt.oilMg) };
-    if (!isCleanEnough(grade, outlet.parameters)) return undefined;
-    if (delivered.liquidKgPerS > 0) return undefined;
-    return outletMarginK(outlet, stationOf(delivered), this.atJob[job] as Surroundings);
-  }
-
-  /** Whether a job still gets its air where its run has to bring what it vents besides. */
-  isSupplied(arrives: Walked, leaves: Walked, run: () => readonly Stage[], job: number): boolean {
-    const brought = arrives.peak.dryAirKgPerS / leaves.peak.dryAirKgPerS;
-    if (brought <= 1 + 1e-9) return true;
-    const peak = arrives.peak.copy();
-    peak.scale(brought);
-    const again = this.run({ ...arrives, peak }, run(), job);
-    return again !== undefined && !this.isStarved(again, job);
-  }
-
-  /**
-   * Whether how far its beads are spent alone leaves it open that a job gets what it asks for: the band of its verdict is no
-   * narrower.
-   * @param run the stages of the job’s run
-   */
-  isOpen(arrives: Walked, run: readonly Stage[], job: number): boolean {
-    const leaves = (stages: readonly Stage[]): AirStream | undefined => this.run(arrives, stages, job)?.delivered;
-    const [mid, worse] = [leaves(run), leaves(run.map(spentMore))];
-    if (!mid || !worse) return false;
-    const around = this.atJob[job] as Surroundings;
-    return outletCriteria(this.outlets[job] as OutletStage).some((c) => {
-      if (!c) return false;
-      const [value, high] = [mid, worse].map((air) => c.read(stationOf(air), around)) as [number, number];
-      const slack = c.quantity === 'share' ? this.slack.share * c.limit : this.slack.k;
-      return value + COVERAGE * Math.max(0, high - value) > c.limit + slack;
-    });
-  }
 }
 
-const stationOf = (air: AirStream): Station =>
-  ({
-    temperatureC: air.temperatureC,
-    pressurePa: air.pressurePa,
-    pressureDewPointC: pressureDewPointOf(air),
-    vapourKgPerS: air.vapourKgPerS,
-    liquidKgPerS: air.liquidKgPerS,
-    dryAirKgPerS: air.dryAirKgPerS,
-  }) as Station;
+const ventsAt = ({ kind, parameters }: Stage, linePa: number): number =>
+  kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0;
 
-/** Beads by the standard uncertainty of their state further gone. */
-function spentMore(s: Stage): Stage {
-  if (s.kind !== 'bead-cartridge') return s;
-  const spentShare = Math.min(1, s.parameters.spentShare + SPENT_WITHIN);
-  return { ...s, parameters: { ...s.parameters, spentShare } };
-}
+/** Whether a dryer blows by what comes to it. */
+const isByLoad = (s: Stage): boolean => (s.parameters as { control?: string }).control === 'dew-point';
 
 /** What a stage makes of oil and particles. */
 function cleaned(dirt: Dirt, stage: Stage, leaves: AirStream): Dirt {

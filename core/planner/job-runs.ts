@@ -28,8 +28,12 @@ export class JobRuns {
 
   private run(job: number, steps: number): readonly Stage[] {
     const key = `${job} ${steps}`;
-    const known = this.made.get(key) ?? stagesOfJob(this.asked, job, steps);
-    this.made.set(key, known);
+    let known = this.made.get(key);
+    if (!known) {
+      const stages = stagesOfJob(this.asked, job, steps);
+      known = stages.map((s) => (s.kind === 'outlet' ? (stageById(this.asked.base, s.id) ?? s) : s));
+      this.made.set(key, known);
+    }
     return known;
   }
 }

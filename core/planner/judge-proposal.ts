@@ -1,6 +1,7 @@
 import type { Advice } from '../advice/judge-line';
 import { judgeLine, RULES } from '../advice/judge-line';
 import type { StageOf } from '../advice/line-facts';
+import type { Rule } from '../advice/rule';
 import { costOfLine } from '../cost/cost-of-line';
 import { DESICCANT, is } from '../equipment/groups';
 import type { Surroundings } from '../equipment/shared/kind';
@@ -136,9 +137,12 @@ export interface Judged {
   readonly against: Against;
 }
 
-const isFault = (a: Advice, gravest: boolean): boolean =>
-  ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(a.rule.id) &&
-  (a.rule.grade === 'must' || (!gravest && a.rule.grade === 'should'));
+/** The rules that fault a proposal: notes and records do not. On the coldest day only what must be. */
+const faulting = (...grades: readonly Rule['grade'][]): readonly Rule[] =>
+  RULES.filter(({ id, grade }) => grades.includes(grade) && ![...RECORDS, ...OF_WHAT_IS_GIVEN].includes(id));
+const FAULTS = { warm: faulting('must', 'should'), cold: faulting('must') } as const;
+
+const DRIED_IN_COLD = RULES.filter((r) => r.id === 'O17');
 
 /** Drains by hand that would have to be opened too often, and media behind less than 1 µm and 0.01 µm (trade handbook, O07). */
 function badPractice(plan: Plan, section: Section): string[] {
@@ -156,34 +160,53 @@ function badPractice(plan: Plan, section: Section): string[] {
   ];
 }
 
+/** A line on one day, walked and judged. */
+export interface Day {
+  readonly plan: Plan;
+  readonly section: Section;
+  readonly verdicts: Verdicts;
+}
+export const dayOf = (plan: Plan, section: Section = walk(plan)): Day => ({
+  plan,
+  section,
+  verdicts: judgeOutlets(plan, section),
+});
+
+const missedOn = ({ verdicts }: Day): string[] =>
+  [...verdicts.values()].filter((v) => inAll(v) !== 'meets').map((v) => v.stageId);
+/** Whether a job does not get what it asks for on a day, or may not: without what else is wrong. */
+export const missesJob = (day: Day): boolean => missedOn(day).length > 0;
+
 /**
  * Judges a line as its own screens do, at the design hour and on the coldest day.
  * @example judgeProposal(asked, asked.base).against.jobs.length // 1
  */
-export function judgeProposal(asked: Pick<Asked, 'question'>, plan: Plan): Judged {
-  const at = (day: Plan, gravest: boolean) => {
-    const section = walk(day);
-    const verdicts = judgeOutlets(day, section);
-    const missed = [...verdicts.values()].filter((v) => inAll(v) !== 'meets').map((v) => v.stageId);
-    const { advice } = judgeLine(day, section, RULES, [], verdicts);
-    return { section, verdicts, missed, rules: advice.filter((a) => isFault(a, gravest)) };
-  };
-  const warm = at(plan, false);
-  const cold = at(onColdDay(asked, plan), true);
+export const judgeProposal = (asked: Pick<Asked, 'question'>, plan: Plan): Judged =>
+  judgeDays(dayOf(plan), dayOf(onColdDay(asked, plan)));
+
+/** The same of a line that is walked already. */
+export function judgeDays(warm: Day, cold: Day): Judged {
+  const faults = ({ plan, section, verdicts }: Day, of: readonly Rule[]): readonly Advice[] =>
+    judgeLine(plan, section, of, [], verdicts).advice;
+  const rules = faults(warm, FAULTS.warm);
   return {
     section: warm.section,
     verdicts: warm.verdicts,
     against: {
-      jobs: [...new Set([...warm.missed, ...cold.missed])],
-      practice: badPractice(plan, warm.section),
-      rules: [...warm.rules, ...cold.rules.filter((a) => !warm.rules.some((b) => b.key === a.key))],
+      jobs: [...new Set([...missedOn(warm), ...missedOn(cold)])],
+      practice: badPractice(warm.plan, warm.section),
+      rules: [...rules, ...faults(cold, FAULTS.cold).filter((a) => !rules.some((b) => b.key === a.key))],
     },
   };
 }
 
 /** Whether the advice faults a line before its bands are worked out: for who only asks whether it is feasible. */
-export const isFaultedAtOnce = (plan: Plan, section: Section): boolean =>
-  judgeLine(plan, section).advice.some((a) => isFault(a, false)) || badPractice(plan, section).length > 0;
+export const isFaultedAtOnce = (plan: Plan, section: Section, day: keyof typeof FAULTS): boolean =>
+  judgeLine(plan, section, FAULTS[day]).advice.length > 0 || (day === 'warm' && badPractice(plan, section).length > 0);
+
+/** Whether dried air meets pipe that is colder than its dew point. */
+export const condensesDried = (plan: Plan, section: Section): boolean =>
+  judgeLine(plan, section, DRIED_IN_COLD).advice.length > 0;
 
 /** Whether a job gets more oil or particles than it asks for. */
 export function isDirtyAtAJob(plan: Plan, section: Section): boolean {
@@ -193,10 +216,6 @@ export function isDirtyAtAJob(plan: Plan, section: Section): boolean {
     return grade !== undefined && !isCleanEnough(grade, s.parameters as OutletStage['parameters']);
   });
 }
-
-/** Whether a job does not get what it asks for on the warm day, or may not: without what else is wrong. */
-export const missesJob = (plan: Plan, section: Section): boolean =>
-  [...judgeOutlets(plan, section).values()].some((v) => inAll(v) !== 'meets');
 
 /** Whether nothing is wrong with a line. */
 export const isFeasible = ({ against }: Pick<Judged, 'against'>): boolean =>

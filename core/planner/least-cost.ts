@@ -1,51 +1,83 @@
-import { CHILLED_W } from '../cost/cost-of-line';
+import { CHILLED_W, hasPrice } from '../cost/cost-of-line';
 import { CHILLED, is } from '../equipment/groups';
-import { kindOf } from '../equipment/index';
 import { walk } from '../line/walk';
 import { energyPerM3 } from '../line/waterfall';
-import { maintenanceFacts } from '../maintenance/facts';
+import { type MaintenanceFacts, maintenanceFacts } from '../maintenance/facts';
 import { hoursPerMonth, leastServiceMinutes, tasksOfLine } from '../maintenance/line-tasks';
 import { priceOfStage } from '../plan/money';
 import type { Stage } from '../plan/plan';
 import { stageById } from '../plan/runs';
-import { hoursPerWeek } from '../plan/working-time';
+import { hoursPerWeek, loadedShareFor } from '../plan/working-time';
 import { WORKING_WEEKS } from '../quantity/constants';
 import { type Asked, IDS } from './base-line';
 import { type Bound, NOTHING, plus } from './bound';
+import type { Walked } from './fast-walk';
 import { isAlwaysBought, isOwned } from './judge-proposal';
 import { rated } from './loaded-line';
 
-const WEEKS_PER_MONTH = 30.4 / 7;
-/** Of the cut-in pressure, what is certainly left where a dryer blows (the advice faults more loss than a tenth). */
-const SWEPT_AT = 0.8;
+const WEEKS_PER_MONTH = 52 / 12;
+/** Shares of load nearer than this count as one. */
+const LOAD_STEP = 0.05;
 
 /** What stages cost at least, whatever air comes to them: known before a line is walked. */
 export class LeastCost {
   private readonly known = new Map<string, Bound>();
 
-  constructor(private readonly asked: Asked) {}
+  private readonly atLoad = new Map<number, number>();
+  private readonly facts: MaintenanceFacts;
+  /** Without its starts. */
+  private readonly byHours: MaintenanceFacts;
+  /** A year of a watt, and of a m³/s that is vented, while anybody works. */
+  private readonly ofWatt: number;
+  private readonly ofVented: number;
 
-  /** What is given: the compressor by its hours, anything else as usual. */
+  constructor(private readonly asked: Asked) {
+    const { base, question } = asked;
+    this.facts = maintenanceFacts(base, walk(base));
+    this.byHours = { ...this.facts, startsPerDay: 0 };
+    this.ofWatt = (hoursPerWeek(base.survey.working) * WORKING_WEEKS * question.money.perKWh) / 1000;
+    this.ofVented = this.ofWatt * energyPerM3(base);
+  }
+
+  /** What is given: the compressor by its hours at least, anything else as usual. */
   given(pipes: readonly Stage[]): Bound {
     const { base, question } = this.asked;
-    const machines = tasksOfLine(maintenanceFacts(base, walk(base))).filter(
-      ({ stage }) => stage.kind === 'intake' || stage.kind === 'compressor',
-    );
-    const minutes = (hoursPerMonth(machines) * 60) / WEEKS_PER_MONTH;
     const compressor = stageById(base, IDS.compressor) as Stage;
     const { first, yearly } = priceOfStage(question.money, compressor).price;
-    return plus(this.of([stageById(base, IDS.valve) as Stage, ...pipes]), {
+    const bound = plus(this.of([stageById(base, IDS.valve) as Stage, ...pipes]), {
       ...NOTHING,
       purchase: isAlwaysBought(this.asked, compressor) ? first : 0,
-      yearly: yearly + ((minutes * 52) / 60) * question.money.perHour,
-      minutesPerWeek: minutes,
+      yearly,
     });
+    return this.withAir(bound, { wearMinutes: this.machineMinutes(this.byHours), ventedM3PerS: 0 });
+  }
+
+  private machineMinutes(facts: MaintenanceFacts): number {
+    const machines = tasksOfLine(facts).filter(({ stage }) => stage.kind === 'intake' || stage.kind === 'compressor');
+    return (hoursPerMonth(machines) * 60) / WEEKS_PER_MONTH;
+  }
+
+  /** Minutes a week of the compressor over those by its hours, where it makes nothing that is vented. */
+  startMinutes = (): number => this.machineMinutes(this.facts) - this.machineMinutes(this.byHours);
+
+  /** The same where it also makes what is vented, at least: near full load it starts less often. */
+  ventMinutes(ventedM3PerS: number): number {
+    const { base, demandM3PerS, deliversM3PerS } = this.asked;
+    const { loadedShare } = base.survey.working;
+    const more = loadedShareFor((demandM3PerS + ventedM3PerS) / deliversM3PerS) - loadedShare;
+    const steps = Math.floor(more / LOAD_STEP);
+    let known = this.atLoad.get(steps);
+    if (known === undefined) {
+      const loadedHPerDay = this.facts.loadedHPerDay * (1 + (steps * LOAD_STEP) / loadedShare);
+      known = this.machineMinutes({ ...this.byHours, loadedHPerDay }) - this.machineMinutes(this.byHours);
+      this.atLoad.set(steps, known);
+    }
+    return known;
   }
 
   /** What stages cost at least. */
   of(stages: readonly Stage[]): Bound {
     const { money } = this.asked.question;
-    const hours = hoursPerWeek(this.asked.base.survey.working) * WORKING_WEEKS;
     let [purchase, yearly, minutesPerWeek] = [0, 0, 0];
     const owned: Record<string, number> = {};
     for (const s of stages) {
@@ -53,8 +85,8 @@ export class LeastCost {
       if (isAlwaysBought(this.asked, s)) purchase += price.first;
       else if (isOwned(this.asked, s)) owned[s.kind] = (owned[s.kind] ?? 0) + price.first;
       const minutes = leastServiceMinutes(s) / WEEKS_PER_MONTH; // water and hours only add to them
-      const kWh = ((is(CHILLED, s.kind) ? CHILLED_W * rated(s) : 0) + this.sweepW(s)) * (hours / 1000);
-      yearly += price.yearly + kWh * money.perKWh + ((minutes * 52) / 60) * money.perHour;
+      const watts = is(CHILLED, s.kind) ? CHILLED_W * rated(s) : 0;
+      yearly += (hasPrice(s.kind) ? price.yearly : 0) + watts * this.ofWatt + this.labour(minutes);
       minutesPerWeek += minutes;
     }
     return { purchase, yearly, minutesPerWeek, owned };
@@ -62,22 +94,24 @@ export class LeastCost {
 
   /** The same, worked out once for a key. */
   once(key: string, bound: () => Bound): Bound {
-    const known = this.known.get(key) ?? bound();
-    this.known.set(key, known);
+    let known = this.known.get(key);
+    if (!known) {
+      known = bound();
+      this.known.set(key, known);
+    }
     return known;
   }
 
-  /** With the minutes that charges and hand drains ask for by what comes to them. */
-  withWear(bound: Bound, minutes: number): Bound {
-    const yearly = ((minutes * 52) / 60) * this.asked.question.money.perHour;
-    return { ...bound, yearly: bound.yearly + yearly, minutesPerWeek: bound.minutesPerWeek + minutes };
+  /** With what air and water ask for, and what dryers blow away. */
+  withAir(bound: Bound, { wearMinutes, ventedM3PerS }: Pick<Walked, 'wearMinutes' | 'ventedM3PerS'>): Bound {
+    return {
+      purchase: bound.purchase,
+      owned: bound.owned,
+      yearly: bound.yearly + this.labour(wearMinutes) + ventedM3PerS * this.ofVented,
+      minutesPerWeek: bound.minutesPerWeek + wearMinutes,
+    };
   }
 
-  /** Power behind the air that a stage blows away whatever passes, at cut-in. */
-  private sweepW(s: Stage): number {
-    const { base, atmosphericPa, question } = this.asked;
-    if ((s.parameters as { control?: string }).control === 'dew-point') return 0; // by its load
-    const cutInPa = atmosphericPa + SWEPT_AT * question.compressor.cutInGaugePa;
-    return (kindOf(s.kind).ventsM3PerS?.(s.parameters, cutInPa) ?? 0) * energyPerM3(base);
-  }
+  /** A year of so many minutes a week. */
+  private labour = (minutes: number): number => ((minutes * 52) / 60) * this.asked.question.money.perHour;
 }

@@ -7,8 +7,8 @@ import type { FastWalk } from './fast-walk';
 import { buysCompressor, ENOUGH_K } from './judge-proposal';
 import type { LeastCost } from './least-cost';
 import { choicesOf } from './order';
+import { airUse, type Part } from './part';
 import { drainOf, type Position } from './positions';
-import type { Part } from './served-runs';
 
 /** Mains that send on the same air: they differ in their drains only. */
 export interface Alike {
@@ -44,14 +44,15 @@ function mainsOf({ asked, positions, fast, cost, least }: Given, places: readonl
     const walked = fast.main(start, [...stages.slice(0, first).map(drained), tank, valve, ...stages.slice(first)]);
     if (!walked) continue;
     const price = (s: Stage): number => priceOfStage(asked.question.money, s).price.first;
-    const bound = cost.withWear(cost.of([...stages.map(drained), tank]), walked.wearMinutes);
+    const bound = cost.withAir(cost.of([...stages.map(drained), tank]), walked);
     parts.push({
       ...plus(bound, least),
       purchase: bound.purchase + least.purchase + (buysCompressor(asked) ? 0 : price(tank) - price(receiver)),
       choices,
       walked,
       marginK: ENOUGH_K,
-      lostPa: walked.lostPa,
+      isServed: true,
+      ...airUse([walked]),
     });
   }
   return parts;

@@ -4,13 +4,16 @@ import type { Option, Position } from './positions';
 
 /** Whether the stages before it allow a stage: what is faulted in any line whatever. */
 export function allowed(stage: Stage, before: readonly Stage[], oiled: boolean): boolean {
-  const has = (test: (s: Stage) => boolean): boolean => before.some(test);
-  const coalescer = (grade: string) => (s: Stage) => s.kind === 'coalescing-filter' && s.parameters.grade === grade;
-  if (stage.kind === 'coalescing-filter' && stage.parameters.grade === 'fine') return has(coalescer('general'));
-  if (oiled && is([...DESICCANT, 'membrane', 'carbon-filter'], stage.kind)) return has(coalescer('fine'));
-  if (is(CHILLED, stage.kind)) return !has((s) => is(DESICCANT, s.kind));
+  if (isFine(stage)) return before.some(isGeneral);
+  if (oiled && is(SPOILT_BY_OIL, stage.kind)) return before.some(isFine);
+  if (is(CHILLED, stage.kind)) return !before.some(isDesiccant);
   return true;
 }
+
+const SPOILT_BY_OIL = [...DESICCANT, 'membrane', 'carbon-filter'] as const;
+const isGeneral = (s: Stage): boolean => s.kind === 'coalescing-filter' && s.parameters.grade === 'general';
+const isFine = (s: Stage): boolean => s.kind === 'coalescing-filter' && s.parameters.grade === 'fine';
+const isDesiccant = (s: Stage): boolean => is(DESICCANT, s.kind);
 
 /** All choices of some positions that the order allows. */
 export function* choicesOf(

@@ -4,8 +4,9 @@ import type { KindName } from '../equipment/index';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
 import { OF_WHAT_IS_GIVEN, RECORDS } from './judge-proposal';
+import type { Proposal } from './judged-front';
 import { question, questionJob } from './question';
-import { type Proposal, searched } from './search';
+import { searched } from './search';
 
 // Shops as experienced people equip them (common practice, no source), each written down before the program was asked.
 const TWO_STAGE = {

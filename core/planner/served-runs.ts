@@ -1,26 +1,28 @@
 import { DESICCANT, is, SENSITIVE } from '../equipment/groups';
 import type { Stage } from '../plan/plan';
+import { AtJob } from './at-job';
 import type { Asked } from './base-line';
-import { type Bound, isNoDearer, leastOf, minus, NOTHING, plus } from './bound';
-import type { FastWalk, Walked } from './fast-walk';
+import { type Bound, leastOf, minus, NOTHING, plus } from './bound';
+import { EXACT, type FastWalk, type Walked } from './fast-walk';
 import { isNoPipe, type JobRuns } from './job-runs';
 import { ENOUGH_K } from './judge-proposal';
 import type { LeastCost } from './least-cost';
 import { allowed } from './order';
+import { type AirUse, airUse, isNoMore, type Paid, type Part, unbeaten } from './part';
 import { type Group, isTreatedEarly, type Option, type Position } from './positions';
-
-/** One choice of a part of the line (its main, or the run of a group), with the air that it makes. */
-export interface Part extends Bound {
-  readonly choices: readonly number[];
-  readonly walked: Walked | undefined;
-  readonly marginK: number;
-  readonly lostPa: number;
-}
 
 /** What a group has to choose from: its jobs, and the positions at them by their numbers. */
 interface Place {
   readonly group: Group;
   readonly places: readonly number[];
+}
+
+/** The beginning of a run. */
+interface Way extends Bound, AirUse {
+  readonly airs: readonly Walked[];
+  /** With those of the main. */
+  readonly stages: readonly Stage[];
+  readonly bought: Bound;
 }
 
 /** What is worked out once for a question. */
@@ -40,6 +42,7 @@ const NO_STAGES: readonly Stage[] = [];
 
 /** What the jobs may get of the air of a main: each group by itself. */
 export class ServedRuns {
+  private readonly jobs: readonly AtJob[];
   private readonly oiled: boolean;
   private readonly isParted: boolean;
 
@@ -47,7 +50,9 @@ export class ServedRuns {
     private readonly given: Given,
     private readonly groups: readonly Place[],
   ) {
-    this.oiled = given.asked.question.compressor.type !== 'oilfree';
+    const { asked, fast } = given;
+    this.jobs = asked.question.jobs.map((_, i) => new AtJob(asked, fast, i));
+    this.oiled = asked.question.compressor.type !== 'oilfree';
     this.isParted = groups.length > 1;
   }
 
@@ -78,6 +83,7 @@ export class ServedRuns {
   private served(main: Walked | undefined, before: readonly Stage[], floor: Bound, place: Place): Part[] {
     const { asked, positions, fast, cost, runs } = this.given;
     const { group, places } = place;
+    if (main && group.some((job) => this.at(job).isPipeWet(main))) return [];
     const isEarly = isTreatedEarly(asked, group[0] as number);
     const arrives = group.map((job) => {
       const air = fast.toJob(main, job);
@@ -89,62 +95,69 @@ export class ServedRuns {
       const left: Walked[] = [];
       for (const [g, job] of group.entries()) {
         const air = fast.run(airs[g], stagesAt(job), job);
-        if (!air || fast.isStarved(air, job)) return undefined;
+        if (!air || this.at(job).isStarved(air)) return undefined;
         left.push(air);
       }
       return left;
     };
     const stagesAt = (job: number): readonly Stage[] =>
       places.flatMap((p, i) => this.stagesOf(p, choices[i] as number, job));
-    const end = (airs: readonly Walked[], stages: readonly Stage[], bound: Bound): void => {
+    const end = (way: Way): void => {
+      const { airs, stages } = way;
       const own = stages.slice(before.length);
       if (this.shedsDust(own, group) || this.takesRoomOil(stages, group)) return;
+      const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
       let marginK = ENOUGH_K;
+      let isOpen = false;
       for (const [g, job] of group.entries()) {
-        if (!fast.isSupplied(arrives[g] as Walked, airs[g] as Walked, () => stagesAt(job), job)) return;
-        const margin = fast.marginAtJob(airs[g] as Walked, job);
+        const [before, air, at] = [arrives[g] as Walked, airs[g] as Walked, this.at(job)];
+        if (!at.isSupplied(before, air, () => stagesAt(job))) return;
+        const margin = at.marginK(air);
         if (margin === undefined || margin < -fast.slack.k) return;
+        if (hasBeads && at.isOpen(before, stagesAt(job), fast.slack)) return;
+        isOpen ||= hasBeads && fast.slack !== EXACT && at.isOpen(before, stagesAt(job), EXACT);
         marginK = Math.min(marginK, margin);
       }
-      const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
-      if (hasBeads && group.some((job, g) => fast.isOpen(arrives[g] as Walked, stagesAt(job), job))) return;
-      found.push({ ...bound, choices: [...choices], walked: undefined, marginK, lostPa: mostLost(airs) });
+      const isServed = !isOpen && marginK >= -EXACT.k;
+      found.push({ ...way, choices: [...choices], walked: undefined, marginK, isServed });
     };
     const dryPlace = this.dryPlaceOf(place);
     /** What follows only costs more and loses more: another run with the same dryer stays better, where it is as dry as is worth having. */
-    const isBeaten = (airs: readonly Walked[], bound: Bound): boolean =>
+    const isBeaten = (paid: Paid): boolean =>
       found.some(
-        (k) =>
-          k.choices[dryPlace] === choices[dryPlace] &&
-          k.marginK >= ENOUGH_K &&
-          isNoDearer(k, bound) &&
-          k.yearly <= bound.yearly &&
-          k.minutesPerWeek <= bound.minutesPerWeek &&
-          k.lostPa <= mostLost(airs),
+        (k) => k.choices[dryPlace] === choices[dryPlace] && k.marginK >= ENOUGH_K && k.isServed && isNoMore(k, paid),
       );
-    const follow = (i: number, airs: readonly Walked[], stages: readonly Stage[], paid: Bound): void => {
-      const wear = airs.reduce((sum, a) => sum + a.wearMinutes - (main?.wearMinutes ?? 0), 0);
-      const bound = cost.withWear(paid, wear);
-      if (this.given.isBeaten(plus(floor, bound))) return;
-      if (this.isParted && i > dryPlace && isBeaten(airs, bound)) return;
+    const wayOf = (airs: readonly Walked[], stages: readonly Stage[], bought: Bound): Way => {
+      const use = airUse(airs, main);
+      return { airs, stages, bought, ...cost.withAir(bought, use), ...use };
+    };
+    const follow = (i: number, way: Way, isLonger: boolean): void => {
+      if (isLonger && this.given.isBeaten(plus(floor, way))) return;
+      const isDryerChosen = isLonger ? i > dryPlace : i === dryPlace + 1;
+      if (this.isParted && (isDryerChosen || i === places.length) && isBeaten(way)) return;
       if (i === places.length) {
-        end(airs, stages, bound);
+        end(way);
         return;
       }
-      const { options } = positions[places[i] as number] as Position;
+      const place = places[i] as number;
+      const { options } = positions[place] as Position;
       for (const [k, { wider }] of options.entries()) {
-        const at = (job: number): readonly Stage[] => this.stagesOf(places[i] as number, k, job);
+        const at = (job: number): readonly Stage[] => this.stagesOf(place, k, job);
         const own = at(group[0] as number);
-        if (own.some((s) => !allowed(s, stages, this.oiled))) continue;
-        const leaves = own.length === 0 ? airs : enter(airs, at);
-        if (!leaves) continue;
         choices[i] = k;
-        const bought = cost.once(`${places[i]} ${k}`, () => this.boughtAt(group.flatMap(at), group, wider));
-        follow(i + 1, leaves, own.length === 0 ? stages : [...stages, ...own], plus(paid, bought));
+        if (own.length === 0 && wider === undefined) {
+          follow(i + 1, way, false);
+          continue;
+        }
+        if (own.some((s) => !allowed(s, way.stages, this.oiled))) continue;
+        const leaves = enter(way.airs, at);
+        if (!leaves) continue;
+        const bought = cost.once(`${place} ${k}`, () => this.boughtAt(group.flatMap(at), group, wider));
+        follow(i + 1, wayOf(leaves, [...way.stages, ...own], plus(way.bought, bought)), true);
         if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
       }
     };
-    if (arrives.every((air) => air !== undefined)) follow(0, arrives, before, NOTHING);
+    if (arrives.every((air) => air !== undefined)) follow(0, wayOf(arrives, before, NOTHING), true);
     return found;
   }
 
@@ -154,6 +167,8 @@ export class ServedRuns {
     const own = cost.of(stages.filter(isNoPipe));
     return wider === undefined ? own : minus(own, cost.of(group.flatMap((job) => runs.end(job, 0)).filter(isNoPipe)));
   }
+
+  private at = (job: number): AtJob => this.jobs[job] as AtJob;
 
   private dryPlaceOf = ({ places }: Place): number =>
     places.findIndex((p) => this.given.positions[p]?.id.startsWith('dry-'));
@@ -181,27 +196,3 @@ export class ServedRuns {
     return group.some((job) => ['1', '2'].includes(this.given.runs.outlet(job).oilClass));
   }
 }
-
-/**
- * Of the runs of a group those that no other with the same dryer beats in all that counts: what a run costs and does depends
- * on the air of the main, not on the runs of other groups.
- */
-function unbeaten(parts: readonly Part[], dryPlace: number): Part[] {
-  const kept: Part[] = [];
-  const sorted = parts.toSorted((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
-  for (const p of sorted) {
-    const beaten = kept.some(
-      (k) =>
-        k.choices[dryPlace] === p.choices[dryPlace] &&
-        isNoDearer(k, p) &&
-        k.yearly <= p.yearly &&
-        k.minutesPerWeek <= p.minutesPerWeek &&
-        k.marginK >= p.marginK - 1e-9 &&
-        k.lostPa <= p.lostPa,
-    );
-    if (!beaten) kept.push(p);
-  }
-  return kept;
-}
-
-const mostLost = (airs: readonly Walked[]): number => airs.reduce((most, a) => Math.max(most, a.lostPa), 0);

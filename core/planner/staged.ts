@@ -6,7 +6,7 @@ import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { boughtIn, perWeek, worstMarginK } from './judge-proposal';
-import type { Proposal } from './search';
+import type { Proposal } from './judged-front';
 
 /** One purchase of several, with what the line is after it. */
 export interface Step {

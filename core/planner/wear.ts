@@ -1,4 +1,4 @@
-import { DRY_WEEKLY_KG, handDays } from '../drains/drain-work';
+import { handDays } from '../drains/drain-work';
 import { kindOf } from '../equipment/index';
 import type { Surroundings } from '../equipment/shared/kind';
 import { serviceOf } from '../maintenance/facts';
@@ -23,31 +23,40 @@ const drainTasks = (stage: Stage): Task[] => tasksOf(stage, (t) => t.every.filli
 
 export const isByHand = (stage: Stage): boolean => (stage.parameters as { drain?: string }).drain === 'manual';
 
+/** Minutes a week that an element takes over its usual service where drops reach it. */
+export const wetMinutes = (stage: Stage): number =>
+  tasksOf(stage, (t) => t.lastsLess?.drops !== undefined).reduce(
+    (sum, task) =>
+      sum + (task.minutes * 7 * (1 / (task.lastsLess?.drops as number) - 1)) / (daysAt(task, 'normal') ?? 7),
+    0,
+  );
+
 /** How long a medium lasts from now, s of air. */
 export const lifeOf = (stage: Stage, enters: AirStream, around: Surroundings): number | undefined =>
   kindOf(stage.kind)
     .shows?.(enters, stage.parameters, around)
     .find((s) => s.figure === 'life')?.value;
 
-/** Minutes a week that a drain by hand takes at its usual interval, over once a week, where water comes each day. */
-export const handMinutes = (stage: Stage, kgPerDay: number): number =>
-  kgPerDay < DRY_WEEKLY_KG
-    ? 0
-    : drainTasks(stage).reduce(
-        (sum, task) => sum + task.minutes * Math.max(0, 7 / (daysAt(task, 'normal') ?? 7) - 1),
-        0,
-      );
-
-/** Whether a drain by hand would have to be opened so often that nobody does. */
-export function fillsTooSoon(stage: Stage, kgPerDay: number): boolean {
+/** How often each task of a drain by hand comes where so much water does. */
+function handTasks(
+  stage: Stage,
+  kgPerDay: number,
+): { readonly task: Task; readonly days: number; readonly isSooner: boolean }[] {
   const { sumpM3 } = stage.parameters as { sumpM3?: number };
-  if (sumpM3 === undefined) return false;
-  const fillDays = kgPerDay > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerDay : undefined;
-  return drainTasks(stage).some((task) => {
+  const fillDays = sumpM3 !== undefined && kgPerDay > 0 ? (sumpM3 * WATER_KG_PER_M3) / kgPerDay : undefined;
+  return drainTasks(stage).map((task) => {
     const { days, water } = handDays(daysAt(task, 'normal') ?? HAND_LEAST_DAYS, fillDays, kgPerDay, false);
-    return water === 'sooner' && days < HAND_LEAST_DAYS;
+    return { task, days, isSooner: water === 'sooner' };
   });
 }
+
+/** Minutes a week that a drain by hand takes, over once a week, where so much water comes each day. */
+export const handMinutes = (stage: Stage, kgPerDay: number): number =>
+  handTasks(stage, kgPerDay).reduce((sum, { task, days }) => sum + task.minutes * Math.max(0, 7 / days - 1), 0);
+
+/** Whether a drain by hand would have to be opened so often that nobody does. */
+export const fillsTooSoon = (stage: Stage, kgPerDay: number): boolean =>
+  handTasks(stage, kgPerDay).some(({ days, isSooner }) => isSooner && days < HAND_LEAST_DAYS);
 
 /**
  * Minutes a week that looking at beads and changing them take at this air, over their usual service.
