@@ -102,6 +102,17 @@ test('a search tells a share between none and all, and ends at all; also where n
   expect(searched(question({ hasPower: 'no' })).front).toEqual([]);
 });
 
+test('lines that differ in the size of a part have names of their own', () => {
+  const names = shownOf(searched(question({ jobs: [questionJob('spindle')], minutesPerWeek: 200 }))).map((l) => l.name);
+  expect(new Set(names).size).toBe(names.length);
+  const alike = names.filter((n) => n.startsWith('Cool, separate, chill, filter, beads, automatic tank drain'));
+  expect(alike.map((n) => n.split('drain')[1])).toEqual([
+    '',
+    ', larger cooler',
+    ', larger cooler, larger refrigerated dryer',
+  ]);
+});
+
 test('a line is named by what all its air goes through, and by what is done at one job alone', () => {
   const two = searched(
     question({

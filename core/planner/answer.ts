@@ -15,7 +15,7 @@ import {
   worstMarginK,
 } from './judge-proposal';
 import { type Proposal, proposedLine } from './judged-front';
-import { nameLine } from './name-line';
+import { nameLine, toldApart } from './name-line';
 import type { Option, Position } from './positions';
 import type { Found } from './search';
 
@@ -98,9 +98,16 @@ const lowered = (words: string): string => words.charAt(0).toLowerCase() + words
  * @example shownOf(found)[0].name // 'Cool, separate, chill, filter, carbon'
  */
 export function shownOf({ front }: Pick<Found, 'front'>): Shown[] {
-  return fewOf(front).map((p) => ({
+  const few = fewOf(front);
+  const names = toldApart(
+    few.map((p) =>
+      buysCompressor(p.asked) ? `${compressorOf(p.plan)}: ${lowered(nameLine(p.plan))}` : nameLine(p.plan),
+    ),
+    few.map((p) => p.plan),
+  );
+  return few.map((p, i) => ({
     ...p,
-    name: buysCompressor(p.asked) ? `${compressorOf(p.plan)}: ${lowered(nameLine(p.plan))}` : nameLine(p.plan),
+    name: names[i] as string,
     warm: jobsOn(p.plan),
     cold: jobsOn(onColdDay(p.asked, p.plan)),
   }));

@@ -1,12 +1,15 @@
 import { CHILLED, COOLERS, is, TOWERS } from '../equipment/groups';
+import { priceOfStage } from '../plan/money';
 import type { Plan, Stage } from '../plan/plan';
+import { allStages } from '../plan/runs';
 
-/** What stages do, in the order of flow; what is not here goes without saying. */
-const WORDS: readonly (readonly [word: string, does: (s: Stage) => boolean])[] = [
-  ['cool', (s) => is(COOLERS, s.kind)],
-  ['separate', (s) => s.kind === 'separator'],
-  ['chill', (s) => is(CHILLED, s.kind)],
-  ['filter', (s) => s.kind === 'coalescing-filter'],
+/** What stages do, in the order of flow, and what a stage that does it is; what is not here goes without saying. */
+const WORDS: readonly (readonly [word: string, does: (s: Stage) => boolean, noun?: string])[] = [
+  ['cool', (s) => is(COOLERS, s.kind) && s.kind !== 'cooling-run', 'cooler'],
+  ['separate', (s) => s.kind === 'separator', 'separator'],
+  ['cooling run', (s) => s.kind === 'cooling-run'],
+  ['chill', (s) => is(CHILLED, s.kind), 'refrigerated dryer'],
+  ['filter', (s) => s.kind === 'coalescing-filter', 'filters'],
   ['beads', (s) => s.kind === 'bead-cartridge'],
   ['membrane', (s) => s.kind === 'membrane'],
   ['twin tower', (s) => is(TOWERS, s.kind)],
@@ -35,4 +38,29 @@ export function nameLine(plan: Plan): string {
   );
   const all = [main.join(', ') || 'Tank and hose alone', ...own].join('; ');
   return `${all.charAt(0).toUpperCase()}${all.slice(1)}${automatic ? ', automatic tank drain' : ''}`;
+}
+
+/** What the stages of a line cost that do a thing, and how many they are. */
+function sizeOf(plan: Plan, does: (s: Stage) => boolean): { readonly price: number; readonly count: number } {
+  const stages = allStages(plan).filter(does);
+  return { price: stages.reduce((sum, s) => sum + priceOfStage(plan.money, s).price.first, 0), count: stages.length };
+}
+
+/**
+ * Names of lines, each of its own: where they are the same, it is said what is larger than in the smallest.
+ * @param names as they are, in the order of the lines
+ * @example toldApart(['Chill, filter', 'Chill'], [plan, plan]) // ["Chill, filter","Chill"]
+ */
+export function toldApart(names: readonly string[], plans: readonly Plan[]): string[] {
+  return plans.map((plan, i) => {
+    const alike = plans.filter((_, k) => names[k] === names[i]);
+    const larger = WORDS.flatMap(([word, does, noun]) => {
+      const [own, sizes] = [sizeOf(plan, does), alike.map((p) => sizeOf(p, does))];
+      const [fewest, least] = [Math.min(...sizes.map((s) => s.count)), Math.min(...sizes.map((s) => s.price))];
+      if (own.price <= least) return [];
+      const between = sizes.some((s) => s.price > least && s.price < own.price);
+      return [`${own.count > fewest ? 'more' : between ? 'still larger' : 'larger'} ${noun ?? word}`];
+    });
+    return [names[i], ...larger].join(', ');
+  });
 }
