@@ -7,6 +7,11 @@ test('sizes follow what the jobs take; the address keeps the question, a wrong n
   const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
   await expect(row('Compressor')).toContainText('5 hp');
   await expect(row('Receiver')).toContainText('starts an hour');
+  // 40 cfm for two minutes: 10.5 hp without a tank; 120 gal give 95 psi of it, 52 cfm for so long (p·V, by hand).
+  await page.getByLabel('Peak use').fill('40 cfm');
+  await expect(row('Compressor')).toContainText(/15 hp.*peak without a tank/);
+  await page.getByLabel('Tank for it').fill('120 gal');
+  await expect(row('Compressor')).toContainText(/^Compressor5 hp.*needed by the average/);
   await page.getByLabel('Average use').fill('60 cfm');
   await page.getByLabel('Peak use').fill('80 cfm');
   // By hand: 60 · 1.1 · 1.15 / 0.75 = 101 cfm; 25 hp give 95, 30 hp 114 (trade handbook, 3.8 cfm/hp).

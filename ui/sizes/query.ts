@@ -33,6 +33,7 @@ export const STATE = {
   in: parseAsFloat.withDefault(135 * PSI),
   out: parseAsFloat.withDefault(175 * PSI),
   starts: parseAsFloat.withDefault(10),
+  tank: parseAsFloat.withDefault(0),
   c: parseAsFloat.withDefault(30),
   rh: parseAsFloat.withDefault(0.65),
   room: parseAsFloat.withDefault(33),
@@ -61,6 +62,7 @@ export const BOUNDS: Bounds<Numbers> = {
   in: [2e5, 13e5],
   out: [2.2e5, 13.7e5],
   starts: [1, 60],
+  tank: [0, 20],
   c: [-10, 50],
   rh: [0.05, 1],
   room: [0, 50],
@@ -80,7 +82,8 @@ export function sizesOf(q: Query) {
   const [cutInPa, cutOutPa] = [atmosphericPa + q.in, atmosphericPa + outPa];
   const peakM3PerS = Math.max(q.peak, q.avg);
   const jobs = { averageM3PerS: q.avg, peakM3PerS, peakLastsS: q.lasts, leakShare: q.leak, growthShare: q.growth };
-  const compressor = sizeCompressor({ ...jobs, type: q.type, storedM3: 0, atmosphericPa });
+  const storedM3 = (q.tank * Math.max(0, q.in - q.at)) / SEA_LEVEL_PA;
+  const compressor = sizeCompressor({ ...jobs, type: q.type, storedM3, atmosphericPa });
   // Tools state air of sea level; a compressor, of where it stands.
   const atSeaLevel = atmosphericPa / SEA_LEVEL_PA;
   const c = compressor.deliversM3PerS;

@@ -109,7 +109,7 @@ export function rowsOf(q: Query, units: Units): SizeRow[] {
     {
       what: 'Compressor',
       size: `${hp(c.hp)} hp`,
-      why: `${flow(c.neededM3PerS)} needed by the ${c.by === 'peak' ? 'peak, the tank left out' : 'average'}; loaded ${say(c.loadedShare, 'share')} of the time`,
+      why: `${flow(c.neededM3PerS)} needed by the ${c.by === 'average' ? 'average' : q.tank > 0 ? 'peak, less what the tank gives' : 'peak without a tank'}; loaded ${say(c.loadedShare, 'share')} of the time`,
       down: motor(c.beside.down, smallest),
       up: motor(c.beside.up, largest),
       wrong: !c.fits,

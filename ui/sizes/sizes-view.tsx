@@ -52,6 +52,7 @@ export function SizesView() {
           {ask('avg', 'Average use', 'volumeFlow')}
           {ask('peak', 'Peak use', 'volumeFlow')}
           {ask('lasts', 'The peak lasts', 'duration')}
+          {ask('tank', 'Tank for it, 0: none', 'volume')}
           {ask('leak', 'Leaks', 'share')}
           {ask('growth', 'Growth', 'share')}
           {ask('hours', 'Hours of air a week', 'time')}
