@@ -114,20 +114,24 @@ export const both = [
 /** Used so much of the time, a job draws all day: a tank downstream of the dryer cannot ride that (estimate). */
 export const CONTINUOUS_SHARE = 0.9;
 
-/** Of the peak through a dryer, what comes in bursts. */
-export function burstsThrough(line: LineFacts, s: Stage): number {
-  const behind = outletsBehind(line, s);
-  const worst = behind.map((o) => line.moments.get(o.id)?.peak).find((p) => p !== undefined);
-  return behind
-    .filter((o) => o.parameters.usedShare < CONTINUOUS_SHARE)
-    .reduce((sum, o) => sum + (worst?.get(o.id) ?? 0), 0);
+/** What the jobs that do not draw all day make flow through a dryer at once, and on average. */
+export function burstsThrough(line: LineFacts, s: Stage): { peak: number; average: number } {
+  return through(line, s, (o) => o.parameters.usedShare < CONTINUOUS_SHARE);
 }
 
-/** What flows through a dryer while all downstream of it blow that can blow at once. */
+/** What flows through a dryer while all downstream of it blow that can blow at once, and on average. */
 export function peakThrough(line: LineFacts, s: Stage): { peak: number; average: number } {
+  return through(line, s, () => true);
+}
+
+function through(
+  line: LineFacts,
+  s: Stage,
+  which: (o: StageOf<'outlet'>) => boolean,
+): { peak: number; average: number } {
   const behind = outletsBehind(line, s);
   const worst = behind.map((o) => line.moments.get(o.id)?.peak).find((p) => p !== undefined);
-  const sum = (of: (o: StageOf<'outlet'>) => number): number => behind.reduce((all, o) => all + of(o), 0);
+  const sum = (of: (o: StageOf<'outlet'>) => number): number => behind.filter(which).reduce((all, o) => all + of(o), 0);
   return {
     peak: sum((o) => worst?.get(o.id) ?? 0),
     average: sum((o) => o.parameters.flowM3PerS * o.parameters.usedShare),

@@ -41,8 +41,8 @@ export const DRYING_DUTY: readonly Rule[] = [
     finds: (line) =>
       line.of(...CHILLED, ...TOWERS, 'membrane').flatMap((s) => {
         const { peak, average } = peakThrough(line, s);
-        const steady = peak - burstsThrough(line, s);
-        if (average <= 0 || peak - steady <= PEAK_OVER_AVERAGE * (average - steady) || dryReceiver(line, s)) return [];
+        const bursts = burstsThrough(line, s);
+        if (bursts.peak <= PEAK_OVER_AVERAGE * bursts.average || dryReceiver(line, s)) return [];
         return [
           at(
             s,
@@ -65,7 +65,7 @@ export const DRYING_DUTY: readonly Rule[] = [
         const comes = line.inlet(s);
         const can = load && comes ? line.flow(comes) / load : Infinity;
         const { peak } = peakThrough(line, s);
-        const bursts = burstsThrough(line, s);
+        const { peak: bursts } = burstsThrough(line, s);
         if (peak <= can || bursts <= 0 || peak - bursts > can || dryReceiver(line, s)) return [];
         return [
           at(

@@ -27,6 +27,10 @@ export const ENOUGH_K = 10;
 export const RECORDS = ['A03', 'A04', 'A16'];
 /** Rules on the compressor and tank that are given: shown with the answer, no fault of what is put between them and the jobs. */
 export const OF_WHAT_IS_GIVEN = ['O47'];
+/** A tank for bursts through a dryer: nothing by which lines are compared, so it is said beside them. */
+const FOR_BURSTS = ['O13'];
+/** What the advice says beside a proposal. */
+export const BESIDE: readonly string[] = [...OF_WHAT_IS_GIVEN, ...RECORDS, ...FOR_BURSTS];
 
 /**
  * By how much the air of an outlet is drier than its job asks for, K of dew point at that pressure.

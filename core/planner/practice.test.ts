@@ -3,7 +3,7 @@ import { is, TOWERS } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
-import { OF_WHAT_IS_GIVEN, RECORDS } from './judge-proposal';
+import { BESIDE, OF_WHAT_IS_GIVEN, RECORDS } from './judge-proposal';
 import type { Proposal } from './judged-front';
 import { question, questionJob } from './question';
 import { searched } from './search';
@@ -72,6 +72,16 @@ test('blasting in a humid place: cooling, and a refrigerated dryer takes a fract
   expect(minutes('refrigerated-dryer')).toBeLessThan(minutes('bead-cartridge') / 2);
 });
 
+test('a cutting table: good cooling and a separator, then a refrigerated dryer or beads at the table', () => {
+  const front = shop({ jobs: [questionJob('plasma', { leastGaugePa: 110 * PSI, usedShare: 0.4 })] });
+  expect(front.length).toBeGreaterThan(0);
+  for (const p of front) {
+    expect(has(p, 'refrigerated-dryer') || (has(p, 'aftercooler', 'cooling-run') && has(p, ...DRYING))).toBe(true);
+    expect(has(p, 'separator') || has(p, 'refrigerated-dryer')).toBe(true);
+  }
+  expect(has(cheapest(front), 'refrigerated-dryer', 'bead-cartridge')).toBe(true);
+});
+
 test('3 % humidity in the line at the gun: no refrigerated dryer alone, whatever it costs', () => {
   const front = shop({ compressor: LARGER, jobs: [questionJob('water-spray')] });
   expect(front.length).toBeGreaterThan(0);
@@ -92,6 +102,43 @@ test('a plant with instruments in the frost: refrigerated for the works, towers 
   const { plan } = cheapest(front);
   const kinds = (stages: typeof plan.stages): KindName[] => stages.map((s) => s.kind).filter((k) => is(DRYING, k));
   expect([kinds(plan.stages), kinds(plan.branches[0]?.stages ?? [])]).toEqual([['refrigerated-dryer'], ['twin-tower']]);
+});
+
+const FROSTY_PLANT = {
+  receiverM3: 4,
+  minutesPerWeek: 300,
+  refused: ['membrane', 'cooling-run', 'bead-cartridge', 'bowl-filter'],
+  budget: 1e6,
+} as const;
+/** Dryers of the cheapest line for a plant whose instruments stand in the frost. */
+function deepDryersFor(cfm: number): KindName[] {
+  const front = shop({
+    ...FROSTY_PLANT,
+    refused: [...FROSTY_PLANT.refused],
+    compressor: {
+      type: 'screw',
+      freeAirDeliveryM3PerS: 2 * cfm * CFM,
+      cutInGaugePa: 110 * PSI,
+      cutOutGaugePa: 125 * PSI,
+    },
+    jobs: [questionJob('instruments', { flowM3PerS: cfm * CFM, usedShare: 0.9, coldestC: -20 })],
+  });
+  return allStages(cheapest(front).plan)
+    .map((s) => s.kind)
+    .filter((k) => is(TOWERS, k));
+}
+
+test('deep drying of a whole plant: towers with heated purge from some 500 cfm on, without heat below', () => {
+  expect(deepDryersFor(60)).toEqual(['twin-tower']);
+  expect(deepDryersFor(600)).toEqual(['heated-purge-tower']);
+});
+
+test('surges through a dryer: a dry tank is named beside the line; where use is steady it is not', () => {
+  const tank = (usedShare: number): boolean => {
+    const { plan } = cheapest(shop({ jobs: [questionJob('plasma', { flowM3PerS: 9 * CFM, usedShare })] }));
+    return judgeLine(plan).advice.some((a) => a.rule.id === 'O13' && BESIDE.includes(a.rule.id));
+  };
+  expect([tank(0.2), tank(0.9)]).toEqual([true, false]);
 });
 
 test('a branch through a freezer: dried before it leaves the room, and only that branch', () => {

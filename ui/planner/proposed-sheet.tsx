@@ -5,7 +5,7 @@ import { judgeLine } from '@/core/advice/judge-line';
 import { sayIn } from '@/core/advice/rule';
 import { kindOf } from '@/core/equipment/index';
 import type { Plan } from '@/core/plan/plan';
-import { OF_WHAT_IS_GIVEN, RECORDS } from '@/core/planner/judge-proposal';
+import { BESIDE } from '@/core/planner/judge-proposal';
 import type { Question } from '@/core/planner/question';
 import type { Space } from '@/core/planner/space';
 import { StageIcon } from '@/ui/line-section/stage-icon';
@@ -157,11 +157,11 @@ function Days({ line }: { line: ProposedLine }) {
   );
 }
 
-/** What the advice says of what is given, and what nobody has recorded yet: no fault of the proposal. */
+/** What the advice says of what is given, of bursts, and what nobody has recorded yet: no fault of the proposal. */
 function BeforeBuilding({ plan }: { plan: Plan }) {
   const { say } = useUnits();
   const { advice } = judgeLine(plan);
-  const open = advice.filter((a) => [...OF_WHAT_IS_GIVEN, ...RECORDS].includes(a.rule.id));
+  const open = advice.filter((a) => BESIDE.includes(a.rule.id));
   if (open.length === 0) return null;
   return (
     <div>
