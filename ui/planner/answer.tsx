@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { sayIn } from '@/core/advice/rule';
 import { becauseOf } from '@/core/planner/answer';
 import { askedOf } from '@/core/planner/base-line';
+import { ENOUGH_K } from '@/core/planner/judge-proposal';
 import type { Question } from '@/core/planner/question';
 import { Scrolls } from '@/ui/primitives/scrolls';
 import { InUnits } from '@/ui/units/in-units';
@@ -16,6 +17,9 @@ import { SmallSection } from './small-section';
 
 const A_MILLION = 1e6;
 const A_CHART = 3; // fewer the table shows as well
+
+/** By how much the air of the worst job is drier than asked for, as its sheet has it, up to what is worth having. */
+const worstK = ({ warm }: ProposedLine): number => Math.min(ENOUGH_K, ...warm.map((job) => job.marginK ?? 0));
 
 /** The lines on the front, the one that is looked at, and why the obvious ones are not among them. */
 export function Answer({
@@ -121,8 +125,8 @@ function FrontTable({
               <td className="px-2 text-right whitespace-nowrap">{number(l.merits.yearly, 0)}</td>
               <td className="px-2 text-right whitespace-nowrap">{number(l.merits.minutesPerWeek, 0)}</td>
               <td className="pl-2 text-right whitespace-nowrap">
-                {say(l.merits.marginK, 'temperatureDifference')}
-                {l.merits.marginK >= 10 && ' +'}
+                {say(worstK(l), 'temperatureDifference')}
+                {worstK(l) === ENOUGH_K && ' +'}
               </td>
             </tr>
           ))}
