@@ -1,19 +1,13 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { walk } from '../line/walk';
-import { CFM, PSI } from '../quantity/constants';
+import { CFM } from '../quantity/constants';
+import { TWO_STAGE } from '../test/two-stage';
 import { buildLine } from './build-line';
 import { dominates } from './front';
 import { isFeasible, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
 import { proposedLine } from './judged-front';
 import { question, questionJob } from './question';
 import { type Found, searched } from './search';
-
-const TWO_STAGE = {
-  type: 'piston2',
-  freeAirDeliveryM3PerS: 18 * CFM,
-  cutInGaugePa: 135 * PSI,
-  cutOutGaugePa: 175 * PSI,
-} as const;
 
 /** The same numbers every time: 0…1. */
 function drawn(seed: number): () => number {

@@ -1,6 +1,6 @@
 import { costOfLine } from '../cost/cost-of-line';
 import { walk } from '../line/walk';
-import { CFM, PSI } from '../quantity/constants';
+import { TWO_STAGE } from '../test/two-stage';
 import { askedOf } from './base-line';
 import { FastWalk } from './fast-walk';
 import { isNoPipe, JobRuns } from './job-runs';
@@ -41,12 +41,7 @@ function linesOf(q: Question): {
 test('no line costs less, or is dryer, than was said of it before it was walked', () => {
   const { asked, positions, lines } = linesOf(
     question({
-      compressor: {
-        type: 'piston2',
-        freeAirDeliveryM3PerS: 18 * CFM,
-        cutInGaugePa: 135 * PSI,
-        cutOutGaugePa: 175 * PSI,
-      },
+      compressor: TWO_STAGE,
       minutesPerWeek: 120,
       jobs: [questionJob('solvent-spray', { usedShare: 0.3 }), questionJob('wrench')],
     }),

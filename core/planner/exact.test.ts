@@ -1,6 +1,6 @@
 import { judgeOutlets } from '../line/judge-outlet';
 import { walk } from '../line/walk';
-import { CFM, PSI } from '../quantity/constants';
+import { TWO_STAGE } from '../test/two-stage';
 import { type Asked, askedOf } from './base-line';
 import { type Merits, noWorse, withMember } from './front';
 import { isFeasible, judgeProposal, meritsOf, worstMarginK } from './judge-proposal';
@@ -11,12 +11,7 @@ import { searched } from './search';
 
 const shop = (more: Parameters<typeof question>[0]): Question =>
   question({
-    compressor: {
-      type: 'piston2',
-      freeAirDeliveryM3PerS: 18 * CFM,
-      cutInGaugePa: 135 * PSI,
-      cutOutGaugePa: 175 * PSI,
-    },
+    compressor: TWO_STAGE,
     minutesPerWeek: 300,
     ...more,
   });

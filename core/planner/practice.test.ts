@@ -3,18 +3,13 @@ import { is, TOWERS } from '../equipment/groups';
 import type { KindName } from '../equipment/index';
 import { allStages } from '../plan/runs';
 import { CFM, PSI } from '../quantity/constants';
+import { TWO_STAGE } from '../test/two-stage';
 import { BESIDE, OF_WHAT_IS_GIVEN, RECORDS } from './judge-proposal';
 import type { Proposal } from './judged-front';
 import { question, questionJob } from './question';
 import { searched } from './search';
 
 // Shops as experienced people equip them (common practice, no source), each written down before the program was asked.
-const TWO_STAGE = {
-  type: 'piston2',
-  freeAirDeliveryM3PerS: 18 * CFM,
-  cutInGaugePa: 135 * PSI,
-  cutOutGaugePa: 175 * PSI,
-} as const;
 const LARGER = { ...TWO_STAGE, freeAirDeliveryM3PerS: 30 * CFM };
 const shop = (more: Parameters<typeof question>[0]) =>
   searched(question({ compressor: TWO_STAGE, receiverM3: 0.3, minutesPerWeek: 120, ...more })).front;
