@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { Frame } from '@/ui/shell/frame';
 
 export default function NotFound() {

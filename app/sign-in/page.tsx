@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { isShared } from '@/server/people/is-shared';
 import { canMail } from '@/server/people/mail';
 import { AccountForm } from '@/ui/people/account-form';
 import { PasskeyButton } from '@/ui/people/passkey-button';
+import { Link } from '@/ui/primitives/link';
 import { Frame } from '@/ui/shell/frame';
 
 export const metadata: Metadata = { title: 'Sign in' };

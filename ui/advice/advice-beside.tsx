@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { memo } from 'react';
 import { isReady } from '@/core/advice/judge-line';
 import { sayIn as said } from '@/core/advice/rule';
@@ -8,6 +7,7 @@ import type { Verdicts } from '@/core/line/judge-outlet';
 import { adviceWith } from '@/ui/plan/advice-of';
 import { useLivePlan, usePlan } from '@/ui/plan/plan-provider';
 import { useAfterPaint } from '@/ui/plan/use-after-paint';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { AdviceItem } from './advice-item';
 import { gradeOf, MARKS } from './grade-mark';

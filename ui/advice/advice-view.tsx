@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { applyFixes } from '@/core/advice/apply-fixes';
@@ -9,6 +8,7 @@ import type { Plan } from '@/core/plan/plan';
 import { useDay } from '@/ui/day/use-day';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useJudgements } from '@/ui/plan/use-judgements';
+import { Link } from '@/ui/primitives/link';
 import { AdviceItem } from './advice-item';
 import { FixesPreview } from './fixes-preview';
 import { type Grade, gradeOf, MARKS } from './grade-mark';

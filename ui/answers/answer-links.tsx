@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { ANSWERS, type AnswerName } from './answers';
 
 /** The short answers as a list of links, with what each says. */
@@ -10,7 +10,6 @@ export function AnswerLinks({ from, but, short }: { from?: string | undefined; b
         <li key={name}>
           <Link
             href={`/answers/${name}${from === undefined ? '' : `?from=${from}`}`}
-            prefetch={false}
             className="block min-h-9 py-1 hover:bg-sunk"
           >
             <span className="text-water underline decoration-hairline underline-offset-4">{ANSWERS[name].asks}</span>

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { type ReactNode, useState } from 'react';
 import { chargeDutyAt } from '@/core/answers/charge-duty-at';
 import { MEDIA } from '@/core/desiccant/isotherm';
@@ -14,6 +13,7 @@ import { spell } from '@/core/quantity/spell';
 import { BOUNDS, dutyOf, queryOf, STATE } from '@/ui/beads/query';
 import { addressOf } from '@/ui/forms/address-of';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { AnswerFrame, NotThere, Verdict } from './answer-frame';

@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { hottestOf } from '@/core/answers/conditions';
 import { sizesInShort } from '@/core/answers/sizes-in-short';
 import type { Plan } from '@/core/plan/plan';
 import type { QuantityName } from '@/core/quantity/units';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { coolerRow, receiverRow, separatorRow } from '@/ui/sizes/rows';
 import { SizesTable } from '@/ui/sizes/sizes-table';
 import { useUnits } from '@/ui/units/units';

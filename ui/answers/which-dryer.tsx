@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { dryerDutyAt, dryingPlace } from '@/core/answers/dryer-duty-at';
 import { type WhichDryer, whichDryer } from '@/core/answers/which-dryer';
 import { walk } from '@/core/line/walk';
@@ -9,6 +8,7 @@ import { FAMILIES, type FamilyAnswer } from '@/core/sizing/families';
 import { BOUNDS, dutyOf, queryOf, STATE } from '@/ui/dryers/query';
 import { addressOf } from '@/ui/forms/address-of';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { AnswerFrame, NotThere, Verdict } from './answer-frame';

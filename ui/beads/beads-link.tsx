@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { chargeDutyAt } from '@/core/answers/charge-duty-at';
 import { isBeadPlace } from '@/core/maintenance/charge-lives';
 import type { Stage } from '@/core/plan/plan';
@@ -8,6 +7,7 @@ import { pathTo, standing } from '@/core/plan/runs';
 import { surveyAtmosphericPa } from '@/core/plan/survey';
 import { addressOf } from '@/ui/forms/address-of';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { queryOf } from './query';
 
 /** From a place with beads in the line to its sheet, with the air that reaches it and the pressures that its housing must bear. */

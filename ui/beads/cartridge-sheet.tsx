@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import type { BedMediumName } from '@/core/desiccant/bed-media';
 import { MEDIA, type Medium } from '@/core/desiccant/isotherm';
 import { sparesOf } from '@/core/desiccant/judge-charge';
@@ -9,6 +8,7 @@ import { spell } from '@/core/quantity/spell';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures } from '@/ui/primitives/figures';
+import { Link } from '@/ui/primitives/link';
 import { Sheet } from '@/ui/primitives/sheet';
 import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';

@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import type { DayRemark } from '@/core/day/judge-day';
 import { stageById } from '@/core/plan/runs';
 import { spell } from '@/core/quantity/spell';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { clock } from './day-series';
 

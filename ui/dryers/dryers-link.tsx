@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { dryerDutyAt } from '@/core/answers/dryer-duty-at';
 import type { Stage } from '@/core/plan/plan';
 import { FAMILIES } from '@/core/sizing/families';
 import { addressOf } from '@/ui/forms/address-of';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { queryOf } from './query';
 
 /** From a dryer of the line to all families, with the air that reaches it. */

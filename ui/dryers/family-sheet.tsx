@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { HEATED, type Heated } from '@/core/sizing/size-heated';
+import { Link } from '@/ui/primitives/link';
 import { HeatedSheet } from './heated-sheet';
 import { HeatlessSheet } from './heatless-sheet';
 import { MembraneSheet, PelletSheet } from './no-power-sheets';

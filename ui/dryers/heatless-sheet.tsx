@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { spell } from '@/core/quantity/spell';
 import type { DryerDuty } from '@/core/sizing/dryer-duty';
 import { LEAST_KWH_PER_KG } from '@/core/sizing/size-heated';
@@ -8,6 +7,7 @@ import { SILENCER_MOST_PA, sizeTowers, VALVES_S } from '@/core/sizing/size-tower
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Cautions } from '@/ui/primitives/cautions';
 import { Figures, Headline } from '@/ui/primitives/figures';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { Amount, useUnits } from '@/ui/units/units';
 import type { Ask, Query } from './query';

@@ -1,9 +1,9 @@
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { SYMPTOMS } from '@/core/diagnosis/symptoms';
 import { allStages, standing } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 
 /** What is wrong, in people’s words, and where it shows. */
 export function ChooseComplaint() {

@@ -1,8 +1,8 @@
-import Link from 'next/link';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import type { LoggedEntry } from '@/core/log/log-entry';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { sayTime } from '@/ui/units/when';
 
 /** Searches that somebody left open: anybody goes on with them. */

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { parseAsInteger, useQueryState } from 'nuqs';
 import { type ReactNode, useMemo } from 'react';
 import { useStore } from 'zustand';
@@ -9,6 +8,7 @@ import { placeOf } from '@/core/plan/survey';
 import { planAtHour } from '@/core/year/at-hour';
 import { YEAR_HOURS } from '@/core/year/calendar';
 import { LookAs, usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { sayHour } from '@/ui/water/day-map';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { findingsOf } from '@/core/diagnosis/findings';
 import { verdictOfReading } from '@/core/log/expect-reading';
@@ -10,6 +9,7 @@ import { READINGS } from '@/core/log/readings';
 import { taskById } from '@/core/maintenance/tasks';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { sayTime } from '../units/when';

@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import type { DrainJudgement } from '@/core/log/judge-drain';
 import type { LoggedDrain } from '@/core/log/judge-log';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { Why } from '@/ui/why/why';
 import { sayTime } from '../units/when';

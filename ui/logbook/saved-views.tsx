@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { ENTRY_KINDS } from '@/core/log/log-entry';
 import { readStored, store } from '@/ui/browser-store';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 
 export interface SavedView {
   readonly q: string;

@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import { wholeBalance } from '@/core/diagnosis/whole-balance';
 import type { LoggedDrain } from '@/core/log/judge-log';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { Amount } from '@/ui/units/units';
 import { sayTime } from '@/ui/units/when';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { CloudOff, CloudUpload, TriangleAlert } from 'lucide-react';
-import Link from 'next/link';
 import { useSyncExternalStore } from 'react';
+import { Link } from '@/ui/primitives/link';
 import { useOutbox } from './outbox-state';
 
 function listen(changed: () => void): () => void {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { AccountForm } from './account-form';
 
 const PASSWORD = {

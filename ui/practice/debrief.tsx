@@ -1,8 +1,8 @@
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { PracticeCase } from '@/core/practice/case';
 import { RIGHT } from '@/core/practice/spacing';
 import { Headline } from '@/ui/primitives/figures';
+import { Link } from '@/ui/primitives/link';
 import { Sentences } from './sentences';
 
 /** What an answer was worth, the number behind each step, and the way to the same case again. */

@@ -1,8 +1,8 @@
-import Link from 'next/link';
 import { useState } from 'react';
 import { BY_HAND } from '@/core/practice/by-hand';
 import { CASE_KINDS, type CaseKind } from '@/core/practice/case';
 import { calibrationOf, comesAgain, type Played, skillOf } from '@/core/practice/spacing';
+import { Link } from '@/ui/primitives/link';
 import { EstimateChart } from './estimate-chart';
 import { saveResults } from './save-results';
 

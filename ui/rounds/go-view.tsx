@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -11,6 +10,7 @@ import { roundsOf } from '@/core/maintenance/rounds';
 import { ISOLATION } from '@/core/maintenance/task';
 import { placeOf } from '@/core/plan/survey';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { useDue } from '../due/use-due';
 import { useSender } from '../outbox/use-sender';

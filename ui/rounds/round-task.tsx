@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { kindOf } from '@/core/equipment/index';
 import type { DueTask } from '@/core/maintenance/due';
@@ -10,6 +9,7 @@ import { PhotoInput } from '@/ui/forms/photo-input';
 import { useSignedIn } from '@/ui/people/signed-in';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import type { useSender } from '../outbox/use-sender';
 import { BeadSwatches } from './bead-swatches';

@@ -1,7 +1,6 @@
 'use client';
 
 import { Download, Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
@@ -10,6 +9,7 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import { roundsOf, routeOf } from '@/core/maintenance/rounds';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { SortableList } from '@/ui/primitives/sortable-list';
 import { saveCsv } from '@/ui/water/data-table';
 import { useDue } from '../due/use-due';

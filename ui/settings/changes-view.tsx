@@ -1,8 +1,8 @@
 'use client';
 
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { sayKept } from '@/core/quantity/kept-figure';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 
 interface AuditPage {

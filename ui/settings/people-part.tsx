@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { Field, tied } from '@/ui/forms/field';
 import { send } from '@/ui/forms/send';
+import { Link } from '@/ui/primitives/link';
 import { QrCode, useAddress } from '@/ui/primitives/qr-code';
 import { Copyable } from './copyable';
 import { type Device, DevicesPart } from './devices-part';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { LetterKeysChoice } from '@/ui/shell/letter-keys';
 import { UnitsForm } from '@/ui/units/units-form';
 import { sayMoment } from '@/ui/units/when';

@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { Plan, RevisionSummary } from '@/core/plan/plan';
+import { Link } from '@/ui/primitives/link';
 
 /** In place of a page that could not be shown: what is safe, and the ways out. */
 export function Broken({ planId, reset }: { planId?: string | undefined; reset: () => void }) {

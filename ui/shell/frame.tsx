@@ -1,7 +1,7 @@
 import { House, ListTodo, MapPin, Settings as SettingsIcon } from 'lucide-react';
-import Link from 'next/link';
 import { Fragment, type ReactNode } from 'react';
 import { OutboxChip } from '@/ui/outbox/outbox-chip';
+import { Link } from '@/ui/primitives/link';
 import { DeviceChip } from './device-chip';
 import { hrefOf, PLACES } from './places';
 import { RailLink } from './rail-link';

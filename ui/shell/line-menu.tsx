@@ -1,10 +1,10 @@
 'use client';
 
 import { Check, Download } from 'lucide-react';
-import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactElement } from 'react';
 import type { PlanSummary } from '@/core/plan/plan';
+import { Link } from '@/ui/primitives/link';
 
 const item = 'flex items-center gap-2 rounded-sm px-2 py-1.5 outline-none data-[highlighted]:bg-sunk';
 
@@ -31,7 +31,7 @@ export function LineMenu({
             {!lines && <p className="px-2 py-1.5 text-quiet">Looking for the other lines …</p>}
             {lines?.map((line) => (
               <DropdownMenu.Item key={line.id} asChild>
-                <Link href={`/lines/${line.id}/today`} prefetch={false} className={item}>
+                <Link href={`/lines/${line.id}/today`} className={item}>
                   <span className="w-4 shrink-0">{line.id === planId && <Check size={14} aria-hidden />}</span>
                   <span className="min-w-0 truncate">
                     {line.shop} · {line.name}

@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import { Field, tied } from '@/ui/forms/field';
 import { send } from '@/ui/forms/send';
 import { usePlan, usePlanState } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 
 /** Sends what was tried out on a line to whoever may change it. */
 export function Propose() {

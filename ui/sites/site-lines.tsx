@@ -1,13 +1,13 @@
 'use client';
 
 import { Ellipsis } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { toast } from 'sonner';
 import type { Plan } from '@/core/plan/plan';
 import { send } from '@/ui/forms/send';
 import { copyOf } from '@/ui/primitives/copy-of';
+import { Link } from '@/ui/primitives/link';
 import type { SiteLine, SitePage } from './site-types';
 
 /** The lines of a site, with what may be done with each; those that are archived, and those that were removed. */
@@ -42,11 +42,7 @@ export function SiteLines({ site }: { site: SitePage }) {
 function Line({ line, site }: { line: SiteLine; site: SitePage }) {
   return (
     <li className="flex items-center gap-x-3 border-b border-hairline py-1">
-      <Link
-        href={`/lines/${line.id}/today`}
-        prefetch={false}
-        className="flex min-h-11 min-w-0 flex-1 items-center hover:bg-sunk"
-      >
+      <Link href={`/lines/${line.id}/today`} className="flex min-h-11 min-w-0 flex-1 items-center hover:bg-sunk">
         <span className="min-w-0 truncate">
           <strong>{line.shop}</strong> · {line.name}
         </span>
@@ -156,7 +152,6 @@ function ArchivedLines({ site }: { site: SitePage }) {
           <li key={line.id} className="flex flex-wrap items-center gap-3 border-b border-hairline py-1">
             <Link
               href={`/lines/${line.id}/line`}
-              prefetch={false}
               className="flex min-h-11 min-w-0 flex-1 basis-56 items-center hover:bg-sunk"
             >
               <span className="min-w-0 truncate">

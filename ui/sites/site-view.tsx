@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { SiteClimate, SiteDetails } from './site-details';
 import { SiteLines } from './site-lines';
 import { SitePhotos } from './site-photos';

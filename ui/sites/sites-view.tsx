@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/primitives/link';
 import { NewSite } from './new-site';
 
 interface SiteList {
@@ -76,7 +76,6 @@ export function SitesView({ list, words, mayAdd }: { list: SiteList; words: stri
             <li key={site.id} className="border-b border-hairline">
               <Link
                 href={`/sites/${site.id}`}
-                prefetch={false}
                 className="flex min-h-12 flex-wrap items-center gap-x-4 px-1 py-1.5 hover:bg-sunk"
               >
                 <span className="min-w-0 flex-1 basis-56">

@@ -1,8 +1,8 @@
 import { Droplets, Grape, MessageCircleQuestionMark, Ruler, Sparkles, Waypoints, Wind } from 'lucide-react';
-import Link from 'next/link';
 import type { PlanList } from '@/core/plan/plan';
 import type { Climate } from '@/core/plan/survey';
 import { AnswerLinks } from '@/ui/answers/answer-links';
+import { Link } from '@/ui/primitives/link';
 import { OpenFile } from './open-file';
 import { OwnLine } from './own-line';
 import { type TemplateName, Templates } from './templates';
@@ -131,7 +131,6 @@ export function StartView({
                 <li key={l.id} className="border-b border-hairline">
                   <Link
                     href={`/lines/${l.id}/today`}
-                    prefetch={false}
                     className="flex min-h-11 items-center justify-between gap-3 px-1 hover:bg-sunk"
                   >
                     <span className="min-w-0 truncate">

@@ -1,7 +1,6 @@
 'use client';
 
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { type FormEvent, useState } from 'react';
 import { siteTimeMs, siteTimeOf } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
@@ -10,6 +9,7 @@ import { DAY_MS } from '@/core/quantity/constants';
 import { parseNumber } from '@/core/quantity/parse';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { sayTime } from '@/ui/units/when';
 import { entryOf } from '../outbox/entry-of';

@@ -1,7 +1,6 @@
 'use client';
 
 import { addDays, format } from 'date-fns';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { findingsOf } from '@/core/diagnosis/findings';
@@ -11,6 +10,7 @@ import type { LogSummary } from '@/core/maintenance/log-summary';
 import type { Round } from '@/core/maintenance/rounds';
 import { sayText } from '@/core/quantity/say-text';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 
 export function Rounds({ rounds }: { rounds: readonly Round[] }) {

@@ -1,10 +1,10 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useWater } from './water-provider';
 
 const VIEWS = [

@@ -1,12 +1,12 @@
 'use client';
 
 import { Download, Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import { ISOLATION } from '@/core/maintenance/task';
 import { rememberLine } from '@/ui/offline/kept-lines';
 import { keepPages } from '@/ui/offline/kept-pages';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { sayTime } from '@/ui/units/when';
 import { minutesOf, partsOf, sayMinutes, tasksOf, type WorkSite } from './work-types';

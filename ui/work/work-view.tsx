@@ -1,7 +1,6 @@
 'use client';
 
 import { TriangleAlert } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsArrayOf, parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useState } from 'react';
@@ -10,6 +9,7 @@ import type { WorkTask } from '@/core/maintenance/line-state';
 import { send } from '@/ui/forms/send';
 import { useSignedIn } from '@/ui/people/signed-in';
 import { CalendarPart } from '@/ui/primitives/calendar-part';
+import { Link } from '@/ui/primitives/link';
 import { SortableList } from '@/ui/primitives/sortable-list';
 import { sayTime } from '@/ui/units/when';
 import { minutesOf, partsOf, sayMinutes, tasksOf, type WorkSite } from './work-types';
@@ -182,7 +182,7 @@ function Site({
         <div className="min-w-0 flex-1">
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h2 className="mr-auto min-w-0">
-              <Link href={`/sites/${site.id}`} prefetch={false} className="hover:underline">
+              <Link href={`/sites/${site.id}`} className="hover:underline">
                 {site.name}
               </Link>
             </h2>
@@ -205,7 +205,7 @@ function Site({
             {site.lines.map((line) => (
               <div key={line.id} className="mt-1">
                 <p className="font-semibold">
-                  <Link href={`/lines/${line.id}/today`} prefetch={false} className="hover:underline">
+                  <Link href={`/lines/${line.id}/today`} className="hover:underline">
                     {line.name}
                   </Link>
                 </p>

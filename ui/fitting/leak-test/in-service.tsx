@@ -1,10 +1,10 @@
-import Link from 'next/link';
 import { useState } from 'react';
 import { FILTERS, is } from '@/core/equipment/groups';
 import { fittingSchema } from '@/core/plan/fit-fields';
 import { allStages, standing } from '@/core/plan/runs';
 import { Field, tied } from '@/ui/forms/field';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 
 const READINGS = [
   'Pump-up time from cut-in to cut-out, and leak-down',

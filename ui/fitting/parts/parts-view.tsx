@@ -1,7 +1,6 @@
 'use client';
 
 import { Download, Printer } from 'lucide-react';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { costOfLine } from '@/core/cost/cost-of-line';
 import { type Bill, billOf } from '@/core/fitting/bill';
@@ -10,6 +9,7 @@ import { ownedOf, takenFrom } from '@/core/fitting/shelf';
 import { leftToBuy, spentOf, surplusOf } from '@/core/fitting/ticked';
 import { TICKS, type TickName } from '@/core/plan/fit-fields';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { InUnits } from '@/ui/units/in-units';
 import { Plain, useUnits } from '@/ui/units/units';

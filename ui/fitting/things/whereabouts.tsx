@@ -1,12 +1,12 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { Stage } from '@/core/plan/plan';
 import { installed, type Loose, takenOutOf, withoutTakenOut } from '@/core/plan/stays';
 import type { Thing } from '@/core/plan/thing-fields';
 import { type Refused, SILENT, send } from '@/ui/forms/send';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import type { OnShelf } from '@/ui/shelf/shelf-view';
 import { PastLog } from './past-log';
 import { ToShelf, today, useTakenDown } from './to-shelf';

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useState } from 'react';
@@ -13,6 +12,7 @@ import { seriesOf } from '@/core/year/series';
 import { monthlyKg } from '@/core/year/sums';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { Scrolls } from '@/ui/primitives/scrolls';
 import { Amount, useUnits } from '@/ui/units/units';
 import { DayMap } from '../day-map';

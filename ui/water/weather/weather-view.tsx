@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { useWater } from '../water-provider';
 import { ImportYear } from './import-year';
 import { IntakeWorth } from './intake-worth';

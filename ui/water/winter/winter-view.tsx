@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { sayIn as said } from '@/core/advice/rule';
 import { coldC, type WinterItem, winterList } from '@/core/drains/winter';
@@ -8,6 +7,7 @@ import { placeOf } from '@/core/plan/survey';
 import { sayDay } from '@/core/year/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { Cautions } from '@/ui/primitives/cautions';
+import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
 import { useWater } from '../water-provider';
 
