@@ -41,7 +41,7 @@ function Mark({ cx = 0, cy = 0, payload }: { cx?: number; cy?: number; payload?:
   return <circle cx={cx} cy={cy} r={4.5} fill={fill} />;
 }
 
-/** What came out of a drain over time, over the band of what should have. */
+/** The chart of {@link History}. */
 export function HistoryChart({
   entries,
   judged,
@@ -63,55 +63,34 @@ export function HistoryChart({
     }));
   const inSi = (shown: number): string => say(shown * u.factor, 'drained');
   return (
-    <figure>
-      <div className="h-56">
-        <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart
-            data={data}
-            margin={{ top: 8, right: 12, bottom: 0, left: 0 }}
-            aria-label="What each drain gave"
-          >
-            <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
-            <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
-            <YAxis {...VALUE_AXIS} />
-            <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
-            <Line dataKey="expected" stroke="var(--deep)" strokeDasharray="6 4" dot={false} isAnimationActive={false} />
-            <Scatter dataKey="came" shape={<Mark />} isAnimationActive={false} />
-            <Tooltip
-              isAnimationActive={false}
-              content={({ active, payload }) => {
-                const p = payload?.[0]?.payload as Point | undefined;
-                return active && p ? (
-                  <div className="floating px-3 py-2 text-[0.85rem]">
-                    <p className="font-semibold">{format(p.at, 'EEE d MMM, HH:mm')}</p>
-                    <p>
-                      came out {inSi(p.came)}: {p.verdict}
-                    </p>
-                    <p className="text-quiet">
-                      expected {inSi(p.band[0])} to {inSi(p.band[1])}
-                    </p>
-                  </div>
-                ) : null;
-              }}
-            />
-          </ComposedChart>
-        </ResponsiveContainer>
-      </div>
-      <figcaption className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-[0.8rem] text-quiet">
-        <span>{u.symbol} a drain</span>
-        <span>
-          <span className="text-water">●</span> as expected
-        </span>
-        <span>
-          <span className="text-amber">▼</span> less
-        </span>
-        <span>
-          <span className="text-brick">▲</span> more
-        </span>
-        <span className="flex items-center gap-1">
-          <i className="inline-block h-2.5 w-4 bg-vapour" /> expected, 95 %
-        </span>
-      </figcaption>
-    </figure>
+    <div className="h-56">
+      <ResponsiveContainer width="100%" height="100%">
+        <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 0 }} aria-label="What each drain gave">
+          <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
+          <XAxis {...TIME_AXIS} domain={[...TIME_AXIS.domain]} />
+          <YAxis {...VALUE_AXIS} />
+          <Area dataKey="band" stroke="none" fill="var(--vapour)" fillOpacity={0.6} isAnimationActive={false} />
+          <Line dataKey="expected" stroke="var(--deep)" strokeDasharray="6 4" dot={false} isAnimationActive={false} />
+          <Scatter dataKey="came" shape={<Mark />} isAnimationActive={false} />
+          <Tooltip
+            isAnimationActive={false}
+            content={({ active, payload }) => {
+              const p = payload?.[0]?.payload as Point | undefined;
+              return active && p ? (
+                <div className="floating px-3 py-2 text-[0.85rem]">
+                  <p className="font-semibold">{format(p.at, 'EEE d MMM, HH:mm')}</p>
+                  <p>
+                    came out {inSi(p.came)}: {p.verdict}
+                  </p>
+                  <p className="text-quiet">
+                    expected {inSi(p.band[0])} to {inSi(p.band[1])}
+                  </p>
+                </div>
+              ) : null;
+            }}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </div>
   );
 }

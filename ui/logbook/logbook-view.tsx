@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { parseAsString, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
@@ -13,15 +12,11 @@ import { usePlan } from '@/ui/plan/plan-provider';
 import { sayTime } from '../units/when';
 import { DrainForm } from './drain-form';
 import { EntryList } from './entry-list';
+import { History } from './history';
 import { JudgementCard } from './judgement-card';
 import { LogTabs } from './log-tabs';
 import { Verdict } from './verdict';
 import { WholeBalance } from './whole-balance';
-
-const HistoryChart = dynamic(() => import('./history-chart').then((m) => m.HistoryChart), {
-  ssr: false,
-  loading: () => <div className="h-56" />,
-});
 
 /** Log a drain, see what should have come out, and be told what a difference means. */
 export function LogbookView({ entries, drained, next }: DrainPage) {
@@ -67,10 +62,8 @@ export function LogbookView({ entries, drained, next }: DrainPage) {
           void choose(id);
           void open(null);
         }}
-        onLogged={(id) => {
-          void open(id);
-          router.refresh();
-        }}
+        // The address first: a change of it while the page is fetched anew would discard what is fetched.
+        onLogged={(id) => void open(id).then(() => router.refresh())}
       />
       <div className="grid min-w-0 gap-5">
         <OutOfBand
@@ -87,7 +80,7 @@ export function LogbookView({ entries, drained, next }: DrainPage) {
         {here.length > 0 ? (
           <section aria-label={`History of ${name}`}>
             <h2 className="mb-2">{name}: what came out against what should have</h2>
-            <HistoryChart entries={here.filter((e) => !e.struck)} judged={judged} />
+            <History entries={here.filter((e) => !e.struck)} judged={judged} />
           </section>
         ) : (
           <p className="rounded-md border border-dashed border-hairline p-4 text-quiet">

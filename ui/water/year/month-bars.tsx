@@ -9,18 +9,8 @@ export interface MonthRow {
   readonly name: string;
   /** SI, a number a month. */
   readonly months: readonly number[];
+  readonly fill: string;
 }
-
-// Light beside dark, so that neighbours part also without their colour; each is named in the legend and in the table.
-const FILLS = [
-  'var(--wet-4)',
-  'var(--wet-2)',
-  'var(--copper)',
-  'var(--wet-1)',
-  'var(--wet-3)',
-  'var(--sand)',
-  'var(--amber)',
-];
 
 /** Water of each month, by drain. */
 export function MonthBars({ rows }: { rows: readonly MonthRow[] }) {
@@ -31,57 +21,46 @@ export function MonthBars({ rows }: { rows: readonly MonthRow[] }) {
     ...Object.fromEntries(rows.map((r, i) => [`d${i}`, fromSi((r.months[m] as number) / 1000, u, 0)])),
   }));
   return (
-    <figure>
-      <div className="h-48">
-        <ResponsiveContainer width="100%" height="100%">
-          <BarChart
-            data={data}
-            margin={{ top: 8, right: 4, bottom: 4, left: 0 }}
-            aria-label="Water of each month"
-            barCategoryGap="18%"
-          >
-            <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
-            <XAxis dataKey="month" stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} interval={0} />
-            <YAxis width={44} stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} />
-            {rows.map((r, i) => (
-              <Bar
-                key={r.name}
-                dataKey={`d${i}`}
-                stackId="all"
-                fill={FILLS[i % FILLS.length] as string}
-                stroke="var(--paper)"
-                isAnimationActive={false}
-              />
-            ))}
-            <Tooltip
+    <div className="h-48">
+      <ResponsiveContainer width="100%" height="100%">
+        <BarChart
+          data={data}
+          margin={{ top: 8, right: 4, bottom: 4, left: 0 }}
+          aria-label="Water of each month"
+          barCategoryGap="18%"
+        >
+          <CartesianGrid stroke="var(--hairline)" strokeDasharray="2 3" vertical={false} />
+          <XAxis dataKey="month" stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} interval={0} />
+          <YAxis width={44} stroke="var(--quiet)" tick={{ fontSize: 11, fill: 'var(--quiet)' }} />
+          {rows.map((r, i) => (
+            <Bar
+              key={r.name}
+              dataKey={`d${i}`}
+              stackId="all"
+              fill={r.fill}
+              stroke="var(--paper)"
               isAnimationActive={false}
-              cursor={{ fill: 'var(--sunk)' }}
-              content={({ active, label }) => {
-                const m = MONTHS.indexOf(label as (typeof MONTHS)[number]);
-                return active && m >= 0 ? (
-                  <div className="floating px-3 py-1.5 text-[0.85rem]">
-                    <p className="font-semibold">{label}</p>
-                    {rows.map((r) => (
-                      <p key={r.name}>
-                        {r.name} {say((r.months[m] as number) / 1000, 'volume')}
-                      </p>
-                    ))}
-                  </div>
-                ) : null;
-              }}
             />
-          </BarChart>
-        </ResponsiveContainer>
-      </div>
-      <figcaption className="flex flex-wrap gap-x-4 gap-y-0.5 text-[0.8rem] text-quiet">
-        <span>{u.symbol} a month</span>
-        {rows.map((r, i) => (
-          <span key={r.name} className="flex items-center gap-1.5">
-            <i className="inline-block size-2.5" style={{ background: FILLS[i % FILLS.length] }} aria-hidden />
-            {r.name}
-          </span>
-        ))}
-      </figcaption>
-    </figure>
+          ))}
+          <Tooltip
+            isAnimationActive={false}
+            cursor={{ fill: 'var(--sunk)' }}
+            content={({ active, label }) => {
+              const m = MONTHS.indexOf(label as (typeof MONTHS)[number]);
+              return active && m >= 0 ? (
+                <div className="floating px-3 py-1.5 text-[0.85rem]">
+                  <p className="font-semibold">{label}</p>
+                  {rows.map((r) => (
+                    <p key={r.name}>
+                      {r.name} {say((r.months[m] as number) / 1000, 'volume')}
+                    </p>
+                  ))}
+                </div>
+              ) : null;
+            }}
+          />
+        </BarChart>
+      </ResponsiveContainer>
+    </div>
   );
 }

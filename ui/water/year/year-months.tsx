@@ -16,10 +16,22 @@ const MonthBars = dynamic(() => import('./month-bars').then((m) => m.MonthBars),
   loading: () => <div className="h-48" />,
 });
 
+// Light beside dark, so that neighbours part also without their colour; each is named in the legend and in the table.
+const FILLS = [
+  'var(--wet-4)',
+  'var(--wet-2)',
+  'var(--copper)',
+  'var(--wet-1)',
+  'var(--wet-3)',
+  'var(--sand)',
+  'var(--amber)',
+];
+
+/** Water of each month, by drain. */
 export function Months({ ran, of, series }: { ran: RanPlan; of: SeriesId; series: Series }) {
   const { choice } = useUnits();
   const { plan, run } = ran;
-  const rows =
+  const named =
     of.of === 'all-drains'
       ? collectingStages(plan)
           .map((s) => ({
@@ -28,11 +40,23 @@ export function Months({ ran, of, series }: { ran: RanPlan; of: SeriesId; series
           }))
           .filter((r) => r.months.some((kg) => kg > 1e-6))
       : [{ name: series.name, months: monthlyKg(series.values, run.load) }];
+  const rows = named.map((r, i) => ({ ...r, fill: FILLS[i % FILLS.length] as string }));
   const u = unitOf('volume', choice.volume);
   const cell = (kg: number): number => Number(fromSi(kg / 1000, u, 0).toPrecision(4));
   return (
     <>
-      <MonthBars rows={rows} />
+      <figure>
+        <MonthBars rows={rows} />
+        <figcaption className="flex flex-wrap gap-x-4 gap-y-0.5 text-[0.8rem] text-quiet">
+          <span>{u.symbol} a month</span>
+          {rows.map((r) => (
+            <span key={r.name} className="flex items-center gap-1.5">
+              <i className="inline-block size-2.5" style={{ background: r.fill }} aria-hidden />
+              {r.name}
+            </span>
+          ))}
+        </figcaption>
+      </figure>
       <TableOf
         table={() => ({
           name: `${series.name} by month`,

@@ -1,7 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { parseAsInteger, parseAsString, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
@@ -13,22 +11,17 @@ import { dailyKg, designHour, peak, totalKg } from '@/core/year/sums';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { Drag } from '@/ui/forms/drag';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { Link } from '@/ui/primitives/link';
 import { InUnits } from '@/ui/units/in-units';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '../data-table';
 import { DayMap, sayHour } from '../day-map';
 import type { RanPlan } from '../use-weather-run';
 import { useWater } from '../water-provider';
+import { Duration } from './duration';
 import { MonthMeansList, Months, WorstWeek } from './year-months';
 import { durationTable, hourTable } from './year-tables';
 import { Media, Outlets } from './year-uses';
-
-const blank = () => <div className="h-48" />;
-const DurationCurve = dynamic(() => import('./duration-curve').then((m) => m.DurationCurve), {
-  ssr: false,
-  loading: blank,
-});
-const _MonthBars = dynamic(() => import('./month-bars').then((m) => m.MonthBars), { ssr: false, loading: blank });
 
 /** Hours of the worked year by which a design may be exceeded. */
 const DESIGNS = {
@@ -120,7 +113,7 @@ function Shown({ ran }: { ran: RanPlan }) {
         </section>
         <section aria-label="Duration">
           <h2 className="mb-1">Duration curve</h2>
-          <DurationCurve series={series} load={run.load} designHours={designHours} />
+          <Duration series={series} load={run.load} designHours={designHours} />
           {design && (
             <p className="text-[0.85rem] text-quiet">
               Its design hour is {sayHour(design.hour)}: intake {say(run.intakeC[design.hour] as number, 'temperature')}
