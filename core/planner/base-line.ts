@@ -11,7 +11,7 @@ import { DUTY_LIMIT, motorHp } from '../sizing/size-compressor';
 import { MOST_HOSE_LOSS_PA, sizeHose } from '../sizing/size-hose';
 import { MOST_PIPE_LOSS, sizePipe } from '../sizing/size-pipe';
 import { sizeRegulator } from '../sizing/size-regulator';
-import type { Question, QuestionJob } from './question';
+import { jobNeedsSchema, type Question, type QuestionJob } from './question';
 
 /** The stages of a line between which the planner puts its own, by their ids. */
 export const IDS = {
@@ -224,8 +224,10 @@ export function askedOf(q: Question): Asked {
     })),
     routine: { ...bare.routine, level: 'normal' },
   });
-  const base = q.jobs.reduce((now, { job, flowM3PerS, leastGaugePa, usedShare }, i) => {
-    const asks = { flowM3PerS, usedShare, leastPressurePa: atmosphericPa + leastGaugePa, nozzle: 'relieving' };
+  const base = q.jobs.reduce((now, asked, i) => {
+    const { job, flowM3PerS, leastGaugePa, usedShare } = asked;
+    const leastPressurePa = atmosphericPa + leastGaugePa;
+    const asks = { ...jobNeedsSchema.parse(asked), flowM3PerS, usedShare, leastPressurePa, nozzle: 'relieving' };
     return withStage(
       setJob(now, IDS.outlet(i), job),
       IDS.outlet(i),

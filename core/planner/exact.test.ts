@@ -72,6 +72,13 @@ test('more budget never has a worse margin, a weaker need never costs more, one 
   const asks = (job: 'plasma' | 'packaging') =>
     searched(shop({ jobs: [questionJob(job, { flowM3PerS, leastGaugePa, usedShare })], refused: ['membrane'] })).front;
   expect(least(asks('packaging'))).toBeLessThanOrEqual(least(asks('plasma')));
+  // The same job, of which drier air is asked than is usual for it.
+  const costs = [0.05, 0.2, 0.8].map((relativeHumidity) => {
+    const drier = { need: 'humidity-expanded', relativeHumidity, usedShare: 0.3 } as const;
+    return least(searched(question({ jobs: [questionJob('powder-gun', drier)], minutesPerWeek: 3000 })).front);
+  });
+  expect(costs).toEqual(costs.toSorted((a, b) => b - a));
+  expect(costs[0]).toBeGreaterThan(costs[2] as number);
   const fewer = searched(shop({ jobs, refused: ['membrane', 'aftercooler'] })).front;
   for (const p of fewer) expect(all.some((q) => noWorse(q.merits, p.merits))).toBe(true);
 });

@@ -1,6 +1,5 @@
 import { FROST_C } from '../advice/cold-places';
 import type { Drain } from '../equipment/shared/drain-fields';
-import { JOBS } from '../plan/jobs';
 import type { Stage } from '../plan/plan';
 import { type Asked, IDS } from './base-line';
 import type { QuestionJob } from './question';
@@ -46,9 +45,16 @@ export type Group = readonly number[];
 const EMPTY: Option = { stages: [] };
 
 /** What a job asks of its air, without its flow. */
-function needOf({ job, coldestC, isCold }: QuestionJob): string {
-  const { need, dewPointC, relativeHumidity, waterClass, oilClass, particleClass } = JOBS[job].needs;
-  return JSON.stringify([need, dewPointC, relativeHumidity, waterClass, oilClass, particleClass, coldestC, isCold]);
+function needOf({ coldestC, isCold, ...job }: QuestionJob): string {
+  const { need, dewPointC, relativeHumidity, waterClass, particleClass, oilClass } = job;
+  const { [need]: water } = {
+    'no-liquid': 0,
+    'dew-point': dewPointC,
+    'humidity-expanded': relativeHumidity,
+    'humidity-in-line': relativeHumidity,
+    'iso-class': waterClass,
+  };
+  return JSON.stringify([need, water, particleClass, oilClass, coldestC, isCold]);
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Plan, Stage } from '../plan/plan';
 import { allStages, pathTo, standing } from '../plan/runs';
 import { surroundingsAt } from '../plan/surroundings';
 import { placeOf, surveyAtmosphericPa } from '../plan/survey';
-import { MOST_JOBS, OWNABLE, type Ownable, type Question, question, questionJob } from './question';
+import { jobNeedsSchema, MOST_JOBS, OWNABLE, type Ownable, type Question, question, questionJob } from './question';
 
 type OutletParameters = Extract<Stage, { kind: 'outlet' }>['parameters'];
 
@@ -21,6 +21,9 @@ function jobLike(p: OutletParameters, name: string): JobId {
   };
   return ids.reduce((best, id) => (alike(id) > alike(best) ? id : best));
 }
+
+/** Where nobody knows the basis of a humidity: of the two, this takes drier air. */
+export const SAFER_BASIS = 'humidity-in-line';
 
 const within = (least: number, value: number, most: number): number => Math.min(most, Math.max(least, value));
 
@@ -44,10 +47,11 @@ export function questionOf(plan: Plan): Question {
     )
     .slice(0, MOST_JOBS)
     .map((s) => {
-      const { flowM3PerS, usedShare, leastPressurePa } = s.parameters;
+      const { flowM3PerS, usedShare, leastPressurePa, need } = s.parameters;
       const roomC = within(-40, surroundingsAt(line, s).roomTemperatureC, 50);
       const pipes = pathTo(line, s.id).reduce((m, p) => m + (p.kind === 'pipe' ? p.parameters.lengthM : 0), 0);
       return questionJob(jobLike(s.parameters, s.name), {
+        ...jobNeedsSchema.parse({ ...s.parameters, need: need === 'humidity-unknown' ? SAFER_BASIS : need }),
         flowM3PerS: within(1e-5, flowM3PerS, 0.5),
         usedShare: within(0.01, usedShare, 1),
         leastGaugePa: within(1e4, leastPressurePa - atmosphericPa, 13e5),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { outlet } from '../equipment/serving/outlet';
 import { choiceField, numberField } from '../equipment/shared/kind';
 import { JOBS, type JobId } from '../plan/jobs';
 import { moneySchema } from '../plan/money';
@@ -10,9 +11,31 @@ const jobIds = Object.keys(JOBS) as [JobId, ...JobId[]];
 /** The most jobs that one question holds (the search grows with each that needs its own treatment). */
 export const MOST_JOBS = 6;
 
+/** What a job asks of its air: as an outlet does, but that the basis of a humidity is known. Leaves out whatever else is given. */
+export const jobNeedsSchema = z.object({
+  need: choiceField({
+    label: 'Its air needs',
+    options: {
+      'no-liquid': 'no liquid water',
+      'dew-point': 'a pressure dew point',
+      'humidity-expanded': 'humidity after expansion to the room',
+      'humidity-in-line': 'humidity in the line',
+      'iso-class': 'a water class of ISO 8573-1',
+    },
+  }),
+  ...outlet.parameters.pick({
+    dewPointC: true,
+    relativeHumidity: true,
+    waterClass: true,
+    particleClass: true,
+    oilClass: true,
+  }).shape,
+});
+
 /** A job that the line is to serve. */
 export const questionJobSchema = z.strictObject({
   job: z.enum(jobIds),
+  ...jobNeedsSchema.shape,
   /** As its maker states it, ISO 8778. */
   flowM3PerS: numberField({
     label: 'Air flow in use',
@@ -227,12 +250,12 @@ export const questionSchema = z
 export type Question = z.infer<typeof questionSchema>;
 
 /**
- * A job of a question with the usual numbers of its kind.
+ * A job of a question with the usual numbers and needs of its kind.
  * @example questionJob('sander').usedShare // 0.6
  */
 export function questionJob(job: JobId, more: Partial<QuestionJob> = {}): QuestionJob {
-  const { flowM3PerS, leastGaugePa, usedShare } = JOBS[job];
-  return questionJobSchema.parse({ job, flowM3PerS, leastGaugePa, usedShare, ...more });
+  const { needs, flowM3PerS, leastGaugePa, usedShare } = JOBS[job];
+  return questionJobSchema.parse({ job, ...jobNeedsSchema.parse(needs), flowM3PerS, leastGaugePa, usedShare, ...more });
 }
 
 /**

@@ -1,7 +1,8 @@
 import { JOBS } from '../plan/jobs';
+import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
 import { askedOf, dutyLimitOf } from './base-line';
 import { compressorsFor } from './open-compressor';
-import type { Question } from './question';
+import type { Question, QuestionJob } from './question';
 import { search } from './search';
 
 /** A change of what is asked that makes a line possible. */
@@ -14,6 +15,7 @@ export interface Relaxation {
 /** Steps in which each wish is given up, the smallest first (estimates: what somebody would think about). */
 const LARGER = [1.1, 1.25, 1.4, 1.6, 2, 3];
 const LESS_PA = [2e4, 4e4, 7e4, 1e5, 1.5e5];
+const TIMES_AS_HUMID = [1.5, 2, 4, 8];
 const FROST_FREE_C = 5;
 const ANY = 1e9;
 const MOST_MINUTES = 3000;
@@ -22,6 +24,31 @@ const compressorOf = (q: Question, times: number): Question => ({
   ...q,
   compressor: { ...q.compressor, freeAirDeliveryM3PerS: q.compressor.freeAirDeliveryM3PerS * times },
 });
+
+const sayClass = (of: string, c: string, at: string): string =>
+  c === 'any' ? `No class of ${of} at ${at}` : `Class ${c} of ${of} at ${at}`;
+
+/** Each thing that a job asks of its air, as less and less of it; the next class, or the dew point of the next class. */
+function weakerNeeds(job: QuestionJob): readonly (readonly { says: string; job: QuestionJob }[])[] {
+  const at = JOBS[job.job].label;
+  const dewPoints = Object.values(WATER_CLASS_DEW_POINT_C).filter((c) => job.need === 'dew-point' && c > job.dewPointC);
+  const humid = TIMES_AS_HUMID.map((times) => times * job.relativeHumidity).filter(
+    (share) => job.need.startsWith('humidity') && share <= 1,
+  );
+  const wetter = (['2', '3', '4', '5', '6'] as const).filter((c) => job.need === 'iso-class' && c > job.waterClass);
+  const oily = (['2', '3', '4', 'any'] as const).filter((c) => c > job.oilClass);
+  const dusty = (['2', '3', '4', '5', '6', '7', 'any'] as const).filter((c) => c > job.particleClass);
+  return [
+    dewPoints.map((dewPointC) => ({ says: `A dew point of {${dewPointC} °C} at ${at}`, job: { ...job, dewPointC } })),
+    humid.map((relativeHumidity) => ({
+      says: `Air of ${Number((100 * relativeHumidity).toPrecision(2))} % relative humidity at ${at}`,
+      job: { ...job, relativeHumidity },
+    })),
+    wetter.map((waterClass) => ({ says: sayClass('water', waterClass, at), job: { ...job, waterClass } })),
+    oily.map((oilClass) => ({ says: sayClass('oil', oilClass, at), job: { ...job, oilClass } })),
+    dusty.map((particleClass) => ({ says: sayClass('particles', particleClass, at), job: { ...job, particleClass } })),
+  ];
+}
 
 /** The wishes that could be given up, each as its steps. */
 function wishes(q: Question): readonly (readonly Relaxation[])[] {
@@ -35,6 +62,11 @@ function wishes(q: Question): readonly (readonly Relaxation[])[] {
         says: `{${(pa / 1e5).toFixed(1)} bar} less at ${JOBS[job.job].label}`,
         question: { ...q, jobs: q.jobs.with(i, { ...job, leastGaugePa: job.leastGaugePa - pa }) },
       }),
+    ),
+  );
+  const weaker = q.jobs.flatMap((asked, i) =>
+    weakerNeeds(asked).map((steps) =>
+      steps.map(({ says, job }): Relaxation => ({ says, question: { ...q, jobs: q.jobs.with(i, job) } })),
     ),
   );
   return [
@@ -55,6 +87,7 @@ function wishes(q: Question): readonly (readonly Relaxation[])[] {
     ...(q.coldestRoomC < FROST_FREE_C
       ? [[{ says: 'A compressor room kept free of frost', question: { ...q, coldestRoomC: FROST_FREE_C } }]]
       : []),
+    ...weaker,
     ...lower,
     ...(q.compressor.sized === 'given' ? [larger] : []),
   ];

@@ -1,7 +1,9 @@
 import { dairyPlan } from '../../db/dairy';
 import { demoPlan } from '../../db/demo';
+import type { ParametersOf } from '../equipment/index';
 import { walk } from '../line/walk';
-import type { Plan } from '../plan/plan';
+import { setParameters } from '../plan/edit';
+import type { Plan, Stage } from '../plan/plan';
 import { allStages, stageById } from '../plan/runs';
 import { askedOf } from './base-line';
 import { buildLine } from './build-line';
@@ -63,4 +65,29 @@ test('a proposal taken up twice is the same line: what it brought is recognised'
       .filter((s) => !['pipe', 'regulator', 'hose', 'isolating-valve'].includes(s.kind))
       .map((s) => s.id);
   expect(ids(again)).toEqual(ids(once));
+});
+
+/** The workshop with needs of one outlet that are not the usual ones of any job. */
+function workshopWhere(needs: Partial<ParametersOf<'outlet'>>): { line: Plan; id: string } {
+  const line = demoPlan();
+  const { id } = allStages(line).find((s) => s.kind === 'outlet') as Stage;
+  return { line: setParameters(line, id, needs), id };
+}
+const outletOf = (plan: Plan, id: string) => stageById(plan, id)?.parameters as ParametersOf<'outlet'>;
+
+test('what an outlet itself asks of its air is asked of the planner, and stays in the revision', () => {
+  const needs = { need: 'dew-point', dewPointC: -40, particleClass: '3', oilClass: '1' } as const;
+  const { line, id } = workshopWhere(needs);
+  const proposed = proposedFor(line);
+  const asked = allStages(proposed).flatMap((s) => (s.kind === 'outlet' ? [s.parameters] : []));
+  expect(asked).toContainEqual(expect.objectContaining(needs));
+  expect(outletOf(revisionOf(line, proposed, newId), id)).toMatchObject(needs);
+});
+
+test('where the basis of a humidity is not known, the line is planned for the drier air, and it stays unknown', () => {
+  const { line, id } = workshopWhere({ need: 'humidity-unknown', relativeHumidity: 0.07 });
+  const proposed = proposedFor(line);
+  const asked = allStages(proposed).flatMap((s) => (s.kind === 'outlet' ? [s.parameters] : []));
+  expect(asked).toContainEqual(expect.objectContaining({ need: 'humidity-in-line', relativeHumidity: 0.07 }));
+  expect(outletOf(revisionOf(line, proposed, newId), id)).toMatchObject({ need: 'humidity-unknown' });
 });

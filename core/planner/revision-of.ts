@@ -3,7 +3,8 @@ import type { Plan, Stage } from '../plan/plan';
 import { planSchema } from '../plan/plan';
 import { allStages } from '../plan/runs';
 import { IDS } from './base-line';
-import { OWNABLE } from './question';
+import { jobNeedsSchema, OWNABLE } from './question';
+import { SAFER_BASIS } from './question-of';
 
 type Outlet = Extract<Stage, { kind: 'outlet' }>;
 
@@ -19,8 +20,14 @@ function isSame(own: Stage, proposed: Stage): boolean {
   return ['intake', 'compressor', 'receiver'].includes(own.kind) || own.kind in OWNABLE;
 }
 
-/** The stage of the line with the drain that is proposed for it, and whatever else is its own. */
+/** The stage of the line with the drain that is proposed for it, or the needs that it was planned for; all else is its own. */
 function kept(own: Stage, proposed: Stage): Stage {
+  if (own.kind === 'outlet' && proposed.kind === 'outlet') {
+    const needs = jobNeedsSchema.parse(proposed.parameters);
+    // Planned for by the safer reading, the basis of a humidity is as little known as before.
+    const isAsUnknown = own.parameters.need === 'humidity-unknown' && needs.need === SAFER_BASIS;
+    return { ...own, parameters: { ...own.parameters, ...needs, ...(isAsUnknown && { need: own.parameters.need }) } };
+  }
   const { drain } = proposed.parameters as { drain?: string };
   const isDrained = drain !== undefined && (own.kind === 'receiver' || own.kind === 'separator');
   return isDrained ? ({ ...own, parameters: { ...own.parameters, drain } } as Stage) : own;

@@ -26,6 +26,16 @@ export function JobRow({
       onValue={(value) => onJob({ ...job, [field]: value })}
     />
   );
+  const choose = (field: keyof QuestionJob & string) => (
+    <Choose
+      shape={JOB_SHAPE}
+      field={field}
+      id={`${id}-${field}`}
+      value={job[field] as string}
+      onValue={(value) => onJob({ ...job, [field]: value })}
+    />
+  );
+  const { need } = job;
   const options = Object.fromEntries(Object.entries(JOBS).map(([key, { label }]) => [key, label]));
   const { distanceM, roomC, coldestC, isCold } = job;
   return (
@@ -47,21 +57,21 @@ export function JobRow({
         )}
       </div>
       <details>
-        <summary className="min-h-9 cursor-pointer py-1 text-[0.9rem] text-quiet">Flow, pressure, place</summary>
+        <summary className="min-h-9 cursor-pointer py-1 text-[0.9rem] text-quiet">Air, flow, pressure, place</summary>
         <div className={`${PAIR} pt-1`}>
+          <div className="col-span-2">{choose('need')}</div>
+          {need === 'dew-point' && ask('dewPointC')}
+          {(need === 'humidity-expanded' || need === 'humidity-in-line') && ask('relativeHumidity')}
+          {need === 'iso-class' && choose('waterClass')}
+          {choose('particleClass')}
+          {choose('oilClass')}
           {ask('flowM3PerS')}
           {ask('leastGaugePa')}
           {ask('usedShare')}
           {ask('distanceM')}
           {ask('roomC')}
           {ask('coldestC')}
-          <Choose
-            shape={JOB_SHAPE}
-            field="isCold"
-            id={`${id}-isCold`}
-            value={isCold}
-            onValue={(when) => onJob({ ...job, isCold: when as QuestionJob['isCold'] })}
-          />
+          {choose('isCold')}
         </div>
       </details>
     </li>
