@@ -17,6 +17,7 @@ import {
   onColdDay,
   worstMarginK,
 } from './judge-proposal';
+import type { Line } from './lines';
 import { loadedFor } from './loaded-line';
 import type { Position } from './positions';
 
@@ -66,14 +67,14 @@ export class JudgedFront {
   }
 
   /** Judges a line as its own screens would, and keeps it where no other is nowhere worse. */
-  consider(choices: readonly number[]): void {
+  consider({ choices, ...least }: Line): void {
     const { asked } = this;
     const key = this.airKey(choices);
     if (this.missed.has(key)) return;
     const plan = loadedFor(buildLine(asked, this.positions, choices));
     const section = walk(plan);
     const marginK = worstMarginK(plan, section);
-    if (marginK === undefined) return;
+    if (marginK === undefined || this.isBeaten({ ...least, marginK })) return;
     // What misses a job by its middle figures does so all the more by its bands: no need to judge it.
     const cold = onColdDay(asked, plan);
     const coldSection = walk(cold);

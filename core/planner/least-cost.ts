@@ -75,7 +75,7 @@ export class LeastCost {
     return known;
   }
 
-  /** What stages cost at least. */
+  /** What stages cost at least, in the order of flow. */
   of(stages: readonly Stage[]): Bound {
     const { money } = this.asked.question;
     let [purchase, yearly, minutesPerWeek] = [0, 0, 0];
@@ -83,7 +83,8 @@ export class LeastCost {
     for (const s of stages) {
       const { price } = priceOfStage(money, s);
       if (isAlwaysBought(this.asked, s)) purchase += price.first;
-      else if (isOwned(this.asked, s)) owned[s.kind] = (owned[s.kind] ?? 0) + price.first;
+      else if (isOwned(this.asked, s) && !(s.kind in owned)) owned[s.kind] = price.first;
+      else if (isOwned(this.asked, s)) purchase += price.first;
       const minutes = leastServiceMinutes(s) / WEEKS_PER_MONTH; // water and hours only add to them
       const watts = is(CHILLED, s.kind) ? CHILLED_W * rated(s) : 0;
       yearly += (hasPrice(s.kind) ? price.yearly : 0) + watts * this.ofWatt + this.labour(minutes);

@@ -48,7 +48,9 @@ export class Lines {
       perGroup.slice(g + 1).reduce((sum, parts) => plus(sum, leastOf(parts)), NOTHING),
     );
     const parts: Part[] = [];
-    const follow = (g: number, paid: Bound): void => {
+    const slackK = Math.max(this.given.slack.k, EXACT.k);
+    /** @param marginK the most that it may be with the runs so far */
+    const follow = (g: number, paid: Bound, marginK: number): void => {
       if (g === perGroup.length) {
         const merits = this.meritsOf(paid, main, parts);
         if (merits && !isBeaten(merits)) lines.push({ ...merits, choices: this.choicesOf(main, parts) });
@@ -57,10 +59,11 @@ export class Lines {
       for (const part of perGroup[g] as readonly Part[]) {
         parts[g] = part;
         const sum = plus(paid, part);
-        if (!isBeaten({ ...plus(sum, rest[g] as Bound), marginK: ENOUGH_K })) follow(g + 1, sum);
+        const most = Math.min(marginK, part.marginK + slackK);
+        if (!isBeaten({ ...plus(sum, rest[g] as Bound), marginK: most })) follow(g + 1, sum, most);
       }
     };
-    follow(0, main);
+    follow(0, main, ENOUGH_K);
     return lines;
   }
 

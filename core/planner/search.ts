@@ -29,7 +29,9 @@ export interface Found extends Progress {
 
 type Told = Pick<Progress, 'settled' | 'front'>;
 
-const TELL_EVERY = 200;
+const TELL_EVERY = 100;
+/** Of the currency: lines that wait are told apart by so much. */
+const WAITING_STEP = 50;
 /** Of so many mains one is a scout. */
 const SCOUT_EVERY = 8;
 
@@ -71,37 +73,47 @@ class Search {
     const least = cost.given(q.jobs.flatMap((_, i) => [...runs.pipe(i), ...runs.end(i, 0).filter(isNoPipe)]));
     const airs = mainsByAir({ asked, positions, fast, cost, least }, places.main);
     const mains = airs.reduce((n, { alike }) => n + alike.length, 0);
-    let waiting: Line[] = [];
+    const waiting = new Map<number, Line[]>(); // by what they cost, in steps
+    let left = 0;
     let looked = 0;
-    const told = (judged = 0): Told => {
+    const told = (): Told => {
       // No main may be left that bears its air.
-      const settled = (looked / Math.max(1, mains)) * this.all - waiting.length + judged;
+      const settled = (looked / Math.max(1, mains)) * this.all - left;
       return { settled: Math.max(0, Math.round(settled)), front: front.members };
     };
     const expand = ({ stages, alike, least: bound }: Alike): Line[] => {
       looked += alike.length;
       if (front.isBeaten({ ...bound, marginK: ENOUGH_K })) return [];
-      const perGroup = served.all((alike[0] as Part).walked, stages, bound);
+      const perGroup = served.all(alike[0] as Part, stages, bound);
       const found = alike.flatMap((main) => lines.of(main, perGroup));
-      waiting = waiting.concat(found);
+      for (const line of found) {
+        const step = Math.floor(line.purchase / WAITING_STEP);
+        const alike = waiting.get(step);
+        if (alike) alike.push(line);
+        else waiting.set(step, [line]);
+      }
+      left += found.length;
       return found;
     };
-    /** Judges the lines that cost no more than so much. */
+    /** Judges the lines that cost less than so much. */
     function* consider(most: number): Generator<Told> {
-      const due = waiting.filter((l) => l.purchase <= most);
-      if (due.length === 0) return;
-      due.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly);
-      for (const [n, line] of due.entries()) {
-        if (n % TELL_EVERY === 0) yield told(n);
-        if (!front.isBeaten(line)) front.consider(line.choices);
+      const due = [...waiting.keys()].filter((step) => (step + 1) * WAITING_STEP <= most).sort((a, b) => a - b);
+      let judged = 0;
+      for (const step of due) {
+        const lines = (waiting.get(step) ?? []).filter((l) => !front.isBeaten(l));
+        left -= waiting.get(step)?.length ?? 0;
+        waiting.delete(step);
+        for (const line of lines.sort((a, b) => a.purchase - b.purchase || a.yearly - b.yearly)) {
+          if (judged++ % TELL_EVERY === 0) yield told();
+          if (!front.isBeaten(line)) front.consider(line);
+        }
       }
-      waiting = waiting.filter((l) => l.purchase > most);
-      yield told();
+      if (due.length > 0) yield told();
     }
     // A line that is found early tells what of the dearer mains is worth no look: some of all sorts first, then the cheapest.
     const isScout = (n: number): boolean => q.jobs.length > 1 && n % SCOUT_EVERY === SCOUT_EVERY / 2;
     for (const air of airs.filter((_, n) => isScout(n))) {
-      for (const line of bestOf(expand(air))) if (!front.isBeaten(line)) front.consider(line.choices);
+      for (const line of bestOf(expand(air))) if (!front.isBeaten(line)) front.consider(line);
       yield told();
     }
     for (const air of airs.filter((_, n) => !isScout(n))) {

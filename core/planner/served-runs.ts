@@ -2,7 +2,7 @@ import { DESICCANT, is, SENSITIVE } from '../equipment/groups';
 import type { Stage } from '../plan/plan';
 import { AtJob } from './at-job';
 import type { Asked } from './base-line';
-import { type Bound, leastOf, minus, NOTHING, plus } from './bound';
+import { type Bound, behind, leastOf, minus, NOTHING, plus } from './bound';
 import { EXACT, type FastWalk, type Walked } from './fast-walk';
 import { isNoPipe, type JobRuns } from './job-runs';
 import { ENOUGH_K } from './judge-proposal';
@@ -58,16 +58,16 @@ export class ServedRuns {
 
   /**
    * What serves each group.
-   * @param air that of the main
+   * @param main with its air, and what of an owned kind it has
    * @param stages those of the main
    * @param least what the main costs at least
    * @returns nothing for all of them where one is not served
    */
-  all(air: Walked | undefined, stages: readonly Stage[], least: Bound): Part[][] {
+  all(main: Part, stages: readonly Stage[], least: Bound): Part[][] {
     const perGroup: Part[][] = [];
-    let floor = least;
+    let floor: Bound = { ...least, owned: NOTHING.owned };
     for (const place of this.groups) {
-      const served = this.served(air, stages, floor, place);
+      const served = this.served(main, stages, floor, place);
       if (served.length === 0) return [[]]; // whatever the others get, one job is not served
       const kept = this.isParted ? unbeaten(served, this.dryPlaceOf(place)) : served;
       perGroup.push(kept);
@@ -80,7 +80,7 @@ export class ServedRuns {
    * What a group’s jobs may get of a main’s air: of all that is allowed, what serves each of them by the fast walk. Runs that
    * begin alike are walked once; one that has lost the pressure of its job, or is too dear already, is followed no further.
    */
-  private served(main: Walked | undefined, before: readonly Stage[], floor: Bound, place: Place): Part[] {
+  private served({ walked: main, owned }: Part, before: readonly Stage[], floor: Bound, place: Place): Part[] {
     const { asked, positions, fast, cost, runs } = this.given;
     const { group, places } = place;
     if (main && group.some((job) => this.at(job).isPipeWet(main))) return [];
@@ -119,7 +119,7 @@ export class ServedRuns {
         marginK = Math.min(marginK, margin);
       }
       const isServed = !isOpen && marginK >= -EXACT.k;
-      found.push({ ...way, choices: [...choices], walked: undefined, marginK, isServed });
+      found.push({ ...behind(way, owned), choices: [...choices], walked: undefined, marginK, isServed });
     };
     const dryPlace = this.dryPlaceOf(place);
     /** What follows only costs more and loses more: another run with the same dryer stays better, where it is as dry as is worth having. */
@@ -157,7 +157,7 @@ export class ServedRuns {
         if (wider !== undefined) break; // the smallest that brings the pressure: sized, not searched
       }
     };
-    if (arrives.every((air) => air !== undefined)) follow(0, wayOf(arrives, before, NOTHING), true);
+    if (arrives.every((air) => air !== undefined)) follow(0, wayOf(arrives, before, { ...NOTHING, owned }), true);
     return found;
   }
 
