@@ -88,8 +88,8 @@ class Search {
       const found = alike.flatMap((main) => lines.of(main, perGroup));
       for (const line of found) {
         const step = Math.floor(line.purchase / WAITING_STEP);
-        const alike = waiting.get(step);
-        if (alike) alike.push(line);
+        const others = waiting.get(step);
+        if (others) others.push(line);
         else waiting.set(step, [line]);
       }
       left += found.length;
