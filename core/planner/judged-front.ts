@@ -7,6 +7,7 @@ import {
   boughtIn,
   condensesDried,
   dayOf,
+  ENOUGH_K,
   isDirtyAtAJob,
   isFaultedAtOnce,
   isFeasible,
@@ -74,7 +75,7 @@ export class JudgedFront {
     const plan = loadedFor(buildLine(asked, this.positions, choices));
     const section = walk(plan);
     const marginK = worstMarginK(plan, section);
-    if (marginK === undefined || this.isBeaten({ ...least, marginK })) return;
+    if (marginK === undefined || this.isBeaten({ ...least, marginK: Math.min(ENOUGH_K, marginK) })) return;
     // What misses a job by its middle figures does so all the more by its bands: no need to judge it.
     const cold = onColdDay(asked, plan);
     const coldSection = walk(cold);

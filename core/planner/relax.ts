@@ -29,47 +29,61 @@ const sayClass = (of: string, c: string, at: string): string =>
   c === 'any' ? `No class of ${of} at ${at}` : `Class ${c} of ${of} at ${at}`;
 
 /** Each thing that a job asks of its air, as less and less of it; the next class, or the dew point of the next class. */
-function weakerNeeds(job: QuestionJob): readonly (readonly { says: string; job: QuestionJob }[])[] {
+function weakerNeeds(job: QuestionJob): readonly (readonly { says: string; change: Partial<QuestionJob> }[])[] {
   const at = JOBS[job.job].label;
   const dewPoints = Object.values(WATER_CLASS_DEW_POINT_C).filter((c) => job.need === 'dew-point' && c > job.dewPointC);
   const humid = TIMES_AS_HUMID.map((times) => times * job.relativeHumidity).filter(
     (share) => job.need.startsWith('humidity') && share <= 1,
   );
   const wetter = (['2', '3', '4', '5', '6'] as const).filter((c) => job.need === 'iso-class' && c > job.waterClass);
-  const oily = (['2', '3', '4', 'any'] as const).filter((c) => c > job.oilClass);
+  const oily = (['2', '3', '4', 'any'] as const).filter((c) => c > job.oilClass); // letters are after digits
   const dusty = (['2', '3', '4', '5', '6', '7', 'any'] as const).filter((c) => c > job.particleClass);
   return [
-    dewPoints.map((dewPointC) => ({ says: `A dew point of {${dewPointC} °C} at ${at}`, job: { ...job, dewPointC } })),
+    dewPoints.map((dewPointC) => ({ says: `A dew point of {${dewPointC} °C} at ${at}`, change: { dewPointC } })),
     humid.map((relativeHumidity) => ({
       says: `Air of ${Number((100 * relativeHumidity).toPrecision(2))} % relative humidity at ${at}`,
-      job: { ...job, relativeHumidity },
+      change: { relativeHumidity },
     })),
-    wetter.map((waterClass) => ({ says: sayClass('water', waterClass, at), job: { ...job, waterClass } })),
-    oily.map((oilClass) => ({ says: sayClass('oil', oilClass, at), job: { ...job, oilClass } })),
-    dusty.map((particleClass) => ({ says: sayClass('particles', particleClass, at), job: { ...job, particleClass } })),
+    wetter.map((waterClass) => ({ says: sayClass('water', waterClass, at), change: { waterClass } })),
+    oily.map((oilClass) => ({ says: sayClass('oil', oilClass, at), change: { oilClass } })),
+    dusty.map((particleClass) => ({ says: sayClass('particles', particleClass, at), change: { particleClass } })),
   ];
 }
 
-/** The wishes that could be given up, each as its steps. */
-function wishes(q: Question): readonly (readonly Relaxation[])[] {
+/** Wishes that could be given up, each as its steps. */
+interface Wishes {
+  readonly each: readonly (readonly Relaxation[])[];
+  /** With all of them given up, where each step makes the next one easier: without a line here, none of them has one. */
+  readonly all?: Question;
+}
+
+function wishes(q: Question): readonly Wishes[] {
+  const withJob = (i: number, change: Partial<QuestionJob>): Question => ({
+    ...q,
+    jobs: q.jobs.with(i, { ...(q.jobs[i] as QuestionJob), ...change }),
+  });
   const larger = LARGER.map((times) => ({
     says: `A compressor that delivers ${Math.round((times - 1) * 100)} % more`,
     question: compressorOf(q, times),
   }));
-  const lower = q.jobs.map((job, i) =>
-    LESS_PA.filter((pa) => job.leastGaugePa - pa > 0.3 * job.leastGaugePa).map(
+  const lower = q.jobs.map((job, i): Wishes => {
+    const steps = LESS_PA.filter((pa) => job.leastGaugePa - pa > 0.3 * job.leastGaugePa).map(
       (pa): Relaxation => ({
         says: `{${(pa / 1e5).toFixed(1)} bar} less at ${JOBS[job.job].label}`,
-        question: { ...q, jobs: q.jobs.with(i, { ...job, leastGaugePa: job.leastGaugePa - pa }) },
+        question: withJob(i, { leastGaugePa: job.leastGaugePa - pa }),
       }),
-    ),
-  );
-  const weaker = q.jobs.flatMap((asked, i) =>
-    weakerNeeds(asked).map((steps) =>
-      steps.map(({ says, job }): Relaxation => ({ says, question: { ...q, jobs: q.jobs.with(i, job) } })),
-    ),
-  );
-  return [
+    );
+    const last = steps.at(-1);
+    return { each: [steps], ...(last && { all: last.question }) };
+  });
+  const weaker = q.jobs.map((job, i): Wishes => {
+    const needs = weakerNeeds(job);
+    return {
+      each: needs.map((steps) => steps.map(({ says, change }) => ({ says, question: withJob(i, change) }))),
+      all: withJob(i, Object.assign({}, ...needs.map((steps) => steps.at(-1)?.change))),
+    };
+  });
+  const others = [
     ...(q.refused.length > 0 ? [[{ says: 'Allow what is not wanted', question: { ...q, refused: [] } }]] : []),
     ...(q.hasPower === 'no'
       ? [[{ says: 'Mains power at the line', question: { ...q, hasPower: 'yes' as const } }]]
@@ -87,10 +101,8 @@ function wishes(q: Question): readonly (readonly Relaxation[])[] {
     ...(q.coldestRoomC < FROST_FREE_C
       ? [[{ says: 'A compressor room kept free of frost', question: { ...q, coldestRoomC: FROST_FREE_C } }]]
       : []),
-    ...weaker,
-    ...lower,
-    ...(q.compressor.sized === 'given' ? [larger] : []),
   ];
+  return [{ each: others }, ...weaker, ...lower, { each: q.compressor.sized === 'given' ? [larger] : [] }];
 }
 
 /** Whether any line serves a question. */
@@ -150,11 +162,19 @@ export function* relaxations(question: Question): Generator<Relaxation | undefin
     }
     if (front.length > 0) return;
   }
-  for (const steps of wishes(question))
-    for (const { says, question: changed } of steps) {
-      yield undefined;
-      if (dutyOver(changed) > 1 || !isServed(changed)) continue;
-      yield { says, question: changed };
-      break;
+  const helps = (changed: Question): boolean => dutyOver(changed) <= 1 && isServed(changed);
+  for (const { each, all } of wishes(question)) {
+    yield undefined;
+    if (all && !helps(all)) continue;
+    for (const steps of each) {
+      const last = steps.at(-1);
+      if (all && (!last || !helps(last.question))) continue;
+      for (const step of steps) {
+        yield undefined;
+        if (!helps(step.question)) continue;
+        yield step;
+        break;
+      }
     }
+  }
 }
