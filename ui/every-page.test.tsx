@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { NuqsTestingAdapter } from 'nuqs/adapters/testing';
 import type { ReactElement } from 'react';
 import { renderToString } from 'react-dom/server';
+import { lineYear } from '@/core/maintenance/line-year';
 import { summaryOf } from '@/core/maintenance/log-summary';
 import type { Plan } from '@/core/plan/plan';
 import { METRIC } from '@/core/quantity/units';
@@ -33,6 +34,7 @@ import { SaveStatus } from './shell/save-status';
 import { SurveyView } from './survey/survey-view';
 import { TodayView } from './today/today-view';
 import { UnitsProvider } from './units/units';
+import { nowOnTheWall } from './units/when';
 import { PlanPrint } from './water/plan/plan-print';
 import { TodayView as WaterToday } from './water/today/drains-today-view';
 import { WaterFrame } from './water/water-frame';
@@ -59,7 +61,7 @@ const water = (view: ReactElement) => (
 const PAGES: Readonly<Record<string, (plan: Plan) => ReactElement>> = {
   survey: () => <SurveyView />,
   line: () => <LineView />,
-  find: () => <FindPage complaint={{ symptom: 'D01' }} findings={[]} log={undefined} entryId={undefined} />,
+  find: () => <FindPage complaint={{ symptom: 'D01' }} findings={[]} due={undefined} entryId={undefined} />,
   run: () => (
     <FittingFrame>
       <RunView />
@@ -120,6 +122,14 @@ test('any line that is accepted is drawn on any page, with every figure a number
     }),
     { numRuns: Number(process.env.RANDOM_PLANS ?? 200) },
   );
+});
+
+test('what is due is there as the page arrives where the server has its year', () => {
+  const demo = demoPlan();
+  const plan = { ...demo, routine: { ...demo.routine, startedOn: '2026-01-05' } };
+  const year = lineYear({ plan, log, weather: undefined, now: nowOnTheWall() });
+  expect(drawn(plan, () => <TodayView {...{ log, year }} rowVersion={1} />)).toContain('Overdue');
+  expect(drawn(plan, () => <TodayView {...{ log, year }} rowVersion={2} />)).toContain('Calculating what is due');
 });
 
 test.each(Object.keys(PAGES))('what describes a control is there: %s', (name) => {

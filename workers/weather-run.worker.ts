@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import { drainYears, type PointYear } from '../core/drains/point-year';
 import type { Plan } from '../core/plan/plan';
 import { runWeather, type WeatherRun } from '../core/year/run-weather';
 import type { WeatherHours } from '../core/year/weather';
@@ -10,12 +11,18 @@ export interface RunQuestion {
   readonly when: { readonly year: number } | { readonly startMs: number };
 }
 
-expose(({ plan, weather, when }: RunQuestion): WeatherRun | undefined => {
+export interface RunAnswer {
+  readonly run: WeatherRun;
+  /** What it brings to each drain. */
+  readonly drains: ReadonlyMap<string, PointYear>;
+}
+
+expose(({ plan, weather, when }: RunQuestion): RunAnswer | undefined => {
   const run = runWeather(plan, weather, when);
   return (
     run &&
     transfer(
-      run,
+      { run, drains: drainYears(plan, run) },
       Object.values(run).flatMap((v) => (v instanceof Float32Array ? [v.buffer as ArrayBuffer] : [])),
     )
   );

@@ -1,7 +1,9 @@
+import type { Plan } from '../plan/plan';
 import { hourAt } from '../year/calendar';
 import type { WeatherRun } from '../year/run-weather';
 import { caughtAt } from '../year/series';
 import { DESIGN_EXCEEDED_HOURS, type DesignHour, dailyKg, designHour, hoursWhen, monthlyKg, peak } from '../year/sums';
+import { collectingStages } from './duty';
 import { isHumid, type TwoSeasons, twoSeasons } from './seasons';
 
 /** What a year of weather brings to one drain. */
@@ -31,15 +33,11 @@ export interface PointYear {
  * @returns `undefined` where nobody works, or the stage is not in the run
  * @example pointYear(run, 'receiver').yearKg // 56.0
  */
-export function pointYear(
-  run: WeatherRun,
-  stageId: string,
-  exceededHours = DESIGN_EXCEEDED_HOURS,
-): PointYear | undefined {
+export function pointYear(run: WeatherRun, stageId: string): PointYear | undefined {
   const i = run.stages.findIndex((s) => s.id === stageId);
   if (i < 0) return undefined;
   const values = caughtAt(run, stageId);
-  const design = designHour(values, run.load, exceededHours);
+  const design = designHour(values, run.load, DESIGN_EXCEEDED_HOURS);
   const top = peak(values, run.load);
   if (!design || !top) return undefined;
   const days = dailyKg(values, run.load);
@@ -94,7 +92,19 @@ export function seasonAt(year: PointYear, day: number): { peakKgPerS: number; da
 }
 
 /**
+ * What a run brings to each drain of the line that it is of, by the stage.
+ * @example drainYears(plan, run).size // 5
+ */
+export const drainYears = (plan: Plan, run: WeatherRun): Map<string, PointYear> =>
+  new Map(
+    collectingStages(plan).flatMap(({ id }) => {
+      const year = pointYear(run, id);
+      return year ? [[id, year] as const] : [];
+    }),
+  );
+
+/**
  * Water of a day of the year, kg.
  * @example dailyWaterKg(pointYear(run, 'receiver'), 0) // 0.215
  */
-export const dailyWaterKg = (year: PointYear, day: number): number => year.days[day] ?? 0;
+export const dailyWaterKg = (year: Pick<PointYear, 'days'>, day: number): number => year.days[day] ?? 0;

@@ -90,7 +90,10 @@ export interface PlaceLife {
  * When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out.
  * @example spentTimes([], now).size // 0
  */
-export function spentTimes(lives: readonly PlaceLife[], now: SiteTime): Map<string, number> {
+export function spentTimes(
+  lives: readonly Pick<PlaceLife, 'stageId' | 'change' | 'spentOn'>[],
+  now: SiteTime,
+): Map<string, number> {
   return new Map(
     lives.flatMap((l) => {
       const days = l.change?.days[1];

@@ -1,5 +1,5 @@
 import { COME_AT } from '../drains/drain-work';
-import { dailyWaterKg, type PointYear } from '../drains/point-year';
+import { dailyWaterKg } from '../drains/point-year';
 import type { ReadingName } from '../log/readings';
 import { type SiteTime, siteTimeMs } from '../log/site-clock';
 import type { Plan, Stage } from '../plan/plan';
@@ -7,7 +7,7 @@ import { pathTo, stageById } from '../plan/runs';
 import { calendarDayOf, spansOf } from '../plan/working-time';
 import { DAY_MS, HOUR_MS, WATER_KG_PER_M3 } from '../quantity/constants';
 import { dayOfYear, sayDay } from '../year/calendar';
-import type { MaintenanceFacts } from './facts';
+import type { DrainYear, MaintenanceFacts } from './facts';
 import { dueByMeter } from './hour-meter';
 import type { Timed } from './line-tasks';
 import type { Opening, Signal } from './logged';
@@ -34,7 +34,7 @@ function workday(plan: Plan, ms: number): number {
  * When a drain’s sump is full by the water of its year, from a day on; the year goes round.
  * @returns days
  */
-export function daysUntilFull(year: PointYear, sumpKg: number, fromDay: number, most = 60): number {
+export function daysUntilFull(year: DrainYear, sumpKg: number, fromDay: number, most = 60): number {
   let kg = 0;
   for (let i = 0; i < most; i++) {
     kg += dailyWaterKg(year, (fromDay + i) % 365);

@@ -11,6 +11,9 @@ import { allStages, pathTo, standing } from '../plan/runs';
 import { surveyAtmosphericPa } from '../plan/survey';
 import { hoursPerWeek } from '../plan/working-time';
 
+/** What a date asks of the year at a drain. */
+export type DrainYear = Pick<PointYear, 'days' | 'frostDays'>;
+
 /** What the intervals of a line’s tasks turn on. */
 export interface MaintenanceFacts {
   readonly plan: Plan;
@@ -20,7 +23,7 @@ export interface MaintenanceFacts {
   readonly loadedHPerDay: number;
   readonly startsPerDay: number;
   readonly duties: ReadonlyMap<string, DrainDuty>;
-  readonly years: ReadonlyMap<string, PointYear>;
+  readonly years: ReadonlyMap<string, DrainYear>;
   /** When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. */
   readonly spentAt: ReadonlyMap<string, number>;
 }
@@ -32,7 +35,7 @@ export interface MaintenanceFacts {
 export function maintenanceFacts(
   plan: Plan,
   section: Section,
-  years: ReadonlyMap<string, PointYear> = new Map(),
+  years: ReadonlyMap<string, DrainYear> = new Map(),
   spentAt: ReadonlyMap<string, number> = new Map(),
 ): MaintenanceFacts {
   const { working } = plan.survey;

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import path from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
+import type { DueFrom } from '../../core/maintenance/line-year';
 import type { Plan } from '../../core/plan/plan';
 import { surveyAtmosphericPa } from '../../core/plan/survey';
 import { yearOfMonths } from '../../core/year/month-means';
@@ -10,7 +11,6 @@ import { clockOnTheWall, zoneOfLine } from '../clock';
 import { RequestRefused } from '../errors';
 import { readLogSummary } from '../read-log-summary';
 import { weatherOf } from '../save-weather';
-import type { DueFrom } from './due-on';
 
 const KEPT = 500;
 /** A thread that has nothing to do for so long ends. */

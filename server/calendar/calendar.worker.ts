@@ -1,6 +1,6 @@
 import { calendarEvents } from '../../core/maintenance/calendar';
+import { type DueFrom, dueOn } from '../../core/maintenance/line-year';
 import { calendarText } from './calendar-text';
-import { type DueFrom, dueOn } from './due-on';
 
 /** The calendar of a line as text. It plays a year of weather: in a thread of its own it keeps no request waiting. */
 export default function calendarFrom({ planId, ...from }: DueFrom & { readonly planId: string }): string {

@@ -5,7 +5,7 @@ import type { Complaint } from '@/core/diagnosis/finding/complaint';
 import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { symptomById } from '@/core/diagnosis/symptoms';
 import type { LoggedEntry } from '@/core/log/log-entry';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { ChooseComplaint } from './choose-complaint';
@@ -17,7 +17,7 @@ const ASKED = { complaint: parseAsString, at: parseAsString, entry: parseAsStrin
 
 interface OfTheLog {
   /** Nothing where the log cannot be read. */
-  readonly log: LogSummary | undefined;
+  readonly due: DueSources | undefined;
   /** The newest searches of the line. */
   readonly findings: readonly LoggedEntry[];
 }
@@ -38,7 +38,7 @@ export function FindView(of: OfTheLog) {
 /** From a complaint to its cause: what is believed, and the checks that tell most for their time. */
 export function FindPage({
   complaint,
-  log,
+  due,
   findings,
   entryId,
 }: OfTheLog & {
@@ -67,8 +67,8 @@ export function FindPage({
           </p>
           {!(symptom.id in SHOWS) ? (
             <ListedSearch complaint={asked} {...{ symptom, entry }} />
-          ) : log ? (
-            <SearchByLog complaint={asked} {...{ log, entry }} />
+          ) : due ? (
+            <SearchByLog complaint={asked} {...{ due, entry }} />
           ) : (
             <Search complaint={asked} reasons={[]} known={[]} entry={entry} />
           )}

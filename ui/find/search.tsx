@@ -8,7 +8,7 @@ import { readingsOfLog } from '@/core/diagnosis/finding/from-log';
 import { type Reason, reasonsOf } from '@/core/diagnosis/finding/reasons';
 import type { LoggedEntry } from '@/core/log/log-entry';
 import { driftsOf } from '@/core/maintenance/drifting';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { stageById } from '@/core/plan/runs';
 import { useDue } from '@/ui/due/use-due';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -28,20 +28,20 @@ const LEAST_BITS = 0.01;
 /** The search with what the log says: overdue tasks, drifts, openings, and what was read lately. */
 export function SearchByLog({
   complaint,
-  log,
+  due,
   entry,
 }: {
   complaint: Complaint;
-  log: LogSummary;
+  due: DueSources;
   entry: LoggedEntry | undefined;
 }) {
   const { plan, section } = usePlan();
-  const { tasks, now } = useDue(log);
+  const { tasks, now } = useDue(due);
   const reasons = useMemo(
-    () => reasonsOf(plan, { tasks, drifts: driftsOf(plan, log.series), events: log.events, now }),
-    [plan, tasks, log, now],
+    () => reasonsOf(plan, { tasks, drifts: driftsOf(plan, due.log.series), events: due.log.events, now }),
+    [plan, tasks, due.log, now],
   );
-  const [known] = useState(() => readingsOfLog(section, new Finding(plan).checks, log, now));
+  const [known] = useState(() => readingsOfLog(section, new Finding(plan).checks, due.log, now));
   return <Search {...{ complaint, reasons, known, entry }} />;
 }
 

@@ -25,6 +25,8 @@ interface Kept {
   readonly planId: string;
   readonly store: PlanStore;
   readonly autosave: Autosave | undefined;
+  /** The line as it was when it came on screen. */
+  readonly first: { readonly plan: Plan; readonly rowVersion: number };
 }
 const StoreContext = createContext<Kept | undefined>(undefined);
 /** Within {@link AfterPaint}: the line as it was last painted. */
@@ -76,7 +78,8 @@ export function PlanProvider({
   role?: string | undefined;
   children: ReactNode;
 }) {
-  const [store] = useState(() => createPlanStore(knownPlan(stored.plan)));
+  const [first] = useState(() => ({ plan: knownPlan(stored.plan), rowVersion: stored.rowVersion }));
+  const [store] = useState(() => createPlanStore(first.plan));
   const [autosave, setAutosave] = useState<Autosave>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the server sent first is the base; later edits are the store's
   useEffect(() => {
@@ -85,7 +88,7 @@ export function PlanProvider({
     setAutosave(started);
     return started.stop;
   }, [store, planId, role]);
-  const kept = useMemo(() => ({ planId, store, autosave }), [planId, store, autosave]);
+  const kept = useMemo(() => ({ planId, store, autosave, first }), [planId, store, autosave, first]);
   const survey = useStore(store, (s) => s.plan.survey);
   return (
     <StoreContext value={kept}>
@@ -137,6 +140,12 @@ export function usePlan() {
   const live = painted || !look ? own : look(own);
   const shown = painted ?? { plan: live, section: sectionOf(live) };
   return { ...shown, ...kept, edit: kept.store.getState().edit };
+}
+
+/** Whether the line on screen is this version of it, as the server has it. */
+export function useIsVersion(rowVersion: number | undefined): boolean {
+  const { first } = useKept();
+  return usePlanState((s) => s.plan) === first.plan && first.rowVersion === rowVersion;
 }
 
 /** Undo and redo, and whether there is anything to undo or redo. */

@@ -1,15 +1,15 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useDue } from '../due/use-due';
 import { IntervalWords, TaskDetail } from '../today/task-detail';
 
 /** Every task as a card to hang at its point. */
-export function CardsView({ log }: { log: LogSummary }) {
+export function CardsView(due: DueSources) {
   const { plan } = usePlan();
-  const { tasks } = useDue(log);
+  const { tasks } = useDue(due);
   return (
     <div className="grid gap-4 p-4">
       <div className="no-print flex flex-wrap items-center gap-3">

@@ -5,7 +5,7 @@ import { parseAsString, useQueryState } from 'nuqs';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
 import type { DueTask } from '@/core/maintenance/due';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { ISOLATION } from '@/core/maintenance/task';
 import { placeOf } from '@/core/plan/survey';
@@ -17,10 +17,10 @@ import { useSender } from '../outbox/use-sender';
 import { RoundTask } from './round-task';
 
 /** A round on the phone: one task a screen, in the order of the way. */
-export function GoView({ log }: { log: LogSummary }) {
+export function GoView(due: DueSources) {
   const { plan, planId } = usePlan();
   const router = useRouter();
-  const { tasks, now, ready } = useDue(log);
+  const { tasks, now, ready } = useDue(due);
   const sender = useSender();
   const [which] = useQueryState('round', parseAsString);
   const [only] = useQueryState('at', parseAsString);
@@ -102,7 +102,7 @@ export function GoView({ log }: { log: LogSummary }) {
         task.task.isolates && !proven ? (
           <Isolate onProven={() => setProven(true)} />
         ) : (
-          <RoundTask key={task.key} task={task} log={log} put={sender.put} onNext={(how) => next(task.key, how)} />
+          <RoundTask key={task.key} task={task} log={due.log} put={sender.put} onNext={(how) => next(task.key, how)} />
         )
       ) : (
         <Finished way={way} said={said} onToday={() => router.push(`/lines/${planId}/today`)} left={sender.left} />

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
 import { type DueTask, dueTime } from '@/core/maintenance/due';
 import { tasksOfStages } from '@/core/maintenance/line-tasks';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { roundsOf, routeOf } from '@/core/maintenance/rounds';
 import { stageById } from '@/core/plan/runs';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -15,9 +15,9 @@ import { saveCsv } from '@/ui/water/data-table';
 import { useDue } from '../due/use-due';
 
 /** The rounds that are due, who does them, and the route. */
-export function RoundsView({ log }: { log: LogSummary }) {
+export function RoundsView(due: DueSources) {
   const { plan, planId, edit } = usePlan();
-  const { tasks, now } = useDue(log);
+  const { tasks, now } = useDue(due);
   const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
   const served = useMemo(() => new Set(tasksOfStages(plan).map((c) => c.stage.id)), [plan]);
   const way = routeOf(plan).filter((id) => served.has(id));

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { CAUTIONS } from '@/core/equipment/shared/cautions';
 import { siteTimeMs } from '@/core/log/site-clock';
 import { sayInterval } from '@/core/maintenance/interval';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { dayOfYear, sayDay } from '@/core/year/calendar';
 import { usePlan } from '@/ui/plan/plan-provider';
@@ -14,10 +14,10 @@ import { InUnits } from '@/ui/units/in-units';
 import { useDue } from '../due/use-due';
 
 /** The round on one page, with a code at each point that opens its form. */
-export function SheetView({ log, address }: { log: LogSummary; address: string | undefined }) {
+export function SheetView({ address, ...due }: DueSources & { address: string | undefined }) {
   const origin = useAddress(address);
   const { plan, planId } = usePlan();
-  const { tasks, now } = useDue(log);
+  const { tasks, now } = useDue(due);
   const round = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)).find((r) => r.id === 'round'), [plan, tasks, now]);
   const points = useMemo(() => {
     const all = round?.tasks ?? tasks.filter((t) => t.interval.days < 10 && !t.task.isolates);

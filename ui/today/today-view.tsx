@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { siteTimeMs } from '@/core/log/site-clock';
 import type { DueState } from '@/core/maintenance/due';
 import { hoursPerMonth } from '@/core/maintenance/line-tasks';
-import type { LogSummary } from '@/core/maintenance/log-summary';
+import type { DueSources } from '@/core/maintenance/line-year';
 import { roundsOf } from '@/core/maintenance/rounds';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { CalendarPart } from '@/ui/primitives/calendar-part';
@@ -25,11 +25,11 @@ const GROUPS: readonly { readonly state: DueState; readonly title: string; reado
 ];
 
 /** What the line asks for today: what is overdue, due and soon, and what has drifted. */
-export function TodayView({ log }: { log: LogSummary }) {
+export function TodayView(due: DueSources) {
   const { plan, planId, edit } = usePlan();
   const router = useRouter();
-  const { facts, tasks, lives, now, ready } = useDue(log);
-  const [shown, setShown] = useState(false); // from then on a new calculation takes its place
+  const { facts, tasks, lives, now, ready } = useDue(due);
+  const [shown, setShown] = useState(ready); // from then on a new calculation takes its place
   if (ready && !shown) setShown(true);
   const sender = useSender(() => router.refresh());
   const rounds = useMemo(() => roundsOf(plan, tasks, siteTimeMs(now)), [plan, tasks, now]);
@@ -106,7 +106,7 @@ export function TodayView({ log }: { log: LogSummary }) {
         <aside className="grid gap-5">
           <Rounds rounds={rounds} />
           <ChargesAside lives={lives} now={now} />
-          <Drifting log={log} />
+          <Drifting log={due.log} />
           <CalendarPart feed={`/api/plans/${planId}/feed`} file={`/api/plans/${planId}/calendar`} />
         </aside>
       )}

@@ -7,15 +7,15 @@ import { yearOfMonths } from '@/core/year/month-means';
 import type { WeatherHours } from '@/core/year/weather';
 import { fetchWeather } from './fetch-weather';
 
-/** The weather that a line goes by: of its stored year, or of its months. */
-export function useClimateWeather(plan: Plan): {
+/** The weather that a line goes by: of its stored year, or of its months. Without a line nothing is fetched. */
+export function useClimateWeather(plan: Plan | undefined): {
   weather: WeatherHours | undefined;
   problem: string | undefined;
   fetching: boolean;
 } {
-  const { climate } = plan.survey;
+  const climate = plan?.survey.climate;
   const [file, setFile] = useState<{ id: string; hours?: WeatherHours; problem?: string }>();
-  const wanted = climate.from === 'file' ? climate.yearId : null;
+  const wanted = climate?.from === 'file' ? climate.yearId : null;
   useEffect(() => {
     if (wanted === null) return;
     let gone = false;
@@ -27,16 +27,17 @@ export function useClimateWeather(plan: Plan): {
       gone = true;
     };
   }, [wanted]);
-  const atmosphericPa = surveyAtmosphericPa(plan.survey);
+  const atmosphericPa = plan && surveyAtmosphericPa(plan.survey);
+  const months = climate?.from === 'months' ? climate.months : undefined;
   const ofMonths = useMemo(
-    () => (climate.from === 'months' && climate.months ? yearOfMonths(climate.months, atmosphericPa) : undefined),
-    [climate.from, climate.months, atmosphericPa],
+    () => (months && atmosphericPa !== undefined ? yearOfMonths(months, atmosphericPa) : undefined),
+    [months, atmosphericPa],
   );
   const own = file?.id === wanted ? file : undefined;
-  const weather = climate.from === 'file' ? own?.hours : ofMonths;
+  const weather = climate?.from === 'file' ? own?.hours : ofMonths;
   return {
     weather,
-    problem: climate.from === 'file' ? own?.problem : undefined,
+    problem: climate?.from === 'file' ? own?.problem : undefined,
     fetching: wanted !== null && !own,
   };
 }

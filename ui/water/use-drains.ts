@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { collectingStages, type DrainDuty, dutyOf } from '@/core/drains/duty';
 import { type JudgedSetting, judgeSetting } from '@/core/drains/judge-setting';
-import { type PointYear, pointYear } from '@/core/drains/point-year';
+import type { PointYear } from '@/core/drains/point-year';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { useWater } from './water-provider';
 
@@ -15,20 +15,16 @@ export interface DrainRow {
 }
 
 /** All drains of the line as they are today, judged; with the year where there is one. */
-export function useDrains(exceededHours?: number): readonly DrainRow[] {
+export function useDrains(): readonly DrainRow[] {
   const { plan, section } = usePlan();
   const { ran, today } = useWater();
-  const years = useMemo(
-    () => new Map(ran ? collectingStages(ran.plan).map((s) => [s.id, pointYear(ran.run, s.id, exceededHours)]) : []),
-    [ran, exceededHours],
-  );
   return useMemo(
     () =>
       collectingStages(plan).flatMap((stage): DrainRow[] => {
-        const year = years.get(stage.id);
+        const year = ran?.drains.get(stage.id);
         const duty = dutyOf(plan, section, stage, year && { peakKgPerS: year.design.value, coldestC: year.coldestC });
         return duty ? [{ duty, judged: judgeSetting(duty, year, today.day), year }] : [];
       }),
-    [plan, section, years, today.day],
+    [plan, section, ran, today.day],
   );
 }

@@ -2,14 +2,12 @@
 
 import { useMemo } from 'react';
 import type { Plan } from '@/core/plan/plan';
-import type { WeatherRun } from '@/core/year/run-weather';
 import type { WeatherHours } from '@/core/year/weather';
 import { useAnswer } from '@/ui/worker/use-answer';
-import type { RunQuestion } from '@/workers/weather-run.worker';
+import type { RunAnswer, RunQuestion } from '@/workers/weather-run.worker';
 
 /** A run, and the plan that it is of. */
-export interface RanPlan {
-  readonly run: WeatherRun;
+export interface RanPlan extends RunAnswer {
   readonly plan: Plan;
 }
 
@@ -21,14 +19,14 @@ export function useWeatherRun(
   plan: Plan,
   weather: WeatherHours | undefined,
   when: RunQuestion['when'],
-): { ran: RanPlan | undefined; busy: boolean; answered: boolean } {
+): { ran: RanPlan | undefined; busy: boolean } {
   const key = 'year' in when ? when.year : when.startMs;
   // biome-ignore lint/correctness/useExhaustiveDependencies: `when` is one number, its key
   const question = useMemo(() => weather && { plan, weather, when }, [plan, weather, key]);
-  const { answered, busy } = useAnswer<RunQuestion, WeatherRun | undefined>(start, question);
+  const { answered, busy } = useAnswer<RunQuestion, RunAnswer | undefined>(start, question);
   const ran = useMemo(
-    () => (answered?.answer ? { run: answered.answer, plan: answered.question.plan } : undefined),
+    () => (answered?.answer ? { ...answered.answer, plan: answered.question.plan } : undefined),
     [answered],
   );
-  return { ran: weather && ran, busy, answered: answered !== undefined };
+  return { ran: weather && ran, busy };
 }

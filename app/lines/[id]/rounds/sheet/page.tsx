@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { readSummaryOf } from '@/server/read-log-summary';
+import { readDueOf } from '@/server/read-due';
 import { publicAddress } from '@/server/share/public-address';
 import { whenUp } from '@/server/when-up';
 import { SheetView } from '@/ui/rounds/sheet-view';
@@ -9,6 +9,6 @@ export const metadata: Metadata = { title: 'Round sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const log = await whenUp((who) => readSummaryOf(who, id));
-  return log ? <SheetView log={log} address={publicAddress()} /> : <DatabaseDown />;
+  const due = await whenUp((who) => readDueOf(who, id));
+  return due ? <SheetView {...due} address={publicAddress()} /> : <DatabaseDown />;
 }
