@@ -55,21 +55,26 @@ export type Stage = {
   };
 }[KindName];
 
-/** A stage of any kind in KINDS. */
-const anyStage = z
-  .discriminatedUnion(
-    'kind',
-    Object.entries(KINDS).map(([kind, { parameters }]) => stageSchema(kind as KindName, parameters)) as unknown as [
-      z.core.$ZodTypeDiscriminable,
-      ...z.core.$ZodTypeDiscriminable[],
-    ],
-    {
-      error: (issue) =>
-        issue.code === 'invalid_union' ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.` : undefined,
-    },
-  )
-  // One source: where a run is drawn, its length and bends are those of the drawing.
-  .overwrite((stage) => withDrawn(stage as Stage)) as unknown as z.ZodType<Stage>;
+/** A stage of any kind in KINDS. It is put together when a stage is first checked: most pages check none. */
+const anyStage: z.ZodType<Stage> = z.lazy(
+  () =>
+    z
+      .discriminatedUnion(
+        'kind',
+        Object.entries(KINDS).map(([kind, { parameters }]) => stageSchema(kind as KindName, parameters)) as unknown as [
+          z.core.$ZodTypeDiscriminable,
+          ...z.core.$ZodTypeDiscriminable[],
+        ],
+        {
+          error: (issue) =>
+            issue.code === 'invalid_union'
+              ? `Unknown kind of stage. Known: ${Object.keys(KINDS).join(', ')}.`
+              : undefined,
+        },
+      )
+      // One source: where a run is drawn, its length and bends are those of the drawing.
+      .overwrite((stage) => withDrawn(stage as Stage)) as unknown as z.ZodType<Stage>,
+);
 
 const MOST_STAGES = 60;
 

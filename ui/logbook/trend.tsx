@@ -10,14 +10,12 @@ import { stageById } from '@/core/plan/runs';
 import { fromSi, unitOf } from '@/core/quantity/units';
 import { ChoiceInput } from '@/ui/forms/choice-input';
 import { usePlan } from '@/ui/plan/plan-provider';
+import { WhenSeen } from '@/ui/primitives/when-seen';
 import { useUnits } from '@/ui/units/units';
 import { TableOf } from '@/ui/water/data-table';
 import type { TrendPoint } from './trend-chart';
 
-const TrendChart = dynamic(() => import('./trend-chart').then((m) => m.TrendChart), {
-  ssr: false,
-  loading: () => <div className="h-52" />,
-});
+const TrendChart = dynamic(() => import('./trend-chart').then((m) => m.TrendChart), { ssr: false });
 
 /** One quantity of one point through time. */
 export function Trend({ trend }: { trend: TrendOfLog }) {
@@ -65,12 +63,14 @@ function Drawn({ trend, stageId, of }: { trend: TrendOfLog } & TrendName) {
   const limit = stage && limitOf(stage, of, trend.expected);
   return (
     <figure>
-      <TrendChart
-        of={READINGS[of]}
-        data={data}
-        opened={trend.opened}
-        limit={limit === undefined ? undefined : inUnit(limit)}
-      />
+      <WhenSeen className="h-52">
+        <TrendChart
+          of={READINGS[of]}
+          data={data}
+          opened={trend.opened}
+          limit={limit === undefined ? undefined : inUnit(limit)}
+        />
+      </WhenSeen>
       <figcaption className="flex flex-wrap gap-x-4 text-[0.8rem] text-quiet">
         <span>
           {label.toLowerCase()}, {u.symbol}

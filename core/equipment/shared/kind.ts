@@ -98,11 +98,14 @@ const LEAST_SIZE = 1e-12;
  * @example numberField({ label: 'Length', quantity: 'length', default: 3, min: 0, max: 10, source: 'common practice', uncertainty: 0.1 }).parse(undefined) // 3
  */
 export function numberField({ default: fallback, ...meta }: NumberField) {
+  // All checks at once: each one alone would make the number anew, hundreds of times before a page answers.
   return z
     .number()
-    .overwrite((x) => (Math.abs(x) < LEAST_SIZE ? 0 : x))
-    .min(meta.least)
-    .max(meta.most)
+    .check(
+      z.overwrite((x) => (Math.abs(x) < LEAST_SIZE ? 0 : x)),
+      z.gte(meta.least),
+      z.lte(meta.most),
+    )
     .default(fallback)
     .meta({ ...meta });
 }
