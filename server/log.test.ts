@@ -6,7 +6,7 @@ import { walk } from '../core/line/walk';
 import { verdictOfReading } from '../core/log/expect-reading';
 import type { LogEntry } from '../core/log/log-entry';
 import { standingEntries } from '../core/log/log-entry';
-import { dueOn } from '../core/maintenance/line-year';
+import { dueOn } from '../core/maintenance/due-on';
 import { all, goodShop } from '../core/test/good-lines';
 import { calendarText } from './calendar/calendar-text';
 import { newFeed, readFeed, revokeFeeds } from './feeds';

@@ -1,7 +1,8 @@
 import type { Pool } from 'mysql2/promise';
 import { walk } from '../core/line/walk';
 import { type DueTask, dueTasks } from '../core/maintenance/due';
-import { type DueSources, dueOn, factsOfYear, type LineYear } from '../core/maintenance/line-year';
+import { dueOn } from '../core/maintenance/due-on';
+import { type DueSources, factsOfYear, type LineYear } from '../core/maintenance/line-year';
 import type { Plan } from '../core/plan/plan';
 import { goodShop } from '../core/test/good-lines';
 import { hoursOf } from './calendar/calendar-of';

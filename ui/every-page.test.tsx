@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { NuqsTestingAdapter } from 'nuqs/adapters/testing';
 import type { ReactElement } from 'react';
 import { renderToString } from 'react-dom/server';
-import { lineYear } from '@/core/maintenance/line-year';
+import { lineYear } from '@/core/maintenance/due-on';
 import { summaryOf } from '@/core/maintenance/log-summary';
 import type { Plan } from '@/core/plan/plan';
 import { METRIC } from '@/core/quantity/units';

@@ -86,23 +86,6 @@ export interface PlaceLife {
   readonly spentOn?: SiteTime;
 }
 
-/**
- * When the charge that is in is exhausted, as estimated, ms of the shop’s clock; by its place. What is beyond a year and a half is left out.
- * @example spentTimes([], now).size // 0
- */
-export function spentTimes(
-  lives: readonly Pick<PlaceLife, 'stageId' | 'change' | 'spentOn'>[],
-  now: SiteTime,
-): Map<string, number> {
-  return new Map(
-    lives.flatMap((l) => {
-      const days = l.change?.days[1];
-      if (l.spentOn) return [[l.stageId, siteTimeMs(l.spentOn)] as const];
-      return days !== undefined && Number.isFinite(days) ? [[l.stageId, siteTimeMs(now) + days * DAY_MS] as const] : [];
-    }),
-  );
-}
-
 /** Weighings as looks: the water in it, of what it should take up by the book. What is lighter than dry tells nothing. */
 const weighed = (s: Stint, handbookKg: number): Stint['looks'] =>
   s.weights.flatMap(({ at, kg }) => {

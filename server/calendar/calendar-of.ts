@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import path from 'node:path';
 import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
-import type { DueFrom } from '../../core/maintenance/line-year';
+import type { DueFrom } from '../../core/maintenance/due-on';
 import type { Plan } from '../../core/plan/plan';
 import { surveyAtmosphericPa } from '../../core/plan/survey';
 import { yearOfMonths } from '../../core/year/month-means';

@@ -1,5 +1,5 @@
 import { calendarEvents } from '../../core/maintenance/calendar';
-import { type DueFrom, dueOn } from '../../core/maintenance/line-year';
+import { type DueFrom, dueOn } from '../../core/maintenance/due-on';
 import { calendarText } from './calendar-text';
 
 /** The calendar of a line as text. It plays a year of weather: in a thread of its own it keeps no request waiting. */

@@ -1,6 +1,6 @@
 import { walk } from '../../core/line/walk';
+import { type DueFrom, dueOn } from '../../core/maintenance/due-on';
 import { type LineState, lineState } from '../../core/maintenance/line-state';
-import { type DueFrom, dueOn } from '../../core/maintenance/line-year';
 
 /** How a line stands. It plays a year of weather: in a thread of its own it keeps no request waiting. */
 export default function lineStateFrom(from: DueFrom): LineState {

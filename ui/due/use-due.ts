@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { type DueTask, dueTasks } from '@/core/maintenance/due';
 import type { MaintenanceFacts } from '@/core/maintenance/facts';
-import { type DueSources, factsOfYear, type LineYear } from '@/core/maintenance/line-year';
+import { type ChargeEnd, type DueSources, factsOfYear } from '@/core/maintenance/line-year';
 import { usePlan } from '@/ui/plan/plan-provider';
 import { nowOnTheWall } from '@/ui/units/when';
 import { useLineYear } from './use-line-year';
@@ -22,7 +22,7 @@ export function useNow(): string {
 export function useDue(sources: DueSources): {
   facts: MaintenanceFacts;
   tasks: readonly DueTask[];
-  lives: LineYear['lives'];
+  lives: readonly ChargeEnd[];
   now: string;
   /** Whether its year is in it already: else it comes a moment later. */
   ready: boolean;

@@ -1,7 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { DueSources, LineYear, YearFrom } from '@/core/maintenance/line-year';
+import type { YearFrom } from '@/core/maintenance/due-on';
+import type { DueSources, LineYear } from '@/core/maintenance/line-year';
 import { useIsVersion, usePlan } from '@/ui/plan/plan-provider';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
 import { useAnswer } from '@/ui/worker/use-answer';

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { SHOWS } from '@/core/diagnosis/finding/shows';
 import { findingsOf } from '@/core/diagnosis/findings';
 import { driftsOf } from '@/core/maintenance/drifting';
-import type { LineYear } from '@/core/maintenance/line-year';
+import type { ChargeEnd } from '@/core/maintenance/line-year';
 import type { LogSummary } from '@/core/maintenance/log-summary';
 import type { Round } from '@/core/maintenance/rounds';
 import { sayText } from '@/core/quantity/say-text';
@@ -38,10 +38,10 @@ export function Rounds({ rounds }: { rounds: readonly Round[] }) {
 const FAR_DAYS = 540;
 
 /** The charges of beads that are in, and when each is spent. */
-export function ChargesAside({ lives, now }: { lives: LineYear['lives']; now: string }) {
+export function ChargesAside({ lives, now }: { lives: readonly ChargeEnd[]; now: string }) {
   const { planId } = usePlan();
   if (lives.length === 0) return null;
-  const says = (l: LineYear['lives'][number]): string => {
+  const says = (l: ChargeEnd): string => {
     const days = l.change?.days[1];
     if (l.state === 'empty') return 'no charge recorded';
     if (l.spentOn) return `exhausted about ${format(new Date(l.spentOn), 'd MMM')}`;
