@@ -82,10 +82,15 @@ expose((question: Question, tell: (progress: PlannerProgress) => void): PlannerA
   const found = next.value;
   const lines = linesOf(found);
   if (lines.length > 0) return { lines, whyNot: whyNot(found), relaxations: [], looked: found.of };
+  const none: PlannerAnswer = { lines: [], whyNot: whyNot(found), relaxations: [], looked: found.of };
+  const tellOf = (soFar: PlannerAnswer): void => tell({ looked: found.of, of: found.of, soFar });
+  tellOf(none);
   const eased: Relaxation[] = [];
   for (const relaxation of relaxations(question)) {
-    if (relaxation) eased.push(relaxation);
+    if (!relaxation) continue;
+    eased.push(relaxation);
     if (eased.length === MOST_RELAXATIONS) break;
+    tellOf({ ...none, relaxations: [...eased] });
   }
-  return { lines: [], whyNot: whyNot(found), relaxations: eased, looked: found.of };
+  return { ...none, relaxations: eased };
 });

@@ -43,7 +43,7 @@ export function Answer({
   const { number } = useUnits();
   const { lines } = answer;
   const line = lines[Math.min(at, lines.length - 1)];
-  if (!line) return <Nothing answer={answer} question={question} onQuestion={onQuestion} />;
+  if (!line) return <Nothing {...{ answer, question, isWhole, onQuestion }} />;
   return (
     <>
       {changed && (
@@ -174,10 +174,13 @@ function WhyNots({ answer, question, line }: { answer: PlannerAnswer; question: 
 function Nothing({
   answer,
   question,
+  isWhole,
   onQuestion,
 }: {
   answer: PlannerAnswer;
   question: Question;
+  /** All that may help has been tried. */
+  isWhole: boolean;
   onQuestion: (question: Question) => void;
 }) {
   if (question.breathed === 'yes')
@@ -209,8 +212,9 @@ function Nothing({
           </ul>
         </>
       ) : (
-        <p>No single change of what is asked makes one possible. Ask for fewer jobs, or for less of each.</p>
+        isWhole && <p>No single change of what is asked makes one possible. Ask for fewer jobs, or for less of each.</p>
       )}
+      {!isWhole && <p className="mt-2 text-quiet">Not every change has been tried yet.</p>}
     </section>
   );
 }

@@ -156,7 +156,9 @@ function Looking({ progress, stop }: { progress: PlannerProgress | undefined; st
     <section className="flex flex-wrap items-center gap-4 rounded-md border border-hairline bg-card p-4">
       <p className="min-w-0 flex-1" role="status">
         {progress
-          ? `Settled ${say(progress.looked / progress.of, 'share')} of all lines that can be put together.`
+          ? progress.looked === progress.of
+            ? 'All lines have been looked at: what would help is being tried.'
+            : `Settled ${say(progress.looked / progress.of, 'share')} of all lines that can be put together.`
           : 'Preparing.'}
         {progress?.cheapest !== undefined && ` The cheapest so far costs ${number(progress.cheapest, 0)}.`}
       </p>
