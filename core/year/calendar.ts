@@ -54,6 +54,15 @@ export function sayDay(day: number): string {
 }
 
 /**
+ * Day and hour of an hour of the year, in words.
+ * @example sayHour(4695) // '15 Jul, 15:00'
+ */
+export function sayHour(index: number): string {
+  const { month, day, hour } = hourAt(index);
+  return `${day} ${MONTHS[month]}, ${String(hour).padStart(2, '0')}:00`;
+}
+
+/**
  * Hours 0…8759 of the hour that a clock shows now.
  * @example hourOf(Date.UTC(2026, 6, 16, 13, 30)) // 4717
  */

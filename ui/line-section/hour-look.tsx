@@ -6,11 +6,10 @@ import { useStore } from 'zustand';
 import type { Plan } from '@/core/plan/plan';
 import { placeOf } from '@/core/plan/survey';
 import { planAtHour } from '@/core/year/at-hour';
-import { YEAR_HOURS } from '@/core/year/calendar';
+import { sayHour, YEAR_HOURS } from '@/core/year/calendar';
 import { LookAs, usePlan } from '@/ui/plan/plan-provider';
 import { Link } from '@/ui/primitives/link';
 import { useUnits } from '@/ui/units/units';
-import { sayHour } from '@/ui/water/day-map';
 import { useClimateWeather } from '@/ui/water/use-climate-weather';
 
 /** The line in the air of an hour of its year, where the address asks for one; else as it is today. */

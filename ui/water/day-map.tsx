@@ -2,7 +2,7 @@
 
 import { useTheme } from 'next-themes';
 import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useRef, useState } from 'react';
-import { hourAt, MONTHS } from '@/core/year/calendar';
+import { MONTHS, sayHour } from '@/core/year/calendar';
 import type { Series } from '@/core/year/series';
 import { useUnits } from '@/ui/units/units';
 import { rampOf } from './ramp';
@@ -13,12 +13,6 @@ const SHUT = 0.3; // how much of its colour an hour has in which nobody works
 export interface MapMark {
   readonly day: number;
   readonly label: string;
-}
-
-/** Day and hour of an index, in words: 14 Jul, 15:00. */
-export function sayHour(index: number): string {
-  const { month, day, hour } = hourAt(index);
-  return `${day} ${MONTHS[month]}, ${String(hour).padStart(2, '0')}:00`;
 }
 
 /**
