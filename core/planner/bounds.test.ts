@@ -12,6 +12,7 @@ import { mainsByAir } from './mains';
 import type { Part } from './part';
 import { groupsOf, type Position, positionsOf } from './positions';
 import { type Question, question, questionJob } from './question';
+import { dutyOver } from './relax';
 import { ServedRuns } from './served-runs';
 
 /** All lines that the fast walk leaves, with their bounds. */
@@ -70,3 +71,18 @@ test.each<[string, Question['owned']]>([
   }
   expect(Math.min(vented, others)).toBeGreaterThan(5);
 });
+
+// The intake takes 0.5 % of the pressure, and so of what is delivered: between the two lies the limit of 75 % (trade handbook).
+test.each([
+  ['plasma', 1.004, true],
+  ['packaging', 0.992, false],
+] as const)(
+  'a nozzle and %s load the compressor to %d of its limit, and the advice agrees',
+  (other, over, isFaulted) => {
+    const jobs = [questionJob('blast-nozzle', { usedShare: 0.15 }), questionJob(other, { usedShare: 0.15 })];
+    const q = question({ compressor: TWO_STAGE, receiverM3: 0.3, jobs });
+    const asked = askedOf(q);
+    expect(dutyOver(q)).toBeCloseTo(over, 3);
+    expect(judgeProposal(asked, asked.base).against.rules.some((a) => a.key.startsWith('O46'))).toBe(isFaulted);
+  },
+);

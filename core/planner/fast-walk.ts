@@ -19,6 +19,7 @@ import type { Dirt } from '../purity/dirt';
 import { HOUR_S } from '../quantity/constants';
 import type { AirStream } from '../stream/air-stream';
 import { type Asked, IDS } from './base-line';
+import { dutyOf } from './loaded-line';
 import { beadMinutes, fillsTooSoon, handMinutes, isByHand, lifeOf, wetMinutes } from './wear';
 
 /**
@@ -59,6 +60,8 @@ const VENTED: Slack = { k: 0.5, share: 0.1, over: 1.3, surely: 0.75 };
 export const EXACT: Slack = { k: 0.01, share: 1e-3, over: 1.001, surely: 0.999 };
 /** Of the pressure that it finds, what is certainly there where a dryer blows. */
 const BLOWS_AT = 0.97;
+/** Only so many times over its limit, pressure is lost for certain: other dryers may blow less than is counted. */
+const SURELY_LOST = 1.03;
 
 /** A walk that shares its beginnings: made once for a question. */
 export class FastWalk {
@@ -71,6 +74,7 @@ export class FastWalk {
   private readonly kgPerM3: number;
   private readonly peakKgPerS: number;
   private readonly supplyPa: number;
+  private readonly mostVentedM3PerS: number;
   private readonly dayS: number;
   private readonly loadedHPerDay: number;
   private readonly wantsCooler: boolean;
@@ -85,10 +89,12 @@ export class FastWalk {
     this.peakShares = peaksM3PerS.map((p) => p / peak);
     const [, compressor] = base.stages as [Stage, Extract<Stage, { kind: 'compressor' }>];
     this.supplyPa = compressor.parameters.cutInPa - this.around.atmosphericPa;
+    const isPiston = q.compressor.type.startsWith('piston');
+    this.mostVentedM3PerS = isPiston ? dutyOf(asked).spareM3PerS : Number.POSITIVE_INFINITY; // O46
     this.dayS = loadedHoursPerDay(base) * HOUR_S;
     this.loadedHPerDay = (hoursPerWeek(base.survey.working) * base.survey.working.loadedShare) / 7;
     // Of a piston compressor that is loaded so much (O01).
-    this.wantsCooler = q.compressor.type.startsWith('piston') && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
+    this.wantsCooler = isPiston && base.survey.working.loadedShare > DUTY_WANTS_COOLER;
     this.workingPa = workingPressurePa(compressor.parameters);
     this.kgPerM3 = freeAirKgPerM3(this.around);
     this.peakKgPerS = peak * this.kgPerM3;
@@ -160,22 +166,31 @@ export class FastWalk {
       const lifeS = stage.kind === 'bead-cartridge' ? lifeOf(stage, now.delivered, around) : undefined;
       if (this.isFaulted(stage, now.delivered, delivered, around, lifeS)) return undefined;
       const lostPa = now.lostPa + (is(TREATMENT, stage.kind) ? now.peak.pressurePa - peak.pressurePa : 0);
-      if (lostPa > TREATMENT_MOST_PA && lostPa > TREATMENT_MOST_SHARE * this.supplyPa) return undefined; // O30
+      if (
+        inMain ? this.losesTooMuch(lostPa) : lostPa > TREATMENT_MOST_PA && lostPa > TREATMENT_MOST_SHARE * this.supplyPa
+      )
+        return undefined;
       const certain = this.wearMinutes(this.slack, stage, now.delivered, delivered, lifeS);
       const blownM3PerS = ventsAt(stage, now.delivered.pressurePa);
+      const ventedM3PerS = now.ventedM3PerS + (isByLoad(stage) ? 0 : BLOWS_AT * blownM3PerS);
+      if (ventedM3PerS > this.mostVentedM3PerS) return undefined;
       now = {
         delivered,
         peak,
         lostPa,
         wearMinutes: now.wearMinutes + certain,
         moreMinutes: now.moreMinutes + this.wearMinutes(EXACT, stage, now.delivered, delivered, lifeS) - certain,
-        ventedM3PerS: now.ventedM3PerS + (isByLoad(stage) ? 0 : BLOWS_AT * blownM3PerS),
+        ventedM3PerS,
         isVented: now.isVented || blownM3PerS > 0,
         dirt: cleaned(now.dirt, stage, delivered),
       };
     }
     return now;
   }
+
+  /** Whether so much is lost in treatment that the advice faults it (O30), in a run whose filters are as large as they were sized. */
+  losesTooMuch = (lostPa: number): boolean =>
+    lostPa > SURELY_LOST * Math.min(TREATMENT_MOST_PA, TREATMENT_MOST_SHARE * this.supplyPa);
 
   /** What the advice would say of a stage by the air at it alone: O35 of a drain by hand, O54 of beads, O01 of a tank. */
   private isFaulted(
@@ -226,7 +241,7 @@ export class FastWalk {
     this.through(walked, stages, this.atJob[job] as Surroundings);
 }
 
-const ventsAt = ({ kind, parameters }: Stage, linePa: number): number =>
+export const ventsAt = ({ kind, parameters }: Stage, linePa: number): number =>
   kindOf(kind).ventsM3PerS?.(parameters, linePa) ?? 0;
 
 /** Whether a dryer blows by what comes to it. */

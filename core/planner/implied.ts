@@ -1,7 +1,8 @@
 import { walk } from '../line/walk';
 import { hoursPerWeek } from '../plan/working-time';
 import { HOUR_S } from '../quantity/constants';
-import { askedOf, dutyLimitOf } from './base-line';
+import { askedOf } from './base-line';
+import { dutyOf } from './loaded-line';
 import { compressorsFor } from './open-compressor';
 import type { Question } from './question';
 
@@ -23,18 +24,19 @@ export interface Implied {
 /**
  * What a question implies at once: the duty of the compressor, and the water of a day.
  * @source walk of the intake and the compressor; demand = Σ flow · share in use
- * @example impliedBy(question({})).loadedShare // 0.407
+ * @example impliedBy(question({})).loadedShare // 0.409
  */
 export function impliedBy(question: Question): Implied {
   const [sized = question] = compressorsFor(question);
-  const { base, demandM3PerS, deliversM3PerS, peaksM3PerS } = askedOf(sized);
-  const loadedShare = demandM3PerS / deliversM3PerS;
+  const asked = askedOf(sized);
+  const { base, demandM3PerS, peaksM3PerS } = asked;
+  const { share: loadedShare, limit: dutyLimit } = dutyOf(asked);
   const hoursPerDay = hoursPerWeek(base.survey.working) / question.daysPerWeek;
   return {
     loadedShare,
     compressor: sized.compressor,
     receiverM3: sized.receiverM3,
-    dutyLimit: dutyLimitOf(question.compressor.type),
+    dutyLimit,
     averageM3PerS: demandM3PerS,
     peakM3PerS: peaksM3PerS.reduce((sum, p) => sum + p, 0),
     waterKgPerDay: walk(base).waterInKgPerS * Math.min(1, loadedShare) * hoursPerDay * HOUR_S,

@@ -7,6 +7,28 @@ import { allStages } from '../plan/runs';
 import { surveyAtmosphericPa } from '../plan/survey';
 import { loadedShareFor } from '../plan/working-time';
 import { ratingFor } from '../sizing/next-size';
+import { type Asked, dutyLimitOf } from './base-line';
+
+/** How the jobs alone load the compressor. */
+export interface Duty {
+  /** Of the time; over 1 it gives less than they take. */
+  readonly share: number;
+  /** What its type bears. */
+  readonly limit: number;
+  /** What is left to blow away until that is reached, m³/s of free air. */
+  readonly spareM3PerS: number;
+}
+
+/**
+ * How the jobs of a question load its compressor, as the advice has it (O46).
+ * @source balance of the line without treatment; limits of common practice by type
+ * @example dutyOf(askedOf(question({}))).share // 0.409
+ */
+export function dutyOf({ base, question }: Pick<Asked, 'base' | 'question'>): Duty {
+  const { usedM3PerS, deliveredM3PerS } = airBalance(base, walk(base));
+  const limit = dutyLimitOf(question.compressor.type);
+  return { share: usedM3PerS / deliveredM3PerS, limit, spareM3PerS: limit * deliveredM3PerS - usedM3PerS };
+}
 
 /** A line whose compressor is loaded for what the jobs and its own losses take, its filters rated for what then passes. */
 export function loadedFor(plan: Plan): Plan {

@@ -1,6 +1,7 @@
 import { JOBS } from '../plan/jobs';
 import { WATER_CLASS_DEW_POINT_C } from '../purity/iso-8573';
-import { askedOf, dutyLimitOf } from './base-line';
+import { askedOf } from './base-line';
+import { dutyOf } from './loaded-line';
 import { compressorsFor } from './open-compressor';
 import type { Question, QuestionJob } from './question';
 import { search } from './search';
@@ -117,8 +118,8 @@ function isServed(question: Question): boolean {
  */
 export function dutyOver(question: Question): number {
   const sized = compressorsFor(question).at(-1) ?? question;
-  const { demandM3PerS, deliversM3PerS } = askedOf(sized);
-  return demandM3PerS / (deliversM3PerS * dutyLimitOf(question.compressor.type));
+  const { share, limit } = dutyOf(askedOf(sized));
+  return share / limit;
 }
 
 /**

@@ -1,10 +1,11 @@
-import { type Asked, askedOf, dutyLimitOf } from './base-line';
+import { type Asked, askedOf } from './base-line';
 import { FastWalk } from './fast-walk';
 import { isNoPipe, JobRuns } from './job-runs';
 import { ENOUGH_K } from './judge-proposal';
 import { JudgedFront, type Proposal } from './judged-front';
 import { LeastCost } from './least-cost';
 import { bestOf, type Line, Lines } from './lines';
+import { dutyOf } from './loaded-line';
 import { type Alike, mainsByAir } from './mains';
 import { compressorsFor } from './open-compressor';
 import type { Part } from './part';
@@ -57,8 +58,7 @@ class Search {
     const { asked, positions } = this;
     const { question: q } = asked;
     // No treatment gives air: with too much asked of the compressor nothing is possible.
-    if (asked.demandM3PerS > asked.deliversM3PerS * dutyLimitOf(q.compressor.type) || q.breathed === 'yes')
-      return known;
+    if (dutyOf(asked).spareM3PerS < 0 || q.breathed === 'yes') return known;
     const at = (test: (p: Position) => boolean): number[] => positions.flatMap((p, i) => (test(p) ? [i] : []));
     const groups = groupsOf(q.jobs).map((group, g) => ({ group, places: at((p) => p.where === g) }));
     const places = { main: at((p) => typeof p.where !== 'number'), groups: groups.map((g) => g.places) };

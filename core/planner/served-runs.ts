@@ -3,7 +3,7 @@ import type { Stage } from '../plan/plan';
 import { AtJob } from './at-job';
 import type { Asked } from './base-line';
 import { type Bound, behind, leastOf, minus, NOTHING, plus } from './bound';
-import { EXACT, type FastWalk, type Walked } from './fast-walk';
+import { EXACT, type FastWalk, ventsAt, type Walked } from './fast-walk';
 import { isNoPipe, type JobRuns } from './job-runs';
 import { ENOUGH_K } from './judge-proposal';
 import type { LeastCost } from './least-cost';
@@ -106,6 +106,8 @@ export class ServedRuns {
       const { airs, stages } = way;
       const own = stages.slice(before.length);
       if (this.shedsDust(own, group) || this.takesRoomOil(stages, group)) return;
+      // Where a dryer blows, the filters of its run are chosen larger once the line is whole.
+      if (fast.losesTooMuch(way.lostPa) && !own.some((s) => ventsAt(s, asked.atmosphericPa) > 0)) return;
       const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
       let marginK = ENOUGH_K;
       let isOpen = false;
