@@ -14,3 +14,11 @@ export async function lowDiskBytes(free = freeDiskBytes()): Promise<number | und
   const bytes = await free;
   return bytes !== undefined && bytes < DISK_LOW_BYTES ? bytes : undefined;
 }
+
+/** Under this bin/start does not start the database (bin/lib/machine.sh). */
+const DISK_FULL_BYTES = 50e6;
+
+/** Whether the database stands still for want of room. */
+export async function isDiskFull(free = freeDiskBytes()): Promise<boolean> {
+  return ((await free) ?? Number.POSITIVE_INFINITY) < DISK_FULL_BYTES;
+}

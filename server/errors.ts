@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { type FieldIssue, issuesOf } from '../core/plan/issues';
 import { speakPlainly } from '../core/plan/plain-messages';
+import { isDiskFull } from './disk-space';
 
 speakPlainly();
 
@@ -71,8 +72,12 @@ const TOO_MUCH = new Set(['ER_DATA_TOO_LONG', 'ER_WARN_DATA_OUT_OF_RANGE', 'ER_T
 
 const FULL = new Set(['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_ERROR_ON_WRITE', 'ER_TEMP_FILE_WRITE_FAILURE']);
 
+const diskFull = (): RequestRefused =>
+  new RequestRefused(503, 'disk-full', 'The disk of the server is full. Nothing was changed: make room on it.');
+
 /** Turns the database's own refusals into ours, so that what a person typed never becomes a 500. */
-export function translated(error: unknown): unknown {
+export async function translated(error: unknown): Promise<unknown> {
+  if (isDatabaseDown(error) && (await isDiskFull())) return diskFull();
   if (isDatabaseDown(error))
     return new RequestRefused(503, 'database-down', 'The database does not answer. Nothing was changed.');
   const has = (codes: ReadonlySet<string>): boolean => {
@@ -80,12 +85,7 @@ export function translated(error: unknown): unknown {
       if (codes.has(String((e as { code?: unknown }).code))) return true;
     return false;
   };
-  if (has(FULL))
-    return new RequestRefused(
-      503,
-      'disk-full',
-      'The disk of the server is full. Nothing was changed: make room on it.',
-    );
+  if (has(FULL)) return diskFull();
   if (has(TOO_MUCH)) return new RequestRefused(422, 'invalid', 'A value is too long or too large to store.');
   return error;
 }

@@ -1,5 +1,11 @@
-import { lowDiskBytes } from './disk-space';
+import { isDiskFull, lowDiskBytes } from './disk-space';
 import { readBody, readJson, respond } from './respond';
+
+let freeBytes = 1e9;
+jest.mock('node:fs/promises', () => ({
+  ...jest.requireActual('node:fs/promises'),
+  statfs: async () => ({ bavail: freeBytes, bsize: 1 }),
+}));
 
 const JSON_TYPE = { 'content-type': 'application/json; charset=utf-8' };
 const post = (body: BodyInit, headers: HeadersInit): Request =>
@@ -68,6 +74,21 @@ describe('what a client sends', () => {
     expect(answer.status).toBe(503);
     expect(answer.headers.get('retry-after')).toBe('5');
     expect(await answer.json()).toMatchObject({ error: { code: 'disk-full' } });
+  });
+
+  test('a database that a full disk has ended does not answer for want of room', async () => {
+    const down = Object.assign(new Error('refused'), { code: 'ECONNREFUSED' });
+    freeBytes = 0;
+    const answer = await respond(() => Promise.reject(down));
+    freeBytes = 1e9;
+    expect(answer.status).toBe(503);
+    expect(await answer.json()).toMatchObject({ error: { code: 'disk-full' } });
+  });
+
+  test('with less than 50 MB of free disk the database is not started again', async () => {
+    expect(await isDiskFull(Promise.resolve(49e6))).toBe(true);
+    expect(await isDiskFull(Promise.resolve(51e6))).toBe(false);
+    expect(await isDiskFull(Promise.resolve(undefined))).toBe(false);
   });
 
   test('less than 500 MB of free disk is worth a warning', async () => {

@@ -70,8 +70,8 @@ export function wellFormed<T>(value: T, field = '(body)'): T {
   return value;
 }
 
-function refusal(thrown: unknown): Response {
-  const error = translated(thrown);
+async function refusal(thrown: unknown): Promise<Response> {
+  const error = await translated(thrown);
   if (!(error instanceof RequestRefused)) throw error;
   const retry = RETRY_AFTER[error.status];
   return Response.json(

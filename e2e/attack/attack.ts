@@ -16,6 +16,7 @@ const [port = 0, otherPort = 0] = portsText.split(',').map(Number);
 const share = Number(shareText);
 const shared = people === 'shared';
 const times = (n: number): number => Math.max(1, Math.round(n * share));
+const FULL_WITHIN_MS = 60_000;
 const DEMO = 'd0000000-0000-4000-8000-000000000001';
 const figures: [what: string, figure: string | number][] = [];
 const wrong: string[] = [];
@@ -175,15 +176,17 @@ async function fullDisk(): Promise<void> {
     const isFull = async (): Promise<boolean> => {
       const body = { id: crypto.randomUUID(), plan: demoPlan() };
       const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
-      const answer = await fetch(`${at.url}/api/plans`, init).catch(() => undefined);
+      const within = AbortSignal.timeout(10_000);
+      const answer = await fetch(`${at.url}/api/plans`, { ...init, signal: within }).catch(() => undefined);
       return answer?.status === 503 && (await answer.text()).includes('disk-full');
     };
     let full = false;
-    for (let i = 0; i < 600 && !full; i++) full = await isFull();
+    for (const end = Date.now() + FULL_WITHIN_MS; Date.now() < end && !full; ) full = await isFull();
     tell('full disk: said in words', full ? 'yes' : 'no');
     if (!full) wrong.push('the full disk was not said');
     at.kill('database');
     await pause(4000);
+    if (!(await isFull())) wrong.push('the full disk was not said without its database');
     rmSync(fill);
     await at.up();
     await pause(1000);
