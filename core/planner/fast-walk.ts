@@ -166,10 +166,7 @@ export class FastWalk {
       const lifeS = stage.kind === 'bead-cartridge' ? lifeOf(stage, now.delivered, around) : undefined;
       if (this.isFaulted(stage, now.delivered, delivered, around, lifeS)) return undefined;
       const lostPa = now.lostPa + (is(TREATMENT, stage.kind) ? now.peak.pressurePa - peak.pressurePa : 0);
-      if (
-        inMain ? this.losesTooMuch(lostPa) : lostPa > TREATMENT_MOST_PA && lostPa > TREATMENT_MOST_SHARE * this.supplyPa
-      )
-        return undefined;
+      if (this.losesTooMuch(lostPa, inMain)) return undefined;
       const certain = this.wearMinutes(this.slack, stage, now.delivered, delivered, lifeS);
       const blownM3PerS = ventsAt(stage, now.delivered.pressurePa);
       const ventedM3PerS = now.ventedM3PerS + (isByLoad(stage) ? 0 : BLOWS_AT * blownM3PerS);
@@ -188,9 +185,14 @@ export class FastWalk {
     return now;
   }
 
-  /** Whether so much is lost in treatment that the advice faults it (O30), in a run whose filters are as large as they were sized. */
-  losesTooMuch = (lostPa: number): boolean =>
-    lostPa > SURELY_LOST * Math.min(TREATMENT_MOST_PA, TREATMENT_MOST_SHARE * this.supplyPa);
+  /**
+   * Whether so much is lost in treatment that the advice faults it (O30).
+   * @param isSized whether its filters stay as they are: where the run has a dryer that blows, they are chosen larger in the end
+   */
+  losesTooMuch(lostPa: number, isSized: boolean): boolean {
+    const limits = [TREATMENT_MOST_PA, TREATMENT_MOST_SHARE * this.supplyPa];
+    return lostPa > (isSized ? SURELY_LOST * Math.min(...limits) : Math.max(...limits));
+  }
 
   /** What the advice would say of a stage by the air at it alone: O35 of a drain by hand, O54 of beads, O01 of a tank. */
   private isFaulted(

@@ -106,8 +106,7 @@ export class ServedRuns {
       const { airs, stages } = way;
       const own = stages.slice(before.length);
       if (this.shedsDust(own, group) || this.takesRoomOil(stages, group)) return;
-      // Where a dryer blows, the filters of its run are chosen larger once the line is whole.
-      if (fast.losesTooMuch(way.lostPa) && !own.some((s) => ventsAt(s, asked.atmosphericPa) > 0)) return;
+      if (fast.losesTooMuch(way.lostPa, !own.some((s) => ventsAt(s, asked.atmosphericPa) > 0))) return;
       const hasBeads = own.some((s) => s.kind === 'bead-cartridge');
       let marginK = ENOUGH_K;
       let isOpen = false;
