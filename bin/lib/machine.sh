@@ -156,7 +156,7 @@ db_leave() { [ -z "${visiting:-}" ] || db_stop; }
 
 build_once() { # build_once DIST: a production build, again only when a source has changed
   local want
-  want=$(find app core db server ui workers public proxy.ts package-lock.json next.config.ts postcss.config.mjs -type f 2>/dev/null |
+  want=$(find app core db server ui workers public proxy.ts instrumentation.ts package-lock.json next.config.ts postcss.config.mjs -type f 2>/dev/null |
     LC_ALL=C sort | xargs sha256sum | sha256sum)
   [ "$(cat "$1/.cool-dram" 2>/dev/null)" = "$want" ] && return
   say "Building …"

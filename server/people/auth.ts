@@ -7,6 +7,7 @@ import { setSessionCookie } from 'better-auth/cookies';
 import { z } from 'zod';
 import { database } from '../../db/client';
 import { credentials, people, signIns, verifications } from '../../db/people';
+import { logLine } from './log-line';
 
 export const PASSWORD_LEAST = 10;
 export const PASSWORD_MOST = 128;
@@ -50,7 +51,8 @@ const make = () =>
     },
     plugins: [{ id: 'sign-in-as', endpoints: { signInAs } }],
     telemetry: { enabled: false },
-    logger: { level: 'error' }, // a wrong password is nobody’s fault here
+    // A wrong password is nobody’s fault here.
+    logger: { level: 'error', log: (_level, message, error) => console.error(logLine(message, error)) },
   });
 
 const kept = globalThis as typeof globalThis & { coolDramAuth?: ReturnType<typeof make> };
